@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Geometry;
+
+use Isleward\Core\Refusal;
+
+/** A path that cannot be: no length, an arc that is none, sides that cross. */
+final class InvalidPath extends Refusal
+{
+    public static function noLength(): self
+    {
+        return new self('path.no_length', 'Two points lie on one spot, so there is no line between them.');
+    }
+
+    public static function tooFlat(float $rise): self
+    {
+        return new self('path.arc_too_flat', sprintf('An arc that rises %.4f mm is straight: give a rise of at least 0.1 mm, or none.', $rise));
+    }
+
+    public static function broken(int $after): self
+    {
+        return new self('path.broken', sprintf('Side %d does not start where side %d ends.', $after + 1, $after));
+    }
+
+    public static function offsetPastCentre(float $radius, float $offset): self
+    {
+        return new self('path.offset_past_centre', sprintf('An arc of radius %.1f cannot be moved %.1f inward: it would pass its centre.', $radius, abs($offset)));
+    }
+
+    public static function beyond(float $distance, float $length): self
+    {
+        return new self('path.beyond', sprintf('%.1f lies outside a path of length %.1f.', $distance, $length));
+    }
+}
