@@ -1,0 +1,116 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Design;
+
+use Isleward\Core\Edit\Change;
+use Isleward\Core\Refusal;
+
+/**
+ * What a user has put in, or the part of it that an edit or a drawing needs: all storeys, outlines, walls and types, and
+ * the openings of the walls in question. Nothing in it is derived.
+ */
+final readonly class Design
+{
+    public Storeys $storeys;
+
+    /**
+     * @param  array<string, Storey>  $storeyList
+     * @param  array<string, Outline>  $outlines
+     * @param  array<string, Wall>  $walls
+     * @param  array<string, UnitType>  $types
+     * @param  array<string, Opening>  $openings
+     */
+    private function __construct(
+        public Settings $settings,
+        private array $storeyList,
+        public array $outlines,
+        public array $walls,
+        public array $types,
+        public array $openings,
+    ) {
+        $this->storeys = new Storeys($storeyList, $settings->baseLevel);
+    }
+
+    /** @param iterable<Element> $elements */
+    public static function of(Settings $settings, iterable $elements = []): self
+    {
+        $storeys = $outlines = $walls = $types = $openings = [];
+        foreach ($elements as $element) {
+            match (true) {
+                $element instanceof Settings => $settings = $element,
+                $element instanceof Storey => $storeys[$element->id] = $element,
+                $element instanceof Outline => $outlines[$element->id] = $element,
+                $element instanceof Wall => $walls[$element->id] = $element,
+                $element instanceof UnitType => $types[$element->id] = $element,
+                $element instanceof Opening => $openings[$element->id] = $element,
+                default => throw new \LogicException('A design holds no '.$element::class.'.'),
+            };
+        }
+
+        return new self($settings, $storeys, $outlines, $walls, $types, $openings);
+    }
+
+    /** The design after a change. */
+    public function after(Change $change): self
+    {
+        $elements = $this->elements();
+        foreach ($change->operations as $operation) {
+            if ($operation->after === null) {
+                unset($elements[$operation->id]);
+            } else {
+                $elements[$operation->id] = $operation->after;
+            }
+        }
+
+        return self::of($this->settings, $elements);
+    }
+
+    /** @return array<string, Element> by id; the settings included */
+    public function elements(): array
+    {
+        return [$this->settings->id => $this->settings] + $this->storeyList + $this->outlines + $this->walls + $this->types + $this->openings;
+    }
+
+    public function wall(string $id): Wall
+    {
+        return $this->walls[$id] ?? throw Refusal::because('wall.unknown', 'That wall is not in this project any more.', [$id]);
+    }
+
+    public function outline(string $id): Outline
+    {
+        return $this->outlines[$id] ?? throw Refusal::because('outline.unknown', 'That outline is not in this project any more.', [$id]);
+    }
+
+    public function opening(string $id): Opening
+    {
+        return $this->openings[$id] ?? throw Refusal::because('opening.unknown', 'That opening is not in this project any more.', [$id]);
+    }
+
+    public function type(string $id): UnitType
+    {
+        return $this->types[$id] ?? throw Refusal::because('type.unknown', 'That unit type is not in this project any more.', [$id]);
+    }
+
+    /** @return list<Opening> */
+    public function openingsOf(string $wall): array
+    {
+        return array_values(array_filter($this->openings, static fn (Opening $o): bool => $o->wall === $wall));
+    }
+
+    /** @return list<Wall> in the order of the chain */
+    public function wallsOf(string $outline): array
+    {
+        $walls = array_values(array_filter($this->walls, static fn (Wall $w): bool => $w->outline === $outline));
+        usort($walls, static fn (Wall $a, Wall $b): int => $a->position <=> $b->position);
+
+        return $walls;
+    }
+
+    /** What people call an opening: its type's mark, or "bare opening". */
+    public function label(Opening $opening): string
+    {
+        return $opening->type === null ? 'bare opening' : ($this->types[$opening->type]->mark ?? 'unit');
+    }
+}

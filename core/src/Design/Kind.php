@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Design;
+
+use Isleward\Core\Fields;
+
+/** The kinds of thing a user puts in. */
+enum Kind: string
+{
+    case Settings = 'settings';
+    case Storey = 'storey';
+    case Outline = 'outline';
+    case Wall = 'wall';
+    case Type = 'type';
+    case Opening = 'opening';
+
+    /** Makes an element of this kind from its stored values. */
+    public function make(Fields $fields): Element
+    {
+        return match ($this) {
+            self::Settings => Settings::from($fields),
+            self::Storey => Storey::from($fields),
+            self::Outline => Outline::from($fields),
+            self::Wall => Wall::from($fields),
+            self::Type => UnitType::from($fields),
+            self::Opening => Opening::from($fields),
+        };
+    }
+
+    /** What ids of this kind begin with. */
+    public function prefix(): string
+    {
+        return match ($this) {
+            self::Settings => 'pr',
+            self::Storey => 'st',
+            self::Outline => 'ou',
+            self::Wall => 'wa',
+            self::Type => 'ty',
+            self::Opening => 'op',
+        };
+    }
+}

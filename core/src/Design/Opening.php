@@ -1,0 +1,125 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Design;
+
+use Isleward\Core\Fields;
+use Isleward\Core\Geometry\Region;
+use Isleward\Core\Measure\Length;
+use Isleward\Core\Refusal;
+
+/** A hole through a wall, bare or filled with a unit exactly its size. */
+final readonly class Opening implements Element
+{
+    /**
+     * @param  string|null  $type  unit type that fills it; null for a bare opening
+     * @param  float  $width  mm
+     * @param  float  $height  mm
+     * @param  list<float>|null  $shape  corners [x, y, …] as shares of width and height (0 to 1); null for a rectangle
+     * @param  bool  $facesOut  the unit's outside is the wall's outside
+     * @param  bool  $mirrored  handed the other way than the type is drawn
+     * @param  float  $setback  unit's outer side behind the wall's outer face, mm
+     */
+    private function __construct(
+        public string $id,
+        public string $wall,
+        public string $storey,
+        public ?string $type,
+        public float $width,
+        public float $height,
+        public ?array $shape,
+        public PositionRule $position,
+        public SillRule $sill,
+        public bool $facesOut,
+        public bool $mirrored,
+        public float $setback,
+    ) {}
+
+    public static function from(Fields $f): self
+    {
+        return new self(
+            $f->string('id'),
+            $f->string('wall'),
+            $f->string('storey'),
+            $f->stringOrNull('type'),
+            $f->size('width', 'The width of an opening'),
+            $f->size('height', 'The height of an opening'),
+            $f->has('shape') ? self::shape($f->array('shape')) : null,
+            PositionRule::from($f->fields('position')),
+            SillRule::from($f->fields('sill')),
+            $f->bool('facesOut', true),
+            $f->bool('mirrored'),
+            self::setback($f),
+        );
+    }
+
+    /** The outline in mm from its left jamb and its sill, counter-clockwise. @return list<float> */
+    public function ring(float $u, float $v): array
+    {
+        $shape = $this->shape ?? [0.0, 0.0, 1.0, 0.0, 1.0, 1.0, 0.0, 1.0];
+        $ring = [];
+        for ($i = 0, $n = count($shape); $i < $n; $i += 2) {
+            $ring[] = $u + $shape[$i] * $this->width;
+            $ring[] = $v + $shape[$i + 1] * $this->height;
+        }
+
+        return $ring;
+    }
+
+    public function id(): string
+    {
+        return $this->id;
+    }
+
+    public function kind(): Kind
+    {
+        return Kind::Opening;
+    }
+
+    public function toArray(): array
+    {
+        return [
+            'id' => $this->id, 'wall' => $this->wall, 'storey' => $this->storey, 'type' => $this->type,
+            'width' => $this->width, 'height' => $this->height, 'shape' => $this->shape,
+            'position' => $this->position->toArray(), 'sill' => $this->sill->toArray(),
+            'facesOut' => $this->facesOut, 'mirrored' => $this->mirrored, 'setback' => $this->setback,
+        ];
+    }
+
+    /** @param array<string, mixed> $values some of {@see toArray()} */
+    public function with(array $values): self
+    {
+        return self::from(new Fields([...$this->toArray(), ...$values]));
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $values
+     * @return list<float>
+     */
+    private static function shape(array $values): array
+    {
+        $shape = [];
+        foreach ($values as $value) {
+            if ((! is_int($value) && ! is_float($value)) || $value < 0 || $value > 1) {
+                throw Refusal::because('opening.shape', 'An opening’s shape is a list of shares of its width and height, each from 0 to 1.');
+            }
+            $shape[] = (float) $value;
+        }
+        if (count($shape) < 6 || count($shape) % 2 === 1 || abs(Region::signedArea($shape)) < 1e-6) {
+            throw Refusal::because('opening.shape', 'An opening’s shape needs three corners or more and an area.');
+        }
+
+        return Region::signedArea($shape) < 0 ? Region::reverse($shape) : $shape;
+    }
+
+    private static function setback(Fields $f): float
+    {
+        $setback = $f->length('setback');
+        if (abs($setback) > 5000) {
+            throw Refusal::because('opening.setback', sprintf('A unit %s behind the outer face is no longer in its wall.', Length::format($setback, $f->units())));
+        }
+
+        return $setback;
+    }
+}

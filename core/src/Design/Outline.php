@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Design;
+
+use Isleward\Core\Fields;
+
+/** A chain of walls that were drawn together; a closed one goes round. */
+final readonly class Outline implements Element
+{
+    private function __construct(public string $id, public string $name, public int $position, public bool $closed) {}
+
+    public static function from(Fields $f): self
+    {
+        return new self($f->string('id'), $f->name('name'), $f->int('position'), $f->bool('closed'));
+    }
+
+    public function id(): string
+    {
+        return $this->id;
+    }
+
+    public function kind(): Kind
+    {
+        return Kind::Outline;
+    }
+
+    public function toArray(): array
+    {
+        return ['id' => $this->id, 'name' => $this->name, 'position' => $this->position, 'closed' => $this->closed];
+    }
+}

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Design;
+
+use Isleward\Core\Fields;
+
+/** One storey. Its level follows from those below it: {@see Storeys}. */
+final readonly class Storey implements Element
+{
+    /** @param float $height floor to floor, mm */
+    private function __construct(public string $id, public string $name, public int $position, public float $height) {}
+
+    public static function from(Fields $f): self
+    {
+        $name = $f->name('name');
+
+        return new self($f->string('id'), $name, $f->int('position'), $f->size('height', sprintf('The height of storey “%s”', $name)));
+    }
+
+    public function id(): string
+    {
+        return $this->id;
+    }
+
+    public function kind(): Kind
+    {
+        return Kind::Storey;
+    }
+
+    public function toArray(): array
+    {
+        return ['id' => $this->id, 'name' => $this->name, 'position' => $this->position, 'height' => $this->height];
+    }
+}

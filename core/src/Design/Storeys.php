@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Design;
+
+use Isleward\Core\Refusal;
+
+/** The storeys in order, lowest first, with the levels that follow from their heights (mm above the datum). */
+final readonly class Storeys
+{
+    /** @var list<Storey> */
+    public array $all;
+
+    /** @var array<string, int> */
+    private array $index;
+
+    /** @var list<float> floor levels, and the level over the last storey */
+    private array $levels;
+
+    /** @param array<string, Storey> $storeys */
+    public function __construct(array $storeys, float $baseLevel)
+    {
+        $all = array_values($storeys);
+        usort($all, static fn (Storey $a, Storey $b): int => $a->position <=> $b->position);
+        $index = [];
+        $levels = [$baseLevel];
+        foreach ($all as $i => $storey) {
+            $index[$storey->id] = $i;
+            $levels[] = $levels[$i] + $storey->height;
+        }
+        $this->all = $all;
+        $this->index = $index;
+        $this->levels = $levels;
+    }
+
+    public function has(string $id): bool
+    {
+        return isset($this->index[$id]);
+    }
+
+    public function get(string $id): Storey
+    {
+        return $this->all[$this->indexOf($id)];
+    }
+
+    /** Place from the bottom, from 0. */
+    public function indexOf(string $id): int
+    {
+        return $this->index[$id] ?? throw Refusal::because('storey.unknown', 'That storey is not in this project any more.', [$id]);
+    }
+
+    /** Level of the storey's floor, mm above the datum. */
+    public function floor(string $id): float
+    {
+        return $this->levels[$this->indexOf($id)];
+    }
+
+    /** Level of the floor above the storey, mm above the datum. */
+    public function ceiling(string $id): float
+    {
+        return $this->levels[$this->indexOf($id) + 1];
+    }
+
+    /** Whether storey $id lies from storey $base up to storey $top, both included. */
+    public function isWithin(string $id, string $base, string $top): bool
+    {
+        $i = $this->indexOf($id);
+
+        return $i >= $this->indexOf($base) && $i <= $this->indexOf($top);
+    }
+}

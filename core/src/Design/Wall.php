@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Design;
+
+use Isleward\Core\Fields;
+use Isleward\Core\Geometry\Arc;
+use Isleward\Core\Geometry\Line;
+use Isleward\Core\Geometry\Segment;
+use Isleward\Core\Geometry\Vec2;
+
+/**
+ * One stretch of wall. The line from → to is its outer face; outside lies to the right of it, the thickness grows to the
+ * left. Seen from outside, "from" is the left end.
+ */
+final readonly class Wall implements Element
+{
+    /**
+     * @param  int  $position  place in its outline's chain
+     * @param  float  $rise  height of an arc over its chord, mm, positive outward; 0 for a straight wall
+     * @param  float  $thickness  mm
+     * @param  string  $base  storey on whose floor it stands
+     * @param  string  $top  last storey it runs through
+     */
+    private function __construct(
+        public string $id,
+        public string $outline,
+        public int $position,
+        public Vec2 $from,
+        public Vec2 $to,
+        public float $rise,
+        public float $thickness,
+        public string $base,
+        public string $top,
+    ) {}
+
+    public static function from(Fields $f): self
+    {
+        return new self(
+            $f->string('id'),
+            $f->string('outline'),
+            $f->int('position'),
+            new Vec2($f->length('fromX'), $f->length('fromY')),
+            new Vec2($f->length('toX'), $f->length('toY')),
+            $f->length('rise'),
+            $f->size('thickness', 'The thickness of a wall'),
+            $f->string('base'),
+            $f->string('top'),
+        );
+    }
+
+    /** The outer face in plan, from its left end to its right end as seen from outside. */
+    public function face(): Segment
+    {
+        return $this->rise === 0.0 ? new Line($this->from, $this->to) : Arc::overChord($this->from, $this->to, $this->rise);
+    }
+
+    public function id(): string
+    {
+        return $this->id;
+    }
+
+    public function kind(): Kind
+    {
+        return Kind::Wall;
+    }
+
+    public function toArray(): array
+    {
+        return [
+            'id' => $this->id, 'outline' => $this->outline, 'position' => $this->position,
+            'fromX' => $this->from->x, 'fromY' => $this->from->y, 'toX' => $this->to->x, 'toY' => $this->to->y, 'rise' => $this->rise,
+            'thickness' => $this->thickness, 'base' => $this->base, 'top' => $this->top,
+        ];
+    }
+}

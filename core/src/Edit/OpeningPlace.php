@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Edit;
+
+use Isleward\Core\Design\Design;
+use Isleward\Core\Design\Kind;
+use Isleward\Core\Design\Opening;
+use Isleward\Core\Fields;
+
+/** Puts an opening in a wall, bare or filled with a unit. */
+final readonly class OpeningPlace implements Edit
+{
+    private function __construct(private Fields $args) {}
+
+    public static function from(Fields $args): self
+    {
+        $args->string('wall');
+        $args->string('storey');
+
+        return new self($args);
+    }
+
+    public function scope(): Scope
+    {
+        return Scope::none();
+    }
+
+    public function apply(Design $design, Ids $ids): Change
+    {
+        $args = $this->args;
+        $type = $args->has('type') ? $design->type($args->string('type')) : null;
+        $opening = Opening::from(new Fields([
+            'id' => $ids->next(Kind::Opening),
+            'wall' => $args->string('wall'),
+            'storey' => $args->string('storey'),
+            'type' => $type?->id,
+            'width' => $args->has('width') ? $args->length('width') : ($type->width ?? 1000.0),
+            'height' => $args->has('height') ? $args->length('height') : ($type->height ?? 1000.0),
+            'shape' => $args->has('shape') ? $args->array('shape') : null,
+            'position' => $args->array('position'),
+            'sill' => $args->has('sill') ? $args->array('sill') : ['from' => 'floor', 'height' => $type->sill ?? 900.0],
+            'facesOut' => $args->bool('facesOut', true),
+            'mirrored' => $args->bool('mirrored'),
+            'setback' => $args->has('setback') ? $args->length('setback') : self::usualSetback($design),
+        ], $args->units()));
+        OpeningRules::require($design, $opening);
+
+        return new Change(sprintf('Placed %s', $design->label($opening)), [Operation::add($opening)], [$opening->id]);
+    }
+
+    /** A third of the way into the wall, in steps of 10, so that there is a reveal outside and a board inside (common practice). */
+    private function usualSetback(Design $design): float
+    {
+        return round($design->wall($this->args->string('wall'))->thickness * 0.3 / 10) * 10;
+    }
+}

@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Edit;
+
+use Isleward\Core\Design\Design;
+use Isleward\Core\Design\Opening;
+use Isleward\Core\Measure\Length;
+use Isleward\Core\Refusal;
+use Isleward\Core\Unit\Solver;
+use Isleward\Core\Wall\PlacedOpening;
+
+/** What must hold of an opening that someone places or changes. What is merely doubtful is a finding. */
+final class OpeningRules
+{
+    /** @throws Refusal */
+    public static function require(Design $design, Opening $opening): PlacedOpening
+    {
+        $wall = $design->wall($opening->wall);
+        $storey = $design->storeys->get($opening->storey);
+        if (! $design->storeys->isWithin($opening->storey, $wall->base, $wall->top)) {
+            throw Refusal::because('opening.not_on_storey', sprintf('This wall does not run through storey %s.', $storey->name), [$opening->id, $wall->id]);
+        }
+        if ($opening->type !== null) {
+            Solver::solve($design->type($opening->type)->tree, $opening->width, $opening->height);
+        }
+        $length = $wall->face()->length();
+        $placed = PlacedOpening::of($design, $opening, $length);
+        $foot = $design->storeys->floor($wall->base);
+        $head = $design->storeys->ceiling($wall->top);
+        $say = static fn (float $mm): string => Length::format($mm, $design->settings->units);
+        $slack = \Isleward\Core\Tolerance::LENGTH;
+        $why = match (true) {
+            $placed->right <= $slack => sprintf('its far jamb would lie %s before the wall’s left end', $say(-$placed->right)),
+            $placed->left >= $length - $slack => sprintf('it would begin %s from the left end and the wall is %s long', $say($placed->left), $say($length)),
+            $placed->sill >= $head - $slack => sprintf('its sill would lie %s over the wall’s head', $say($placed->sill - $head)),
+            $placed->head <= $foot + $slack => sprintf('its head would lie %s under the wall’s foot', $say($foot - $placed->head)),
+            default => null,
+        };
+        if ($why !== null) {
+            throw Refusal::because('opening.off_wall', sprintf('This opening would lie wholly off its wall: %s.', $why), [$opening->id, $wall->id]);
+        }
+
+        return $placed;
+    }
+}

@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Edit;
+
+use Isleward\Core\Design\Design;
+use Isleward\Core\Design\Opening;
+use Isleward\Core\Design\Outline;
+use Isleward\Core\Design\Wall;
+use Isleward\Core\Fields;
+use Isleward\Core\Refusal;
+
+/** Removes an outline with its walls and their openings; refused with what would go until "withContents" is true. */
+final readonly class OutlineRemove implements Edit
+{
+    private function __construct(private string $id, private bool $withContents) {}
+
+    public static function from(Fields $args): self
+    {
+        return new self($args->string('id'), $args->bool('withContents'));
+    }
+
+    public function scope(): Scope
+    {
+        return Scope::everything();
+    }
+
+    public function apply(Design $design, Ids $ids): Change
+    {
+        $outline = $design->outline($this->id);
+        $walls = $design->wallsOf($this->id);
+        $ofWalls = array_flip(array_map(static fn (Wall $w): string => $w->id, $walls));
+        $openings = array_filter($design->openings, static fn (Opening $o): bool => isset($ofWalls[$o->wall]));
+        if ($openings !== [] && ! $this->withContents) {
+            throw Refusal::because('outline.carries', sprintf('%s carries %s; they would go with it.', $outline->name, Words::counts(['opening' => count($openings)])),
+                array_keys($openings), ['openings' => count($openings), 'walls' => count($walls)]);
+        }
+
+        return new Change(sprintf('Removed %s', $outline->name), array_map(Operation::remove(...), [...array_values($openings), ...$walls, $outline]));
+    }
+
+    /**
+     * The outlines that would have no wall left.
+     *
+     * @param  array<string, Wall>  $gone
+     * @return list<Outline>
+     */
+    public static function emptied(Design $design, array $gone): array
+    {
+        return array_values(array_filter(
+            $design->outlines,
+            static fn (Outline $o): bool => array_filter($design->wallsOf($o->id), static fn (Wall $w): bool => ! isset($gone[$w->id])) === [],
+        ));
+    }
+}

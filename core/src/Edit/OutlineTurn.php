@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Edit;
+
+use Isleward\Core\Design\Design;
+use Isleward\Core\Design\Wall;
+use Isleward\Core\Fields;
+use Isleward\Core\Wall\Bodies;
+
+/**
+ * Turns an outline round: its outside becomes its inside. The drawn line stays the outer face and the walls grow to its
+ * other side; openings stay where they are.
+ */
+final readonly class OutlineTurn implements Edit
+{
+    private function __construct(private string $id) {}
+
+    public static function from(Fields $args): self
+    {
+        return new self($args->string('id'));
+    }
+
+    public function scope(): Scope
+    {
+        return Scope::everything();
+    }
+
+    public function apply(Design $design, Ids $ids): Change
+    {
+        $outline = $design->outline($this->id);
+        $walls = $design->wallsOf($this->id);
+        $operations = [];
+        foreach ($walls as $i => $wall) {
+            $operations[] = Operation::alter($wall, Wall::from(new Fields([
+                ...$wall->toArray(),
+                'position' => count($walls) - 1 - $i,
+                'fromX' => $wall->to->x, 'fromY' => $wall->to->y, 'toX' => $wall->from->x, 'toY' => $wall->from->y,
+                'rise' => -$wall->rise + 0.0,
+            ])));
+            foreach ($design->openingsOf($wall->id) as $opening) {
+                $operations[] = Operation::alter($opening, $opening->with(['position' => $opening->position->turned()->toArray()]));
+            }
+        }
+        $change = new Change(sprintf('Turned %s round', $outline->name), $operations, [$this->id]);
+        Bodies::of($design->after($change));
+
+        return $change;
+    }
+}

@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Edit;
+
+use Isleward\Core\Design\Design;
+use Isleward\Core\Design\Settings;
+use Isleward\Core\Fields;
+
+/** Changes any of the project's settings: name, units, corner margin, base level, north. */
+final readonly class SettingsChange implements Edit
+{
+    private function __construct(private Fields $args) {}
+
+    public static function from(Fields $args): self
+    {
+        return new self($args);
+    }
+
+    public function scope(): Scope
+    {
+        return Scope::none();
+    }
+
+    public function apply(Design $design, Ids $ids): Change
+    {
+        $given = array_intersect_key($this->args->all(), array_flip(['name', 'units', 'cornerMargin', 'baseLevel', 'north']));
+        $after = Settings::from(new Fields([...$design->settings->toArray(), ...$given], $this->args->units()));
+
+        return new Change('Changed the project’s settings', [Operation::alter($design->settings, $after)]);
+    }
+}

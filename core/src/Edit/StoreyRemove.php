@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Edit;
+
+use Isleward\Core\Design\Design;
+use Isleward\Core\Design\Opening;
+use Isleward\Core\Design\Storey;
+use Isleward\Core\Design\Wall;
+use Isleward\Core\Fields;
+use Isleward\Core\Refusal;
+
+/**
+ * Removes a storey with its openings and the walls that stand on it alone; walls that run on lose one storey. Refused
+ * with what would go until "withContents" is true.
+ */
+final readonly class StoreyRemove implements Edit
+{
+    private function __construct(private string $id, private bool $withContents) {}
+
+    public static function from(Fields $args): self
+    {
+        return new self($args->string('id'), $args->bool('withContents'));
+    }
+
+    public function scope(): Scope
+    {
+        return Scope::everything();
+    }
+
+    public function apply(Design $design, Ids $ids): Change
+    {
+        $storeys = $design->storeys;
+        $storey = $storeys->get($this->id);
+        if (count($storeys->all) === 1) {
+            throw Refusal::because('storey.last', 'A building keeps one storey at least.', [$this->id]);
+        }
+        $at = $storeys->indexOf($this->id);
+        $goneWalls = $operations = [];
+        foreach ($design->walls as $wall) {
+            if ($wall->base === $this->id && $wall->top === $this->id) {
+                $goneWalls[$wall->id] = $wall;
+            } elseif ($wall->base === $this->id) {
+                $operations[] = self::wall($wall, 'base', $storeys->all[$at + 1]);
+            } elseif ($wall->top === $this->id) {
+                $operations[] = self::wall($wall, 'top', $storeys->all[$at - 1]);
+            }
+        }
+        $goneOpenings = array_filter($design->openings, fn (Opening $o): bool => $o->storey === $this->id || isset($goneWalls[$o->wall]));
+        if (! $this->withContents && ($goneOpenings !== [] || $goneWalls !== [])) {
+            throw Refusal::because('storey.carries', sprintf(
+                'Storey %s carries %s; they would go with it.', $storey->name, Words::counts(['opening' => count($goneOpenings), 'wall' => count($goneWalls)])),
+                array_values([...array_keys($goneOpenings), ...array_keys($goneWalls)]),
+                ['openings' => count($goneOpenings), 'walls' => count($goneWalls)]);
+        }
+        $outlines = OutlineRemove::emptied($design, $goneWalls);
+        foreach ([...$goneOpenings, ...$goneWalls, ...$outlines, $storey] as $gone) {
+            $operations[] = Operation::remove($gone);
+        }
+        foreach ($storeys->all as $i => $other) {
+            if ($i > $at) {
+                $operations[] = Operation::alter($other, Storey::from(new Fields([...$other->toArray(), 'position' => $i - 1])));
+            }
+        }
+
+        return new Change(sprintf('Removed storey %s', $storey->name), $operations);
+    }
+
+    private static function wall(Wall $wall, string $end, Storey $storey): Operation
+    {
+        return Operation::alter($wall, Wall::from(new Fields([...$wall->toArray(), $end => $storey->id])));
+    }
+}

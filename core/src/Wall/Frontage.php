@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Wall;
+
+/** One continuous outer surface through all its storeys, with its own u from its left end. */
+final readonly class Frontage
+{
+    /**
+     * @param  string  $outline  the outline it begins with
+     * @param  float  $bearing  compass bearing it faces, degrees clockwise from north
+     * @param  non-empty-array<string, float>  $walls  wall id → u of the wall's left end, mm
+     * @param  bool  $folds  it meets the frontage before it at a corner, so they unfold side by side
+     */
+    public function __construct(
+        public string $id,
+        public string $name,
+        public string $outline,
+        public float $bearing,
+        public Surface $surface,
+        public float $width,
+        public float $foot,
+        public float $head,
+        public array $walls,
+        public bool $folds,
+    ) {}
+}

@@ -1,0 +1,146 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Wall;
+
+use Isleward\Core\Design\Design;
+use Isleward\Core\Tolerance;
+
+/** Gathers walls whose outer faces lie in one plane and touch or stand over each other, in the order of the outlines. */
+final class Frontages
+{
+    private const COMPASS = ['North', 'North-east', 'East', 'South-east', 'South', 'South-west', 'West', 'North-west'];
+
+    /**
+     * @param  array<string, Body>  $bodies
+     * @return list<Frontage>
+     */
+    public static function of(Design $design, array $bodies): array
+    {
+        $ordered = [];
+        foreach (self::outlinesInOrder($design) as $outline) {
+            foreach ($design->wallsOf($outline) as $wall) {
+                $ordered[] = $bodies[$wall->id];
+            }
+        }
+        $groups = [];
+        foreach ($ordered as $body) {
+            $groups = self::join($groups, $body);
+        }
+        $frontages = [];
+        $names = [];
+        $before = null;
+        foreach ($groups as $group) {
+            $frontages[] = $frontage = self::frontage($design, $group, $names, $before);
+            $names[$frontage->name] = true;
+            $before = $group;
+        }
+
+        return $frontages;
+    }
+
+    /** @return list<string> */
+    private static function outlinesInOrder(Design $design): array
+    {
+        $outlines = array_values($design->outlines);
+        usort($outlines, static fn ($a, $b): int => $a->position <=> $b->position);
+
+        return array_map(static fn ($o): string => $o->id, $outlines);
+    }
+
+    /**
+     * @param  list<non-empty-list<Body>>  $groups
+     * @return list<non-empty-list<Body>>
+     */
+    private static function join(array $groups, Body $body): array
+    {
+        foreach ($groups as $i => $group) {
+            foreach ($group as $other) {
+                if (self::continues($other, $body)) {
+                    $groups[$i][] = $body;
+
+                    return $groups;
+                }
+            }
+        }
+        $groups[] = [$body];
+
+        return $groups;
+    }
+
+    private static function continues(Body $a, Body $b): bool
+    {
+        if ($a->surface->along->dot($b->surface->along) < 0 || abs($a->surface->along->cross($b->surface->along)) > 1e-6) {
+            return false;
+        }
+        $from = $b->surface->origin->minus($a->surface->origin);
+        $start = $from->dot($a->surface->along);
+
+        return abs($from->dot($a->surface->outward())) <= 0.1
+            && $start <= $a->length + Tolerance::LENGTH && $start + $b->length >= -Tolerance::LENGTH;
+    }
+
+    /**
+     * @param  non-empty-list<Body>  $group
+     * @param  array<string, true>  $names
+     * @param  non-empty-list<Body>|null  $before
+     */
+    private static function frontage(Design $design, array $group, array $names, ?array $before): Frontage
+    {
+        $first = $group[0];
+        $starts = [];
+        foreach ($group as $body) {
+            $starts[$body->wall->id] = $first->surface->along($body->surface->origin);
+        }
+        $least = min($starts);
+        $width = 0.0;
+        $walls = [];
+        foreach ($group as $body) {
+            $walls[$body->wall->id] = $starts[$body->wall->id] - $least;
+            $width = max($width, $walls[$body->wall->id] + $body->length);
+        }
+        $out = $first->surface->outward();
+        $bearing = fmod(rad2deg(atan2($out->x, $out->y)) + $design->settings->north + 720, 360);
+
+        return new Frontage(
+            'fr-'.substr($first->wall->id, 3),
+            self::name($bearing, $names),
+            $first->wall->outline,
+            $bearing,
+            new Surface($first->surface->inPlan($least), $first->surface->along),
+            $width,
+            min(array_map(static fn (Body $b): float => $b->foot, $group)),
+            max(array_map(static fn (Body $b): float => $b->head, $group)),
+            $walls,
+            $before !== null && self::meetAtCorner($before, $group),
+        );
+    }
+
+    /**
+     * @param  non-empty-list<Body>  $before
+     * @param  non-empty-list<Body>  $after
+     */
+    private static function meetAtCorner(array $before, array $after): bool
+    {
+        foreach ($before as $a) {
+            foreach ($after as $b) {
+                if ($a->wall->to->isAt($b->wall->from)) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
+    }
+
+    /** @param array<string, true> $taken */
+    private static function name(float $bearing, array $taken): string
+    {
+        $compass = self::COMPASS[((int) round($bearing / 45)) % 8];
+        for ($i = 1, $name = $compass; isset($taken[$name]); $name = $compass.' '.(++$i)) {
+        }
+
+        return $name;
+    }
+}
