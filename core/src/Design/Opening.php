@@ -54,7 +54,11 @@ final readonly class Opening implements Element
         );
     }
 
-    /** The outline in mm from its left jamb and its sill, counter-clockwise. @return list<float> */
+    /**
+     * The outline in mm, counter-clockwise, its left jamb at u and its sill at v.
+     *
+     * @return list<float>
+     */
     public function ring(float $u, float $v): array
     {
         $shape = $this->shape ?? [0.0, 0.0, 1.0, 0.0, 1.0, 1.0, 0.0, 1.0];

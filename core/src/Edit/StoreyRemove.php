@@ -51,7 +51,7 @@ final readonly class StoreyRemove implements Edit
         if (! $this->withContents && ($goneOpenings !== [] || $goneWalls !== [])) {
             throw Refusal::because('storey.carries', sprintf(
                 'Storey %s carries %s; they would go with it.', $storey->name, Words::counts(['opening' => count($goneOpenings), 'wall' => count($goneWalls)])),
-                array_values([...array_keys($goneOpenings), ...array_keys($goneWalls)]),
+                [...array_keys($goneOpenings), ...array_keys($goneWalls)],
                 ['openings' => count($goneOpenings), 'walls' => count($goneWalls)]);
         }
         $outlines = OutlineRemove::emptied($design, $goneWalls);

@@ -16,9 +16,9 @@ final readonly class Division implements Node
      */
     private function __construct(public Axis $axis, public float $face, public array $parts) {}
 
-    public static function from(Fields $f): self
+    public static function from(Fields $f, int $depth): self
     {
-        $parts = array_map(Part::from(...), $f->list('parts'));
+        $parts = array_map(static fn (Fields $part): Part => Part::from($part, $depth), $f->list('parts'));
         if (count($parts) < 2) {
             throw Refusal::because('unit.division', 'A division needs two parts or more.');
         }

@@ -13,7 +13,7 @@ final readonly class Part
     /** @param float|null $fixed clear size in mm, or null for a share */
     private function __construct(public ?float $fixed, public float $share, public Node $node) {}
 
-    public static function from(Fields $f): self
+    public static function from(Fields $f, int $depth): self
     {
         $fixed = $f->has('fixed') ? $f->size('fixed', 'A fixed part') : null;
         $share = $f->has('share') ? $f->number('share') : 1.0;
@@ -21,7 +21,7 @@ final readonly class Part
             throw Refusal::because('unit.share', 'A share must be more than nothing.');
         }
 
-        return new self($fixed, $share, UnitTree::node($f->fields('node')));
+        return new self($fixed, $share, UnitTree::node($f->fields('node'), $depth + 1));
     }
 
     /** @return array<string, mixed> */

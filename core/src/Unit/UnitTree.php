@@ -31,18 +31,14 @@ final readonly class UnitTree
         return new self($faces['jamb'], $faces['head'], $faces['sill'], $frame->size('depth', 'The depth of a frame'), self::node($f->fields('root')));
     }
 
-    public static function node(Fields $f): Node
+    /** @param int $depth how many divisions it lies in */
+    public static function node(Fields $f, int $depth = 0): Node
     {
-        static $depth = 0;
-        if ($depth >= self::DEEPEST) {
+        if ($depth > self::DEEPEST) {
             throw Refusal::because('unit.too_deep', sprintf('Divisions may lie %d deep at the most.', self::DEEPEST));
         }
-        $depth++;
-        try {
-            return $f->has('parts') ? Division::from($f) : Light::from($f);
-        } finally {
-            $depth--;
-        }
+
+        return $f->has('parts') ? Division::from($f, $depth) : Light::from($f);
     }
 
     /** @return array<string, mixed> */

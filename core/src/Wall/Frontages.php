@@ -138,7 +138,9 @@ final class Frontages
     private static function name(float $bearing, array $taken): string
     {
         $compass = self::COMPASS[((int) round($bearing / 45)) % 8];
-        for ($i = 1, $name = $compass; isset($taken[$name]); $name = $compass.' '.(++$i)) {
+        $name = $compass;
+        for ($i = 2; isset($taken[$name]); $i++) {
+            $name = $compass.' '.$i;
         }
 
         return $name;

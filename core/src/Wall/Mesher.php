@@ -107,21 +107,24 @@ final class Mesher
     {
         $t = $body->wall->thickness;
         $positions = $triangles = [];
-        $plane = static function (float $from, float $to, callable $depthAt, bool $reversed) use (&$positions, &$triangles, $body, $holes): void {
+        // each plane: from u to u, depth = at + slope · u, seen from behind or not
+        $planes = [
+            [$body->left->atDepth(0), $body->right->atDepth(0), 0.0, 0.0, false],
+            [$body->left->atDepth($t), $body->right->atDepth($t), $t, 0.0, true],
+        ];
+        foreach ([[$body->left, $low, $body->left->slope > 0], [$body->right, $high, $body->right->slope < 0]] as [$end, $zone, $reversed]) {
+            if ($zone[1] > $zone[0]) {
+                $planes[] = [$zone[0], $zone[1], -$end->at / $end->slope, 1 / $end->slope, $reversed];
+            }
+        }
+        foreach ($planes as [$from, $to, $at, $slope, $reversed]) {
             [$points, $corners] = Region::rectangle($from, $body->foot, $to, $body->head)->cut($holes)->triangles();
             $first = intdiv(count($positions), 3);
             for ($i = 0, $n = count($points); $i < $n; $i += 2) {
-                array_push($positions, $points[$i], $points[$i + 1], -$depthAt($points[$i]));
+                array_push($positions, $points[$i], $points[$i + 1], -($at + $slope * $points[$i]));
             }
             for ($i = 0, $n = count($corners); $i < $n; $i += 3) {
                 array_push($triangles, $first + $corners[$i], $first + $corners[$i + ($reversed ? 2 : 1)], $first + $corners[$i + ($reversed ? 1 : 2)]);
-            }
-        };
-        $plane($body->left->atDepth(0), $body->right->atDepth(0), static fn (float $u): float => 0.0, false);
-        $plane($body->left->atDepth($t), $body->right->atDepth($t), static fn (float $u): float => $t, true);
-        foreach ([[$body->left, $low, $body->left->slope > 0], [$body->right, $high, $body->right->slope < 0]] as [$end, $zone, $reversed]) {
-            if ($zone[1] > $zone[0]) {
-                $plane($zone[0], $zone[1], static fn (float $u): float => ($u - $end->at) / $end->slope, $reversed);
             }
         }
         foreach ($whole->rings as $ring) {

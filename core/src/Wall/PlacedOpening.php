@@ -27,7 +27,11 @@ final readonly class PlacedOpening
         return new self($opening, $left, $left + $opening->width, $sill, $sill + $opening->height);
     }
 
-    /** The outline in (u, v), counter-clockwise. @return list<float> */
+    /**
+     * The outline in (u, v), counter-clockwise.
+     *
+     * @return list<float>
+     */
     public function ring(): array
     {
         return $this->opening->ring($this->left, $this->sill);

@@ -196,9 +196,11 @@ final class Clipper
             $points[$e[0].','.$e[1]] = [$e[0], $e[1]];
             $points[$e[2].','.$e[3]] = [$e[2], $e[3]];
         }
-        uasort($points, static fn (array $p, array $q): int => $p[0] <=> $q[0] ?: $p[1] <=> $q[1]);
+        uasort($points, static fn (array $p, array $q): int => [$p[0], $p[1]] <=> [$q[0], $q[1]]);
 
+        /** @var list<string> $status */
         $status = [];
+        /** @var array<string, array{int, int}> $above */
         $above = [];
         $out = [];
         foreach ($points as $point => [$px, $py]) {
@@ -279,10 +281,10 @@ final class Clipper
                 $next = $from[$e[2].','.$e[3]] ?? [];
                 $i = match (count($next)) {
                     0 => null,
-                    1 => reset($next),
+                    1 => array_key_first($next),
                     default => self::sharpestLeft($e, $next, $edges),
                 };
-            } while ($i !== null && $i !== false);
+            } while ($i !== null);
             $ring = self::withoutStraightPoints($ring);
             if (count($ring) >= 3) {
                 $flat = [];

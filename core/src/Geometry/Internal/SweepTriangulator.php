@@ -26,37 +26,37 @@ final class SweepTriangulator
     /** @var list<float> */
     private array $y = [];
 
-    /** @var list<int> corner before and after on the ring */
+    /** @var array<int, int> corner before and after on the ring */
     private array $prev = [];
 
-    /** @var list<int> */
+    /** @var array<int, int> */
     private array $next = [];
 
     /** @var array<int, int> place in the sweep: x, then y, on the grid */
     private array $key = [];
 
-    /** @var list<int> node → corner, node below, node above (−1: none) */
+    /** @var array<int, int> node → corner, node below, node above (−1: none) */
     private array $corner = [];
 
-    /** @var list<int> */
+    /** @var array<int, int> */
     private array $below = [];
 
-    /** @var list<int> */
+    /** @var array<int, int> */
     private array $above = [];
 
-    /** @var list<int> region → corner where its lower edge starts, where its upper edge starts, bottom node, top node, rightmost node */
+    /** @var array<int, int> region → corner where its lower edge starts, where its upper edge starts, bottom node, top node, rightmost node */
     private array $lower = [];
 
-    /** @var list<int> */
+    /** @var array<int, int> */
     private array $upper = [];
 
-    /** @var list<int> */
+    /** @var array<int, int> */
     private array $bottom = [];
 
-    /** @var list<int> */
+    /** @var array<int, int> */
     private array $top = [];
 
-    /** @var list<int> */
+    /** @var array<int, int> */
     private array $rightmost = [];
 
     /** @var array<int, int> edge (by the corner it starts at) → region above it / below it */
@@ -125,7 +125,7 @@ final class SweepTriangulator
             $last = $key;
         }
         if ($shared) {
-            uksort($order, fn (int $v, int $w): int => $this->key[$v] <=> $this->key[$w] ?: $this->startsHere($v) <=> $this->startsHere($w) ?: $v <=> $w);
+            uksort($order, fn (int $v, int $w): int => [$this->key[$v], $this->startsHere($v), $v] <=> [$this->key[$w], $this->startsHere($w), $w]);
         }
 
         return $order;

@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Check;
+
+use Isleward\Core\Geometry\Region;
+use Isleward\Core\Tolerance;
+use Isleward\Core\Wall\PlacedOpening;
+
+/** Two openings that share some of the wall. */
+final class Overlap implements Rule
+{
+    public function check(WallInQuestion $wall): array
+    {
+        $findings = [];
+        $active = [];
+        foreach ($wall->placed as $p) {
+            foreach ($active as $key => $other) {
+                if ($other->right <= $p->left + Tolerance::LENGTH) {
+                    unset($active[$key]);
+                } elseif (min($other->head, $p->head) - max($other->sill, $p->sill) > Tolerance::LENGTH && self::share($p, $other)) {
+                    $findings[] = $this->finding($wall, $other, $p);
+                }
+            }
+            $active[] = $p;
+        }
+
+        return $findings;
+    }
+
+    private static function share(PlacedOpening $a, PlacedOpening $b): bool
+    {
+        if ($a->opening->shape === null && $b->opening->shape === null) {
+            return true;
+        }
+
+        return Region::polygon($a->ring())->intersection(Region::polygon($b->ring()))->area() > Tolerance::LENGTH;
+    }
+
+    private function finding(WallInQuestion $wall, PlacedOpening $left, PlacedOpening $right): Finding
+    {
+        $across = min($left->right, $right->right) - max($left->left, $right->left);
+        $up = min($left->head, $right->head) - max($left->sill, $right->sill);
+        $apart = $left->right - $right->left;
+        $remedy = $wall->moveAside($right, $apart) ?? $wall->moveAside($left, -$apart);
+
+        return new Finding(
+            'opening.overlap', $wall->body->wall->id, [$right->opening->id, $left->opening->id], $across,
+            sprintf('%s overlaps %s by %s across and %s up.', ucfirst($wall->label($right)), $wall->label($left), $wall->say($across), $wall->say($up)),
+            [max($left->left, $right->left) + $across / 2, max($left->sill, $right->sill) + $up / 2],
+            $remedy,
+        );
+    }
+}

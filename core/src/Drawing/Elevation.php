@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Drawing;
+
+use Isleward\Core\Design\Design;
+use Isleward\Core\Wall\Body;
+use Isleward\Core\Wall\Frontage;
+use Isleward\Core\Wall\PlacedOpening;
+
+/** A frontage seen square on from outside: x is its u, y the level above the datum. */
+final class Elevation
+{
+    /** @param array<string, Body> $bodies */
+    public static function of(Design $design, array $bodies, Frontage $frontage): Drawing
+    {
+        $shapes = $placements = [];
+        $symbols = new Symbols;
+        foreach ($frontage->walls as $wall => $u) {
+            $body = $bodies[$wall];
+            $shapes[] = Shape::area(Layer::Face, $body->face()->rings)->placed($u, 0.0, 0.0);
+            foreach ($design->openingsOf($wall) as $opening) {
+                $placed = PlacedOpening::of($design, $opening, $body->length);
+                $placements[] = new Placement($symbols->of($design, $opening), $u + $placed->left, $placed->sill, $opening->id);
+            }
+        }
+
+        return new Drawing($frontage->name, [0.0, $frontage->foot, $frontage->width, $frontage->head], $shapes, $symbols->all, $placements);
+    }
+
+    /**
+     * All frontages unfolded side by side, with fold lines, levels and names.
+     *
+     * @param  array<string, Body>  $bodies
+     * @param  list<Frontage>  $frontages
+     */
+    public static function developed(Design $design, array $bodies, array $frontages): Drawing
+    {
+        $parts = $marks = [];
+        foreach (self::offsets($frontages) as $i => $x) {
+            $parts[] = [self::of($design, $bodies, $frontages[$i]), $x];
+        }
+        $drawing = Drawing::sideBySide($design->settings->name, $parts);
+        [$x0, $y0, $x1, $y1] = $drawing->bounds;
+        foreach ($design->storeys->all as $storey) {
+            $level = $design->storeys->floor($storey->id);
+            $marks[] = Shape::line(Layer::Level, [$x0 - 1500, $level, $x1 + 500, $level], true);
+            $marks[] = Shape::text($x0 - 2600, $level + $storey->height / 2, 250.0, $storey->name);
+            $marks[] = Shape::text($x0 - 2600, $level + 120, 180.0, sprintf('%+.3f', $level / 1000));
+        }
+        foreach (self::offsets($frontages) as $i => $x) {
+            $f = $frontages[$i];
+            if ($f->folds) {
+                $marks[] = Shape::line(Layer::Fold, [$x, $y0 - 800, $x, $y1 + 600], true);
+            }
+            $marks[] = Shape::text($x + $f->width / 2, $y0 - 600, 300.0, $f->name);
+        }
+
+        return new Drawing($drawing->title, [$x0 - 4200, $y0 - 1000, $x1 + 600, $y1 + 800], [...$drawing->shapes, ...$marks], $drawing->symbols, $drawing->placements);
+    }
+
+    /**
+     * Where each frontage begins when all are laid side by side; those that do not fold on are set apart.
+     *
+     * @param  list<Frontage>  $frontages
+     * @return array<int, float>
+     */
+    public static function offsets(array $frontages): array
+    {
+        $x = 0.0;
+        $out = [];
+        foreach ($frontages as $i => $frontage) {
+            if ($i > 0 && ! $frontage->folds) {
+                $x += 2000.0;
+            }
+            $out[$i] = $x;
+            $x += $frontage->width;
+        }
+
+        return $out;
+    }
+}

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Drawing;
+
+/** The named layers of every drawing, in the order they are drawn. */
+enum Layer: string
+{
+    case Face = 'wall-face';
+    case Cut = 'wall-cut';
+    case Void = 'opening';
+    case Reveal = 'reveal';
+    case Glass = 'glass';
+    case Frame = 'frame';
+    case Sash = 'sash';
+    case Operation = 'operation';
+    case Swing = 'swing';
+    case Level = 'level';
+    case Fold = 'fold';
+    case Text = 'text';
+
+    /** Line weight on paper, mm: outlines 0.5, members 0.25, panes and auxiliary lines 0.13 (steps of ISO 128). */
+    public function weight(): float
+    {
+        return match ($this) {
+            self::Face, self::Cut => 0.5,
+            self::Void, self::Frame, self::Sash => 0.25,
+            default => 0.13,
+        };
+    }
+
+    /** Fill in print; null for lines only. */
+    public function fill(): ?string
+    {
+        return match ($this) {
+            self::Face => '#f4f1ea',
+            self::Cut => '#c9c4b8',
+            self::Void => '#ffffff',
+            self::Frame, self::Sash => '#ffffff',
+            self::Glass => '#e3edec',
+            default => null,
+        };
+    }
+}

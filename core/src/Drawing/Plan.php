@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Drawing;
+
+use Isleward\Core\Design\Design;
+use Isleward\Core\Wall\Body;
+use Isleward\Core\Wall\PlacedOpening;
+
+/**
+ * A storey's plan: its walls broken where any of the storey's openings are, high ones too, with the units' plan symbols.
+ * x east, y north.
+ */
+final class Plan
+{
+    /**
+     * @param  array<string, Body>  $bodies
+     * @return array{Drawing, array<string, list<Shape>>} the walls, and each opening's shapes by its id
+     */
+    public static function of(Design $design, array $bodies, string $storey): array
+    {
+        $shapes = $openings = [];
+        $bounds = [INF, INF, -INF, -INF];
+        foreach ($bodies as $body) {
+            if (! $design->storeys->isWithin($storey, $body->wall->base, $body->wall->top)) {
+                continue;
+            }
+            $holes = [];
+            foreach ($design->openingsOf($body->wall->id) as $opening) {
+                if ($opening->storey === $storey) {
+                    $placed = PlacedOpening::of($design, $opening, $body->length);
+                    $holes[] = [$placed->left, -1.0, $placed->right, -1.0, $placed->right, $body->wall->thickness + 1, $placed->left, $body->wall->thickness + 1];
+                    $openings[$opening->id] = self::opening($design, $body, $placed);
+                }
+            }
+            $rings = [];
+            foreach ($body->footprint()->cut($holes)->rings as $ring) {
+                $out = [];
+                for ($i = 0, $n = count($ring); $i < $n; $i += 2) {
+                    $p = $body->surface->inPlan($ring[$i], $ring[$i + 1]);
+                    array_push($out, $p->x, $p->y);
+                    $bounds = [min($bounds[0], $p->x), min($bounds[1], $p->y), max($bounds[2], $p->x), max($bounds[3], $p->y)];
+                }
+                $rings[] = $out;
+            }
+            $shapes[] = Shape::area(Layer::Cut, $rings);
+        }
+        $name = $design->storeys->get($storey)->name;
+
+        return [new Drawing($name, $shapes === [] || is_infinite($bounds[0]) ? [0.0, 0.0, 0.0, 0.0] : $bounds, $shapes), $openings];
+    }
+
+    /** @return list<Shape> */
+    private static function opening(Design $design, Body $body, PlacedOpening $placed): array
+    {
+        $t = $body->wall->thickness;
+        $width = $placed->right - $placed->left;
+        $shapes = [
+            Shape::line(Layer::Reveal, [0.0, 0.0, $width, 0.0]),
+            Shape::line(Layer::Reveal, [0.0, -$t, $width, -$t]),
+        ];
+        $unit = Symbols::solved($design, $placed->opening);
+        if ($unit !== null) {
+            array_push($shapes, ...UnitPlan::shapes($unit, $placed->opening->setback, $placed->opening->facesOut));
+        }
+        $at = $body->surface->inPlan($placed->left);
+
+        return array_map(static fn (Shape $s): Shape => $s->placed($at->x, $at->y, $body->surface->angle()), $shapes);
+    }
+}

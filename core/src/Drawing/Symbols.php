@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Drawing;
+
+use Isleward\Core\Design\Design;
+use Isleward\Core\Design\Opening;
+use Isleward\Core\Design\UnitType;
+use Isleward\Core\Unit\SolvedUnit;
+use Isleward\Core\Unit\Solver;
+
+/** One symbol for all openings alike: the same type, size, handing and facing. */
+final class Symbols
+{
+    /** @var array<string, list<Shape>> */
+    public array $all = [];
+
+    /** @var array<string, SolvedUnit> */
+    private static array $solved = [];
+
+    public static function key(Opening $opening): string
+    {
+        return implode('_', [
+            $opening->type ?? 'bare', self::figure($opening->width), self::figure($opening->height),
+            self::seenMirrored($opening) ? 'm' : 'd', $opening->facesOut ? 'o' : 'i',
+            $opening->shape === null ? 'r' : substr(sha1(serialize($opening->shape)), 0, 8),
+        ]);
+    }
+
+    /** The symbol's key; draws it when it is not there yet. */
+    public function of(Design $design, Opening $opening): string
+    {
+        $key = self::key($opening);
+        $this->all[$key] ??= self::draw($design, $opening);
+
+        return $key;
+    }
+
+    /** A unit worked out for an opening, as seen from outside the wall; null for a bare one. */
+    public static function solved(Design $design, Opening $opening): ?SolvedUnit
+    {
+        if ($opening->type === null) {
+            return null;
+        }
+
+        return self::solvedType($design->type($opening->type), $opening->width, $opening->height, $opening->mirrored);
+    }
+
+    public static function solvedType(UnitType $type, float $width, float $height, bool $mirrored): SolvedUnit
+    {
+        $key = $type->id.spl_object_id($type->tree).self::figure($width).'x'.self::figure($height).($mirrored ? 'm' : '');
+        if (count(self::$solved) > 2000) {
+            self::$solved = [];
+        }
+
+        return self::$solved[$key] ??= Solver::solve($type->tree, $width, $height, $mirrored);
+    }
+
+    /** A unit that faces in is seen from behind: its left and right change places. */
+    private static function seenMirrored(Opening $opening): bool
+    {
+        return $opening->mirrored === $opening->facesOut;
+    }
+
+    /** @return list<Shape> */
+    private static function draw(Design $design, Opening $opening): array
+    {
+        $ring = $opening->ring(0.0, 0.0);
+        $shapes = [Shape::area(Layer::Void, [$ring])];
+        if ($opening->type === null) {
+            $w = $opening->width;
+            $h = $opening->height;
+
+            return $opening->shape === null
+                ? [...$shapes, Shape::line(Layer::Reveal, [0.0, 0.0, $w, $h]), Shape::line(Layer::Reveal, [0.0, $h, $w, 0.0])]
+                : $shapes;
+        }
+        $type = $design->type($opening->type);
+
+        return [...$shapes, ...UnitElevation::shapes(self::solvedType($type, $opening->width, $opening->height, self::seenMirrored($opening)))];
+    }
+
+    private static function figure(float $mm): string
+    {
+        return (string) round($mm, 3);
+    }
+}

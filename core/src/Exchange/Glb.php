@@ -1,0 +1,178 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Exchange;
+
+use Isleward\Core\Scene\Geometry;
+use Isleward\Core\Scene\Material;
+use Isleward\Core\Scene\Mesh;
+use Isleward\Core\Scene\Part;
+use Isleward\Core\Scene\Scene;
+
+/**
+ * A scene as binary glTF 2.0 (ISO/IEC 12113): metres, y up, north to −z. A geometry that is placed more than once becomes one
+ * node with EXT_mesh_gpu_instancing; nodes name their elements in extras.
+ */
+final class Glb
+{
+    private string $binary = '';
+
+    /** @var list<array<string, mixed>> */
+    private array $views = [];
+
+    /** @var list<array<string, mixed>> */
+    private array $accessors = [];
+
+    /** @var list<array<string, mixed>> */
+    private array $meshes = [];
+
+    /** @var list<array<string, mixed>> */
+    private array $nodes = [];
+
+    private bool $instanced = false;
+
+    public static function write(Scene $scene): string
+    {
+        return (new self)->file($scene);
+    }
+
+    private function file(Scene $scene): string
+    {
+        $byGeometry = [];
+        foreach ($scene->parts as $part) {
+            $byGeometry[$part->geometry][] = $part;
+        }
+        foreach ($byGeometry as $key => $parts) {
+            $this->node($key, $scene->geometries[$key], $parts);
+        }
+        $json = array_filter([
+            'asset' => ['version' => '2.0', 'generator' => 'Isleward'],
+            'extensionsUsed' => $this->instanced ? ['EXT_mesh_gpu_instancing'] : [],
+            'extensionsRequired' => $this->instanced ? ['EXT_mesh_gpu_instancing'] : [],
+            'scene' => 0,
+            'scenes' => [array_filter(['name' => $scene->name, 'nodes' => array_keys($this->nodes)], static fn ($v): bool => $v !== [])],
+            'nodes' => $this->nodes,
+            'meshes' => $this->meshes,
+            'materials' => array_map(self::material(...), $this->nodes === [] ? [] : Material::cases()),
+            'accessors' => $this->accessors,
+            'bufferViews' => $this->views,
+            'buffers' => $this->binary === '' ? [] : [['byteLength' => strlen($this->binary)]],
+        ], static fn ($v): bool => $v !== []);
+
+        return self::chunks(json_encode($json, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES), $this->binary);
+    }
+
+    private static function chunks(string $json, string $binary): string
+    {
+        $json .= str_repeat(' ', (4 - strlen($json) % 4) % 4);
+        $body = pack('V', strlen($json)).'JSON'.$json;
+        if ($binary !== '') {
+            $binary .= str_repeat("\0", (4 - strlen($binary) % 4) % 4);
+            $body .= pack('V', strlen($binary))."BIN\0".$binary;
+        }
+
+        return 'glTF'.pack('VV', 2, 12 + strlen($body)).$body;
+    }
+
+    /** @param non-empty-list<Part> $parts */
+    private function node(string $name, Geometry $geometry, array $parts): void
+    {
+        $primitives = [];
+        foreach ($geometry->meshes as $material => $mesh) {
+            $primitives[] = $this->primitive($mesh, Material::from($material));
+        }
+        $this->meshes[] = ['name' => $name, 'primitives' => $primitives];
+        $node = ['name' => $name, 'mesh' => count($this->meshes) - 1];
+        $elements = array_map(static fn (Part $p): string => $p->element, $parts);
+        if (count($parts) === 1) {
+            $p = $parts[0];
+            $this->nodes[] = $node + [
+                'translation' => [$p->x / 1000, $p->z / 1000, -$p->y / 1000],
+                'rotation' => [0.0, sin($p->angle / 2), 0.0, cos($p->angle / 2)],
+                'extras' => ['elements' => $elements],
+            ];
+
+            return;
+        }
+        $this->instanced = true;
+        $translations = $rotations = [];
+        foreach ($parts as $p) {
+            array_push($translations, $p->x / 1000, $p->z / 1000, -$p->y / 1000);
+            array_push($rotations, 0.0, sin($p->angle / 2), 0.0, cos($p->angle / 2));
+        }
+        $this->nodes[] = $node + [
+            'extensions' => ['EXT_mesh_gpu_instancing' => ['attributes' => [
+                'TRANSLATION' => $this->floats($translations, 'VEC3', null),
+                'ROTATION' => $this->floats($rotations, 'VEC4', null),
+            ]]],
+            'extras' => ['elements' => $elements],
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function primitive(Mesh $mesh, Material $material): array
+    {
+        $metres = [];
+        foreach ($mesh->positions as $mm) {
+            $metres[] = $mm / 1000;
+        }
+
+        return [
+            'attributes' => ['POSITION' => $this->floats($metres, 'VEC3', 34962)],
+            'indices' => $this->indices($mesh->triangles),
+            'material' => array_search($material, Material::cases(), true),
+        ];
+    }
+
+    /** @param list<float> $values */
+    private function floats(array $values, string $type, ?int $target): int
+    {
+        $size = $type === 'VEC3' ? 3 : 4;
+        $packed = pack('g*', ...$values);
+        $accessor = ['bufferView' => $this->view($packed, $target), 'componentType' => 5126, 'count' => intdiv(count($values), $size), 'type' => $type];
+        if ($target !== null) {
+            // the bounds must be those of the numbers as stored, in single precision
+            /** @var array<int, float> $stored */
+            $stored = unpack('g*', $packed);
+            $least = array_fill(0, $size, INF);
+            $most = array_fill(0, $size, -INF);
+            foreach ($stored as $i => $value) {
+                $k = ($i - 1) % $size;
+                $least[$k] = min($least[$k], $value);
+                $most[$k] = max($most[$k], $value);
+            }
+            $accessor += ['min' => $least, 'max' => $most];
+        }
+        $this->accessors[] = $accessor;
+
+        return count($this->accessors) - 1;
+    }
+
+    /** @param list<int> $triangles */
+    private function indices(array $triangles): int
+    {
+        $this->accessors[] = ['bufferView' => $this->view(pack('V*', ...$triangles), 34963), 'componentType' => 5125, 'count' => count($triangles), 'type' => 'SCALAR'];
+
+        return count($this->accessors) - 1;
+    }
+
+    private function view(string $bytes, ?int $target): int
+    {
+        $this->views[] = ['buffer' => 0, 'byteOffset' => strlen($this->binary), 'byteLength' => strlen($bytes)] + ($target === null ? [] : ['target' => $target]);
+        $this->binary .= $bytes;
+
+        return count($this->views) - 1;
+    }
+
+    /** @return array<string, mixed> */
+    private static function material(Material $material): array
+    {
+        return array_filter([
+            'name' => $material->value,
+            'pbrMetallicRoughness' => ['baseColorFactor' => $material->colour(), 'metallicFactor' => 0.0, 'roughnessFactor' => $material === Material::Glass ? 0.2 : 0.9],
+            'alphaMode' => $material === Material::Glass ? 'BLEND' : null,
+            'doubleSided' => $material === Material::Glass ? true : null,
+        ], static fn ($v): bool => $v !== null);
+    }
+}
