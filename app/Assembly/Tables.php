@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Assembly;
+
+use App\Models\Opening;
+use App\Models\Outline;
+use App\Models\Project;
+use App\Models\Storey;
+use App\Models\UnitType;
+use App\Models\Wall;
+use Isleward\Core\Design\Kind;
+
+/** Which model holds which kind. */
+final class Tables
+{
+    /** @return class-string<HoldsElement&\Illuminate\Database\Eloquent\Model> */
+    public static function model(Kind $kind): string
+    {
+        return match ($kind) {
+            Kind::Settings => Project::class,
+            Kind::Storey => Storey::class,
+            Kind::Outline => Outline::class,
+            Kind::Wall => Wall::class,
+            Kind::Type => UnitType::class,
+            Kind::Opening => Opening::class,
+        };
+    }
+}

@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Derived;
+
+use App\Editing\History;
+use App\Models\Project;
+use App\Models\User;
+use Isleward\Core\Design\Outline;
+use Isleward\Core\Design\UnitType;
+use Isleward\Core\Drawing\Drawing;
+use Isleward\Core\Drawing\Elevation;
+use Isleward\Core\Drawing\Symbols;
+use Isleward\Core\Drawing\UnitElevation;
+
+/** The project's table of contents: settings, storeys with levels, walls, frontages, the rack, and what can be undone. */
+final readonly class ProjectView
+{
+    public function __construct(private History $history) {}
+
+    /** @return array<string, mixed> */
+    public function of(Project $project, User $user, Structure $structure): array
+    {
+        $design = $structure->design();
+        $frontages = $structure->frontages();
+        $offsets = Elevation::offsets($frontages);
+        $rows = [];
+        foreach ($frontages as $i => $f) {
+            $rows[] = [
+                'id' => $f->id, 'name' => $f->name, 'outline' => $f->outline, 'bearing' => round($f->bearing, 2), 'width' => $f->width,
+                'foot' => $f->foot, 'head' => $f->head, 'offset' => $offsets[$i], 'folds' => $f->folds, 'walls' => $f->walls,
+            ];
+        }
+
+        return [
+            'settings' => $design->settings->toArray(),
+            'role' => $project->roleOf($user)?->value,
+            'number' => $project->change_number,
+            'undo' => $this->history->undoable($project, $user)?->summary,
+            'redo' => $this->history->redoable($project, $user)?->summary,
+            'storeys' => array_map(static fn ($s): array => [...$s->toArray(), 'floor' => $design->storeys->floor($s->id), 'ceiling' => $design->storeys->ceiling($s->id)], $design->storeys->all),
+            'outlines' => array_values(array_map(static fn (Outline $o): array => $o->toArray(), $design->outlines)),
+            'walls' => array_values(array_map(static fn ($b): array => [...$b->wall->toArray(), 'length' => $b->length, 'foot' => $b->foot, 'head' => $b->head,
+                'leftJoint' => $b->left->joint->value, 'rightJoint' => $b->right->joint->value], $structure->bodies())),
+            'frontages' => $rows,
+            'types' => self::types(array_values($design->types)),
+        ];
+    }
+
+    /**
+     * @param  list<UnitType>  $types
+     * @return list<array<string, mixed>> with each type's drawing at its own size
+     */
+    private static function types(array $types): array
+    {
+        usort($types, static fn (UnitType $a, UnitType $b): int => $a->position <=> $b->position);
+
+        return array_map(static fn (UnitType $t): array => [
+            'id' => $t->id, 'mark' => $t->mark, 'name' => $t->name, 'width' => $t->width, 'height' => $t->height, 'sill' => $t->sill,
+            'shapes' => Drawing::plain(UnitElevation::shapes(Symbols::solvedType($t, $t->width, $t->height, false))),
+        ], $types);
+    }
+}

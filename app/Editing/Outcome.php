@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Editing;
+
+use Isleward\Core\Design\Kind;
+use Isleward\Core\Design\Opening;
+use Isleward\Core\Edit\Change;
+
+/** What an edit, an undo or a redo came to, as the client is told. */
+final readonly class Outcome
+{
+    /** @param list<array<string, mixed>> $findings about what was touched; only for a try */
+    public function __construct(
+        public int $number,
+        public Change $change,
+        public ?string $undo,
+        public ?string $redo,
+        public array $findings = [],
+    ) {}
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        $structure = false;
+        $walls = $storeys = [];
+        foreach ($this->change->operations as $operation) {
+            foreach ([$operation->before, $operation->after] as $element) {
+                if ($element instanceof Opening) {
+                    $walls[$element->wall] = true;
+                    $storeys[$element->storey] = true;
+                } elseif ($element !== null) {
+                    $structure = true;
+                }
+            }
+        }
+
+        return [
+            'number' => $this->number,
+            'summary' => $this->change->summary,
+            'chosen' => $this->change->chosen,
+            'touched' => ['structure' => $structure, 'walls' => array_keys($walls), 'storeys' => array_keys($storeys)],
+            'removed' => array_values(array_map(
+                static fn ($o): string => $o->id,
+                array_filter($this->change->operations, static fn ($o): bool => $o->after === null && $o->kind === Kind::Opening),
+            )),
+            'undo' => $this->undo,
+            'redo' => $this->redo,
+            'findings' => $this->findings,
+        ];
+    }
+}

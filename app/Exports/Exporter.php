@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Exports;
+
+use App\Assembly\Assembly;
+use App\Derived\Structure;
+use App\Models\Project;
+use Isleward\Core\Drawing\Elevation;
+use Isleward\Core\Exchange\Csv;
+use Isleward\Core\Exchange\Glb;
+use Isleward\Core\Exchange\Svg;
+use Isleward\Core\Refusal;
+use Isleward\Core\Scene\Scene;
+use Isleward\Core\Schedule\OpeningSchedule;
+use Isleward\Core\Schedule\WallSchedule;
+
+/** A whole project in an open format. */
+final readonly class Exporter
+{
+    public function __construct(private Assembly $assembly) {}
+
+    /** @param float $scale 50 for 1:50; 1 is true size */
+    public function svg(Project $project, float $scale = 1.0): string
+    {
+        if ($scale < 1 || $scale > 10000) {
+            throw Refusal::because('export.scale', 'A scale runs from 1:1 to 1:10 000.');
+        }
+        $structure = new Structure($this->assembly, $project);
+
+        return Svg::write(Elevation::developed($structure->with($structure->openings()), $structure->bodies(), $structure->frontages()), $scale);
+    }
+
+    public function glb(Project $project): string
+    {
+        $structure = new Structure($this->assembly, $project);
+
+        return Glb::write(Scene::of($project->name, $structure->with($structure->openings()), $structure->bodies()));
+    }
+
+    public function openingsCsv(Project $project): string
+    {
+        $structure = new Structure($this->assembly, $project);
+
+        return Csv::write(OpeningSchedule::of($structure->with($structure->openings()))->table());
+    }
+
+    public function wallsCsv(Project $project): string
+    {
+        $structure = new Structure($this->assembly, $project);
+
+        return Csv::write(WallSchedule::of($structure->with($structure->openings()), $structure->bodies(), $structure->frontages())->table());
+    }
+}

@@ -1,0 +1,242 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Api;
+
+use OpenApi\Attributes as OA;
+
+/** The parts of the API's description that belong to no one route. */
+#[OA\OpenApi(openapi: '3.1.0')]
+#[OA\Info(version: '1', title: 'Isleward', description: 'Lengths are numbers in mm, or in an edit’s arguments also texts in people’s units ("1200+150", "5\' 6 1/2\"", "1.2 m"). Angles in API figures are degrees. Problems are application/problem+json with a code.')]
+#[OA\Server(url: '/api')]
+#[OA\Schema(schema: 'Problem', required: ['title', 'status', 'code'], properties: [
+    new OA\Property(property: 'type', type: 'string'),
+    new OA\Property(property: 'title', type: 'string', description: 'A sentence for people'),
+    new OA\Property(property: 'status', type: 'integer'),
+    new OA\Property(property: 'code', type: 'string'),
+    new OA\Property(property: 'elements', type: 'array', items: new OA\Items(type: 'string')),
+    new OA\Property(property: 'details', type: 'object', additionalProperties: true),
+    new OA\Property(property: 'fields', type: 'object', additionalProperties: true),
+])]
+#[OA\Schema(schema: 'User', required: ['name', 'email'], properties: [
+    new OA\Property(property: 'name', type: 'string'),
+    new OA\Property(property: 'email', type: 'string'),
+])]
+#[OA\Schema(schema: 'ProjectLine', required: ['id', 'name', 'role', 'updatedAt', 'openings', 'storeys'], properties: [
+    new OA\Property(property: 'id', type: 'string'),
+    new OA\Property(property: 'name', type: 'string'),
+    new OA\Property(property: 'role', type: 'string', enum: ['owner', 'editor', 'viewer']),
+    new OA\Property(property: 'updatedAt', type: 'string', format: 'date-time'),
+    new OA\Property(property: 'openings', type: 'integer'),
+    new OA\Property(property: 'storeys', type: 'integer'),
+])]
+#[OA\Schema(schema: 'Settings', required: ['id', 'name', 'units', 'cornerMargin', 'baseLevel', 'north'], properties: [
+    new OA\Property(property: 'id', type: 'string'),
+    new OA\Property(property: 'name', type: 'string'),
+    new OA\Property(property: 'units', type: 'string', enum: ['mm', 'm', 'ft-in']),
+    new OA\Property(property: 'cornerMargin', type: 'number'),
+    new OA\Property(property: 'baseLevel', type: 'number'),
+    new OA\Property(property: 'north', type: 'number'),
+])]
+#[OA\Schema(schema: 'Storey', required: ['id', 'name', 'position', 'height', 'floor', 'ceiling'], properties: [
+    new OA\Property(property: 'id', type: 'string'),
+    new OA\Property(property: 'name', type: 'string'),
+    new OA\Property(property: 'position', type: 'integer'),
+    new OA\Property(property: 'height', type: 'number'),
+    new OA\Property(property: 'floor', type: 'number'),
+    new OA\Property(property: 'ceiling', type: 'number'),
+])]
+#[OA\Schema(schema: 'Outline', required: ['id', 'name', 'position', 'closed'], properties: [
+    new OA\Property(property: 'id', type: 'string'),
+    new OA\Property(property: 'name', type: 'string'),
+    new OA\Property(property: 'position', type: 'integer'),
+    new OA\Property(property: 'closed', type: 'boolean'),
+])]
+#[OA\Schema(schema: 'Wall', required: ['id', 'outline', 'position', 'fromX', 'fromY', 'toX', 'toY', 'rise', 'thickness', 'base', 'top', 'length', 'foot', 'head', 'leftJoint', 'rightJoint'], properties: [
+    new OA\Property(property: 'id', type: 'string'),
+    new OA\Property(property: 'outline', type: 'string'),
+    new OA\Property(property: 'position', type: 'integer'),
+    new OA\Property(property: 'fromX', type: 'number'),
+    new OA\Property(property: 'fromY', type: 'number'),
+    new OA\Property(property: 'toX', type: 'number'),
+    new OA\Property(property: 'toY', type: 'number'),
+    new OA\Property(property: 'rise', type: 'number'),
+    new OA\Property(property: 'thickness', type: 'number'),
+    new OA\Property(property: 'base', type: 'string'),
+    new OA\Property(property: 'top', type: 'string'),
+    new OA\Property(property: 'length', type: 'number'),
+    new OA\Property(property: 'foot', type: 'number'),
+    new OA\Property(property: 'head', type: 'number'),
+    new OA\Property(property: 'leftJoint', type: 'string'),
+    new OA\Property(property: 'rightJoint', type: 'string'),
+])]
+#[OA\Schema(schema: 'Frontage', required: ['id', 'name', 'outline', 'bearing', 'width', 'foot', 'head', 'offset', 'folds', 'walls'], properties: [
+    new OA\Property(property: 'id', type: 'string'),
+    new OA\Property(property: 'name', type: 'string'),
+    new OA\Property(property: 'outline', type: 'string'),
+    new OA\Property(property: 'bearing', type: 'number'),
+    new OA\Property(property: 'width', type: 'number'),
+    new OA\Property(property: 'foot', type: 'number'),
+    new OA\Property(property: 'head', type: 'number'),
+    new OA\Property(property: 'offset', type: 'number', description: 'Where it begins in the developed elevation'),
+    new OA\Property(property: 'folds', type: 'boolean'),
+    new OA\Property(property: 'walls', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'number'), description: 'wall → u of its left end'),
+])]
+#[OA\Schema(schema: 'Shape', required: ['layer', 'kind', 'rings'], properties: [
+    new OA\Property(property: 'layer', type: 'string'),
+    new OA\Property(property: 'kind', type: 'string', enum: ['area', 'line', 'arc', 'text']),
+    new OA\Property(property: 'rings', type: 'array', items: new OA\Items(type: 'array', items: new OA\Items(type: 'number'))),
+    new OA\Property(property: 'dashed', type: 'boolean'),
+    new OA\Property(property: 'text', type: 'string'),
+])]
+#[OA\Schema(schema: 'RackType', required: ['id', 'mark', 'name', 'width', 'height', 'sill', 'shapes'], properties: [
+    new OA\Property(property: 'id', type: 'string'),
+    new OA\Property(property: 'mark', type: 'string'),
+    new OA\Property(property: 'name', type: 'string'),
+    new OA\Property(property: 'width', type: 'number'),
+    new OA\Property(property: 'height', type: 'number'),
+    new OA\Property(property: 'sill', type: 'number'),
+    new OA\Property(property: 'shapes', type: 'array', items: new OA\Items(ref: '#/components/schemas/Shape')),
+])]
+#[OA\Schema(schema: 'Project', required: ['settings', 'role', 'number', 'undo', 'redo', 'storeys', 'outlines', 'walls', 'frontages', 'types'], properties: [
+    new OA\Property(property: 'settings', ref: '#/components/schemas/Settings'),
+    new OA\Property(property: 'role', type: 'string', enum: ['owner', 'editor', 'viewer']),
+    new OA\Property(property: 'number', type: 'integer', description: 'Number of the latest change'),
+    new OA\Property(property: 'undo', type: 'string', nullable: true),
+    new OA\Property(property: 'redo', type: 'string', nullable: true),
+    new OA\Property(property: 'storeys', type: 'array', items: new OA\Items(ref: '#/components/schemas/Storey')),
+    new OA\Property(property: 'outlines', type: 'array', items: new OA\Items(ref: '#/components/schemas/Outline')),
+    new OA\Property(property: 'walls', type: 'array', items: new OA\Items(ref: '#/components/schemas/Wall')),
+    new OA\Property(property: 'frontages', type: 'array', items: new OA\Items(ref: '#/components/schemas/Frontage')),
+    new OA\Property(property: 'types', type: 'array', items: new OA\Items(ref: '#/components/schemas/RackType')),
+])]
+#[OA\Schema(schema: 'Position', required: ['from', 'value', 'to'], properties: [
+    new OA\Property(property: 'from', type: 'string', enum: ['left', 'right', 'middle', 'fraction']),
+    new OA\Property(property: 'value', type: 'number'),
+    new OA\Property(property: 'to', type: 'string', enum: ['near', 'far', 'centre']),
+])]
+#[OA\Schema(schema: 'Sill', required: ['from', 'height'], properties: [
+    new OA\Property(property: 'from', type: 'string', enum: ['floor', 'foot', 'datum']),
+    new OA\Property(property: 'height', type: 'number'),
+])]
+#[OA\Schema(schema: 'PlacedOpening', required: ['id', 'wall', 'storey', 'type', 'width', 'height', 'shape', 'position', 'sill', 'facesOut', 'mirrored', 'setback', 'label', 'symbol', 'u', 'left', 'right', 'sillLevel', 'headLevel'], properties: [
+    new OA\Property(property: 'id', type: 'string'),
+    new OA\Property(property: 'wall', type: 'string'),
+    new OA\Property(property: 'storey', type: 'string'),
+    new OA\Property(property: 'type', type: 'string', nullable: true),
+    new OA\Property(property: 'width', type: 'number'),
+    new OA\Property(property: 'height', type: 'number'),
+    new OA\Property(property: 'shape', type: 'array', nullable: true, items: new OA\Items(type: 'number')),
+    new OA\Property(property: 'position', ref: '#/components/schemas/Position'),
+    new OA\Property(property: 'sill', ref: '#/components/schemas/Sill'),
+    new OA\Property(property: 'facesOut', type: 'boolean'),
+    new OA\Property(property: 'mirrored', type: 'boolean'),
+    new OA\Property(property: 'setback', type: 'number'),
+    new OA\Property(property: 'label', type: 'string'),
+    new OA\Property(property: 'symbol', type: 'string'),
+    new OA\Property(property: 'u', type: 'number', description: 'Left jamb on the frontage'),
+    new OA\Property(property: 'left', type: 'number', description: 'Left jamb from the wall’s left end'),
+    new OA\Property(property: 'right', type: 'number', description: 'Right jamb from the wall’s right end'),
+    new OA\Property(property: 'sillLevel', type: 'number'),
+    new OA\Property(property: 'headLevel', type: 'number'),
+])]
+#[OA\Schema(schema: 'Remedy', required: ['label', 'edit', 'args'], properties: [
+    new OA\Property(property: 'label', type: 'string'),
+    new OA\Property(property: 'edit', type: 'string'),
+    new OA\Property(property: 'args', type: 'object', additionalProperties: true),
+])]
+#[OA\Schema(schema: 'Finding', required: ['rule', 'wall', 'elements', 'figure', 'sentence', 'at', 'remedy'], properties: [
+    new OA\Property(property: 'rule', type: 'string'),
+    new OA\Property(property: 'wall', type: 'string'),
+    new OA\Property(property: 'elements', type: 'array', items: new OA\Items(type: 'string')),
+    new OA\Property(property: 'figure', type: 'number'),
+    new OA\Property(property: 'sentence', type: 'string'),
+    new OA\Property(property: 'at', type: 'array', items: new OA\Items(type: 'number')),
+    new OA\Property(property: 'remedy', anyOf: [new OA\Schema(ref: '#/components/schemas/Remedy'), new OA\Schema(type: 'null')]),
+])]
+#[OA\Schema(schema: 'Placement', required: ['symbol', 'x', 'y', 'element'], properties: [
+    new OA\Property(property: 'symbol', type: 'string'),
+    new OA\Property(property: 'x', type: 'number'),
+    new OA\Property(property: 'y', type: 'number'),
+    new OA\Property(property: 'element', type: 'string'),
+])]
+#[OA\Schema(schema: 'Drawing', required: ['title', 'bounds', 'shapes', 'symbols', 'placements'], properties: [
+    new OA\Property(property: 'title', type: 'string'),
+    new OA\Property(property: 'bounds', type: 'array', items: new OA\Items(type: 'number')),
+    new OA\Property(property: 'shapes', type: 'array', items: new OA\Items(ref: '#/components/schemas/Shape')),
+    new OA\Property(property: 'symbols', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'array', items: new OA\Items(ref: '#/components/schemas/Shape'))),
+    new OA\Property(property: 'placements', type: 'array', items: new OA\Items(ref: '#/components/schemas/Placement')),
+])]
+#[OA\Schema(schema: 'Catch', required: ['at', 'name'], properties: [
+    new OA\Property(property: 'at', type: 'number'),
+    new OA\Property(property: 'name', type: 'string'),
+])]
+#[OA\Schema(schema: 'Catches', required: ['upright', 'level'], properties: [
+    new OA\Property(property: 'upright', type: 'array', items: new OA\Items(ref: '#/components/schemas/Catch')),
+    new OA\Property(property: 'level', type: 'array', items: new OA\Items(ref: '#/components/schemas/Catch')),
+])]
+#[OA\Schema(schema: 'UnitFigures', required: ['glass', 'frameShare', 'door'], properties: [
+    new OA\Property(property: 'glass', type: 'number', description: 'mm²'),
+    new OA\Property(property: 'frameShare', type: 'number'),
+    new OA\Property(property: 'door', type: 'boolean'),
+])]
+#[OA\Schema(schema: 'Elevation', required: ['frontage', 'drawing', 'openings', 'figures', 'catches', 'findings'], properties: [
+    new OA\Property(property: 'frontage', type: 'string'),
+    new OA\Property(property: 'drawing', ref: '#/components/schemas/Drawing'),
+    new OA\Property(property: 'openings', type: 'array', items: new OA\Items(ref: '#/components/schemas/PlacedOpening')),
+    new OA\Property(property: 'figures', type: 'object', additionalProperties: new OA\AdditionalProperties(anyOf: [new OA\Schema(ref: '#/components/schemas/UnitFigures'), new OA\Schema(type: 'null')])),
+    new OA\Property(property: 'catches', type: 'object', additionalProperties: new OA\AdditionalProperties(ref: '#/components/schemas/Catches')),
+    new OA\Property(property: 'findings', type: 'array', items: new OA\Items(ref: '#/components/schemas/Finding')),
+])]
+#[OA\Schema(schema: 'Plan', required: ['storey', 'drawing', 'openings'], properties: [
+    new OA\Property(property: 'storey', type: 'string'),
+    new OA\Property(property: 'drawing', ref: '#/components/schemas/Drawing'),
+    new OA\Property(property: 'openings', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'array', items: new OA\Items(ref: '#/components/schemas/Shape'))),
+])]
+#[OA\Schema(schema: 'Outcome', required: ['number', 'summary', 'chosen', 'touched', 'removed', 'undo', 'redo', 'findings'], properties: [
+    new OA\Property(property: 'number', type: 'integer'),
+    new OA\Property(property: 'summary', type: 'string'),
+    new OA\Property(property: 'chosen', type: 'array', items: new OA\Items(type: 'string')),
+    new OA\Property(property: 'touched', required: ['structure', 'walls', 'storeys'], properties: [
+        new OA\Property(property: 'structure', type: 'boolean'),
+        new OA\Property(property: 'walls', type: 'array', items: new OA\Items(type: 'string')),
+        new OA\Property(property: 'storeys', type: 'array', items: new OA\Items(type: 'string')),
+    ], type: 'object'),
+    new OA\Property(property: 'removed', type: 'array', items: new OA\Items(type: 'string')),
+    new OA\Property(property: 'undo', type: 'string', nullable: true),
+    new OA\Property(property: 'redo', type: 'string', nullable: true),
+    new OA\Property(property: 'findings', type: 'array', items: new OA\Items(ref: '#/components/schemas/Finding')),
+])]
+#[OA\Schema(schema: 'OpeningRow', required: ['mark', 'name', 'type', 'width', 'height', 'area', 'glass', 'byStorey', 'count', 'openings'], properties: [
+    new OA\Property(property: 'mark', type: 'string'),
+    new OA\Property(property: 'name', type: 'string'),
+    new OA\Property(property: 'type', type: 'string', nullable: true),
+    new OA\Property(property: 'width', type: 'number'),
+    new OA\Property(property: 'height', type: 'number'),
+    new OA\Property(property: 'area', type: 'number', description: 'Of one, mm²'),
+    new OA\Property(property: 'glass', type: 'number', description: 'Of one, mm²'),
+    new OA\Property(property: 'byStorey', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'integer')),
+    new OA\Property(property: 'count', type: 'integer'),
+    new OA\Property(property: 'openings', type: 'array', items: new OA\Items(type: 'string')),
+])]
+#[OA\Schema(schema: 'WallRow', required: ['wall', 'name', 'outline', 'length', 'height', 'thickness', 'openings', 'gross', 'cutOut', 'net'], properties: [
+    new OA\Property(property: 'wall', type: 'string'),
+    new OA\Property(property: 'name', type: 'string'),
+    new OA\Property(property: 'outline', type: 'string'),
+    new OA\Property(property: 'length', type: 'number'),
+    new OA\Property(property: 'height', type: 'number'),
+    new OA\Property(property: 'thickness', type: 'number'),
+    new OA\Property(property: 'openings', type: 'integer'),
+    new OA\Property(property: 'gross', type: 'number', description: 'mm²'),
+    new OA\Property(property: 'cutOut', type: 'number', description: 'mm²'),
+    new OA\Property(property: 'net', type: 'number', description: 'mm²'),
+])]
+#[OA\Schema(schema: 'ChangeLine', required: ['number', 'summary', 'kind', 'person', 'at'], properties: [
+    new OA\Property(property: 'number', type: 'integer'),
+    new OA\Property(property: 'summary', type: 'string'),
+    new OA\Property(property: 'kind', type: 'string', enum: ['do', 'undo', 'redo']),
+    new OA\Property(property: 'person', type: 'string'),
+    new OA\Property(property: 'at', type: 'string', format: 'date-time'),
+])]
+final class Document {}

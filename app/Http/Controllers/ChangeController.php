@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Models\Change;
+use App\Models\Project;
+use Illuminate\Http\JsonResponse;
+use OpenApi\Attributes as OA;
+
+final class ChangeController
+{
+    private const MOST = 200;
+
+    #[OA\Get(path: '/projects/{project}/changes', operationId: 'changes', summary: 'The latest changes, by person and time',
+        parameters: [new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
+        responses: [new OA\Response(response: 200, description: 'Latest first', content: new OA\JsonContent(required: ['changes'], properties: [
+            new OA\Property(property: 'changes', type: 'array', items: new OA\Items(ref: '#/components/schemas/ChangeLine')),
+        ]))])]
+    public function index(Project $project): JsonResponse
+    {
+        $changes = $project->changes()->with('user')->orderByDesc('number')->limit(self::MOST)
+            ->get(['project_id', 'number', 'user_id', 'kind', 'summary', 'created_at']);
+
+        return new JsonResponse(['changes' => $changes->map(static fn (Change $c): array => [
+            'number' => $c->number, 'summary' => $c->summary, 'kind' => $c->kind, 'person' => $c->user->name ?? '', 'at' => now()->parse($c->getAttribute('created_at'))->toIso8601ZuluString(),
+        ])->all()]);
+    }
+}

@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Editing\Editor;
+use App\Models\Project;
+use App\Models\User;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Isleward\Core\Fields;
+use OpenApi\Attributes as OA;
+
+final readonly class EditController
+{
+    public function __construct(private Editor $editor) {}
+
+    #[OA\Post(path: '/projects/{project}/edits', operationId: 'edit', summary: 'Do one thing to the design, or try it',
+        parameters: [
+            new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
+            new OA\Parameter(name: 'try', in: 'query', description: '1: say what it would come to and write nothing', schema: new OA\Schema(type: 'integer', enum: [0, 1])),
+        ],
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['edit', 'args', 'base'], properties: [
+            new OA\Property(property: 'edit', type: 'string'),
+            new OA\Property(property: 'args', type: 'object', additionalProperties: true),
+            new OA\Property(property: 'base', type: 'integer', description: 'Number of the latest change you have seen'),
+        ])),
+        responses: [
+            new OA\Response(response: 200, description: 'Done', content: new OA\JsonContent(ref: '#/components/schemas/Outcome')),
+            new OA\Response(response: 403, description: 'You may not edit', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+            new OA\Response(response: 409, description: 'Changed by someone meanwhile', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+            new OA\Response(response: 422, description: 'Refused, with the reason', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+        ])]
+    public function run(Request $request, Project $project): JsonResponse
+    {
+        $body = new Fields($request->json()->all());
+        $name = $body->string('edit');
+        $args = $body->array('args');
+        $outcome = $request->boolean('try')
+            ? $this->editor->try($project, $name, $args)
+            : $this->editor->run($project, $this->user($request), $name, $args, $body->int('base'));
+
+        return new JsonResponse($outcome->toArray());
+    }
+
+    #[OA\Post(path: '/projects/{project}/undo', operationId: 'undo', summary: 'Take back your latest change',
+        parameters: [new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
+        responses: [
+            new OA\Response(response: 200, description: 'Done', content: new OA\JsonContent(ref: '#/components/schemas/Outcome')),
+            new OA\Response(response: 422, description: 'Nothing to undo, or changed since', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+        ])]
+    public function undo(Request $request, Project $project): JsonResponse
+    {
+        return new JsonResponse($this->editor->undo($project, $this->user($request))->toArray());
+    }
+
+    #[OA\Post(path: '/projects/{project}/redo', operationId: 'redo', summary: 'Do again what you undid last',
+        parameters: [new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
+        responses: [
+            new OA\Response(response: 200, description: 'Done', content: new OA\JsonContent(ref: '#/components/schemas/Outcome')),
+            new OA\Response(response: 422, description: 'Nothing to redo, or changed since', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+        ])]
+    public function redo(Request $request, Project $project): JsonResponse
+    {
+        return new JsonResponse($this->editor->redo($project, $this->user($request))->toArray());
+    }
+
+    private function user(Request $request): User
+    {
+        /** @var User */
+        return $request->user();
+    }
+}

@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Exports\Exporter;
+use App\Models\Project;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Support\Str;
+use OpenApi\Attributes as OA;
+
+final readonly class ExportController
+{
+    public function __construct(private Exporter $exporter) {}
+
+    #[OA\Get(path: '/projects/{project}/exports/elevation.svg', operationId: 'exportSvg', summary: 'The developed elevation as SVG, true scale in mm',
+        parameters: [
+            new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
+            new OA\Parameter(name: 'scale', in: 'query', description: '50 for 1:50; 1 when left out', schema: new OA\Schema(type: 'number')),
+        ],
+        responses: [new OA\Response(response: 200, description: 'SVG', content: new OA\MediaType(mediaType: 'image/svg+xml', schema: new OA\Schema(type: 'string')))])]
+    public function svg(Request $request, Project $project): Response
+    {
+        return $this->file($this->exporter->svg($project, $request->float('scale', 1.0)), 'image/svg+xml', $project, 'elevation.svg');
+    }
+
+    #[OA\Get(path: '/projects/{project}/exports/model.glb', operationId: 'exportGlb', summary: 'The model as binary glTF',
+        parameters: [new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
+        responses: [new OA\Response(response: 200, description: 'GLB', content: new OA\MediaType(mediaType: 'model/gltf-binary', schema: new OA\Schema(type: 'string', format: 'binary')))])]
+    public function glb(Project $project): Response
+    {
+        return $this->file($this->exporter->glb($project), 'model/gltf-binary', $project, 'model.glb');
+    }
+
+    #[OA\Get(path: '/projects/{project}/exports/openings.csv', operationId: 'exportOpenings', summary: 'The schedule of openings as CSV',
+        parameters: [new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
+        responses: [new OA\Response(response: 200, description: 'CSV', content: new OA\MediaType(mediaType: 'text/csv', schema: new OA\Schema(type: 'string')))])]
+    public function openingsCsv(Project $project): Response
+    {
+        return $this->file($this->exporter->openingsCsv($project), 'text/csv; charset=utf-8', $project, 'openings.csv');
+    }
+
+    #[OA\Get(path: '/projects/{project}/exports/walls.csv', operationId: 'exportWalls', summary: 'The schedule of walls as CSV',
+        parameters: [new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
+        responses: [new OA\Response(response: 200, description: 'CSV', content: new OA\MediaType(mediaType: 'text/csv', schema: new OA\Schema(type: 'string')))])]
+    public function wallsCsv(Project $project): Response
+    {
+        return $this->file($this->exporter->wallsCsv($project), 'text/csv; charset=utf-8', $project, 'walls.csv');
+    }
+
+    private function file(string $content, string $type, Project $project, string $name): Response
+    {
+        return new Response($content, 200, [
+            'Content-Type' => $type,
+            'Content-Disposition' => 'attachment; filename="'.Str::slug($project->name).'-'.$name.'"',
+        ]);
+    }
+}

@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Assembly\Assembly;
+use App\Derived\ProjectView;
+use App\Derived\Structure;
+use App\Editing\NewProject;
+use App\Models\Project;
+use App\Models\User;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Isleward\Core\Fields;
+use OpenApi\Attributes as OA;
+
+final class ProjectController
+{
+    #[OA\Get(path: '/projects', operationId: 'listProjects', summary: 'The projects you may see', responses: [
+        new OA\Response(response: 200, description: 'Latest first', content: new OA\JsonContent(required: ['projects'], properties: [
+            new OA\Property(property: 'projects', type: 'array', items: new OA\Items(ref: '#/components/schemas/ProjectLine')),
+        ])),
+    ])]
+    public function index(Request $request): JsonResponse
+    {
+        /** @var User $user */
+        $user = $request->user();
+        $projects = $user->projects()->orderByDesc('projects.updated_at')
+            ->selectSub('select count(*) from openings where openings.project_id = projects.id', 'opening_count')
+            ->selectSub('select count(*) from storeys where storeys.project_id = projects.id', 'storey_count')
+            ->addSelect('projects.*')->get();
+
+        return new JsonResponse(['projects' => $projects->map(static fn (Project $p): array => [
+            'id' => $p->id, 'name' => $p->name, 'role' => $p->getRelationValue('pivot')->role, 'updatedAt' => $p->updated_at->toIso8601ZuluString(),
+            'openings' => (int) $p->getAttribute('opening_count'), 'storeys' => (int) $p->getAttribute('storey_count'),
+        ])->all()]);
+    }
+
+    #[OA\Post(path: '/projects', operationId: 'createProject', summary: 'Start a project',
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['name', 'units', 'storeys'], properties: [
+            new OA\Property(property: 'name', type: 'string'),
+            new OA\Property(property: 'units', type: 'string', enum: ['mm', 'm', 'ft-in']),
+            new OA\Property(property: 'storeys', type: 'array', description: 'Lowest first', items: new OA\Items(required: ['name', 'height'], properties: [
+                new OA\Property(property: 'name', type: 'string'),
+                new OA\Property(property: 'height', anyOf: [new OA\Schema(type: 'number'), new OA\Schema(type: 'string')]),
+            ], type: 'object')),
+            new OA\Property(property: 'rectangle', type: 'object', additionalProperties: true, description: 'width and depth of a rectangular outline, and the thickness of its walls'),
+        ])),
+        responses: [
+            new OA\Response(response: 201, description: 'Started', content: new OA\JsonContent(required: ['id'], properties: [new OA\Property(property: 'id', type: 'string')])),
+            new OA\Response(response: 422, description: 'Refused', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+        ])]
+    public function create(Request $request, NewProject $new): JsonResponse
+    {
+        /** @var User $user */
+        $user = $request->user();
+
+        return new JsonResponse(['id' => $new->create($user, new Fields($request->json()->all()))->id], 201);
+    }
+
+    #[OA\Get(path: '/projects/{project}', operationId: 'showProject', summary: 'Settings, storeys, walls, frontages and the rack',
+        parameters: [new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
+        responses: [
+            new OA\Response(response: 200, description: 'The project', content: new OA\JsonContent(ref: '#/components/schemas/Project')),
+            new OA\Response(response: 404, description: 'None, or not yours', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+        ])]
+    public function show(Request $request, Project $project, Assembly $assembly, ProjectView $view): JsonResponse
+    {
+        /** @var User $user */
+        $user = $request->user();
+
+        return new JsonResponse($view->of($project, $user, new Structure($assembly, $project)));
+    }
+
+    #[OA\Delete(path: '/projects/{project}', operationId: 'removeProject', summary: 'Remove a project for good',
+        parameters: [new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
+        responses: [new OA\Response(response: 204, description: 'Removed')])]
+    public function destroy(Project $project): JsonResponse
+    {
+        $project->delete();
+
+        return new JsonResponse(null, 204);
+    }
+}

@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Problems;
+use App\Models\User;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Auth;
+use OpenApi\Attributes as OA;
+
+final class SessionController
+{
+    #[OA\Get(path: '/session', operationId: 'whoAmI', summary: 'Who is signed in', responses: [
+        new OA\Response(response: 200, description: 'Null when nobody is', content: new OA\JsonContent(required: ['user'], properties: [
+            new OA\Property(property: 'user', anyOf: [new OA\Schema(ref: '#/components/schemas/User'), new OA\Schema(type: 'null')]),
+        ])),
+    ])]
+    public function show(Request $request): JsonResponse
+    {
+        return $this->answer($request->user());
+    }
+
+    #[OA\Post(path: '/session', operationId: 'signIn', summary: 'Sign in',
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['email', 'password'], properties: [
+            new OA\Property(property: 'email', type: 'string'),
+            new OA\Property(property: 'password', type: 'string'),
+        ])),
+        responses: [
+            new OA\Response(response: 200, description: 'Signed in', content: new OA\JsonContent(required: ['user'], properties: [new OA\Property(property: 'user', ref: '#/components/schemas/User')])),
+            new OA\Response(response: 422, description: 'Wrong address or password', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+        ])]
+    public function create(Request $request): JsonResponse
+    {
+        /** @var array{email: string, password: string} $given */
+        $given = $request->validate(['email' => 'required|string|max:255', 'password' => 'required|string|max:255']);
+        if (! Auth::attempt($given)) {
+            return Problems::problem(422, 'session.refused', 'That address and password do not belong together.');
+        }
+        $request->session()->regenerate();
+
+        return $this->answer($request->user());
+    }
+
+    #[OA\Delete(path: '/session', operationId: 'signOut', summary: 'Sign out', responses: [new OA\Response(response: 204, description: 'Signed out')])]
+    public function destroy(Request $request): JsonResponse
+    {
+        Auth::guard('web')->logout();
+        $request->session()->invalidate();
+        $request->session()->regenerateToken();
+
+        return new JsonResponse(null, 204);
+    }
+
+    private function answer(?User $user): JsonResponse
+    {
+        return new JsonResponse(['user' => $user === null ? null : ['name' => $user->name, 'email' => $user->email]]);
+    }
+}

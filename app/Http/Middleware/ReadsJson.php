@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Middleware;
+
+use App\Http\Problems;
+use Illuminate\Http\Request;
+use Symfony\Component\HttpFoundation\Response;
+
+/** Refuses bodies that are too large or are not the JSON they claim to be. */
+final class ReadsJson
+{
+    public function handle(Request $request, \Closure $next): Response
+    {
+        if (! $request->is('api/*') || $request->isMethod('GET') || $request->isMethod('HEAD')) {
+            return $next($request);
+        }
+        $most = (int) config('isleward.largest_body');
+        if (max((int) $request->header('Content-Length'), strlen($request->getContent())) > $most) {
+            return Problems::problem(413, 'request.too_large', sprintf('A request may hold %d kB at the most.', intdiv($most, 1000)));
+        }
+        $body = $request->getContent();
+        if ($body !== '') {
+            if (! $request->isJson()) {
+                return Problems::problem(415, 'request.not_json', 'Send JSON.');
+            }
+            if (! is_array(json_decode($body, true, 64))) {
+                return Problems::problem(400, 'request.not_json', sprintf('The body is not JSON: %s.', lcfirst(json_last_error() === JSON_ERROR_NONE ? 'an object is expected' : json_last_error_msg())));
+            }
+        }
+
+        return $next($request);
+    }
+}

@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\Assembly\ElementTable;
+use App\Assembly\HoldsElement;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsToMany;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Isleward\Core\Design\Kind;
+use Isleward\Core\Design\Settings;
+use Isleward\Core\Fields;
+
+/**
+ * A project: its settings, and the number of its latest change.
+ *
+ * @property string $id
+ * @property string $name
+ * @property int $change_number
+ * @property \Illuminate\Support\Carbon $updated_at
+ */
+class Project extends Model implements HoldsElement
+{
+    public $incrementing = false;
+
+    protected $keyType = 'string';
+
+    protected $guarded = [];
+
+    public static function elements(): ElementTable
+    {
+        return new ElementTable(Kind::Settings, 'projects', [
+            'id' => 'id', 'name' => 'name', 'units' => 'units', 'cornerMargin' => 'corner_margin', 'baseLevel' => 'base_level', 'north' => 'north',
+        ]);
+    }
+
+    public function settings(): Settings
+    {
+        return Settings::from(new Fields(self::elements()->values($this->getAttributes())));
+    }
+
+    /** @return BelongsToMany<User, $this> */
+    public function members(): BelongsToMany
+    {
+        return $this->belongsToMany(User::class, 'memberships')->withPivot('role');
+    }
+
+    /** @return HasMany<Change, $this> */
+    public function changes(): HasMany
+    {
+        return $this->hasMany(Change::class);
+    }
+
+    public function roleOf(User $user): ?Role
+    {
+        $role = $this->getConnection()->table('memberships')->where('project_id', $this->id)->where('user_id', $user->id)->value('role');
+
+        return is_string($role) ? Role::tryFrom($role) : null;
+    }
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['corner_margin' => 'float', 'base_level' => 'float', 'north' => 'float', 'change_number' => 'integer'];
+    }
+}

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\Assembly\ElementTable;
+use App\Assembly\HoldsElement;
+use Illuminate\Database\Eloquent\Model;
+use Isleward\Core\Design\Kind;
+
+/** A stored {@see \Isleward\Core\Design\UnitType}. */
+class UnitType extends Model implements HoldsElement
+{
+    public $incrementing = false;
+
+    public $timestamps = false;
+
+    protected $keyType = 'string';
+
+    protected $guarded = [];
+
+    public static function elements(): ElementTable
+    {
+        return new ElementTable(Kind::Type, 'unit_types', [
+            'id' => 'id', 'mark' => 'mark', 'name' => 'name', 'position' => 'position',
+            'width' => 'width', 'height' => 'height', 'sill' => 'sill', 'tree' => 'tree',
+        ], json: ['tree']);
+    }
+}

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Policies;
+
+use App\Models\Project;
+use App\Models\Role;
+use App\Models\User;
+use Illuminate\Auth\Access\Response;
+
+/** Who may see, edit and remove a project. To strangers a project does not exist. */
+final class ProjectPolicy
+{
+    public function view(User $user, Project $project): Response
+    {
+        return $project->roleOf($user) === null ? Response::denyAsNotFound() : Response::allow();
+    }
+
+    public function edit(User $user, Project $project): Response
+    {
+        $role = $project->roleOf($user);
+
+        return match (true) {
+            $role === null => Response::denyAsNotFound(),
+            $role->mayEdit() => Response::allow(),
+            default => Response::deny('You may look at this project but not change it: ask its owner to make you an editor.'),
+        };
+    }
+
+    public function remove(User $user, Project $project): Response
+    {
+        return match ($project->roleOf($user)) {
+            null => Response::denyAsNotFound(),
+            Role::Owner => Response::allow(),
+            default => Response::deny('Only its owner may remove a project.'),
+        };
+    }
+}

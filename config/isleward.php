@@ -1,0 +1,10 @@
+<?php
+
+return [
+    // Largest request body that is read, bytes.
+    'largest_body' => 1_000_000,
+    // Where drawings and models that were worked out are kept, by the hash of what they were worked out from.
+    'derived_store' => env('DERIVED_STORE', 'derived'),
+    // Changes with the code, so that nothing worked out by older code is served; ./isleward sets it.
+    'build' => env('ISLEWARD_BUILD', 'development'),
+];

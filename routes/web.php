@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Http\Controllers\ChangeController;
+use App\Http\Controllers\DrawingController;
+use App\Http\Controllers\EditController;
+use App\Http\Controllers\ExportController;
+use App\Http\Controllers\ProjectController;
+use App\Http\Controllers\ScheduleController;
+use App\Http\Controllers\SessionController;
+use Illuminate\Support\Facades\Route;
+
+Route::prefix('api')->group(function (): void {
+    Route::get('session', [SessionController::class, 'show']);
+    Route::post('session', [SessionController::class, 'create'])->middleware('throttle:sign-in');
+
+    Route::middleware('auth')->group(function (): void {
+        Route::delete('session', [SessionController::class, 'destroy']);
+        Route::get('projects', [ProjectController::class, 'index']);
+        Route::post('projects', [ProjectController::class, 'create']);
+
+        Route::prefix('projects/{project}')->group(function (): void {
+            Route::middleware('can:view,project')->group(function (): void {
+                Route::get('/', [ProjectController::class, 'show']);
+                Route::get('elevations/{frontage}', [DrawingController::class, 'elevation']);
+                Route::get('plans/{storey}', [DrawingController::class, 'plan']);
+                Route::get('scenes/{frontage}', [DrawingController::class, 'scene']);
+                Route::get('schedules/openings', [ScheduleController::class, 'openings']);
+                Route::get('schedules/walls', [ScheduleController::class, 'walls']);
+                Route::get('changes', [ChangeController::class, 'index']);
+                Route::get('exports/elevation.svg', [ExportController::class, 'svg']);
+                Route::get('exports/model.glb', [ExportController::class, 'glb']);
+                Route::get('exports/openings.csv', [ExportController::class, 'openingsCsv']);
+                Route::get('exports/walls.csv', [ExportController::class, 'wallsCsv']);
+            });
+            Route::middleware('can:edit,project')->group(function (): void {
+                Route::post('edits', [EditController::class, 'run']);
+                Route::post('undo', [EditController::class, 'undo']);
+                Route::post('redo', [EditController::class, 'redo']);
+            });
+            Route::delete('/', [ProjectController::class, 'destroy'])->middleware('can:remove,project');
+        });
+    });
+    Route::any('{any}', static fn () => abort(404))->where('any', '.*');
+});
+
+Route::view('{any?}', 'app')->where('any', '.*');
