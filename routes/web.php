@@ -6,6 +6,7 @@ use App\Http\Controllers\ChangeController;
 use App\Http\Controllers\DrawingController;
 use App\Http\Controllers\EditController;
 use App\Http\Controllers\ExportController;
+use App\Http\Controllers\LengthController;
 use App\Http\Controllers\ProjectController;
 use App\Http\Controllers\ScheduleController;
 use App\Http\Controllers\SessionController;
@@ -17,6 +18,7 @@ Route::prefix('api')->group(function (): void {
 
     Route::middleware('auth')->group(function (): void {
         Route::delete('session', [SessionController::class, 'destroy']);
+        Route::get('lengths', LengthController::class);
         Route::get('projects', [ProjectController::class, 'index']);
         Route::post('projects', [ProjectController::class, 'create']);
 

@@ -20,10 +20,14 @@ use Isleward\Core\Edit\Scope;
 use Isleward\Core\Fields;
 use Isleward\Core\Refusal;
 use Isleward\Core\Wall\Bodies;
+use Isleward\Core\Wall\PlacedOpening;
 
 /** Runs edits, undoes and redoes: one transaction each, with the project held. */
 final readonly class Editor
 {
+    /** Of a change to many openings, the place of so many is told. */
+    private const MOST_PLACED = 50;
+
     public function __construct(private Assembly $assembly, private History $history, private Ids $ids) {}
 
     /**
@@ -38,7 +42,7 @@ final readonly class Editor
             if ($base > $held->change_number) {
                 throw Conflict::fromTheFuture($base, $held->change_number);
             }
-            [$change] = $this->apply($held, $name, $args);
+            [$change, $design] = $this->apply($held, $name, $args);
             $clash = $this->history->clash($held, $base, $change->touched());
             if ($clash !== null) {
                 throw Conflict::with($clash, $user, $change->touched());
@@ -48,7 +52,7 @@ final readonly class Editor
                 $this->history->append($held, $user, $name, 'do', $change);
             }
 
-            return $this->outcome($held, $user, $change);
+            return $this->outcome($held, $user, $change, self::placed($design, $change));
         });
     }
 
@@ -63,7 +67,7 @@ final readonly class Editor
     {
         [$change, $design] = $this->apply($project, $name, $args);
 
-        return new Outcome($project->change_number, $change, null, null, $this->findings($project, $design, $change));
+        return new Outcome($project->change_number, $change, null, null, self::placed($design, $change), $this->findings($project, $change));
     }
 
     /** @throws Refusal when there is nothing to undo, or it was changed since */
@@ -113,18 +117,35 @@ final readonly class Editor
         return DB::transaction(fn (): Outcome => $work(Project::query()->lockForUpdate()->findOrFail($project->id)), 3);
     }
 
-    private function outcome(Project $project, User $user, Change $change): Outcome
+    /** @param list<array<string, mixed>> $placed */
+    private function outcome(Project $project, User $user, Change $change, array $placed = []): Outcome
     {
         return new Outcome(
             $project->change_number,
             $change,
             $this->history->undoable($project, $user)?->summary,
             $this->history->redoable($project, $user)?->summary,
+            $placed,
         );
     }
 
     /** @return list<array<string, mixed>> */
-    private function findings(Project $project, Design $design, Change $change): array
+    private static function placed(Design $design, Change $change): array
+    {
+        $placed = [];
+        foreach (array_slice($change->operations, 0, self::MOST_PLACED) as $operation) {
+            if ($operation->after instanceof Opening) {
+                $p = PlacedOpening::of($design, $operation->after, $design->wall($operation->after->wall)->face()->length());
+                $placed[] = ['id' => $p->opening->id, 'wall' => $p->opening->wall, 'storey' => $p->opening->storey, 'left' => $p->left, 'sillLevel' => $p->sill,
+                    'width' => $p->opening->width, 'height' => $p->opening->height];
+            }
+        }
+
+        return $placed;
+    }
+
+    /** @return list<array<string, mixed>> */
+    private function findings(Project $project, Change $change): array
     {
         $walls = [];
         foreach ($change->operations as $operation) {

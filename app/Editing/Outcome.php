@@ -11,12 +11,16 @@ use Isleward\Core\Edit\Change;
 /** What an edit, an undo or a redo came to, as the client is told. */
 final readonly class Outcome
 {
-    /** @param list<array<string, mixed>> $findings about what was touched; only for a try */
+    /**
+     * @param  list<array<string, mixed>>  $placed  where the openings it touched lie now
+     * @param  list<array<string, mixed>>  $findings  about what was touched; only for a try
+     */
     public function __construct(
         public int $number,
         public Change $change,
         public ?string $undo,
         public ?string $redo,
+        public array $placed = [],
         public array $findings = [],
     ) {}
 
@@ -47,6 +51,7 @@ final readonly class Outcome
             )),
             'undo' => $this->undo,
             'redo' => $this->redo,
+            'placed' => $this->placed,
             'findings' => $this->findings,
         ];
     }

@@ -194,7 +194,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'drawing', ref: '#/components/schemas/Drawing'),
     new OA\Property(property: 'openings', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'array', items: new OA\Items(ref: '#/components/schemas/Shape'))),
 ])]
-#[OA\Schema(schema: 'Outcome', required: ['number', 'summary', 'chosen', 'touched', 'removed', 'undo', 'redo', 'findings'], properties: [
+#[OA\Schema(schema: 'Outcome', required: ['number', 'summary', 'chosen', 'touched', 'removed', 'undo', 'redo', 'placed', 'findings'], properties: [
     new OA\Property(property: 'number', type: 'integer'),
     new OA\Property(property: 'summary', type: 'string'),
     new OA\Property(property: 'chosen', type: 'array', items: new OA\Items(type: 'string')),
@@ -204,6 +204,15 @@ use OpenApi\Attributes as OA;
         new OA\Property(property: 'storeys', type: 'array', items: new OA\Items(type: 'string')),
     ], type: 'object'),
     new OA\Property(property: 'removed', type: 'array', items: new OA\Items(type: 'string')),
+    new OA\Property(property: 'placed', type: 'array', items: new OA\Items(required: ['id', 'wall', 'storey', 'left', 'sillLevel', 'width', 'height'], properties: [
+        new OA\Property(property: 'id', type: 'string'),
+        new OA\Property(property: 'wall', type: 'string'),
+        new OA\Property(property: 'storey', type: 'string'),
+        new OA\Property(property: 'left', type: 'number'),
+        new OA\Property(property: 'sillLevel', type: 'number'),
+        new OA\Property(property: 'width', type: 'number'),
+        new OA\Property(property: 'height', type: 'number'),
+    ], type: 'object')),
     new OA\Property(property: 'undo', type: 'string', nullable: true),
     new OA\Property(property: 'redo', type: 'string', nullable: true),
     new OA\Property(property: 'findings', type: 'array', items: new OA\Items(ref: '#/components/schemas/Finding')),

@@ -9,7 +9,7 @@ use Isleward\Core\Design\Kind;
 use Isleward\Core\Design\Opening;
 use Isleward\Core\Fields;
 
-/** Puts an opening in a wall, bare or filled with a unit. */
+/** Puts an opening in a wall, bare or filled with a unit. "headAt" instead of "sill" gives the head's height over the storey's floor. */
 final readonly class OpeningPlace implements Edit
 {
     private function __construct(private Fields $args) {}
@@ -31,16 +31,22 @@ final readonly class OpeningPlace implements Edit
     {
         $args = $this->args;
         $type = $args->has('type') ? $design->type($args->string('type')) : null;
+        $height = $args->has('height') ? $args->length('height') : ($type->height ?? 1000.0);
+        $sill = match (true) {
+            $args->has('headAt') => ['from' => 'floor', 'height' => $args->length('headAt') - $height],
+            $args->has('sill') => $args->array('sill'),
+            default => ['from' => 'floor', 'height' => $type->sill ?? 900.0],
+        };
         $opening = Opening::from(new Fields([
             'id' => $ids->next(Kind::Opening),
             'wall' => $args->string('wall'),
             'storey' => $args->string('storey'),
             'type' => $type?->id,
             'width' => $args->has('width') ? $args->length('width') : ($type->width ?? 1000.0),
-            'height' => $args->has('height') ? $args->length('height') : ($type->height ?? 1000.0),
+            'height' => $height,
             'shape' => $args->has('shape') ? $args->array('shape') : null,
             'position' => $args->array('position'),
-            'sill' => $args->has('sill') ? $args->array('sill') : ['from' => 'floor', 'height' => $type->sill ?? 900.0],
+            'sill' => $sill,
             'facesOut' => $args->bool('facesOut', true),
             'mirrored' => $args->bool('mirrored'),
             'setback' => $args->has('setback') ? $args->length('setback') : self::usualSetback($design),

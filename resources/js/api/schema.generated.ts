@@ -191,6 +191,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/lengths": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What a typed length comes to */
+        get: operations["readLength"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/projects": {
         parameters: {
             query?: never;
@@ -511,6 +528,15 @@ export interface components {
                 storeys: string[];
             };
             removed: string[];
+            placed: {
+                id: string;
+                wall: string;
+                storey: string;
+                left: number;
+                sillLevel: number;
+                width: number;
+                height: number;
+            }[];
             undo: string | null;
             redo: string | null;
             findings: components["schemas"]["Finding"][];
@@ -890,6 +916,40 @@ export interface operations {
                 };
                 content: {
                     "text/csv": string;
+                };
+            };
+        };
+    };
+    readLength: {
+        parameters: {
+            query: {
+                text: string;
+                units: "mm" | "m" | "ft-in";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description In mm */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        mm: number;
+                    };
+                };
+            };
+            /** @description Not a length */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
                 };
             };
         };

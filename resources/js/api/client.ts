@@ -1,0 +1,89 @@
+import createClient from 'openapi-fetch';
+import type { components, paths } from './schema.generated';
+
+export type Schemas = components['schemas'];
+export type Project = Schemas['Project'];
+export type Storey = Schemas['Storey'];
+export type Wall = Schemas['Wall'];
+export type Frontage = Schemas['Frontage'];
+export type RackType = Schemas['RackType'];
+export type Elevation = Schemas['Elevation'];
+export type Plan = Schemas['Plan'];
+export type Shape = Schemas['Shape'];
+export type PlacedOpening = Schemas['PlacedOpening'];
+export type Finding = Schemas['Finding'];
+export type Outcome = Schemas['Outcome'];
+export type Units = Schemas['Settings']['units'];
+export type Args = Record<string, unknown>;
+
+/** What the server refused, with its code and a sentence for people. */
+export class Problem extends Error {
+    constructor(
+        readonly status: number,
+        readonly code: string,
+        sentence: string,
+        readonly elements: string[] = [],
+        readonly details: Record<string, unknown> = {},
+    ) {
+        super(sentence);
+    }
+
+    static from(body: unknown, status: number): Problem {
+        const given = (typeof body === 'object' && body !== null ? body : {}) as Partial<Schemas['Problem']>;
+        return new Problem(status, given.code ?? 'server.unreachable', given.title ?? 'The server did not answer as expected. Nothing was changed.', given.elements, given.details);
+    }
+}
+
+const client = createClient<paths>({ baseUrl: '/api' });
+
+client.use({
+    onRequest({ request }) {
+        const token = /(?:^|; )XSRF-TOKEN=([^;]*)/.exec(document.cookie)?.[1];
+        if (token) request.headers.set('X-XSRF-TOKEN', decodeURIComponent(token));
+        request.headers.set('Accept', 'application/json');
+        return request;
+    },
+});
+
+async function answer<T>(call: Promise<{ data?: T; error?: unknown; response: Response }>): Promise<T> {
+    let result;
+    try {
+        result = await call;
+    } catch {
+        throw new Problem(0, 'server.unreachable', 'The server cannot be reached. What you typed is kept; try again.');
+    }
+    if (!result.response.ok) throw Problem.from(result.error, result.response.status);
+    return result.data as T;
+}
+
+const at = (project: string) => ({ params: { path: { project } } });
+
+export const api = {
+    whoAmI: () => answer(client.GET('/session')),
+    signIn: (email: string, password: string) => answer(client.POST('/session', { body: { email, password } })),
+    signOut: () => answer(client.DELETE('/session')),
+    projects: () => answer(client.GET('/projects')),
+    createProject: (body: paths['/projects']['post']['requestBody']['content']['application/json']) => answer(client.POST('/projects', { body })),
+    removeProject: (project: string) => answer(client.DELETE('/projects/{project}', at(project))),
+    project: (project: string) => answer(client.GET('/projects/{project}', at(project))),
+    elevation: (project: string, frontage: string) =>
+        answer(client.GET('/projects/{project}/elevations/{frontage}', { params: { path: { project, frontage } } })),
+    plan: (project: string, storey: string) => answer(client.GET('/projects/{project}/plans/{storey}', { params: { path: { project, storey } } })),
+    edit: (project: string, edit: string, args: Args, base: number) =>
+        answer(client.POST('/projects/{project}/edits', { ...at(project), body: { edit, args, base } })),
+    tryEdit: (project: string, edit: string, args: Args, base: number) =>
+        answer(client.POST('/projects/{project}/edits', { params: { path: { project }, query: { try: 1 } }, body: { edit, args, base } })),
+    undo: (project: string) => answer(client.POST('/projects/{project}/undo', at(project))),
+    redo: (project: string) => answer(client.POST('/projects/{project}/redo', at(project))),
+    openingSchedule: (project: string) => answer(client.GET('/projects/{project}/schedules/openings', at(project))),
+    wallSchedule: (project: string) => answer(client.GET('/projects/{project}/schedules/walls', at(project))),
+    changes: (project: string) => answer(client.GET('/projects/{project}/changes', at(project))),
+    readLength: (text: string, units: Units) => answer(client.GET('/lengths', { params: { query: { text, units } } })),
+};
+
+/** A frontage's solid parts; the browser's cache asks whether they changed. */
+export async function fetchScene(project: string, frontage: string): Promise<ArrayBuffer> {
+    const response = await fetch(`/api/projects/${project}/scenes/${frontage}`);
+    if (!response.ok) throw Problem.from(null, response.status);
+    return response.arrayBuffer();
+}
