@@ -1,0 +1,133 @@
+import { Maximize2 } from 'lucide-react';
+import { useEffect, type ReactNode } from 'react';
+import { Group, Panel, Separator } from 'react-resizable-panels';
+import { useParams, useSearchParams } from 'react-router';
+import { Card } from './card/Card';
+import { CommandList } from './CommandList';
+import { DataProvider, useData } from './data';
+import { ElevationPane } from './elevation/ElevationPane';
+import { PerimeterStrip } from './elevation/PerimeterStrip';
+import { StoreyLadder } from './elevation/StoreyLadder';
+import { Header } from './Header';
+import { useDeskKeys } from './keys';
+import { PlanPane } from './plan/PlanPane';
+import { startOutline } from './plan/outlining';
+import { Rack } from './Rack';
+import { Schedules } from './Schedules';
+import { SettingsDialog } from './SettingsDialog';
+import { SolidPane } from './solid/SolidPane';
+import { resetDesk, useDesk, type Pane } from './store';
+
+const names: Record<Pane, string> = { elevation: 'Elevation', plan: 'Plan', solid: 'Solid' };
+const panes: Record<Pane, ReactNode> = { elevation: <ElevationPane />, plan: <PlanPane />, solid: <SolidPane /> };
+
+export function DeskPage() {
+    const { project } = useParams();
+    useEffect(() => resetDesk, [project]);
+    return (
+        <DataProvider id={project!} key={project}>
+            <Desk />
+        </DataProvider>
+    );
+}
+
+function Desk() {
+    const data = useData();
+    const main = useDesk((s) => s.main);
+    const schedules = useDesk((s) => s.schedules);
+    const [search, setSearch] = useSearchParams();
+    useDeskKeys(data);
+
+    useEffect(() => {
+        document.title = `${data.project.settings.name} · Isleward`;
+    }, [data.project.settings.name]);
+
+    const draw = search.has('draw') && data.mayEdit;
+    useEffect(() => {
+        if (!draw) return;
+        setSearch({}, { replace: true });
+        startOutline(data);
+        // once, when the page was opened to draw
+        // eslint-disable-next-line react-hooks/exhaustive-deps
+    }, [draw]);
+
+    return (
+        <div className="flex h-full flex-col">
+            <Header />
+            <main className="min-h-0 grow">
+                <Group orientation="horizontal" className="h-full">
+                    <Panel minSize="40%" defaultSize="74.4%">
+                        <div className="flex h-full flex-col">
+                            <Rack />
+                            <div className="min-h-0 grow">
+                                <Group orientation="vertical" className="h-full">
+                                    <Panel minSize="30%">
+                                        <div className="flex h-full">
+                                            {main === 'elevation' && <StoreyLadder />}
+                                            <div className="min-w-0 grow">{panes[main]}</div>
+                                        </div>
+                                    </Panel>
+                                    {schedules && (
+                                        <>
+                                            <Bar />
+                                            <Panel minSize="20%" defaultSize="42%">
+                                                <Schedules />
+                                            </Panel>
+                                        </>
+                                    )}
+                                </Group>
+                            </div>
+                            {main === 'elevation' && <PerimeterStrip />}
+                        </div>
+                    </Panel>
+                    <Bar upright />
+                    <Panel minSize="20%">
+                        <Group orientation="vertical" className="h-full">
+                            <Panel minSize="20%" defaultSize="36%">
+                                <SidePane />
+                            </Panel>
+                            <Bar />
+                            <Panel minSize="25%">
+                                <Card />
+                            </Panel>
+                        </Group>
+                    </Panel>
+                </Group>
+            </main>
+            <CommandList />
+            <SettingsDialog />
+        </div>
+    );
+}
+
+/** The two panes that are not enlarged, one at a time. */
+function SidePane() {
+    const main = useDesk((s) => s.main);
+    const side = useDesk((s) => s.side);
+    const others = (['solid', 'plan', 'elevation'] as Pane[]).filter((p) => p !== main);
+    const shown = side === main ? others[0]! : side;
+    return (
+        <section aria-label="Beside the drawing" className="flex h-full flex-col bg-sheet">
+            <header className="flex items-center gap-3 px-4 pt-1.5">
+                {others.map((p) => (
+                    <button key={p} type="button" aria-pressed={p === shown} onClick={() => useDesk.setState({ side: p })} className={`pb-0.5 ${p === shown ? 'border-b-2 border-tide font-semibold' : 'text-quiet hover:text-tide'}`}>
+                        {names[p]}
+                    </button>
+                ))}
+                <button type="button" aria-label={`Enlarge the ${names[shown].toLowerCase()}`} title="Enlarge" className="ml-auto p-1 text-quiet hover:text-tide" onClick={() => useDesk.getState().enlarge(shown)}>
+                    <Maximize2 size={14} />
+                </button>
+                {main !== 'elevation' && shown !== 'elevation' && (
+                    <button type="button" className="text-xs text-tide underline" onClick={() => useDesk.getState().enlarge('elevation')}>
+                        Elevation back
+                    </button>
+                )}
+            </header>
+            <div className="min-h-0 grow">{panes[shown]}</div>
+        </section>
+    );
+}
+
+function Bar({ upright = false }: { upright?: boolean }) {
+    return <Separator className={`bg-hairline hover:bg-tide data-[separator=active]:bg-tide ${upright ? 'w-[3px]' : 'h-[3px]'}`} />;
+}

@@ -1,0 +1,40 @@
+import { useData } from '../data';
+import { useDesk } from '../store';
+import { FindingsList } from './FindingsList';
+import { ManyCard } from './ManyCard';
+import { OpeningCard } from './OpeningCard';
+import { ProjectCard } from './ProjectCard';
+import { StoreyCard } from './StoreyCard';
+import { WallCard } from './WallCard';
+
+/** The sheet that states what is chosen and takes exact figures. */
+export function Card() {
+    const data = useData();
+    const chosen = useDesk((s) => s.chosen);
+    const listFindings = useDesk((s) => s.listFindings);
+    const one = chosen.length === 1 ? chosen[0]! : null;
+    const opening = one ? data.openings.get(one) : undefined;
+    const wall = one ? data.walls.get(one) : undefined;
+    const storey = one ? data.storeys.get(one) : undefined;
+    const outline = one ? data.project.outlines.find((o) => o.id === one) : undefined;
+    const outlineWall = outline && data.project.walls.find((w) => w.outline === outline.id);
+    return (
+        <section aria-label="Card" className="h-full overflow-auto bg-sheet px-4 py-3" data-card>
+            {listFindings ? (
+                <FindingsList />
+            ) : opening ? (
+                <OpeningCard key={opening.id} opening={opening} />
+            ) : wall ? (
+                <WallCard key={wall.id} wall={wall} />
+            ) : outlineWall ? (
+                <WallCard key={outlineWall.id} wall={outlineWall} />
+            ) : storey ? (
+                <StoreyCard key={storey.id} storey={storey} />
+            ) : chosen.length > 1 ? (
+                <ManyCard ids={chosen} />
+            ) : (
+                <ProjectCard />
+            )}
+        </section>
+    );
+}

@@ -1,0 +1,66 @@
+import { useEffect, useRef, useState } from 'react';
+
+type Props = {
+    label: string;
+    /** how the stored figure is written */
+    shown: string;
+    disabled?: boolean;
+    /** sends what was typed; answers with why not, or null */
+    onSend: (text: string) => Promise<string | null>;
+};
+
+/** A figure in a sentence: a field that takes sums and units. What was typed stays, with the reason, when it is refused. */
+export function Figure({ label, shown, disabled = false, onSend }: Props) {
+    const [text, setText] = useState<string | null>(null);
+    const [problem, setProblem] = useState<string | null>(null);
+    const input = useRef<HTMLInputElement>(null);
+    const sending = useRef(false);
+
+    useEffect(() => {
+        if (problem === null && document.activeElement !== input.current) setText(null);
+    }, [shown, problem]);
+
+    async function send() {
+        if (text === null || text.trim() === shown.trim() || sending.current) return;
+        sending.current = true;
+        const why = await onSend(text);
+        sending.current = false;
+        setProblem(why);
+        if (why === null) setText(null);
+    }
+
+    if (disabled) return <b className="tabular-nums">{shown}</b>;
+    return (
+        <span className="relative inline-block">
+            <input
+                ref={input}
+                aria-label={label}
+                aria-invalid={problem !== null}
+                value={text ?? shown}
+                size={Math.max((text ?? shown).length, 3)}
+                title={problem ?? label}
+                className={`field-sizing-content min-w-8 rounded-sm border-b px-1 text-center font-semibold ${problem ? 'border-buoy bg-buoy-wash text-buoy' : 'border-tide bg-tide-wash'}`}
+                onFocus={(e) => e.target.select()}
+                onChange={(e) => {
+                    setText(e.target.value);
+                    setProblem(null);
+                }}
+                onBlur={() => void send()}
+                onKeyDown={(e) => {
+                    if (e.key === 'Enter') void send();
+                    if (e.key === 'Escape') {
+                        setText(null);
+                        setProblem(null);
+                        e.currentTarget.blur();
+                        e.stopPropagation();
+                    }
+                }}
+            />
+            {problem && (
+                <span role="alert" className="absolute top-full left-0 z-10 mt-0.5 w-60 rounded border border-buoy bg-buoy-wash px-2 py-1 text-xs leading-snug font-normal text-buoy shadow">
+                    {problem}
+                </span>
+            )}
+        </span>
+    );
+}

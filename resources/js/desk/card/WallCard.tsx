@@ -1,0 +1,88 @@
+import { useState } from 'react';
+import { Problem, type Wall } from '../../api/client';
+import { formatArea } from '../../measure/format';
+import { Button } from '../../ui/Button';
+import { Choice } from '../../ui/Choice';
+import { Dialog } from '../../ui/Dialog';
+import { complain } from '../../ui/notices';
+import { useData } from '../data';
+import { Figure } from './Figure';
+import { Facts, Heading, Sentence, useSend } from './parts';
+
+const joints: Record<string, string> = { free: 'free', flush: 'runs on', mitre: 'mitred', through: 'runs through', butt: 'butts' };
+
+/** One wall, with the outline it belongs to. */
+export function WallCard({ wall }: { wall: Wall }) {
+    const data = useData();
+    const send = useSend();
+    const [removing, setRemoving] = useState<string | null>(null);
+    const fixed = !data.mayEdit;
+    const frontage = data.frontageOf.get(wall.id);
+    const outline = data.project.outlines.find((o) => o.id === wall.outline);
+    const siblings = data.project.walls.filter((w) => w.outline === wall.outline).map((w) => w.id);
+    const storeys = data.project.storeys.map((s) => ({ value: s.id, label: s.name }));
+    const units = data.project.settings.units;
+    const openings = [...data.openings.values()].filter((o) => o.wall === wall.id).length;
+    const change = (args: Record<string, unknown>, walls = [wall.id]) => send('wall.change', { walls, ...args });
+
+    async function remove(withContents: boolean) {
+        try {
+            await data.edit('outline.remove', { id: wall.outline, withContents }, { quiet: true });
+            setRemoving(null);
+        } catch (problem) {
+            if (problem instanceof Problem && problem.code === 'outline.carries') setRemoving(problem.message);
+            else complain(problem);
+        }
+    }
+
+    return (
+        <>
+            <Heading title={`${frontage?.name ?? ''} wall`} note={`${outline?.name ?? ''} · outside faces ${frontage ? `${frontage.name.toLowerCase().replace(/ \d+$/, '')}, ${Math.round(frontage.bearing)}°` : ''}`} />
+            <Sentence>
+                <b>{data.length(wall.length)}</b> long and <b>{data.length(wall.head - wall.foot)}</b> high.
+            </Sentence>
+            <Sentence>
+                <Figure label="Thickness" shown={data.length(wall.thickness)} disabled={fixed} onSend={(text) => change({ thickness: text })} /> thick, inward from the outer face.
+            </Sentence>
+            <Sentence>
+                From <Choice label="First storey" value={wall.base} options={storeys} disabled={fixed} onChange={(base) => void data.edit('wall.change', { walls: [wall.id], base })} /> to the head of{' '}
+                <Choice label="Last storey" value={wall.top} options={storeys} disabled={fixed} onChange={(top) => void data.edit('wall.change', { walls: [wall.id], top })} />.
+            </Sentence>
+            <Facts
+                rows={[
+                    ['Gross', formatArea(wall.length * (wall.head - wall.foot), units)],
+                    ['Openings', openings],
+                    ['Left corner', joints[wall.leftJoint] ?? wall.leftJoint],
+                    ['Right corner', joints[wall.rightJoint] ?? wall.rightJoint],
+                ]}
+            />
+            {data.mayEdit && outline && (
+                <div className="mt-3 border-t border-hairline pt-2">
+                    <p className="mb-1.5 text-quiet">
+                        {outline.name}: {siblings.length} walls
+                    </p>
+                    <Sentence>
+                        All{' '}
+                        <Figure label="Thickness of all walls of the outline" shown={data.length(wall.thickness)} onSend={(text) => change({ thickness: text }, siblings)} /> thick.
+                    </Sentence>
+                    <div className="flex gap-2">
+                        <Button small onClick={() => void data.edit('outline.turn', { id: outline.id })} title="What is outside becomes inside; openings stay where they are">
+                            Turn round
+                        </Button>
+                        <Button small look="plain" className="text-buoy" onClick={() => void remove(false)}>
+                            Remove outline
+                        </Button>
+                    </div>
+                </div>
+            )}
+            <Dialog open={removing !== null} onClose={() => setRemoving(null)} title="Remove the outline?" note={removing ?? ''}>
+                <div className="flex justify-end gap-2">
+                    <Button onClick={() => setRemoving(null)}>Keep it</Button>
+                    <Button look="warn" onClick={() => void remove(true)}>
+                        Remove with what it carries
+                    </Button>
+                </div>
+            </Dialog>
+        </>
+    );
+}

@@ -1,0 +1,136 @@
+import { useQueries, useQuery, useQueryClient } from '@tanstack/react-query';
+import { createContext, useCallback, useContext, useMemo, useRef, type ReactNode } from 'react';
+import { api, Problem, type Args, type Elevation, type Finding, type Frontage, type Outcome, type PlacedOpening, type Project, type Storey, type Wall } from '../api/client';
+import { complain } from '../ui/notices';
+import { formatLength } from '../measure/format';
+import { useDesk } from './store';
+
+export type FoundOpening = PlacedOpening & { frontage: Frontage };
+
+type DeskData = {
+    id: string;
+    project: Project;
+    elevations: Map<string, Elevation>;
+    openings: Map<string, FoundOpening>;
+    walls: Map<string, Wall>;
+    storeys: Map<string, Storey>;
+    frontageOf: Map<string, Frontage>;
+    findings: (Finding & { frontage: Frontage })[];
+    mayEdit: boolean;
+    length: (mm: number) => string;
+    /** Does one thing; a refusal is said and comes back as null. With quiet, the problem is thrown instead. */
+    edit: (name: string, args: Args, options?: { quiet?: boolean }) => Promise<Outcome | null>;
+    tryEdit: (name: string, args: Args) => Promise<Outcome>;
+    undo: () => Promise<void>;
+    redo: () => Promise<void>;
+};
+
+const Context = createContext<DeskData | null>(null);
+
+export function useData(): DeskData {
+    const data = useContext(Context);
+    if (!data) throw new Error('Outside a project.');
+    return data;
+}
+
+/** Fetches a project and all its elevations, keeps them fresh after edits, and hands them down. */
+export function DataProvider({ id, children }: { id: string; children: ReactNode }) {
+    const queries = useQueryClient();
+    const project = useQuery({ queryKey: ['project', id], queryFn: () => api.project(id), refetchOnWindowFocus: 'always' });
+    const frontages = useMemo(() => project.data?.frontages ?? [], [project.data]);
+    const loaded = useQueries({
+        queries: frontages.map((f) => ({ queryKey: ['project', id, 'elevation', f.id], queryFn: () => api.elevation(id, f.id) })),
+        combine: useCallback((results: { data?: Elevation }[]) => results.map((r) => r.data), []),
+    });
+    const queue = useRef<Promise<unknown>>(Promise.resolve());
+
+    const refresh = useCallback(
+        async (outcome: Outcome) => {
+            const now = queries.getQueryData<Project>(['project', id]);
+            const missed = now !== undefined && outcome.number > now.number + 1;
+            if (outcome.touched.structure || missed || !now) {
+                await queries.invalidateQueries({ queryKey: ['project', id] });
+                return;
+            }
+            queries.setQueryData<Project>(['project', id], { ...now, number: outcome.number, undo: outcome.undo, redo: outcome.redo });
+            const touched = now.frontages.filter((f) => outcome.touched.walls.some((w) => w in f.walls));
+            await Promise.all([
+                ...touched.flatMap((f) => [
+                    queries.invalidateQueries({ queryKey: ['project', id, 'elevation', f.id] }),
+                    queries.invalidateQueries({ queryKey: ['project', id, 'scene', f.id] }),
+                ]),
+                ...outcome.touched.storeys.map((s) => queries.invalidateQueries({ queryKey: ['project', id, 'plan', s] })),
+                queries.invalidateQueries({ queryKey: ['project', id, 'schedule'] }),
+            ]);
+        },
+        [queries, id],
+    );
+
+    /** One at a time, in order: each refers to the change before it. */
+    const inTurn = useCallback(
+        (work: () => Promise<Outcome>, quiet = false): Promise<Outcome | null> => {
+            const mine = queue.current.then(async () => {
+                try {
+                    const outcome = await work();
+                    await refresh(outcome);
+                    return outcome;
+                } catch (problem) {
+                    if (problem instanceof Problem && problem.status === 409) await queries.invalidateQueries({ queryKey: ['project', id] });
+                    if (problem instanceof Problem && problem.status === 401) await queries.invalidateQueries({ queryKey: ['session'] });
+                    if (quiet) throw problem;
+                    complain(problem);
+                    return null;
+                }
+            });
+            queue.current = mine.catch(() => null);
+            return mine;
+        },
+        [queries, id, refresh],
+    );
+
+    const value = useMemo<DeskData | null>(() => {
+        if (!project.data) return null;
+        const data = project.data;
+        const base = () => queries.getQueryData<Project>(['project', id])?.number ?? data.number;
+        const elevations = new Map<string, Elevation>();
+        const openings = new Map<string, FoundOpening>();
+        const findings: (Finding & { frontage: Frontage })[] = [];
+        data.frontages.forEach((frontage, i) => {
+            const elevation = loaded[i];
+            if (!elevation || elevation.frontage !== frontage.id) return;
+            elevations.set(frontage.id, elevation);
+            for (const opening of elevation.openings) openings.set(opening.id, { ...opening, frontage });
+            for (const finding of elevation.findings) findings.push({ ...finding, frontage });
+        });
+        const after = (outcome: Outcome | null) => {
+            if (!outcome) return;
+            const { chosen, choose } = useDesk.getState();
+            const gone = new Set(outcome.removed);
+            if (chosen.some((c) => gone.has(c))) choose(chosen.filter((c) => !gone.has(c)));
+        };
+        return {
+            id,
+            project: data,
+            elevations,
+            openings,
+            findings,
+            walls: new Map(data.walls.map((w) => [w.id, w])),
+            storeys: new Map(data.storeys.map((s) => [s.id, s])),
+            frontageOf: new Map(data.frontages.flatMap((f) => Object.keys(f.walls).map((w) => [w, f] as const))),
+            mayEdit: data.role !== 'viewer',
+            length: (mm) => formatLength(mm, data.settings.units),
+            edit: async (name, args, options) => {
+                const outcome = await inTurn(() => api.edit(id, name, args, base()), options?.quiet);
+                after(outcome);
+                return outcome;
+            },
+            tryEdit: (name, args) => api.tryEdit(id, name, args, base()),
+            undo: async () => after(await inTurn(() => api.undo(id))),
+            redo: async () => after(await inTurn(() => api.redo(id))),
+        };
+    }, [project.data, loaded, id, inTurn, queries]);
+
+    if (project.isError) return <p className="p-8 text-buoy">{project.error.message}</p>;
+    if (!value) return <p className="p-8 text-quiet">Unfolding the drawing…</p>;
+    return <Context.Provider value={value}>{children}</Context.Provider>;
+}

@@ -1,0 +1,164 @@
+import { useCallback, useEffect, useLayoutEffect, useRef, useState, type KeyboardEvent, type PointerEvent as ReactPointerEvent, type ReactNode } from 'react';
+import { useTheme } from '../../ui/theme';
+import { useDesk, type View } from '../store';
+import { fit, fitHeight, toModel, zoomAt, type Bounds, type Size } from './view';
+
+export type At = { x: number; y: number; event: { shiftKey: boolean } };
+
+type Props = {
+    pane: 'elevation' | 'plan';
+    label: string;
+    bounds: Bounds;
+    /** opens at full height from the left rather than whole */
+    opensWide?: boolean;
+    paint: (ctx: CanvasRenderingContext2D, view: View, size: Size) => void;
+    overlay: (view: View, size: Size) => ReactNode;
+    /** Pointer gestures in mm. A press that answers true is a drag of the pane's own; else it pans. */
+    onPress?: (at: At) => boolean;
+    onDrag?: (at: At) => void;
+    onDrop?: (at: At, moved: boolean) => void;
+    onHover?: (at: At | null) => void;
+    onClick?: (at: At) => void;
+    onKey?: (event: KeyboardEvent) => boolean;
+};
+
+/** A drawing on canvas that is panned and zoomed, with an SVG over it for what is live. */
+export function DrawingPane({ pane, label, bounds, opensWide = false, paint, overlay, onPress, onDrag, onDrop, onHover, onClick, onKey }: Props) {
+    const box = useRef<HTMLDivElement>(null);
+    const canvas = useRef<HTMLCanvasElement>(null);
+    const [size, setSize] = useState<Size>({ width: 0, height: 0 });
+    const view = useDesk((s) => s.views[pane]);
+    const goTo = useDesk((s) => s.goTo);
+    const look = useDesk((s) => s.look);
+    const theme = useTheme();
+    const press = useRef<{ x: number; y: number; view: View; own: boolean; moved: boolean } | null>(null);
+
+    useLayoutEffect(() => {
+        const element = box.current!;
+        const observer = new ResizeObserver(() => {
+            const next = { width: element.clientWidth, height: element.clientHeight };
+            setSize(next);
+            useDesk.setState((s) => ({ sizes: { ...s.sizes, [pane]: next } }));
+        });
+        observer.observe(element);
+        return () => observer.disconnect();
+    }, [pane]);
+
+    // Fits when first shown, when the pane changes size before anyone moved it, and when asked to.
+    const boundsKey = bounds.join();
+    const fitted = useRef('');
+    useEffect(() => {
+        if (size.width === 0) return;
+        const key = `${goTo.what === 'all' ? goTo.count : ''}|${size.width}|${size.height}|${boundsKey}`;
+        const untouched = view === null || view === lastFit.get(pane);
+        if (goTo.what === 'all' && key !== fitted.current && (untouched || goTo.count !== lastCount.get(pane))) {
+            const bounds = boundsKey.split(',').map(Number) as Bounds;
+            const next = goTo.count === 0 && opensWide ? fitHeight(bounds, size) : fit(bounds, size);
+            lastFit.set(pane, next);
+            lastCount.set(pane, goTo.count);
+            fitted.current = key;
+            look(pane, next);
+        } else if (view === null) look(pane, fit(boundsKey.split(',').map(Number) as Bounds, size));
+    }, [size, goTo, boundsKey, view, look, pane, opensWide]);
+
+    useEffect(() => {
+        const element = canvas.current;
+        if (!element || !view || size.width === 0) return;
+        const dpr = window.devicePixelRatio;
+        const w = Math.round(size.width * dpr);
+        const h = Math.round(size.height * dpr);
+        if (element.width !== w || element.height !== h) {
+            element.width = w;
+            element.height = h;
+        }
+        const ctx = element.getContext('2d')!;
+        ctx.setTransform(1, 0, 0, 1, 0, 0);
+        ctx.clearRect(0, 0, w, h);
+        paint(ctx, view, size);
+    }, [view, size, paint, theme]);
+
+    useEffect(() => {
+        const element = box.current!;
+        const onWheel = (event: WheelEvent) => {
+            const current = useDesk.getState().views[pane];
+            if (!current) return;
+            event.preventDefault();
+            const r = element.getBoundingClientRect();
+            look(pane, zoomAt(current, { width: r.width, height: r.height }, event.clientX - r.left, event.clientY - r.top, Math.exp(-event.deltaY * 0.0015)));
+        };
+        element.addEventListener('wheel', onWheel, { passive: false });
+        return () => element.removeEventListener('wheel', onWheel);
+    }, [pane, look]);
+
+    const at = useCallback(
+        (event: ReactPointerEvent): At | null => {
+            const current = useDesk.getState().views[pane];
+            if (!current) return null;
+            const r = box.current!.getBoundingClientRect();
+            return { ...toModel(current, { width: r.width, height: r.height }, event.clientX - r.left, event.clientY - r.top), event };
+        },
+        [pane],
+    );
+
+    return (
+        <div
+            ref={box}
+            role="application"
+            aria-label={label}
+            tabIndex={0}
+            data-pane={pane}
+            data-view={view ? `${view.x},${view.y},${view.k}` : ''}
+            className="relative h-full w-full touch-none overflow-hidden bg-sheet -outline-offset-2"
+            onPointerDown={(event) => {
+                const here = at(event);
+                if (!here || !view) return;
+                event.currentTarget.setPointerCapture(event.pointerId);
+                const own = event.button === 0 && (onPress?.(here) ?? false);
+                press.current = { x: event.clientX, y: event.clientY, view, own, moved: false };
+            }}
+            onPointerMove={(event) => {
+                const here = at(event);
+                const p = press.current;
+                if (!here) return;
+                if (!p) {
+                    onHover?.(here);
+                    return;
+                }
+                if (Math.hypot(event.clientX - p.x, event.clientY - p.y) > 3) p.moved = true;
+                if (!p.moved) return;
+                if (p.own) onDrag?.(here);
+                else look(pane, { ...p.view, x: p.view.x - (event.clientX - p.x) / p.view.k, y: p.view.y + (event.clientY - p.y) / p.view.k });
+            }}
+            onPointerUp={(event) => {
+                const here = at(event);
+                const p = press.current;
+                press.current = null;
+                if (!here || !p) return;
+                if (p.own) onDrop?.(here, p.moved);
+                if (!p.moved && event.button === 0) onClick?.(here);
+            }}
+            onPointerCancel={() => {
+                press.current = null;
+            }}
+            onPointerLeave={() => {
+                if (!press.current) onHover?.(null);
+            }}
+            onKeyDown={(event) => {
+                if (onKey?.(event)) {
+                    event.preventDefault();
+                    event.stopPropagation();
+                }
+            }}
+        >
+            <canvas ref={canvas} className="absolute inset-0 h-full w-full" aria-hidden="true" />
+            {view && size.width > 0 && (
+                <svg className="pointer-events-none absolute inset-0 h-full w-full select-none" aria-hidden="true">
+                    {overlay(view, size)}
+                </svg>
+            )}
+        </div>
+    );
+}
+
+const lastFit = new Map<string, View>();
+const lastCount = new Map<string, number>();

@@ -1,0 +1,80 @@
+import type { Shape } from '../../api/client';
+import { colour } from '../../ui/theme';
+import type { View } from '../store';
+import type { Size } from './view';
+
+type Pen = { fill?: string; stroke?: string; weight: number };
+
+/** Fills and line weights (px) by layer, from the theme. */
+export function pens(): Record<string, Pen> {
+    const ink = colour('ink');
+    return {
+        'wall-face': { fill: colour('wall'), stroke: ink, weight: 1.4 },
+        'wall-cut': { fill: colour('cut'), stroke: ink, weight: 1.4 },
+        opening: { fill: colour('opening'), stroke: ink, weight: 0.7 },
+        reveal: { stroke: ink, weight: 0.35 },
+        glass: { fill: colour('glass'), stroke: ink, weight: 0.35 },
+        frame: { fill: colour('frame'), stroke: ink, weight: 0.7 },
+        sash: { fill: colour('frame'), stroke: ink, weight: 0.7 },
+        operation: { stroke: colour('quiet'), weight: 0.7 },
+        swing: { stroke: colour('quiet'), weight: 0.7 },
+    };
+}
+
+/** One layer of a group of shapes as a path in mm, y up. */
+export type Stroke = { layer: string; dashed: boolean; path: Path2D };
+
+/** Shapes gathered into one path a layer, in drawing order. */
+export function strokes(shapes: Shape[]): Stroke[] {
+    const out = new Map<string, Stroke>();
+    for (const shape of shapes) {
+        const dashed = shape.dashed === true;
+        const key = shape.layer + (dashed ? '-' : '');
+        let stroke = out.get(key);
+        if (!stroke) out.set(key, (stroke = { layer: shape.layer, dashed, path: new Path2D() }));
+        trace(stroke.path, shape);
+    }
+    return [...out.values()];
+}
+
+function trace(path: Path2D, shape: Shape): void {
+    for (const ring of shape.rings) {
+        if (shape.kind === 'arc') {
+            const [x, y, r, start, sweep] = ring as [number, number, number, number, number];
+            path.moveTo(x + r * Math.cos(start), y + r * Math.sin(start));
+            path.arc(x, y, r, start, start + sweep, sweep < 0);
+            continue;
+        }
+        if (shape.kind === 'text') continue;
+        for (let i = 0; i < ring.length; i += 2) {
+            if (i === 0) path.moveTo(ring[0]!, ring[1]!);
+            else path.lineTo(ring[i]!, ring[i + 1]!);
+        }
+        if (shape.kind === 'area') path.closePath();
+    }
+}
+
+/** Sets the canvas so that mm, y up, fall where the view puts them, with (x, y) as the origin. */
+export function place(ctx: CanvasRenderingContext2D, view: View, size: Size, x: number, y: number): void {
+    const dpr = window.devicePixelRatio;
+    const k = view.k * dpr;
+    ctx.setTransform(k, 0, 0, -k, (size.width / 2 + (x - view.x) * view.k) * dpr, (size.height / 2 - (y - view.y) * view.k) * dpr);
+}
+
+export function paintStrokes(ctx: CanvasRenderingContext2D, list: Stroke[], all: Record<string, Pen>, k: number, coarse = false): void {
+    for (const stroke of list) {
+        const pen = all[stroke.layer];
+        if (!pen || (coarse && !pen.fill)) continue;
+        if (pen.fill) {
+            ctx.fillStyle = pen.fill;
+            ctx.fill(stroke.path, 'evenodd');
+        }
+        if (pen.stroke) {
+            ctx.strokeStyle = pen.stroke;
+            ctx.lineWidth = pen.weight / k;
+            ctx.setLineDash(stroke.dashed ? [4 / k, 3 / k] : []);
+            ctx.stroke(stroke.path);
+        }
+    }
+    ctx.setLineDash([]);
+}

@@ -1,0 +1,161 @@
+import { useData, type FoundOpening } from '../data';
+import { DimensionLine } from '../drawing/DimensionLine';
+import { toScreen, type Size } from '../drawing/view';
+import { gaps } from '../ghost';
+import { useDesk, type Dimension, type Ghost, type View } from '../store';
+
+type Props = { view: View; size: Size };
+
+/** What lives over the elevation: names, what is chosen, findings' places, the ghost and its dimensions. */
+export function ElevationOverlay({ view, size }: Props) {
+    const data = useData();
+    const chosen = useDesk((s) => s.chosen);
+    const ghost = useDesk((s) => s.ghost);
+    const openings = chosen.map((id) => data.openings.get(id)).filter((o): o is FoundOpening => o !== undefined);
+    const walls = chosen.map((id) => data.walls.get(id)).filter((w) => w !== undefined);
+    return (
+        <>
+            <Names view={view} size={size} />
+            {walls.map((w) => {
+                const f = data.frontageOf.get(w.id);
+                if (!f) return null;
+                const a = toScreen(view, size, f.offset + (f.walls[w.id] ?? 0), w.head);
+                return <rect key={w.id} data-chosen={w.id} x={a.x} y={a.y} width={w.length * view.k} height={(w.head - w.foot) * view.k} fill="var(--tide)" fillOpacity={0.07} stroke="var(--tide)" strokeWidth={2} />;
+            })}
+            {openings.map((o) => (o.id === ghost?.moving ? null : <ChosenOpening key={o.id} opening={o} view={view} size={size} />))}
+            {openings.length === 1 && !ghost && <GhostDimensions ghost={asGhost(openings[0]!)} view={view} size={size} live={false} />}
+            <FindingMarks view={view} size={size} />
+            {ghost && <GhostBox ghost={ghost} view={view} size={size} />}
+        </>
+    );
+}
+
+function Names({ view, size }: Props) {
+    const { project, length } = useData();
+    return (
+        <>
+            {project.frontages.map((f) => {
+                const from = Math.max(0, toScreen(view, size, f.offset, 0).x);
+                const to = Math.min(size.width, toScreen(view, size, f.offset + f.width, 0).x);
+                if (to - from < 36) return null;
+                const y = Math.min(size.height - 12, toScreen(view, size, 0, f.foot).y + 22);
+                const whole = `${f.name.toUpperCase()} · ${length(f.width)}`;
+                const text = to - from > whole.length * 7.4 ? whole : to - from > f.name.length * 8 ? f.name.toUpperCase() : '';
+                return (
+                    <text key={f.id} x={(from + to) / 2} y={y} textAnchor="middle" fontSize={11} letterSpacing={0.6} fill="var(--quiet)">
+                        {text}
+                    </text>
+                );
+            })}
+        </>
+    );
+}
+
+function ChosenOpening({ opening, view, size }: Props & { opening: FoundOpening }) {
+    const a = toScreen(view, size, opening.frontage.offset + opening.u, opening.headLevel);
+    return (
+        <rect
+            data-chosen={opening.id}
+            x={a.x - 3}
+            y={a.y - 3}
+            width={opening.width * view.k + 6}
+            height={opening.height * view.k + 6}
+            rx={2}
+            fill="var(--tide)"
+            fillOpacity={0.16}
+            stroke="var(--tide)"
+            strokeWidth={2}
+        />
+    );
+}
+
+function FindingMarks({ view, size }: Props) {
+    const { findings } = useData();
+    return (
+        <>
+            {findings.map((f, i) => {
+                const p = toScreen(view, size, f.frontage.offset + f.at[0]!, f.at[1]!);
+                if (p.x < -10 || p.x > size.width + 10 || p.y < -10 || p.y > size.height + 10) return null;
+                return (
+                    <g key={i} className="pointer-events-auto cursor-pointer" onPointerDown={(e) => e.stopPropagation()} onClick={() => useDesk.getState().choose([f.elements[0]!])}>
+                        <title>{f.sentence}</title>
+                        <circle cx={p.x} cy={p.y} r={8} fill="var(--buoy)" stroke="var(--sheet)" strokeWidth={1.5} />
+                        <text x={p.x} y={p.y + 4} textAnchor="middle" fontSize={11} fontWeight={700} fill="var(--sheet)">
+                            !
+                        </text>
+                    </g>
+                );
+            })}
+        </>
+    );
+}
+
+function asGhost(o: FoundOpening): Ghost {
+    return { moving: o.id, wall: o.wall, storey: o.storey, left: o.left, sill: o.sillLevel, width: o.width, height: o.height, caught: { along: null, up: null }, centred: false, typed: {}, lit: 'left', refusal: null, findings: [] };
+}
+
+function GhostBox({ ghost, view, size }: Props & { ghost: Ghost }) {
+    const data = useData();
+    const frontage = data.frontageOf.get(ghost.wall);
+    if (!frontage) return null;
+    const x = frontage.offset + (frontage.walls[ghost.wall] ?? 0) + ghost.left;
+    const a = toScreen(view, size, x, ghost.sill + ghost.height);
+    const doubtful = ghost.refusal !== null || ghost.findings.length > 0;
+    const tone = doubtful ? 'var(--buoy)' : 'var(--tide)';
+    const said = ghost.refusal ?? ghost.findings[0]?.sentence ?? [ghost.caught.along, ghost.caught.up].filter(Boolean).join(' · ');
+    const w = ghost.width * view.k;
+    const caughtX = ghost.caught.along ? [x, x + ghost.width, x + ghost.width / 2] : [];
+    return (
+        <g data-ghost={ghost.moving ?? 'new'}>
+            {caughtX.map((at, i) => {
+                const p = toScreen(view, size, at, 0);
+                const isMiddle = i === 2;
+                if (isMiddle !== /middle|centre/.test(ghost.caught.along ?? '')) return null;
+                return <path key={i} d={`M${p.x} 0V${size.height}`} stroke="var(--brass)" strokeDasharray="5 4" strokeWidth={isMiddle ? 1 : 0.6} />;
+            })}
+            {ghost.caught.up && <path d={`M0 ${a.y + (ghost.caught.up.startsWith('head') ? 0 : ghost.height * view.k)}H${size.width}`} stroke="var(--brass)" strokeDasharray="5 4" strokeWidth={0.8} />}
+            <rect x={a.x} y={a.y} width={w} height={ghost.height * view.k} fill="var(--glass)" fillOpacity={0.75} stroke={tone} strokeWidth={2} strokeDasharray={doubtful ? '5 3' : undefined} />
+            <GhostDimensions ghost={ghost} view={view} size={size} live />
+            {said && (
+                <g>
+                    <rect x={a.x + w / 2 - said.length * 3.1 - 8} y={a.y - 30} width={said.length * 6.2 + 16} height={19} rx={3} fill={doubtful ? 'var(--buoy-wash)' : 'var(--sheet)'} stroke={doubtful ? 'var(--buoy)' : 'var(--brass)'} strokeWidth={0.8} />
+                    <text x={a.x + w / 2} y={a.y - 16.5} textAnchor="middle" fontSize={11.5} fill={doubtful ? 'var(--buoy)' : 'var(--brass)'}>
+                        {said}
+                    </text>
+                </g>
+            )}
+        </g>
+    );
+}
+
+/** Gaps to both sides, sill and head; while placing also what is being typed, and the size when it is lit. */
+function GhostDimensions({ ghost, view, size, live }: Props & { ghost: Ghost; live: boolean }) {
+    const data = useData();
+    const frontage = data.frontageOf.get(ghost.wall);
+    const storey = data.storeys.get(ghost.storey);
+    if (!frontage || !storey) return null;
+    const start = frontage.offset + (frontage.walls[ghost.wall] ?? 0);
+    const { left, right } = gaps(data, ghost);
+    const a = toScreen(view, size, start + ghost.left, ghost.sill + ghost.height);
+    const b = toScreen(view, size, start + ghost.left + ghost.width, ghost.sill);
+    const floor = toScreen(view, size, 0, storey.floor).y;
+    const y = b.y + 14;
+    const placing = live && ghost.moving === null;
+    const lit = (d: Dimension) => placing && ghost.lit === d;
+    const text = (d: Dimension, mm: number) => (placing && ghost.typed[d] !== undefined ? ghost.typed[d]! + (lit(d) ? '▏' : '') : data.length(mm));
+    const tone = live ? 'buoy' : 'tide';
+    const lx = toScreen(view, size, start + left.from, 0).x;
+    const rx = toScreen(view, size, start + right.from, 0).x;
+    const sillX = b.x + 12;
+    return (
+        <g data-dimensions>
+            <DimensionLine from={[lx, y]} to={[a.x, y]} text={text('left', ghost.left - left.from)} tone={tone} lit={lit('left')} />
+            <DimensionLine from={[b.x, y]} to={[rx, y]} text={text('right', right.from - ghost.left - ghost.width)} tone={tone} lit={lit('right')} />
+            <DimensionLine from={[sillX, floor]} to={[sillX, b.y]} text={text('sill', ghost.sill - storey.floor)} tone={tone} lit={lit('sill')} />
+            {(live || (b.y - a.y > 24 && ghost.height * view.k > 30)) && (
+                <DimensionLine from={[sillX, b.y]} to={[sillX, a.y]} text={lit('height') || ghost.typed.height ? text('height', ghost.height) : `head ${text('head', ghost.sill + ghost.height - storey.floor)}`} tone={tone} lit={lit('head') || lit('height')} />
+            )}
+            {placing && <DimensionLine from={[a.x, a.y - 8]} to={[b.x, a.y - 8]} text={text('width', ghost.width)} tone={tone} lit={lit('width')} />}
+        </g>
+    );
+}

@@ -1,0 +1,69 @@
+import { useData } from '../data';
+import { useDesk } from '../store';
+
+/** The outline laid out straight, frontage by frontage: where the elevation is, and the way to anywhere else. */
+export function PerimeterStrip() {
+    const data = useData();
+    const view = useDesk((s) => s.views.elevation);
+    const size = useDesk((s) => s.sizes.elevation);
+    const chosen = useDesk((s) => s.chosen);
+    const frontages = data.project.frontages;
+    const total = Math.max(1, ...frontages.map((f) => f.offset + f.width));
+    const share = (mm: number) => `${(mm / total) * 100}%`;
+    if (frontages.length === 0) return null;
+    const seen = view && size.width > 0 ? { from: Math.max(0, view.x - size.width / 2 / view.k), to: Math.min(total, view.x + size.width / 2 / view.k) } : null;
+    return (
+        <nav aria-label="Frontages" className="h-[58px] shrink-0 border-t border-hairline bg-paper pt-2 pr-4 pl-[84px]">
+            <div className="relative h-full">
+                {frontages.map((f) => {
+                    const within = seen && f.offset < seen.to - 1 && f.offset + f.width > seen.from + 1;
+                    const marks = data.elevations.get(f.id)?.openings ?? [];
+                    const narrow = f.width / total < 0.055;
+                    return (
+                        <button
+                            key={f.id}
+                            type="button"
+                            aria-label={`Go to ${f.name}, bearing ${Math.round(f.bearing)} degrees`}
+                            title={`${f.name} · ${Math.round(f.bearing)}° · ${data.length(f.width)}`}
+                            onClick={() => useDesk.getState().show([f.id])}
+                            className="group absolute top-0 h-[46px] text-left"
+                            ref={(el) => {
+                                if (el) {
+                                    el.style.left = share(f.offset);
+                                    el.style.width = `calc(${share(f.width)} - 2px)`;
+                                }
+                            }}
+                        >
+                            <svg
+                                className={`block h-[18px] w-full border ${within ? 'border-tide bg-tide-wash' : 'border-quiet/60 bg-sheet'} group-hover:border-tide`}
+                                viewBox={`0 0 ${f.width} 100`}
+                                preserveAspectRatio="none"
+                                shapeRendering="crispEdges"
+                                aria-hidden="true"
+                            >
+                                {marks.map((o) => (
+                                    <rect key={o.id} x={o.u} y={30} width={o.width} height={40} fill={chosen.includes(o.id) ? 'var(--tide)' : 'var(--quiet)'} fillOpacity={chosen.includes(o.id) ? 1 : 0.45} />
+                                ))}
+                            </svg>
+                            <span className="mt-0.5 flex justify-between gap-1 overflow-hidden pr-1.5 text-[11px] leading-tight whitespace-nowrap">
+                                <span className="truncate">{f.name}</span>
+                                {!narrow && <span className="text-quiet">{Math.round(f.bearing)}°</span>}
+                            </span>
+                        </button>
+                    );
+                })}
+                {seen && (
+                    <span
+                        className="pointer-events-none absolute -top-1 h-[26px] rounded-sm border-2 border-tide/80"
+                        ref={(el) => {
+                            if (el) {
+                                el.style.left = share(seen.from);
+                                el.style.width = share(Math.max(seen.to - seen.from, total * 0.004));
+                            }
+                        }}
+                    />
+                )}
+            </div>
+        </nav>
+    );
+}

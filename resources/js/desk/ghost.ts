@@ -1,0 +1,287 @@
+import type { Args, Frontage, Outcome, PlacedOpening, Storey, Wall } from '../api/client';
+import { complain } from '../ui/notices';
+import type { useData } from './data';
+import { dimensions, useDesk, type Dimension, type Ghost, type InHand } from './store';
+
+type Data = ReturnType<typeof useData>;
+
+/** How near a pointer must come to a line to catch on it, px. */
+const REACH = 8;
+/** The sill used last holds from further away. */
+const SILL_REACH = 16;
+
+export type Gap = { from: number; name: string };
+
+/** What an opening's left and right gaps are measured to: the neighbour at its height, else the wall's end. u on the wall. */
+export function gaps(data: Data, ghost: Pick<Ghost, 'wall' | 'left' | 'width' | 'sill' | 'height' | 'moving'>): { left: Gap; right: Gap } {
+    const wall = data.walls.get(ghost.wall);
+    const left: Gap = { from: 0, name: 'left end' };
+    const right: Gap = { from: wall?.length ?? 0, name: 'right end' };
+    const middle = ghost.left + ghost.width / 2;
+    for (const o of neighbours(data, ghost.wall)) {
+        if (o.id === ghost.moving || o.sillLevel >= ghost.sill + ghost.height - 0.01 || o.headLevel <= ghost.sill + 0.01) continue;
+        const far = o.left + o.width;
+        if (o.left + o.width / 2 < middle && far > left.from) Object.assign(left, { from: far, name: o.label });
+        if (o.left + o.width / 2 >= middle && o.left < right.from) Object.assign(right, { from: o.left, name: o.label });
+    }
+    return { left, right };
+}
+
+export function neighbours(data: Data, wall: string): PlacedOpening[] {
+    const frontage = data.frontageOf.get(wall);
+    return (frontage && data.elevations.get(frontage.id)?.openings.filter((o) => o.wall === wall)) ?? [];
+}
+
+/** The wall and storey at a point of a frontage. */
+export function wallAt(data: Data, frontage: Frontage, u: number, v: number): { wall: Wall; start: number; storey: Storey } | null {
+    for (const [id, start] of Object.entries(frontage.walls)) {
+        const wall = data.walls.get(id);
+        if (!wall || u < start || u > start + wall.length || v < wall.foot || v > wall.head) continue;
+        const storey = data.project.storeys.find((s) => v >= s.floor && v < s.ceiling);
+        if (storey) return { wall, start, storey };
+    }
+    return null;
+}
+
+/** A new opening's ghost with its middle at (u, v) of a wall, caught on what is near. Typed figures stay. */
+export function ghostAt(data: Data, inHand: InHand, wall: Wall, storey: Storey, u: number, v: number | null, k: number, before: Ghost | null): Ghost {
+    const same = before?.moving === null ? before : null;
+    const typed = same?.typed ?? {};
+    const width = same && typed.width !== undefined ? same.width : inHand.width;
+    const height = same && typed.height !== undefined ? same.height : inHand.height;
+    const usual = storey.floor + inHand.sill;
+    const free = v === null || Math.abs(v - height / 2 - usual) * k < SILL_REACH ? usual : v - height / 2;
+    const ghost: Ghost = {
+        moving: null,
+        wall: wall.id,
+        storey: storey.id,
+        left: u - width / 2,
+        sill: free,
+        width,
+        height,
+        caught: { along: null, up: free === usual ? `sill ${data.length(inHand.sill)} as before` : null },
+        centred: false,
+        typed,
+        lit: same?.lit ?? 'left',
+        refusal: null,
+        findings: [],
+    };
+    settle(data, ghost, k, v !== null && free !== usual);
+    if (same && same.wall === ghost.wall) {
+        if (typed.left !== undefined || typed.right !== undefined) Object.assign(ghost, { left: same.left, centred: false, caught: { ...ghost.caught, along: null } });
+        if (typed.sill !== undefined || typed.head !== undefined) Object.assign(ghost, { sill: same.sill, storey: same.storey });
+    }
+    return ghost;
+}
+
+/** An opening that is being dragged, its left jamb and sill near (left, sill). */
+export function movedGhost(data: Data, opening: PlacedOpening, left: number, sill: number, k: number): Ghost {
+    const ghost: Ghost = {
+        moving: opening.id,
+        wall: opening.wall,
+        storey: opening.storey,
+        left,
+        sill,
+        width: opening.width,
+        height: opening.height,
+        caught: { along: null, up: null },
+        centred: false,
+        typed: {},
+        lit: 'left',
+        refusal: null,
+        findings: [],
+    };
+    const held = Math.abs(sill - opening.sillLevel) * k < SILL_REACH;
+    if (held) ghost.sill = opening.sillLevel;
+    settle(data, ghost, k, !held);
+    return ghost;
+}
+
+/** Catches the ghost on the nearest named line, sideways and, if it is free to, upright; else rounds to a whole figure. */
+function settle(data: Data, ghost: Ghost, k: number, upright: boolean): void {
+    const frontage = data.frontageOf.get(ghost.wall);
+    const catches = frontage && data.elevations.get(frontage.id)?.catches[ghost.wall];
+    const step = data.project.settings.units === 'ft-in' ? 25.4 : k > 0.2 ? 1 : k > 0.05 ? 5 : 10;
+    const along = nearest(catches?.upright ?? [], [
+        [ghost.left, 0, 'jamb'],
+        [ghost.left + ghost.width, ghost.width, 'jamb'],
+        [ghost.left + ghost.width / 2, ghost.width / 2, 'centre'],
+    ], REACH / k);
+    if (along && !(along.point === 'centre' && !/middle|centre/.test(along.name)) && !(along.point === 'jamb' && /middle|centre/.test(along.name))) {
+        ghost.left = along.at - along.offset;
+        ghost.caught = { ...ghost.caught, along: along.name };
+        ghost.centred = along.point === 'centre' && along.name === 'middle of the wall';
+    } else ghost.left = Math.round(ghost.left / step) * step;
+    if (!upright) return;
+    const up = nearest(catches?.level ?? [], [
+        [ghost.sill, 0, 'sill'],
+        [ghost.sill + ghost.height, ghost.height, 'head'],
+    ], REACH / k);
+    if (up) {
+        ghost.sill = up.at - up.offset;
+        ghost.caught = { ...ghost.caught, up: up.name };
+    } else ghost.sill = Math.round(ghost.sill / step) * step;
+}
+
+function nearest(lines: { at: number; name: string }[], points: [number, number, string][], reach: number) {
+    let best: { at: number; name: string; offset: number; point: string; off: number } | null = null;
+    for (const line of lines)
+        for (const [at, offset, point] of points) {
+            const middling = /middle|centre/.test(line.name);
+            if (middling !== (point === 'centre')) continue;
+            const off = Math.abs(line.at - at);
+            if (off <= reach && (!best || off < best.off)) best = { ...line, offset, point, off };
+        }
+    return best;
+}
+
+/** What is sent to place the ghost: figures as they were typed, and the relation it was caught by. */
+export function placeArgs(data: Data, inHand: InHand, ghost: Ghost): Args {
+    const { left, right } = gaps(data, ghost);
+    const wall = data.walls.get(ghost.wall)!;
+    const { typed } = ghost;
+    const beyond = (reference: number, text: string) => (reference < 0.01 ? text : `${reference} mm + (${text})`);
+    const position =
+        typed.left !== undefined
+            ? { from: 'left', value: beyond(left.from, typed.left), to: 'near' }
+            : typed.right !== undefined
+              ? { from: 'right', value: beyond(wall.length - right.from, typed.right), to: 'near' }
+              : ghost.centred
+                ? { from: 'middle', value: 0, to: 'centre' }
+                : { from: 'left', value: ghost.left, to: 'near' };
+    const floor = data.storeys.get(ghost.storey)?.floor ?? 0;
+    return {
+        wall: ghost.wall,
+        storey: ghost.storey,
+        type: inHand.type,
+        width: typed.width ?? ghost.width,
+        height: typed.height ?? ghost.height,
+        position,
+        ...(typed.head !== undefined && typed.sill === undefined
+            ? { headAt: typed.head }
+            : { sill: { from: 'floor', height: typed.sill ?? ghost.sill - floor } }),
+    };
+}
+
+let timer = 0;
+let latest = 0;
+
+/** Asks what the ghost would come to: where typed figures put it, what is doubtful, why not. */
+export function inquire(data: Data): void {
+    window.clearTimeout(timer);
+    timer = window.setTimeout(async () => {
+        const { ghost, inHand } = useDesk.getState();
+        if (!ghost) return;
+        const mine = ++latest;
+        const asked = ghost;
+        try {
+            const outcome = ghost.moving
+                ? await data.tryEdit('opening.change', { id: ghost.moving, leftJamb: ghost.left, sillLevel: ghost.sill })
+                : inHand && (await data.tryEdit('opening.place', placeArgs(data, inHand, ghost)));
+            if (mine !== latest || !outcome) return;
+            useDesk.setState((s) => (s.ghost && s.ghost.typed === asked.typed && s.ghost.wall === asked.wall ? { ghost: { ...s.ghost, ...settledBy(outcome, s.ghost), refusal: null, findings: outcome.findings } } : {}));
+        } catch (problem) {
+            if (mine === latest) useDesk.setState((s) => (s.ghost ? { ghost: { ...s.ghost, refusal: (problem as Error).message, findings: [] } } : {}));
+        }
+    }, 70);
+}
+
+/** Where the core put it, for what was typed. */
+function settledBy(outcome: Outcome, ghost: Ghost): Partial<Ghost> {
+    const placed = outcome.placed[0];
+    if (!placed || Object.keys(ghost.typed).length === 0) return {};
+    const { typed } = ghost;
+    return {
+        width: placed.width,
+        height: placed.height,
+        ...(typed.left !== undefined || typed.right !== undefined ? { left: placed.left } : {}),
+        ...(typed.sill !== undefined || typed.head !== undefined ? { sill: placed.sillLevel } : {}),
+    };
+}
+
+/** Places what is in hand where its ghost is; the next goes on with the same size and sill. */
+export async function placeGhost(data: Data): Promise<void> {
+    const { ghost, inHand } = useDesk.getState();
+    if (!ghost || ghost.moving || !inHand) return;
+    try {
+        const outcome = await data.edit('opening.place', placeArgs(data, inHand, ghost), { quiet: true });
+        const placed = outcome?.placed[0];
+        if (!outcome || !placed) return;
+        const floor = data.storeys.get(placed.storey)?.floor ?? 0;
+        useDesk.setState((s) => ({
+            chosen: outcome.chosen,
+            inHand: s.inHand ? { ...s.inHand, width: placed.width, height: placed.height, sill: placed.sillLevel - floor } : null,
+            ghost: s.ghost ? { ...s.ghost, typed: {}, lit: 'left', width: placed.width, height: placed.height, refusal: null, findings: [], left: s.ghost.left, caught: { along: null, up: null } } : null,
+        }));
+    } catch (problem) {
+        complain(problem);
+        useDesk.setState((s) => (s.ghost ? { ghost: { ...s.ghost, refusal: (problem as Error).message } } : {}));
+    }
+}
+
+/** A key pressed while something is in hand; true when it was meant for the ghost. */
+export function ghostKey(data: Data, event: { key: string; shiftKey: boolean; ctrlKey: boolean; metaKey: boolean }): boolean {
+    const { ghost, inHand, letGo } = useDesk.getState();
+    if (!inHand || event.ctrlKey || event.metaKey) return false;
+    if (event.key === 'Escape') {
+        if (ghost && Object.keys(ghost.typed).length > 0) useDesk.setState({ ghost: { ...ghost, typed: {}, refusal: null } });
+        else letGo();
+        return true;
+    }
+    if (!ghost || ghost.moving) return false;
+    const type = (text: string | undefined) => {
+        const typed = { ...ghost.typed };
+        const opposite: Partial<Record<Dimension, Dimension>> = { left: 'right', right: 'left', sill: 'head', head: 'sill' };
+        if (text) {
+            typed[ghost.lit] = text;
+            const other = opposite[ghost.lit];
+            if (other) delete typed[other];
+        } else delete typed[ghost.lit];
+        useDesk.setState({ ghost: { ...ghost, typed, refusal: null } });
+        inquire(data);
+    };
+    if (event.key === 'Tab') {
+        const i = dimensions.indexOf(ghost.lit) + (event.shiftKey ? dimensions.length - 1 : 1);
+        useDesk.setState({ ghost: { ...ghost, lit: dimensions[i % dimensions.length]! } });
+        return true;
+    }
+    if (event.key === 'Enter') {
+        void placeGhost(data);
+        return true;
+    }
+    if (event.key === 'Backspace') {
+        type((ghost.typed[ghost.lit] ?? '').slice(0, -1));
+        return true;
+    }
+    if (event.key.startsWith('Arrow')) {
+        const by = event.shiftKey ? 10 : 100;
+        const next = { ...ghost, caught: { along: null, up: null }, centred: false };
+        if (event.key === 'ArrowLeft') next.left -= by;
+        if (event.key === 'ArrowRight') next.left += by;
+        if (event.key === 'ArrowUp') next.sill += by;
+        if (event.key === 'ArrowDown') next.sill -= by;
+        useDesk.setState({ ghost: next });
+        inquire(data);
+        return true;
+    }
+    if (/^[0-9.,+\-*/()'" mcftin]$/.test(event.key)) {
+        type((ghost.typed[ghost.lit] ?? '') + event.key);
+        return true;
+    }
+    return false;
+}
+
+/** Takes a type in hand with its own size and sill, and shows its ghost in the middle of the wall in view, for the keyboard. */
+export function takeInHand(data: Data, inHand: InHand): void {
+    const { storey, chosen } = useDesk.getState();
+    const chosenOpening = chosen.map((id) => data.openings.get(id)).find(Boolean);
+    const wall = data.walls.get(chosenOpening?.wall ?? chosen.find((id) => data.walls.has(id)) ?? data.project.walls[0]?.id ?? '');
+    const on = wall && (data.storeys.get(chosenOpening?.storey ?? storey ?? wall.base) ?? null);
+    const fits = wall && on && on.floor >= wall.foot - 0.01 && on.ceiling <= wall.head + 0.01 ? on : wall && data.storeys.get(wall.base);
+    useDesk.setState({
+        inHand,
+        outline: null,
+        ghost: wall && fits ? ghostAt(data, inHand, wall, fits, wall.length / 2, null, 0.03, null) : null,
+    });
+    inquire(data);
+}

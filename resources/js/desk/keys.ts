@@ -1,0 +1,94 @@
+import { useEffect } from 'react';
+import type { useData } from './data';
+import { ghostKey } from './ghost';
+import { outlineKey } from './plan/outlining';
+import { useDesk } from './store';
+
+type Data = ReturnType<typeof useData>;
+
+const panes = ['elevation', 'plan', 'solid'] as const;
+
+/** The desk's keys, wherever the focus is but in a field, a menu or a dialog. */
+export function useDeskKeys(data: Data): void {
+    useEffect(() => {
+        const onKey = (event: KeyboardEvent) => {
+            const target = event.target as HTMLElement;
+            const typing = target.closest('input, textarea, select, [role=dialog], [role=menu], [role=listbox]') !== null;
+            if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'k') {
+                event.preventDefault();
+                useDesk.setState((s) => ({ commands: !s.commands }));
+                return;
+            }
+            if (typing) return;
+            const onPane = target.closest('[data-pane]') !== null || target === document.body;
+            if (onPane && (outlineKey(data, event) || ghostKey(data, event))) {
+                event.preventDefault();
+                return;
+            }
+            if (deskKey(data, event, onPane)) event.preventDefault();
+        };
+        window.addEventListener('keydown', onKey);
+        return () => window.removeEventListener('keydown', onKey);
+    }, [data]);
+}
+
+function deskKey(data: Data, event: KeyboardEvent, onPane: boolean): boolean {
+    const desk = useDesk.getState();
+    const control = event.ctrlKey || event.metaKey;
+    if (control && event.key.toLowerCase() === 'z') {
+        void (event.shiftKey ? data.redo() : data.undo());
+        return true;
+    }
+    if (control && event.key.toLowerCase() === 'y') {
+        void data.redo();
+        return true;
+    }
+    if (event.altKey && ['1', '2', '3'].includes(event.key)) {
+        desk.enlarge(panes[Number(event.key) - 1]!);
+        return true;
+    }
+    if (event.key === 'Home') {
+        desk.show('all');
+        return true;
+    }
+    if (event.key === 'End' && desk.chosen.length > 0) {
+        desk.show(desk.chosen);
+        return true;
+    }
+    if (event.key === 'Escape') {
+        desk.letGo();
+        desk.set({ outline: null, listFindings: false });
+        desk.choose([]);
+        return true;
+    }
+    const openings = desk.chosen.filter((id) => data.openings.has(id));
+    if (event.key === 'Delete' && openings.length > 0 && data.mayEdit) {
+        void data.edit('opening.remove', { ids: openings });
+        return true;
+    }
+    if (event.key === ']' || event.key === '[') {
+        step(data, event.key === ']' ? 1 : -1);
+        return true;
+    }
+    if (onPane && event.key.startsWith('Arrow') && openings.length === 1 && data.mayEdit && !desk.inHand) {
+        const by = event.shiftKey ? 1 : 10;
+        const u = event.key === 'ArrowLeft' ? -by : event.key === 'ArrowRight' ? by : 0;
+        const v = event.key === 'ArrowDown' ? -by : event.key === 'ArrowUp' ? by : 0;
+        void data.edit('opening.change', { id: openings[0], by: u !== 0 ? { u } : { v } });
+        return true;
+    }
+    return false;
+}
+
+/** Chooses the next opening along the frontages, storey by storey. */
+function step(data: Data, by: number): void {
+    const desk = useDesk.getState();
+    const all = [...data.openings.values()].sort(
+        (a, b) => (data.storeys.get(a.storey)?.position ?? 0) - (data.storeys.get(b.storey)?.position ?? 0) || a.frontage.offset + a.u - (b.frontage.offset + b.u),
+    );
+    if (all.length === 0) return;
+    const at = all.findIndex((o) => o.id === desk.chosen[0]);
+    const next = all[(at + by + all.length + (at < 0 && by < 0 ? 1 : 0)) % all.length]!;
+    desk.choose([next.id]);
+    desk.set({ storey: next.storey });
+}

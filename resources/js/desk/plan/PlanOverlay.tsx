@@ -1,0 +1,149 @@
+import type { Storey, Wall } from '../../api/client';
+import { useData } from '../data';
+import { DimensionLine } from '../drawing/DimensionLine';
+import { toScreen, type Size } from '../drawing/view';
+import { gaps } from '../ghost';
+import { useDesk, type Ghost, type View } from '../store';
+import { useOutlining } from './outlining';
+
+type Props = { view: View; size: Size };
+
+/** What lives over the plan: which side is outside, what is chosen, the ghost, the outline being drawn. */
+export function PlanOverlay({ view, size, storey }: Props & { storey: Storey }) {
+    const data = useData();
+    const chosen = useDesk((s) => s.chosen);
+    const ghost = useDesk((s) => s.ghost);
+    const spot = (wall: Wall, along: number, depth: number) => {
+        const dx = (wall.toX - wall.fromX) / wall.length;
+        const dy = (wall.toY - wall.fromY) / wall.length;
+        return toScreen(view, size, wall.fromX + dx * along - dy * depth, wall.fromY + dy * along + dx * depth);
+    };
+    const quad = (wall: Wall, from: number, to: number) =>
+        [
+            [from, 0],
+            [to, 0],
+            [to, wall.thickness],
+            [from, wall.thickness],
+        ]
+            .map(([a, d]) => spot(wall, a!, d!))
+            .map((p) => `${p.x},${p.y}`)
+            .join(' ');
+    const here = data.project.walls.filter((w) => w.foot < storey.ceiling - 1 && w.head > storey.floor + 1);
+    return (
+        <>
+            {here.map((w) => {
+                const on = chosen.includes(w.id) || chosen.includes(w.outline);
+                const arrow = spot(w, w.length / 2, -16 / view.k);
+                const foot = spot(w, w.length / 2, -5 / view.k);
+                return (
+                    <g key={w.id}>
+                        {on && <polygon data-chosen={w.id} points={quad(w, 0, w.length)} fill="var(--tide)" fillOpacity={0.35} stroke="var(--tide)" strokeWidth={2} />}
+                        {w.length * view.k > 60 && <path d={`M${foot.x} ${foot.y}L${arrow.x} ${arrow.y}`} stroke="var(--tide)" strokeWidth={1.4} markerEnd="url(#outside)" />}
+                    </g>
+                );
+            })}
+            <defs>
+                <marker id="outside" viewBox="0 0 8 8" refX={6} refY={4} markerWidth={7} markerHeight={7} orient="auto">
+                    <path d="M0 0L8 4L0 8z" fill="var(--tide)" />
+                </marker>
+            </defs>
+            {chosen.map((id) => {
+                const o = data.openings.get(id);
+                const wall = o && data.walls.get(o.wall);
+                return o && wall && o.storey === storey.id && ghost?.moving !== id ? (
+                    <polygon key={id} data-chosen={id} points={quad(wall, o.left, o.left + o.width)} fill="var(--tide)" fillOpacity={0.25} stroke="var(--tide)" strokeWidth={2} />
+                ) : null;
+            })}
+            <FrontageNames view={view} size={size} />
+            {ghost && ghost.storey === storey.id && <PlanGhost ghost={ghost} spot={spot} quad={quad} />}
+            <OutlineInHand view={view} size={size} />
+        </>
+    );
+}
+
+function FrontageNames({ view, size }: Props) {
+    const { project, walls } = useData();
+    return (
+        <>
+            {project.frontages.map((f) => {
+                const wall = walls.get(Object.keys(f.walls)[0]!);
+                if (!wall || wall.length * view.k < 50) return null;
+                const dx = (wall.toX - wall.fromX) / wall.length;
+                const dy = (wall.toY - wall.fromY) / wall.length;
+                const out = 26 / view.k;
+                const p = toScreen(view, size, (wall.fromX + wall.toX) / 2 + dy * out, (wall.fromY + wall.toY) / 2 - dx * out);
+                return (
+                    <text key={f.id} x={p.x} y={p.y + 4} textAnchor={dy > 0.5 ? 'start' : dy < -0.5 ? 'end' : 'middle'} fontSize={11} fill="var(--quiet)">
+                        {f.name}
+                    </text>
+                );
+            })}
+        </>
+    );
+}
+
+type Spot = (wall: Wall, along: number, depth: number) => { x: number; y: number };
+
+function PlanGhost({ ghost, spot, quad }: { ghost: Ghost; spot: Spot; quad: (wall: Wall, from: number, to: number) => string }) {
+    const data = useData();
+    const wall = data.walls.get(ghost.wall);
+    if (!wall) return null;
+    const { left, right } = gaps(data, ghost);
+    const doubtful = ghost.refusal !== null || ghost.findings.length > 0;
+    const out = -420;
+    const p = (along: number): [number, number] => {
+        const at = spot(wall, along, out);
+        return [at.x, at.y];
+    };
+    const placing = ghost.moving === null;
+    const text = (d: 'left' | 'right', mm: number) => (placing && ghost.typed[d] !== undefined ? `${ghost.typed[d]}▏` : data.length(mm));
+    const far = ghost.left + ghost.width;
+    const said = ghost.refusal ?? ghost.findings[0]?.sentence ?? ghost.caught.along;
+    const head = spot(wall, ghost.left + ghost.width / 2, wall.thickness + 500);
+    return (
+        <g data-ghost={ghost.moving ?? 'new'}>
+            <polygon points={quad(wall, ghost.left, far)} fill="var(--glass)" stroke={doubtful ? 'var(--buoy)' : 'var(--tide)'} strokeWidth={2} />
+            <DimensionLine from={p(left.from)} to={p(ghost.left)} text={text('left', ghost.left - left.from)} tone="buoy" lit={placing && ghost.lit === 'left'} />
+            <DimensionLine from={p(far)} to={p(right.from)} text={text('right', right.from - far)} tone="buoy" lit={placing && ghost.lit === 'right'} />
+            {said && (
+                <text x={head.x} y={head.y} textAnchor="middle" fontSize={11.5} fill={doubtful ? 'var(--buoy)' : 'var(--brass)'}>
+                    {said}
+                </text>
+            )}
+        </g>
+    );
+}
+
+/** The corners so far, and the side to the pointer with its length and angle. */
+function OutlineInHand({ view, size }: Props) {
+    const data = useData();
+    const outline = useDesk((s) => s.outline);
+    const next = useOutlining((s) => s.next);
+    if (!outline) return null;
+    const points = outline.corners.map(([x, y]) => toScreen(view, size, x, y));
+    const last = outline.corners.at(-1);
+    const tip = next && toScreen(view, size, next.x, next.y);
+    const length = last && next ? Math.hypot(next.x - last[0], next.y - last[1]) : 0;
+    const angle = last && next ? ((Math.atan2(next.y - last[1], next.x - last[0]) * 180) / Math.PI + 360) % 360 : 0;
+    const from = points.at(-1);
+    return (
+        <g data-outline={outline.corners.length}>
+            <polyline points={points.map((p) => `${p.x},${p.y}`).join(' ')} fill="none" stroke="var(--ink)" strokeWidth={2} />
+            {points.map((p, i) => (
+                <circle key={i} cx={p.x} cy={p.y} r={i === 0 ? 5 : 3} fill={i === 0 ? 'var(--sheet)' : 'var(--ink)'} stroke="var(--ink)" strokeWidth={1.5} />
+            ))}
+            {tip && <circle cx={tip.x} cy={tip.y} r={4} fill="none" stroke="var(--buoy)" strokeWidth={1.5} />}
+            {from && tip && length > 0 && (
+                <>
+                    <path d={`M${from.x} ${from.y}L${tip.x} ${tip.y}`} stroke="var(--buoy)" strokeWidth={1.4} strokeDasharray="6 4" />
+                    <DimensionLine from={[from.x, from.y]} to={[tip.x, tip.y]} text={outline.length ? `${outline.length}▏` : data.length(length)} tone="buoy" lit={outline.lit === 'length'} />
+                    <text x={tip.x + 12} y={tip.y - 10} fontSize={12} fontWeight={600} fill="var(--buoy)">
+                        {outline.angle ? `${outline.angle}▏°` : `${angle.toFixed(1)}°`}
+                        {next?.caught ? ` · ${next.caught}` : ''}
+                    </text>
+                </>
+            )}
+        </g>
+    );
+}
+

@@ -1,0 +1,140 @@
+import { useQuery } from '@tanstack/react-query';
+import { useCallback, useMemo, useRef } from 'react';
+import { api, type Wall } from '../../api/client';
+import { useData } from '../data';
+import { DrawingPane, type At } from '../drawing/DrawingPane';
+import { paintStrokes, pens, place, strokes } from '../drawing/paint';
+import { type Bounds, type Size } from '../drawing/view';
+import { ghostAt, ghostKey, inquire, movedGhost, placeGhost } from '../ghost';
+import { useDesk, type View } from '../store';
+import { OutlineBar } from './OutlineBar';
+import { outlineClick, outlineKey, pointer } from './outlining';
+import { PlanOverlay } from './PlanOverlay';
+
+/** A storey in plan. Openings are placed, chosen and moved here too, and outlines are drawn. */
+export function PlanPane() {
+    const data = useData();
+    const active = useDesk((s) => s.storey);
+    const outlining = useDesk((s) => s.outline !== null);
+    const storey = data.storeys.get(active ?? '') ?? data.project.storeys[0]!;
+    const plan = useQuery({ queryKey: ['project', data.id, 'plan', storey.id], queryFn: () => api.plan(data.id, storey.id), placeholderData: (old) => old });
+    const drag = useRef<{ id: string; grip: number } | null>(null);
+
+    const bounds = useMemo<Bounds>(() => {
+        const walls = data.project.walls;
+        if (walls.length === 0) return [-2000, -2000, 20000, 14000];
+        const xs = walls.flatMap((w) => [w.fromX, w.toX]);
+        const ys = walls.flatMap((w) => [w.fromY, w.toY]);
+        return [Math.min(...xs) - 1200, Math.min(...ys) - 1200, Math.max(...xs) + 1200, Math.max(...ys) + 1200];
+    }, [data.project.walls]);
+
+    const lines = useMemo(() => {
+        if (!plan.data) return [];
+        return [...strokes(plan.data.drawing.shapes), ...strokes(Object.values(plan.data.openings).flat())];
+    }, [plan.data]);
+
+    const paint = useCallback(
+        (ctx: CanvasRenderingContext2D, view: View, size: Size) => {
+            place(ctx, view, size, 0, 0);
+            paintStrokes(ctx, lines, pens(), view.k);
+        },
+        [lines],
+    );
+
+    const wallAt = (at: At, reach: number) => nearestWall(data.project.walls.filter((w) => w.foot < storey.ceiling - 1 && w.head > storey.floor + 1), at, reach);
+    const scale = () => useDesk.getState().views.plan?.k ?? 0.05;
+
+    const openingAt = (at: At) => {
+        const found = wallAt(at, 4 / scale());
+        if (!found) return null;
+        return [...data.openings.values()].find((o) => o.wall === found.wall.id && o.storey === storey.id && found.along >= o.left - 30 && found.along <= o.left + o.width + 30) ?? null;
+    };
+
+    const hover = (at: At | null) => {
+        const { inHand, ghost, outline } = useDesk.getState();
+        if (outline) return pointer(at && { x: at.x, y: at.y }, scale());
+        if (!inHand || !at) return;
+        const found = wallAt(at, 40 / scale());
+        if (!found) return;
+        useDesk.setState({ ghost: ghostAt(data, inHand, found.wall, storey, found.along, null, scale(), ghost) });
+        inquire(data);
+    };
+
+    return (
+        <div className="relative h-full">
+            <DrawingPane
+                pane="plan"
+                label={outlining ? 'Plan. Click corners, or type a length, Tab, an angle, Enter.' : `Plan of ${storey.name}`}
+                bounds={bounds}
+                paint={paint}
+                overlay={(view, size) => <PlanOverlay view={view} size={size} storey={storey} />}
+                onHover={hover}
+                onPress={(at) => {
+                    const { inHand, outline } = useDesk.getState();
+                    if (inHand || outline || !data.mayEdit) return false;
+                    const opening = openingAt(at);
+                    const wall = opening && data.walls.get(opening.wall);
+                    if (!opening || !wall) return false;
+                    drag.current = { id: opening.id, grip: onWall(wall, at).along - opening.left };
+                    return true;
+                }}
+                onDrag={(at) => {
+                    const d = drag.current;
+                    const opening = d && data.openings.get(d.id);
+                    const wall = opening && data.walls.get(opening.wall);
+                    if (!d || !opening || !wall) return;
+                    useDesk.setState({ chosen: [d.id], ghost: movedGhost(data, opening, onWall(wall, at).along - d.grip, opening.sillLevel, scale()) });
+                    inquire(data);
+                }}
+                onDrop={async (_, moved) => {
+                    const d = drag.current;
+                    drag.current = null;
+                    const { ghost } = useDesk.getState();
+                    if (!d || !moved || !ghost) return;
+                    await data.edit('opening.change', ghost.centred ? { id: d.id, position: { from: 'middle', value: 0, to: 'centre' } } : { id: d.id, leftJamb: ghost.left });
+                    useDesk.setState({ ghost: null });
+                }}
+                onClick={(at) => {
+                    const state = useDesk.getState();
+                    if (state.outline) return void outlineClick(data);
+                    if (state.inHand) {
+                        hover(at);
+                        if (useDesk.getState().ghost) void placeGhost(data);
+                        return;
+                    }
+                    const opening = openingAt(at);
+                    const found = wallAt(at, 6 / scale());
+                    if (opening) state.choose([opening.id], at.event.shiftKey);
+                    else state.choose(found ? [found.wall.id] : []);
+                }}
+                onKey={(event) => outlineKey(data, event) || ghostKey(data, event)}
+            />
+            {outlining && <OutlineBar />}
+            <p className="pointer-events-none absolute bottom-2 left-3 rounded bg-sheet/80 px-1 text-xs text-quiet">
+                Plan · {storey.name}
+                {plan.isError && <span className="text-buoy"> · {plan.error.message}</span>}
+            </p>
+        </div>
+    );
+}
+
+/** A point's foot on a wall's outer face, and how far behind that face it lies. */
+export function onWall(wall: Wall, at: { x: number; y: number }): { along: number; depth: number } {
+    const dx = (wall.toX - wall.fromX) / wall.length;
+    const dy = (wall.toY - wall.fromY) / wall.length;
+    const px = at.x - wall.fromX;
+    const py = at.y - wall.fromY;
+    return { along: px * dx + py * dy, depth: py * dx - px * dy };
+}
+
+function nearestWall(walls: Wall[], at: { x: number; y: number }, reach: number): { wall: Wall; along: number } | null {
+    let best: { wall: Wall; along: number; off: number } | null = null;
+    for (const wall of walls) {
+        const { along, depth } = onWall(wall, at);
+        if (along < -reach || along > wall.length + reach) continue;
+        const off = Math.max(0, depth - wall.thickness, -depth);
+        if (off <= reach && (!best || off < best.off)) best = { wall, along, off };
+    }
+    return best;
+}
+

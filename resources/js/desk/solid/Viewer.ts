@@ -1,0 +1,175 @@
+import * as THREE from 'three';
+import { OrbitControls } from 'three/addons/controls/OrbitControls.js';
+import { GLTFLoader } from 'three/addons/loaders/GLTFLoader.js';
+import type { Wall } from '../../api/client';
+import { colour } from '../../ui/theme';
+
+export type Highlighted = { wall: Wall; left: number; width: number; sill: number; height: number };
+
+/** Shows GLB parts and draws only when something changed. glTF's own axes: metres, y up, north to −z. */
+export class Viewer {
+    private readonly renderer: THREE.WebGLRenderer;
+    private readonly scene = new THREE.Scene();
+    private readonly camera = new THREE.PerspectiveCamera(32, 1, 0.1, 5000);
+    private readonly controls: OrbitControls;
+    private readonly model = new THREE.Group();
+    private readonly marks = new THREE.Group();
+    private readonly parts = new Map<string, { buffer: ArrayBuffer; group: THREE.Object3D }>();
+    private readonly observer: ResizeObserver;
+    private readonly edge = new THREE.LineBasicMaterial({ color: 0x1d2b2f });
+    private frame = 0;
+    private fitted = false;
+    private disposed = false;
+
+    constructor(
+        private readonly host: HTMLElement,
+        private readonly onChoose: (element: string | null, add: boolean) => void,
+    ) {
+        this.renderer = new THREE.WebGLRenderer({ antialias: true, alpha: true });
+        this.renderer.setPixelRatio(window.devicePixelRatio);
+        host.appendChild(this.renderer.domElement);
+        this.scene.add(this.model, this.marks, new THREE.HemisphereLight(0xffffff, 0xb8b0a0, 2.4));
+        const sun = new THREE.DirectionalLight(0xffffff, 1.6);
+        sun.position.set(30, 60, 45);
+        this.scene.add(sun);
+        this.controls = new OrbitControls(this.camera, this.renderer.domElement);
+        this.controls.addEventListener('change', () => this.draw());
+        this.observer = new ResizeObserver(() => this.resize());
+        this.observer.observe(host);
+        let down = { x: 0, y: 0 };
+        this.renderer.domElement.addEventListener('pointerdown', (e) => (down = { x: e.clientX, y: e.clientY }));
+        this.renderer.domElement.addEventListener('click', (e) => {
+            if (Math.hypot(e.clientX - down.x, e.clientY - down.y) < 4) this.onChoose(this.pick(e), e.shiftKey);
+        });
+        this.retint();
+        this.resize();
+    }
+
+    /** Brings the model in step: loads what is new or changed, drops what is gone. */
+    async load(buffers: Map<string, ArrayBuffer | undefined>): Promise<void> {
+        for (const [id, part] of this.parts) {
+            if (!buffers.has(id)) {
+                this.drop(part.group);
+                this.parts.delete(id);
+            }
+        }
+        for (const [id, buffer] of buffers) {
+            const old = this.parts.get(id);
+            if (!buffer || old?.buffer === buffer) continue;
+            const gltf = await new GLTFLoader().parseAsync(buffer, '');
+            if (this.disposed) return;
+            const current = this.parts.get(id);
+            if (current) this.drop(current.group);
+            this.outline(gltf.scene);
+            this.model.add(gltf.scene);
+            this.parts.set(id, { buffer, group: gltf.scene });
+        }
+        if (!this.fitted && this.parts.size > 0 && this.parts.size === buffers.size) this.fit();
+        this.draw();
+    }
+
+    /** Lights what is chosen: a box through the wall where it is. */
+    highlight(boxes: Highlighted[]): void {
+        for (const child of [...this.marks.children]) {
+            this.marks.remove(child);
+            (child as THREE.Mesh).geometry.dispose();
+        }
+        const tide = new THREE.Color(colour('tide'));
+        for (const { wall, left, width, sill, height } of boxes) {
+            const angle = Math.atan2(wall.toY - wall.fromY, wall.toX - wall.fromX);
+            const depth = wall.thickness + 40;
+            const geometry = new THREE.BoxGeometry((width + 30) / 1000, (height + 30) / 1000, depth / 1000);
+            const mesh = new THREE.Mesh(geometry, new THREE.MeshBasicMaterial({ color: tide, transparent: true, opacity: 0.55, depthTest: true }));
+            const lines = new THREE.LineSegments(new THREE.EdgesGeometry(geometry), new THREE.LineBasicMaterial({ color: tide, depthTest: false }));
+            const along = left + width / 2;
+            const x = wall.fromX + Math.cos(angle) * along - Math.sin(angle) * (wall.thickness / 2);
+            const y = wall.fromY + Math.sin(angle) * along + Math.cos(angle) * (wall.thickness / 2);
+            for (const object of [mesh, lines]) {
+                object.position.set(x / 1000, (sill + height / 2) / 1000, -y / 1000);
+                object.rotation.y = angle;
+                this.marks.add(object);
+            }
+        }
+        this.draw();
+    }
+
+    /** Shows the whole model from the south-east. */
+    fit(): void {
+        const box = new THREE.Box3().setFromObject(this.model);
+        if (box.isEmpty()) return;
+        const centre = box.getCenter(new THREE.Vector3());
+        const radius = box.getSize(new THREE.Vector3()).length() / 2;
+        const vertical = THREE.MathUtils.degToRad(this.camera.fov) / 2;
+        const half = Math.min(vertical, Math.atan(Math.tan(vertical) * this.camera.aspect));
+        const away = (radius / Math.sin(half)) * 0.92;
+        this.camera.position.copy(centre).add(new THREE.Vector3(0.62, 0.52, 0.9).normalize().multiplyScalar(away));
+        this.controls.target.copy(centre);
+        this.controls.update();
+        this.fitted = true;
+        this.draw();
+    }
+
+    retint(): void {
+        this.edge.color.set(colour('ink'));
+        this.draw();
+    }
+
+    dispose(): void {
+        this.disposed = true;
+        cancelAnimationFrame(this.frame);
+        this.observer.disconnect();
+        this.controls.dispose();
+        for (const part of this.parts.values()) this.drop(part.group);
+        this.renderer.dispose();
+        this.renderer.domElement.remove();
+    }
+
+    private pick(event: MouseEvent): string | null {
+        const r = this.renderer.domElement.getBoundingClientRect();
+        const ray = new THREE.Raycaster();
+        ray.setFromCamera(new THREE.Vector2(((event.clientX - r.left) / r.width) * 2 - 1, 1 - ((event.clientY - r.top) / r.height) * 2), this.camera);
+        const hit = ray.intersectObject(this.model, true).find((h) => h.object instanceof THREE.Mesh);
+        for (let object: THREE.Object3D | null = hit?.object ?? null; object; object = object.parent) {
+            const elements = object.userData.elements as string[] | undefined;
+            if (elements) return elements[hit?.instanceId ?? 0] ?? null;
+        }
+        return null;
+    }
+
+    /** Ink along the edges of walls. */
+    private outline(root: THREE.Object3D): void {
+        const walls: THREE.Mesh[] = [];
+        root.traverse((o) => {
+            if (o instanceof THREE.Mesh && (o.material as THREE.Material).name === 'wall') walls.push(o);
+        });
+        for (const wall of walls) {
+            const lines = new THREE.LineSegments(new THREE.EdgesGeometry(wall.geometry, 20), this.edge);
+            lines.raycast = () => {};
+            wall.add(lines);
+        }
+    }
+
+    private drop(group: THREE.Object3D): void {
+        group.removeFromParent();
+        group.traverse((o) => {
+            if (o instanceof THREE.Mesh || o instanceof THREE.LineSegments) o.geometry.dispose();
+        });
+    }
+
+    private resize(): void {
+        const { clientWidth: w, clientHeight: h } = this.host;
+        if (w === 0 || h === 0) return;
+        this.renderer.setSize(w, h);
+        this.camera.aspect = w / h;
+        this.camera.updateProjectionMatrix();
+        this.draw();
+    }
+
+    private draw(): void {
+        if (this.frame || this.disposed) return;
+        this.frame = requestAnimationFrame(() => {
+            this.frame = 0;
+            this.renderer.render(this.scene, this.camera);
+        });
+    }
+}

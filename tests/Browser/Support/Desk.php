@@ -1,0 +1,165 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser\Support;
+
+use Facebook\WebDriver\Exception\TimeoutException;
+use Facebook\WebDriver\Remote\RemoteWebDriver;
+use Facebook\WebDriver\Remote\RemoteWebElement;
+use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverKeys;
+
+/** Isleward as a person works it: finds things by what they say, points at places of the drawing in mm. */
+final readonly class Desk
+{
+    public function __construct(public RemoteWebDriver $driver, private string $address) {}
+
+    public function signIn(string $email = 'pilot@skerrow.example', string $password = 'harbour-light'): void
+    {
+        $this->driver->get($this->address);
+        $this->waitFor('input[type=email]');
+        $this->css('input[type=email]')->sendKeys($email);
+        $this->css('input[type=password]')->sendKeys($password.WebDriverKeys::ENTER);
+        $this->waitForText('Projects');
+    }
+
+    public function openProject(string $name): void
+    {
+        $this->waitUntil(fn (): bool => $this->driver->findElements(WebDriverBy::linkText($name)) !== []);
+        $this->driver->findElement(WebDriverBy::linkText($name))->click();
+        $this->ready();
+    }
+
+    /** Waits until the drawing stands and nothing is being fetched. */
+    public function ready(): void
+    {
+        $this->waitUntil(fn (): bool => (string) $this->driver->executeScript("return document.querySelector('[data-pane]')?.dataset.view ?? ''") !== '');
+        usleep(400_000);
+    }
+
+    public function css(string $selector): RemoteWebElement
+    {
+        return $this->driver->findElement(WebDriverBy::cssSelector($selector));
+    }
+
+    public function count(string $selector): int
+    {
+        return count($this->driver->findElements(WebDriverBy::cssSelector($selector)));
+    }
+
+    public function button(string $text): RemoteWebElement
+    {
+        $path = sprintf('//button[normalize-space()="%1$s" or @aria-label="%1$s"]', $text);
+        $this->waitUntil(fn (): bool => $this->driver->findElements(WebDriverBy::xpath($path)) !== [], 'button '.$text);
+
+        return $this->driver->findElement(WebDriverBy::xpath($path));
+    }
+
+    public function field(string $label): RemoteWebElement
+    {
+        $this->waitFor(sprintf('input[aria-label="%s"]', $label));
+
+        return $this->css(sprintf('input[aria-label="%s"]', $label));
+    }
+
+    /** Types a figure into the card and sends it. */
+    public function type(string $label, string $text): void
+    {
+        $field = $this->field($label);
+        $field->click();
+        $field->sendKeys(WebDriverKeys::CONTROL.'a');
+        $field->sendKeys(WebDriverKeys::NULL);
+        $field->sendKeys($text.WebDriverKeys::ENTER);
+    }
+
+    public function value(string $label): string
+    {
+        return str_replace("\u{202F}", ' ', (string) $this->field($label)->getAttribute('value'));
+    }
+
+    public function text(): string
+    {
+        return str_replace("\u{202F}", ' ', (string) $this->driver->executeScript('return document.body.innerText'));
+    }
+
+    public function keys(string ...$keys): void
+    {
+        $this->driver->getKeyboard()->sendKeys(implode('', $keys));
+    }
+
+    /**
+     * Where a point of a drawing is on the page.
+     *
+     * @return array{int, int}
+     */
+    public function point(string $pane, float $x, float $y): array
+    {
+        /** @var array{float|int, float|int} */
+        $at = $this->driver->executeScript(
+            'const p=document.querySelector(`[data-pane=${arguments[0]}]`); const [vx,vy,k]=p.dataset.view.split(",").map(Number); const r=p.getBoundingClientRect(); return [r.left+r.width/2+(arguments[1]-vx)*k, r.top+r.height/2-(arguments[2]-vy)*k];',
+            [$pane, $x, $y],
+        );
+
+        return [(int) round($at[0]), (int) round($at[1])];
+    }
+
+    public function click(string $pane, float $x, float $y): void
+    {
+        $this->pointer([['move', $this->point($pane, $x, $y)], ['down'], ['up']]);
+    }
+
+    public function hover(string $pane, float $x, float $y): void
+    {
+        [$px, $py] = $this->point($pane, $x, $y);
+        $this->pointer([['move', [$px - 3, $py]], ['move', [$px, $py]]]);
+    }
+
+    /** Drags from one point of a drawing to another, in steps. */
+    public function drag(string $pane, float $x0, float $y0, float $x1, float $y1): void
+    {
+        [$ax, $ay] = $this->point($pane, $x0, $y0);
+        [$bx, $by] = $this->point($pane, $x1, $y1);
+        $steps = [['move', [$ax, $ay]], ['down']];
+        for ($i = 1; $i <= 8; $i++) {
+            $steps[] = ['move', [(int) round($ax + ($bx - $ax) * $i / 8), (int) round($ay + ($by - $ay) * $i / 8)]];
+        }
+        $this->pointer([...$steps, ['pause'], ['up']]);
+    }
+
+    public function waitFor(string $selector): void
+    {
+        $this->waitUntil(fn (): bool => $this->count($selector) > 0, $selector);
+    }
+
+    public function waitForText(string $text): void
+    {
+        $this->waitUntil(fn (): bool => str_contains($this->text(), $text), $text);
+    }
+
+    /** @param \Closure(): bool $condition */
+    public function waitUntil(\Closure $condition, string $what = 'something'): void
+    {
+        try {
+            $this->driver->wait(12, 60)->until($condition);
+        } catch (TimeoutException) {
+            throw new \RuntimeException(sprintf('Waited in vain for %s. The page says: %s', $what, mb_substr($this->text(), 0, 1500)));
+        }
+    }
+
+    /**
+     * One W3C actions request with the whole gesture, so that pointer capture holds.
+     *
+     * @param  list<array{0: string, 1?: array{int, int}}>  $steps
+     */
+    private function pointer(array $steps): void
+    {
+        $actions = array_map(static fn (array $s): array => match ($s[0]) {
+            'move' => ['type' => 'pointerMove', 'duration' => 15, 'x' => $s[1][0] ?? 0, 'y' => $s[1][1] ?? 0, 'origin' => 'viewport'],
+            'down' => ['type' => 'pointerDown', 'button' => 0],
+            'up' => ['type' => 'pointerUp', 'button' => 0],
+            default => ['type' => 'pause', 'duration' => 180],
+        }, $steps);
+        $this->driver->executeCustomCommand('/session/:sessionId/actions', 'POST', ['actions' => [['type' => 'pointer', 'id' => 'mouse', 'parameters' => ['pointerType' => 'mouse'], 'actions' => $actions]]]);
+    }
+}
