@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 return [
     // Largest request body that is read, bytes.
     'largest_body' => 1_000_000,

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Assembly;
 
-use App\Models\Opening;
 use App\Models\Project;
 use Illuminate\Database\Query\Builder;
 use Isleward\Core\Design\Design;

@@ -36,7 +36,9 @@ final class SkerrowPilotHouse
     /** @var array<string, string> mark → id */
     private array $types = [];
 
-    public function __construct(private readonly NewProject $new, private readonly Editor $editor) {}
+    public function __construct(private readonly NewProject $new, private readonly Editor $editor)
+    {
+    }
 
     public function make(): Project
     {

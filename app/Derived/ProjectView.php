@@ -17,7 +17,9 @@ use Isleward\Core\Drawing\UnitElevation;
 /** The project's table of contents: settings, storeys with levels, walls, frontages, the rack, and what can be undone. */
 final readonly class ProjectView
 {
-    public function __construct(private History $history) {}
+    public function __construct(private History $history)
+    {
+    }
 
     /** @return array<string, mixed> */
     public function of(Project $project, User $user, Structure $structure): array

@@ -9,8 +9,8 @@ use App\Models\Project;
 use Illuminate\Database\Query\Builder;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Kind;
-use Isleward\Core\Wall\Body;
 use Isleward\Core\Wall\Bodies;
+use Isleward\Core\Wall\Body;
 use Isleward\Core\Wall\Frontage;
 use Isleward\Core\Wall\Frontages;
 
@@ -79,7 +79,7 @@ final class Structure
         return $this->assembly->rows(Kind::Opening, $this->project, $narrow);
     }
 
-    /** @param list<array<string, mixed>> $openings rows */
+    /** @param  list<array<string, mixed>>  $openings rows */
     public function with(array $openings): Design
     {
         $design = $this->design();

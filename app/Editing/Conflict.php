@@ -11,7 +11,7 @@ use Isleward\Core\Refusal;
 /** Someone changed the same thing after the client last looked. */
 final class Conflict extends Refusal
 {
-    /** @param list<string> $elements */
+    /** @param  list<string>  $elements */
     public static function with(Change $change, User $user, array $elements): self
     {
         $who = $change->user_id === $user->id ? 'You changed this in another window' : sprintf('%s changed this', $change->user->name ?? 'Someone');

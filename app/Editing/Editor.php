@@ -28,7 +28,9 @@ final readonly class Editor
     /** Of a change to many openings, the place of so many is told. */
     private const MOST_PLACED = 50;
 
-    public function __construct(private Assembly $assembly, private History $history, private Ids $ids) {}
+    public function __construct(private Assembly $assembly, private History $history, private Ids $ids)
+    {
+    }
 
     /**
      * @param  array<array-key, mixed>  $args
@@ -94,7 +96,7 @@ final readonly class Editor
         return [$edit->apply($design, $this->ids), $design];
     }
 
-    /** @param \Closure(Project): ?Logged $find */
+    /** @param  \Closure(Project): ?Logged  $find */
     private function reverse(Project $project, User $user, string $kind, \Closure $find, string $nothing): Outcome
     {
         return $this->holding($project, function (Project $held) use ($user, $kind, $find, $nothing): Outcome {
@@ -111,13 +113,13 @@ final readonly class Editor
         });
     }
 
-    /** @param \Closure(Project): Outcome $work */
+    /** @param  \Closure(Project): Outcome  $work */
     private function holding(Project $project, \Closure $work): Outcome
     {
         return DB::transaction(fn (): Outcome => $work(Project::query()->lockForUpdate()->findOrFail($project->id)), 3);
     }
 
-    /** @param list<array<string, mixed>> $placed */
+    /** @param  list<array<string, mixed>>  $placed */
     private function outcome(Project $project, User $user, Change $change, array $placed = []): Outcome
     {
         return new Outcome(

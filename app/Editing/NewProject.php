@@ -25,7 +25,9 @@ final readonly class NewProject
 {
     private const MOST_STOREYS = 200;
 
-    public function __construct(private Assembly $assembly, private Ids $ids) {}
+    public function __construct(private Assembly $assembly, private Ids $ids)
+    {
+    }
 
     /** @throws Refusal when something asked for cannot be */
     public function create(User $user, Fields $asked): Project

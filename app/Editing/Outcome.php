@@ -22,7 +22,8 @@ final readonly class Outcome
         public ?string $redo,
         public array $placed = [],
         public array $findings = [],
-    ) {}
+    ) {
+    }
 
     /** @return array<string, mixed> */
     public function toArray(): array

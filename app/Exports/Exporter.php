@@ -19,9 +19,11 @@ use Isleward\Core\Schedule\WallSchedule;
 /** A whole project in an open format. */
 final readonly class Exporter
 {
-    public function __construct(private Assembly $assembly) {}
+    public function __construct(private Assembly $assembly)
+    {
+    }
 
-    /** @param float $scale 50 for 1:50; 1 is true size */
+    /** @param  float  $scale 50 for 1:50; 1 is true size */
     public function svg(Project $project, float $scale = 1.0): string
     {
         if ($scale < 1 || $scale > 10000) {

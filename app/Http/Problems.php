@@ -32,7 +32,7 @@ final class Problems
         };
     }
 
-    /** @param array<string, mixed> $more */
+    /** @param  array<string, mixed>  $more */
     public static function problem(int $status, string $code, string $sentence, array $more = []): JsonResponse
     {
         return new JsonResponse(

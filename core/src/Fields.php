@@ -13,8 +13,10 @@ use Isleward\Core\Measure\Units;
  */
 final readonly class Fields
 {
-    /** @param array<array-key, mixed> $values */
-    public function __construct(private array $values, private Units $units = Units::Millimetre) {}
+    /** @param  array<array-key, mixed>  $values */
+    public function __construct(private array $values, private Units $units = Units::Millimetre)
+    {
+    }
 
     public function units(): Units
     {

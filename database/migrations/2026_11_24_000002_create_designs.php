@@ -76,7 +76,7 @@ return new class extends Migration
         }
     }
 
-    private function element(string $name, \Closure $columns): void
+    private function element(string $name, Closure $columns): void
     {
         Schema::create($name, function (Blueprint $table) use ($columns): void {
             $table->string('id', 20)->primary();

@@ -248,4 +248,6 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'person', type: 'string'),
     new OA\Property(property: 'at', type: 'string', format: 'date-time'),
 ])]
-final class Document {}
+final class Document
+{
+}

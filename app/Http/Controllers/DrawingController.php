@@ -22,7 +22,9 @@ use OpenApi\Attributes as OA;
 /** What is worked out from a design, by frontage and by storey, answered 304 when the content is the same. */
 final readonly class DrawingController
 {
-    public function __construct(private Assembly $assembly) {}
+    public function __construct(private Assembly $assembly)
+    {
+    }
 
     #[OA\Get(path: '/projects/{project}/elevations/{frontage}', operationId: 'elevation', summary: 'A frontage with its openings, lines to catch on and findings',
         parameters: [
@@ -93,7 +95,7 @@ final readonly class DrawingController
         return $structure->frontage($frontage) ?? abort(404);
     }
 
-    /** @param \Closure(): string $make */
+    /** @param  \Closure(): string  $make */
     private function answer(Request $request, string $hash, string $type, \Closure $make): Response
     {
         $response = new Response('', 200, ['Content-Type' => $type, 'Cache-Control' => 'private, no-cache']);

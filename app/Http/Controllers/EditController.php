@@ -14,7 +14,9 @@ use OpenApi\Attributes as OA;
 
 final readonly class EditController
 {
-    public function __construct(private Editor $editor) {}
+    public function __construct(private Editor $editor)
+    {
+    }
 
     #[OA\Post(path: '/projects/{project}/edits', operationId: 'edit', summary: 'Do one thing to the design, or try it',
         parameters: [

@@ -13,7 +13,9 @@ use OpenApi\Attributes as OA;
 
 final readonly class ExportController
 {
-    public function __construct(private Exporter $exporter) {}
+    public function __construct(private Exporter $exporter)
+    {
+    }
 
     #[OA\Get(path: '/projects/{project}/exports/elevation.svg', operationId: 'exportSvg', summary: 'The developed elevation as SVG, true scale in mm',
         parameters: [

@@ -16,7 +16,9 @@ use OpenApi\Attributes as OA;
 
 final readonly class ScheduleController
 {
-    public function __construct(private Assembly $assembly) {}
+    public function __construct(private Assembly $assembly)
+    {
+    }
 
     #[OA\Get(path: '/projects/{project}/schedules/openings', operationId: 'openingSchedule', summary: 'Openings by type and size',
         parameters: [new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],

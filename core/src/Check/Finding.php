@@ -21,7 +21,8 @@ final readonly class Finding
         public string $sentence,
         public array $at,
         public ?Remedy $remedy = null,
-    ) {}
+    ) {
+    }
 
     /** @return array<string, mixed> */
     public function toArray(): array

@@ -16,7 +16,7 @@ final readonly class WallInQuestion
     /** @var list<PlacedOpening> from left to right */
     public array $placed;
 
-    /** @param list<PlacedOpening> $placed */
+    /** @param  list<PlacedOpening>  $placed */
     public function __construct(public Design $design, public Body $body, array $placed)
     {
         usort($placed, static fn (PlacedOpening $a, PlacedOpening $b): int => $a->left <=> $b->left);

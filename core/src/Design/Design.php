@@ -33,7 +33,7 @@ final readonly class Design
         $this->storeys = new Storeys($storeyList, $settings->baseLevel);
     }
 
-    /** @param iterable<Element> $elements */
+    /** @param  iterable<Element>  $elements */
     public static function of(Settings $settings, iterable $elements = []): self
     {
         $storeys = $outlines = $walls = $types = $openings = [];

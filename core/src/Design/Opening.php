@@ -34,7 +34,8 @@ final readonly class Opening implements Element
         public bool $facesOut,
         public bool $mirrored,
         public float $setback,
-    ) {}
+    ) {
+    }
 
     public static function from(Fields $f): self
     {
@@ -91,7 +92,7 @@ final readonly class Opening implements Element
         ];
     }
 
-    /** @param array<string, mixed> $values some of {@see toArray()} */
+    /** @param  array<string, mixed>  $values some of {@see toArray()} */
     public function with(array $values): self
     {
         return self::from(new Fields([...$this->toArray(), ...$values]));

@@ -9,7 +9,9 @@ use Isleward\Core\Fields;
 /** A chain of walls that were drawn together; a closed one goes round. */
 final readonly class Outline implements Element
 {
-    private function __construct(public string $id, public string $name, public int $position, public bool $closed) {}
+    private function __construct(public string $id, public string $name, public int $position, public bool $closed)
+    {
+    }
 
     public static function from(Fields $f): self
     {

@@ -13,8 +13,10 @@ use Isleward\Core\Refusal;
  */
 final readonly class PositionRule
 {
-    /** @param float $value mm; for {@see Reference::Fraction} a share of the wall's length from its left end, 0 to 1 */
-    private function __construct(public Reference $from, public float $value, public Jamb $to) {}
+    /** @param  float  $value mm; for {@see Reference::Fraction} a share of the wall's length from its left end, 0 to 1 */
+    private function __construct(public Reference $from, public float $value, public Jamb $to)
+    {
+    }
 
     public static function of(Reference $from, float $value, Jamb $to): self
     {

@@ -27,7 +27,8 @@ final readonly class Settings implements Element
         public float $cornerMargin,
         public float $baseLevel,
         public float $north,
-    ) {}
+    ) {
+    }
 
     public static function create(string $id, string $name, Units $units): self
     {

@@ -9,8 +9,10 @@ use Isleward\Core\Fields;
 /** How high a sill lies, kept the way it was given: "900 above the storey's floor". */
 final readonly class SillRule
 {
-    /** @param float $height mm above what it is measured from */
-    private function __construct(public SillDatum $from, public float $height) {}
+    /** @param  float  $height mm above what it is measured from */
+    private function __construct(public SillDatum $from, public float $height)
+    {
+    }
 
     public static function of(SillDatum $from, float $height): self
     {

@@ -9,8 +9,10 @@ use Isleward\Core\Fields;
 /** One storey. Its level follows from those below it: {@see Storeys}. */
 final readonly class Storey implements Element
 {
-    /** @param float $height floor to floor, mm */
-    private function __construct(public string $id, public string $name, public int $position, public float $height) {}
+    /** @param  float  $height floor to floor, mm */
+    private function __construct(public string $id, public string $name, public int $position, public float $height)
+    {
+    }
 
     public static function from(Fields $f): self
     {

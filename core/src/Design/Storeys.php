@@ -18,7 +18,7 @@ final readonly class Storeys
     /** @var list<float> floor levels, and the level over the last storey */
     private array $levels;
 
-    /** @param array<string, Storey> $storeys */
+    /** @param  array<string, Storey>  $storeys */
     public function __construct(array $storeys, float $baseLevel)
     {
         $all = array_values($storeys);

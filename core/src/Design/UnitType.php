@@ -24,7 +24,8 @@ final readonly class UnitType implements Element
         public float $height,
         public float $sill,
         public UnitTree $tree,
-    ) {}
+    ) {
+    }
 
     public static function from(Fields $f): self
     {

@@ -33,7 +33,8 @@ final readonly class Wall implements Element
         public float $thickness,
         public string $base,
         public string $top,
-    ) {}
+    ) {
+    }
 
     public static function from(Fields $f): self
     {

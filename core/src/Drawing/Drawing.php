@@ -19,7 +19,8 @@ final readonly class Drawing
         public array $shapes,
         public array $symbols = [],
         public array $placements = [],
-    ) {}
+    ) {
+    }
 
     /**
      * Drawings side by side in one, each moved right by its offset; their symbols are shared.

@@ -12,7 +12,7 @@ use Isleward\Core\Wall\PlacedOpening;
 /** A frontage seen square on from outside: x is its u, y the level above the datum. */
 final class Elevation
 {
-    /** @param array<string, Body> $bodies */
+    /** @param  array<string, Body>  $bodies */
     public static function of(Design $design, array $bodies, Frontage $frontage): Drawing
     {
         $shapes = $placements = [];

@@ -7,7 +7,9 @@ namespace Isleward\Core\Drawing;
 /** A symbol put at a point of a drawing, standing for one element. */
 final readonly class Placement
 {
-    public function __construct(public string $symbol, public float $x, public float $y, public string $element) {}
+    public function __construct(public string $symbol, public float $x, public float $y, public string $element)
+    {
+    }
 
     /** @return array{symbol: string, x: float, y: float, element: string} */
     public function toArray(): array

@@ -12,16 +12,17 @@ use Isleward\Core\Unit\Box;
  */
 final readonly class Shape
 {
-    /** @param list<list<float>> $rings */
+    /** @param  list<list<float>>  $rings */
     private function __construct(
         public Layer $layer,
         public string $kind,
         public array $rings,
         public bool $dashed = false,
         public string $text = '',
-    ) {}
+    ) {
+    }
 
-    /** @param list<list<float>> $rings filled by the even-odd rule */
+    /** @param  list<list<float>>  $rings filled by the even-odd rule */
     public static function area(Layer $layer, array $rings): self
     {
         return new self($layer, 'area', $rings);
@@ -32,7 +33,7 @@ final readonly class Shape
         return self::area($layer, [[$b->x0, $b->y0, $b->x1, $b->y0, $b->x1, $b->y1, $b->x0, $b->y1]]);
     }
 
-    /** @param list<float> $points */
+    /** @param  list<float>  $points */
     public static function line(Layer $layer, array $points, bool $dashed = false): self
     {
         return new self($layer, 'line', [$points], $dashed);
@@ -43,7 +44,7 @@ final readonly class Shape
         return new self($layer, 'arc', [[$x, $y, $radius, $start, $sweep]]);
     }
 
-    /** @param float $height of the letters, mm on the drawing */
+    /** @param  float  $height of the letters, mm on the drawing */
     public static function text(float $x, float $y, float $height, string $text): self
     {
         return new self(Layer::Text, 'text', [[$x, $y, $height]], text: $text);

@@ -29,7 +29,9 @@ final readonly class OpeningChange implements Edit
 {
     private const PLAIN = ['storey', 'type', 'width', 'height', 'position', 'sill', 'facesOut', 'mirrored', 'setback'];
 
-    private function __construct(private string $id, private Fields $args) {}
+    private function __construct(private string $id, private Fields $args)
+    {
+    }
 
     public static function from(Fields $args): self
     {

@@ -12,7 +12,9 @@ use Isleward\Core\Fields;
 /** Puts an opening in a wall, bare or filled with a unit. "headAt" instead of "sill" gives the head's height over the storey's floor. */
 final readonly class OpeningPlace implements Edit
 {
-    private function __construct(private Fields $args) {}
+    private function __construct(private Fields $args)
+    {
+    }
 
     public static function from(Fields $args): self
     {

@@ -11,8 +11,10 @@ use Isleward\Core\Refusal;
 /** Removes openings; the wall closes. */
 final readonly class OpeningRemove implements Edit
 {
-    /** @param list<string> $ids */
-    private function __construct(private array $ids) {}
+    /** @param  list<string>  $ids */
+    private function __construct(private array $ids)
+    {
+    }
 
     public static function from(Fields $args): self
     {

@@ -11,7 +11,9 @@ use Isleward\Core\Fields;
 /** One element added (no before), altered, or removed (no after). */
 final readonly class Operation
 {
-    private function __construct(public Kind $kind, public string $id, public ?Element $before, public ?Element $after) {}
+    private function __construct(public Kind $kind, public string $id, public ?Element $before, public ?Element $after)
+    {
+    }
 
     public static function add(Element $element): self
     {

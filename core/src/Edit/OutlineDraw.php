@@ -24,7 +24,7 @@ final readonly class OutlineDraw implements Edit
 {
     private const SHARPEST = 15.0;
 
-    /** @param list<Vec2> $corners */
+    /** @param  list<Vec2>  $corners */
     private function __construct(
         private array $corners,
         private bool $closed,
@@ -32,7 +32,8 @@ final readonly class OutlineDraw implements Edit
         private float $thickness,
         private string $base,
         private string $top,
-    ) {}
+    ) {
+    }
 
     public static function from(Fields $args): self
     {
@@ -113,7 +114,7 @@ final readonly class OutlineDraw implements Edit
         return $corners;
     }
 
-    /** @param list<Line> $sides */
+    /** @param  list<Line>  $sides */
     private function requireOpenAngle(array $sides, int $i): void
     {
         if ($i === 0 && ! $this->closed) {

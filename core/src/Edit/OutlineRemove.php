@@ -14,7 +14,9 @@ use Isleward\Core\Refusal;
 /** Removes an outline with its walls and their openings; refused with what would go until "withContents" is true. */
 final readonly class OutlineRemove implements Edit
 {
-    private function __construct(private string $id, private bool $withContents) {}
+    private function __construct(private string $id, private bool $withContents)
+    {
+    }
 
     public static function from(Fields $args): self
     {

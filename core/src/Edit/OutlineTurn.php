@@ -15,7 +15,9 @@ use Isleward\Core\Wall\Bodies;
  */
 final readonly class OutlineTurn implements Edit
 {
-    private function __construct(private string $id) {}
+    private function __construct(private string $id)
+    {
+    }
 
     public static function from(Fields $args): self
     {

@@ -11,7 +11,9 @@ final readonly class Scope
      * @param  list<string>  $walls
      * @param  list<string>  $openings
      */
-    private function __construct(public bool $everything, public array $walls, public array $openings) {}
+    private function __construct(public bool $everything, public array $walls, public array $openings)
+    {
+    }
 
     public static function none(): self
     {

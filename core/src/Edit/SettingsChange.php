@@ -11,7 +11,9 @@ use Isleward\Core\Fields;
 /** Changes any of the project's settings: name, units, corner margin, base level, north. */
 final readonly class SettingsChange implements Edit
 {
-    private function __construct(private Fields $args) {}
+    private function __construct(private Fields $args)
+    {
+    }
 
     public static function from(Fields $args): self
     {

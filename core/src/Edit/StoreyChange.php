@@ -12,7 +12,9 @@ use Isleward\Core\Measure\Length;
 /** Renames a storey or changes its height. What is placed by storey follows. */
 final readonly class StoreyChange implements Edit
 {
-    private function __construct(private string $id, private Fields $args) {}
+    private function __construct(private string $id, private Fields $args)
+    {
+    }
 
     public static function from(Fields $args): self
     {

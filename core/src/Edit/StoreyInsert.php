@@ -12,7 +12,9 @@ use Isleward\Core\Fields;
 /** Inserts a storey over another, or under all. What stands on the storeys above moves up with them. */
 final readonly class StoreyInsert implements Edit
 {
-    private function __construct(private Fields $args) {}
+    private function __construct(private Fields $args)
+    {
+    }
 
     public static function from(Fields $args): self
     {

@@ -17,7 +17,9 @@ use Isleward\Core\Refusal;
  */
 final readonly class StoreyRemove implements Edit
 {
-    private function __construct(private string $id, private bool $withContents) {}
+    private function __construct(private string $id, private bool $withContents)
+    {
+    }
 
     public static function from(Fields $args): self
     {

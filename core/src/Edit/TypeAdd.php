@@ -14,7 +14,9 @@ use Isleward\Core\Unit\Solver;
 /** Adds a unit type to the project's rack. */
 final readonly class TypeAdd implements Edit
 {
-    private function __construct(private Fields $args) {}
+    private function __construct(private Fields $args)
+    {
+    }
 
     public static function from(Fields $args): self
     {

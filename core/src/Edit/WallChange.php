@@ -14,8 +14,10 @@ use Isleward\Core\Wall\Bodies;
 /** Changes the thickness of walls, or the storeys they run through. */
 final readonly class WallChange implements Edit
 {
-    /** @param list<string> $walls */
-    private function __construct(private array $walls, private Fields $args) {}
+    /** @param  list<string>  $walls */
+    private function __construct(private array $walls, private Fields $args)
+    {
+    }
 
     public static function from(Fields $args): self
     {

@@ -7,7 +7,7 @@ namespace Isleward\Core\Edit;
 /** Counts in sentences. */
 final class Words
 {
-    /** @param array<string, int> $counts "1 opening and 4 walls"; nothing of which there is none */
+    /** @param  array<string, int>  $counts "1 opening and 4 walls"; nothing of which there is none */
     public static function counts(array $counts): string
     {
         $parts = [];

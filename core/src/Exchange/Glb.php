@@ -75,7 +75,7 @@ final class Glb
         return 'glTF'.pack('VV', 2, 12 + strlen($body)).$body;
     }
 
-    /** @param non-empty-list<Part> $parts */
+    /** @param  non-empty-list<Part>  $parts */
     private function node(string $name, Geometry $geometry, array $parts): void
     {
         $primitives = [];
@@ -125,7 +125,7 @@ final class Glb
         ];
     }
 
-    /** @param list<float> $values */
+    /** @param  list<float>  $values */
     private function floats(array $values, string $type, ?int $target): int
     {
         $size = $type === 'VEC3' ? 3 : 4;
@@ -149,7 +149,7 @@ final class Glb
         return count($this->accessors) - 1;
     }
 
-    /** @param list<int> $triangles */
+    /** @param  list<int>  $triangles */
     private function indices(array $triangles): int
     {
         $this->accessors[] = ['bufferView' => $this->view(pack('V*', ...$triangles), 34963), 'componentType' => 5125, 'count' => count($triangles), 'type' => 'SCALAR'];

@@ -14,7 +14,7 @@ use Isleward\Core\Drawing\Shape;
  */
 final class Svg
 {
-    /** @param float $scale 50 for 1:50 */
+    /** @param  float  $scale 50 for 1:50 */
     public static function write(Drawing $drawing, float $scale = 1.0): string
     {
         [$x0, $y0, $x1, $y1] = $drawing->bounds;

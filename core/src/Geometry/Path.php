@@ -9,8 +9,10 @@ use Isleward\Core\Tolerance;
 /** A chain of stretches, each starting where the one before ends. Distances run along the whole chain, in mm. */
 final readonly class Path
 {
-    /** @param non-empty-list<Segment> $segments */
-    private function __construct(public array $segments) {}
+    /** @param  non-empty-list<Segment>  $segments */
+    private function __construct(public array $segments)
+    {
+    }
 
     /**
      * @param  non-empty-list<Segment>  $segments

@@ -16,10 +16,12 @@ use Isleward\Core\Geometry\Internal\SweepTriangulator;
  */
 final readonly class Region
 {
-    /** @param list<list<float>> $rings */
-    private function __construct(public array $rings) {}
+    /** @param  list<list<float>>  $rings */
+    private function __construct(public array $rings)
+    {
+    }
 
-    /** @param list<list<float>> $rings already with the inside on their left */
+    /** @param  list<list<float>>  $rings already with the inside on their left */
     public static function fromRings(array $rings): self
     {
         return new self($rings);
@@ -132,7 +134,7 @@ final readonly class Region
         return SweepTriangulator::triangulate($this->rings);
     }
 
-    /** @param list<float> $ring */
+    /** @param  list<float>  $ring */
     public static function signedArea(array $ring): float
     {
         $area = 0.0;

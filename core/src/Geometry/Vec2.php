@@ -7,7 +7,9 @@ namespace Isleward\Core\Geometry;
 /** A point or a direction in a plane; mm, x east and y north in plan. */
 final readonly class Vec2
 {
-    public function __construct(public float $x, public float $y) {}
+    public function __construct(public float $x, public float $y)
+    {
+    }
 
     /** The unit vector at an angle in radians, counter-clockwise from +x. */
     public static function atAngle(float $radians): self

@@ -7,6 +7,8 @@ namespace Isleward\Core\Scene;
 /** A geometry made once and placed many times: a mesh for each material in it. */
 final readonly class Geometry
 {
-    /** @param array<string, Mesh> $meshes material → mesh */
-    public function __construct(public array $meshes) {}
+    /** @param  array<string, Mesh>  $meshes material → mesh */
+    public function __construct(public array $meshes)
+    {
+    }
 }

@@ -11,7 +11,9 @@ final readonly class Mesh
      * @param  list<float>  $positions  x, y, z in threes
      * @param  list<int>  $triangles  point numbers in threes
      */
-    public function __construct(public array $positions, public array $triangles) {}
+    public function __construct(public array $positions, public array $triangles)
+    {
+    }
 
     /** Enclosed by a closed mesh, mm³. */
     public function volume(): float

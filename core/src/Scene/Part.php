@@ -14,5 +14,6 @@ final readonly class Part
         public float $y,
         public float $z,
         public float $angle,
-    ) {}
+    ) {
+    }
 }

@@ -23,9 +23,11 @@ final readonly class Scene
      * @param  array<string, Geometry>  $geometries
      * @param  list<Part>  $parts
      */
-    private function __construct(public string $name, public array $geometries, public array $parts) {}
+    private function __construct(public string $name, public array $geometries, public array $parts)
+    {
+    }
 
-    /** @param iterable<Body> $bodies the walls to show, with their openings */
+    /** @param  iterable<Body>  $bodies the walls to show, with their openings */
     public static function of(string $name, Design $design, iterable $bodies): self
     {
         $geometries = $parts = [];

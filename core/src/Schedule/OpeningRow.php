@@ -23,7 +23,8 @@ final readonly class OpeningRow
         public float $glass,
         public array $byStorey,
         public array $openings,
-    ) {}
+    ) {
+    }
 
     /** @return array<string, mixed> */
     public function toArray(): array

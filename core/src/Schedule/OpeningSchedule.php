@@ -12,8 +12,10 @@ use Isleward\Core\Geometry\Region;
 /** Openings grouped by type and size, counted by storey. Areas in mm² inside, m² in tables. */
 final readonly class OpeningSchedule
 {
-    /** @param list<OpeningRow> $rows */
-    private function __construct(private Design $design, public array $rows) {}
+    /** @param  list<OpeningRow>  $rows */
+    private function __construct(private Design $design, public array $rows)
+    {
+    }
 
     public static function of(Design $design): self
     {
@@ -63,7 +65,7 @@ final readonly class OpeningSchedule
         return new Table($headings, $rows, ['Total', '', '', '', $this->count(), ...$totals, '', Table::figure($this->area() / 1e6, 3), Table::figure($glass / 1e6, 3)]);
     }
 
-    /** @param non-empty-list<Opening> $group */
+    /** @param  non-empty-list<Opening>  $group */
     private static function row(Design $design, array $group): OpeningRow
     {
         $first = $group[0];

@@ -12,7 +12,9 @@ final readonly class Table
      * @param  list<list<string|int>>  $rows
      * @param  list<string|int>  $totals
      */
-    public function __construct(public array $headings, public array $rows, public array $totals) {}
+    public function __construct(public array $headings, public array $rows, public array $totals)
+    {
+    }
 
     public static function figure(float $value, int $decimals): string
     {

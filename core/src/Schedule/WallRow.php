@@ -21,7 +21,8 @@ final readonly class WallRow
         public int $openings,
         public float $gross,
         public float $cutOut,
-    ) {}
+    ) {
+    }
 
     public function net(): float
     {

@@ -12,8 +12,10 @@ use Isleward\Core\Wall\PlacedOpening;
 /** Walls with their gross face, what openings take out of it, and what is left. Areas over the outer face, corner to corner. */
 final readonly class WallSchedule
 {
-    /** @param list<WallRow> $rows */
-    private function __construct(public array $rows) {}
+    /** @param  list<WallRow>  $rows */
+    private function __construct(public array $rows)
+    {
+    }
 
     /**
      * @param  array<string, Body>  $bodies

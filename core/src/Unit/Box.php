@@ -7,7 +7,9 @@ namespace Isleward\Core\Unit;
 /** An upright rectangle in a unit's face: mm from its left jamb and its sill, seen from outside. */
 final readonly class Box
 {
-    public function __construct(public float $x0, public float $y0, public float $x1, public float $y1) {}
+    public function __construct(public float $x0, public float $y0, public float $x1, public float $y1)
+    {
+    }
 
     public function width(): float
     {

@@ -14,7 +14,9 @@ final readonly class Division implements Node
      * @param  float  $face  face width of the dividers, mm
      * @param  non-empty-list<Part>  $parts  left to right, or bottom to top
      */
-    private function __construct(public Axis $axis, public float $face, public array $parts) {}
+    private function __construct(public Axis $axis, public float $face, public array $parts)
+    {
+    }
 
     public static function from(Fields $f, int $depth): self
     {

@@ -23,7 +23,8 @@ final readonly class Light implements Node
         public float $bottomRail,
         public float $sashDepth,
         public float $glass,
-    ) {}
+    ) {
+    }
 
     public static function from(Fields $f): self
     {

@@ -7,5 +7,7 @@ namespace Isleward\Core\Unit;
 /** A glazing unit as seen: its clear size between frame or sash. */
 final readonly class Pane
 {
-    public function __construct(public Box $box, public float $back, public float $thickness) {}
+    public function __construct(public Box $box, public float $back, public float $thickness)
+    {
+    }
 }

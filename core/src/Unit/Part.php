@@ -10,8 +10,10 @@ use Isleward\Core\Refusal;
 /** One part of a division: a fixed clear size, or a share of what the fixed ones leave. */
 final readonly class Part
 {
-    /** @param float|null $fixed clear size in mm, or null for a share */
-    private function __construct(public ?float $fixed, public float $share, public Node $node) {}
+    /** @param  float|null  $fixed clear size in mm, or null for a share */
+    private function __construct(public ?float $fixed, public float $share, public Node $node)
+    {
+    }
 
     public static function from(Fields $f, int $depth): self
     {

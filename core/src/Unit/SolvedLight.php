@@ -7,5 +7,7 @@ namespace Isleward\Core\Unit;
 /** A light at its place; for one that opens, the box of its sash or leaf. */
 final readonly class SolvedLight
 {
-    public function __construct(public Light $light, public Box $box, public HingeSide $hinge) {}
+    public function __construct(public Light $light, public Box $box, public HingeSide $hinge)
+    {
+    }
 }

@@ -19,7 +19,8 @@ final readonly class SolvedUnit
         public array $members,
         public array $panes,
         public array $lights,
-    ) {}
+    ) {
+    }
 
     /** Clear glass, mm². */
     public function glassArea(): float

@@ -25,7 +25,9 @@ final class Solver
     /** @var list<SolvedLight> */
     private array $lights = [];
 
-    private function __construct(private readonly UnitTree $tree, private readonly float $width, private readonly bool $mirrored) {}
+    private function __construct(private readonly UnitTree $tree, private readonly float $width, private readonly bool $mirrored)
+    {
+    }
 
     /**
      * @param  bool  $mirrored  handed the other way than drawn

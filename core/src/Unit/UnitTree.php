@@ -18,7 +18,9 @@ final readonly class UnitTree
      * @param  float  $sill  mm; 0 for none (a door without a threshold)
      * @param  float  $depth  mm
      */
-    private function __construct(public float $jamb, public float $head, public float $sill, public float $depth, public Node $root) {}
+    private function __construct(public float $jamb, public float $head, public float $sill, public float $depth, public Node $root)
+    {
+    }
 
     public static function from(Fields $f): self
     {
@@ -31,7 +33,7 @@ final readonly class UnitTree
         return new self($faces['jamb'], $faces['head'], $faces['sill'], $frame->size('depth', 'The depth of a frame'), self::node($f->fields('root')));
     }
 
-    /** @param int $depth how many divisions it lies in */
+    /** @param  int  $depth how many divisions it lies in */
     public static function node(Fields $f, int $depth = 0): Node
     {
         if ($depth > self::DEEPEST) {

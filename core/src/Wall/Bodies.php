@@ -96,7 +96,7 @@ final class Bodies
         return new Surface($wall->from, $wall->to->minus($wall->from)->unit());
     }
 
-    /** @param list<Wall> $candidates */
+    /** @param  list<Wall>  $candidates */
     private static function partner(Design $design, Wall $wall, array $candidates): ?Wall
     {
         $best = null;

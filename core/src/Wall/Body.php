@@ -23,7 +23,8 @@ final readonly class Body
         public float $head,
         public End $left,
         public End $right,
-    ) {}
+    ) {
+    }
 
     public function height(): float
     {

@@ -9,7 +9,9 @@ use Isleward\Core\Geometry\Vec2;
 /** The plane a wall's end is cut by: at depth d behind the outer face it lies at u = at + slope · d (mm). */
 final readonly class End
 {
-    public function __construct(public float $at, public float $slope, public Joint $joint, public ?string $meets = null) {}
+    public function __construct(public float $at, public float $slope, public Joint $joint, public ?string $meets = null)
+    {
+    }
 
     public static function square(float $at, Joint $joint = Joint::Free, ?string $meets = null): self
     {

@@ -24,5 +24,6 @@ final readonly class Frontage
         public float $head,
         public array $walls,
         public bool $folds,
-    ) {}
+    ) {
+    }
 }

@@ -134,7 +134,7 @@ final class Frontages
         return false;
     }
 
-    /** @param array<string, true> $taken */
+    /** @param  array<string, true>  $taken */
     private static function name(float $bearing, array $taken): string
     {
         $compass = self::COMPASS[((int) round($bearing / 45)) % 8];

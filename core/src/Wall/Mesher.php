@@ -16,7 +16,7 @@ use Isleward\Core\Scene\Mesh;
  */
 final class Mesher
 {
-    /** @param list<list<float>> $holes rings in (u, v) */
+    /** @param  list<list<float>>  $holes rings in (u, v) */
     public static function mesh(Body $body, array $holes): Mesh
     {
         $t = $body->wall->thickness;

@@ -16,7 +16,8 @@ final readonly class PlacedOpening
         public float $right,
         public float $sill,
         public float $head,
-    ) {}
+    ) {
+    }
 
     public static function of(Design $design, Opening $opening, float $wallLength): self
     {

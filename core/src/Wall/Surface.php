@@ -14,7 +14,7 @@ final readonly class Surface
 {
     private Vec2 $outward;
 
-    /** @param Vec2 $along unit direction of u in plan */
+    /** @param  Vec2  $along unit direction of u in plan */
     public function __construct(public Vec2 $origin, public Vec2 $along)
     {
         $this->outward = $along->rightHand();

@@ -85,7 +85,7 @@ function Stand({ mark, title, on, disabled, width, height, shapes, onClick }: St
             <svg width={w + 2} height={height * SCALE + 2} viewBox={`-40 ${-height - 40} ${width + 80} ${height + 80}`} aria-hidden="true" className="overflow-visible">
                 {shapes.length === 0 && <path d={`M0 0V${-height}H${width}V0ZM0 0L${width} ${-height}M0 ${-height}L${width} 0`} fill="none" stroke="currentColor" strokeWidth={0.8} vectorEffect="non-scaling-stroke" strokeDasharray="3 2" />}
                 {shapes.map((s, i) => (
-                    <path key={i} d={pathOf(s)} vectorEffect="non-scaling-stroke" stroke="currentColor" strokeWidth={s.layer === 'glass' || s.layer === 'operation' ? 0.4 : 0.7} fill={s.layer === 'glass' ? 'var(--glass)' : s.kind === 'area' ? 'var(--frame)' : 'none'} />
+                    <path key={i} d={pathOf(s)} vectorEffect="non-scaling-stroke" stroke="currentColor" strokeWidth={s.layer === 'glass' || s.layer === 'operation' ? 0.3 : 0.5} fill={s.layer === 'glass' ? 'var(--glass)' : s.kind === 'area' ? 'var(--frame)' : 'none'} />
                 ))}
             </svg>
             <span className={`mt-px w-[calc(100%+12px)] border-t text-center text-[11px] leading-tight whitespace-nowrap ${on ? 'border-t-4 border-tide font-semibold' : 'border-quiet group-hover:text-tide'}`}>{mark}</span>

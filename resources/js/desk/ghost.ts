@@ -59,7 +59,7 @@ export function ghostAt(data: Data, inHand: InHand, wall: Wall, storey: Storey, 
         sill: free,
         width,
         height,
-        caught: { along: null, up: free === usual ? `sill ${data.length(inHand.sill)} as before` : null },
+        caught: { along: null, up: free === usual && typed.sill === undefined && typed.head === undefined ? `sill ${data.length(inHand.sill)} as before` : null, upAt: usual },
         centred: false,
         typed,
         lit: same?.lit ?? 'left',
@@ -109,7 +109,7 @@ function settle(data: Data, ghost: Ghost, k: number, upright: boolean): void {
     ], REACH / k);
     if (along && !(along.point === 'centre' && !/middle|centre/.test(along.name)) && !(along.point === 'jamb' && /middle|centre/.test(along.name))) {
         ghost.left = along.at - along.offset;
-        ghost.caught = { ...ghost.caught, along: along.name };
+        ghost.caught = { ...ghost.caught, along: along.name, alongAt: along.at };
         ghost.centred = along.point === 'centre' && along.name === 'middle of the wall';
     } else ghost.left = Math.round(ghost.left / step) * step;
     if (!upright) return;
@@ -119,7 +119,7 @@ function settle(data: Data, ghost: Ghost, k: number, upright: boolean): void {
     ], REACH / k);
     if (up) {
         ghost.sill = up.at - up.offset;
-        ghost.caught = { ...ghost.caught, up: up.name };
+        ghost.caught = { ...ghost.caught, up: up.name, upAt: up.at };
     } else ghost.sill = Math.round(ghost.sill / step) * step;
 }
 
@@ -237,7 +237,9 @@ export function ghostKey(data: Data, event: { key: string; shiftKey: boolean; ct
             const other = opposite[ghost.lit];
             if (other) delete typed[other];
         } else delete typed[ghost.lit];
-        useDesk.setState({ ghost: { ...ghost, typed, refusal: null } });
+        const upright = typed.sill !== undefined || typed.head !== undefined;
+        const sideways = typed.left !== undefined || typed.right !== undefined;
+        useDesk.setState({ ghost: { ...ghost, typed, refusal: null, centred: ghost.centred && !sideways, caught: { ...ghost.caught, along: sideways ? null : ghost.caught.along, up: upright ? null : ghost.caught.up } } });
         inquire(data);
     };
     if (event.key === 'Tab') {

@@ -19,7 +19,7 @@ export type Ghost = {
     width: number;
     height: number;
     /** what the caught line is called, sideways and upright */
-    caught: { along: string | null; up: string | null };
+    caught: { along: string | null; up: string | null; alongAt?: number; upAt?: number };
     /** whether the middle of the wall holds its centre */
     centred: boolean;
     typed: Partial<Record<Dimension, string>>;
@@ -82,7 +82,7 @@ export const useDesk = create<Desk>((set) => ({
         }),
     look: (pane, view) => set((s) => ({ views: { ...s.views, [pane]: view } })),
     show: (what) => set((s) => ({ goTo: { what, count: s.goTo.count + 1 } })),
-    enlarge: (pane) => set((s) => (s.main === pane ? {} : { main: pane, side: s.main === 'elevation' || s.side === pane ? s.main : s.side })),
+    enlarge: (pane) => set((s) => (s.main === pane ? {} : { views: { elevation: null, plan: null }, main: pane, side: s.main === 'elevation' || s.side === pane ? s.main : s.side })),
     letGo: () => set({ inHand: null, ghost: null }),
 }));
 

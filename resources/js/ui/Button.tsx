@@ -4,6 +4,7 @@ const looks = {
     plain: 'text-ink hover:text-tide disabled:text-quiet/60',
     outline: 'border border-hairline bg-sheet text-ink hover:border-tide hover:text-tide disabled:text-quiet/60',
     main: 'bg-tide text-on-tide hover:brightness-110 font-semibold disabled:opacity-60',
+    danger: 'text-buoy hover:underline',
     warn: 'border border-buoy text-buoy hover:bg-buoy-wash',
 };
 

@@ -13,7 +13,9 @@ use Facebook\WebDriver\WebDriverKeys;
 /** Isleward as a person works it: finds things by what they say, points at places of the drawing in mm. */
 final readonly class Desk
 {
-    public function __construct(public RemoteWebDriver $driver, private string $address) {}
+    public function __construct(public RemoteWebDriver $driver, private string $address)
+    {
+    }
 
     public function signIn(string $email = 'pilot@skerrow.example', string $password = 'harbour-light'): void
     {
@@ -137,7 +139,7 @@ final readonly class Desk
         $this->waitUntil(fn (): bool => str_contains($this->text(), $text), $text);
     }
 
-    /** @param \Closure(): bool $condition */
+    /** @param  \Closure(): bool  $condition */
     public function waitUntil(\Closure $condition, string $what = 'something'): void
     {
         try {

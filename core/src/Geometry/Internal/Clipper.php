@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Geometry\Internal;
 
-use Isleward\Core\Geometry\Region;
 use Isleward\Core\Tolerance;
 
 /**
@@ -52,7 +51,7 @@ final class Clipper
         return $clipper->link($clipper->boundary($operation));
     }
 
-    /** @param list<float> $ring */
+    /** @param  list<float>  $ring */
     private function add(array $ring, int $a, int $b): void
     {
         $scale = 1 / Tolerance::GRID;

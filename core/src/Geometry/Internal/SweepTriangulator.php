@@ -90,7 +90,7 @@ final class SweepTriangulator
         return [$coordinates, $sweep->triangles];
     }
 
-    /** @param list<list<float>> $rings */
+    /** @param  list<list<float>>  $rings */
     private function load(array $rings): void
     {
         $scale = 1 / Tolerance::GRID;

@@ -69,7 +69,7 @@ export function WallCard({ wall }: { wall: Wall }) {
                         <Button small onClick={() => void data.edit('outline.turn', { id: outline.id })} title="What is outside becomes inside; openings stay where they are">
                             Turn round
                         </Button>
-                        <Button small look="plain" className="text-buoy" onClick={() => void remove(false)}>
+                        <Button small look="danger" onClick={() => void remove(false)}>
                             Remove outline
                         </Button>
                     </div>

@@ -70,7 +70,7 @@ export function useSend() {
 
 export function RemoveButton({ label, onClick }: { label: string; onClick: () => void }) {
     return (
-        <Button small look="plain" className="mt-3 text-buoy" onClick={onClick}>
+        <Button small look="danger" className="-ml-2 mt-3" onClick={onClick}>
             {label}
         </Button>
     );

@@ -49,16 +49,21 @@ export function DrawingPane({ pane, label, bounds, opensWide = false, paint, ove
     const fitted = useRef('');
     useEffect(() => {
         if (size.width === 0) return;
+        const opening = (b: Bounds) => (opensWide && size.width > 500 ? fitHeight(b, size) : fit(b, size));
         const key = `${goTo.what === 'all' ? goTo.count : ''}|${size.width}|${size.height}|${boundsKey}`;
         const untouched = view === null || view === lastFit.get(pane);
         if (goTo.what === 'all' && key !== fitted.current && (untouched || goTo.count !== lastCount.get(pane))) {
             const bounds = boundsKey.split(',').map(Number) as Bounds;
-            const next = goTo.count === 0 && opensWide ? fitHeight(bounds, size) : fit(bounds, size);
+            const next = goTo.count === lastCount.get(pane) || !lastCount.has(pane) ? opening(bounds) : fit(bounds, size);
             lastFit.set(pane, next);
             lastCount.set(pane, goTo.count);
             fitted.current = key;
             look(pane, next);
-        } else if (view === null) look(pane, fit(boundsKey.split(',').map(Number) as Bounds, size));
+        } else if (view === null) {
+            const next = opening(boundsKey.split(',').map(Number) as Bounds);
+            lastFit.set(pane, next);
+            look(pane, next);
+        }
     }, [size, goTo, boundsKey, view, look, pane, opensWide]);
 
     useEffect(() => {
@@ -108,7 +113,7 @@ export function DrawingPane({ pane, label, bounds, opensWide = false, paint, ove
             tabIndex={0}
             data-pane={pane}
             data-view={view ? `${view.x},${view.y},${view.k}` : ''}
-            className="relative h-full w-full touch-none overflow-hidden bg-sheet -outline-offset-2"
+            className="group relative h-full w-full touch-none overflow-hidden bg-sheet outline-none"
             onPointerDown={(event) => {
                 const here = at(event);
                 if (!here || !view) return;
@@ -156,6 +161,7 @@ export function DrawingPane({ pane, label, bounds, opensWide = false, paint, ove
                     {overlay(view, size)}
                 </svg>
             )}
+            <span className="pointer-events-none absolute inset-0 hidden border-2 border-tide/70 group-focus-visible:block" />
         </div>
     );
 }

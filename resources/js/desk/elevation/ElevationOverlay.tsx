@@ -98,28 +98,22 @@ function GhostBox({ ghost, view, size }: Props & { ghost: Ghost }) {
     const data = useData();
     const frontage = data.frontageOf.get(ghost.wall);
     if (!frontage) return null;
-    const x = frontage.offset + (frontage.walls[ghost.wall] ?? 0) + ghost.left;
-    const a = toScreen(view, size, x, ghost.sill + ghost.height);
+    const start = frontage.offset + (frontage.walls[ghost.wall] ?? 0);
+    const a = toScreen(view, size, start + ghost.left, ghost.sill + ghost.height);
     const doubtful = ghost.refusal !== null || ghost.findings.length > 0;
     const tone = doubtful ? 'var(--buoy)' : 'var(--tide)';
     const said = ghost.refusal ?? ghost.findings[0]?.sentence ?? [ghost.caught.along, ghost.caught.up].filter(Boolean).join(' · ');
     const w = ghost.width * view.k;
-    const caughtX = ghost.caught.along ? [x, x + ghost.width, x + ghost.width / 2] : [];
     return (
         <g data-ghost={ghost.moving ?? 'new'}>
-            {caughtX.map((at, i) => {
-                const p = toScreen(view, size, at, 0);
-                const isMiddle = i === 2;
-                if (isMiddle !== /middle|centre/.test(ghost.caught.along ?? '')) return null;
-                return <path key={i} d={`M${p.x} 0V${size.height}`} stroke="var(--brass)" strokeDasharray="5 4" strokeWidth={isMiddle ? 1 : 0.6} />;
-            })}
-            {ghost.caught.up && <path d={`M0 ${a.y + (ghost.caught.up.startsWith('head') ? 0 : ghost.height * view.k)}H${size.width}`} stroke="var(--brass)" strokeDasharray="5 4" strokeWidth={0.8} />}
+            {ghost.caught.along && ghost.caught.alongAt !== undefined && <path d={`M${toScreen(view, size, start + ghost.caught.alongAt, 0).x} 0v${size.height}`} stroke="var(--brass)" strokeDasharray="5 4" />}
+            {ghost.caught.up && ghost.caught.upAt !== undefined && <path d={`M0 ${toScreen(view, size, 0, ghost.caught.upAt).y}h${size.width}`} stroke="var(--brass)" strokeDasharray="5 4" />}
             <rect x={a.x} y={a.y} width={w} height={ghost.height * view.k} fill="var(--glass)" fillOpacity={0.75} stroke={tone} strokeWidth={2} strokeDasharray={doubtful ? '5 3' : undefined} />
             <GhostDimensions ghost={ghost} view={view} size={size} live />
             {said && (
                 <g>
-                    <rect x={a.x + w / 2 - said.length * 3.1 - 8} y={a.y - 30} width={said.length * 6.2 + 16} height={19} rx={3} fill={doubtful ? 'var(--buoy-wash)' : 'var(--sheet)'} stroke={doubtful ? 'var(--buoy)' : 'var(--brass)'} strokeWidth={0.8} />
-                    <text x={a.x + w / 2} y={a.y - 16.5} textAnchor="middle" fontSize={11.5} fill={doubtful ? 'var(--buoy)' : 'var(--brass)'}>
+                    <rect x={a.x + w / 2 - said.length * 3.1 - 8} y={a.y - 56} width={said.length * 6.2 + 16} height={19} rx={3} fill={doubtful ? 'var(--buoy-wash)' : 'var(--sheet)'} stroke={doubtful ? 'var(--buoy)' : 'var(--brass)'} strokeWidth={0.8} />
+                    <text x={a.x + w / 2} y={a.y - 42.5} textAnchor="middle" fontSize={11.5} fill={doubtful ? 'var(--buoy)' : 'var(--brass)'}>
                         {said}
                     </text>
                 </g>
@@ -139,23 +133,23 @@ function GhostDimensions({ ghost, view, size, live }: Props & { ghost: Ghost; li
     const a = toScreen(view, size, start + ghost.left, ghost.sill + ghost.height);
     const b = toScreen(view, size, start + ghost.left + ghost.width, ghost.sill);
     const floor = toScreen(view, size, 0, storey.floor).y;
-    const y = b.y + 14;
+    const y = a.y - 15;
     const placing = live && ghost.moving === null;
     const lit = (d: Dimension) => placing && ghost.lit === d;
     const text = (d: Dimension, mm: number) => (placing && ghost.typed[d] !== undefined ? ghost.typed[d]! + (lit(d) ? '▏' : '') : data.length(mm));
     const tone = live ? 'buoy' : 'tide';
     const lx = toScreen(view, size, start + left.from, 0).x;
     const rx = toScreen(view, size, start + right.from, 0).x;
-    const sillX = b.x + 12;
+    const middle = (a.x + b.x) / 2;
+    const headX = b.x + 13;
     return (
         <g data-dimensions>
-            <DimensionLine from={[lx, y]} to={[a.x, y]} text={text('left', ghost.left - left.from)} tone={tone} lit={lit('left')} />
-            <DimensionLine from={[b.x, y]} to={[rx, y]} text={text('right', right.from - ghost.left - ghost.width)} tone={tone} lit={lit('right')} />
-            <DimensionLine from={[sillX, floor]} to={[sillX, b.y]} text={text('sill', ghost.sill - storey.floor)} tone={tone} lit={lit('sill')} />
-            {(live || (b.y - a.y > 24 && ghost.height * view.k > 30)) && (
-                <DimensionLine from={[sillX, b.y]} to={[sillX, a.y]} text={lit('height') || ghost.typed.height ? text('height', ghost.height) : `head ${text('head', ghost.sill + ghost.height - storey.floor)}`} tone={tone} lit={lit('head') || lit('height')} />
-            )}
-            {placing && <DimensionLine from={[a.x, a.y - 8]} to={[b.x, a.y - 8]} text={text('width', ghost.width)} tone={tone} lit={lit('width')} />}
+            <DimensionLine from={[lx, y]} to={[a.x, y]} text={text('left', ghost.left - left.from)} tone={tone} lit={lit('left')} overflow="before" />
+            <DimensionLine from={[b.x, y]} to={[rx, y]} text={text('right', right.from - ghost.left - ghost.width)} tone={tone} lit={lit('right')} overflow="after" />
+            {(lit('sill') || Math.abs(ghost.sill - storey.floor) > 1) && <DimensionLine from={[middle, floor]} to={[middle, b.y]} text={text('sill', ghost.sill - storey.floor)} tone={tone} lit={lit('sill')} />}
+            {(live || ghost.height * view.k > 30) && <DimensionLine from={[headX, floor]} to={[headX, a.y]} text={`head ${text('head', ghost.sill + ghost.height - storey.floor)}`} tone={tone} lit={lit('head')} overflow="after" />}
+            {(lit('height') || ghost.typed.height !== undefined) && <DimensionLine from={[a.x - 13, b.y]} to={[a.x - 13, a.y]} text={text('height', ghost.height)} tone={tone} lit={lit('height')} />}
+            {(lit('width') || ghost.typed.width !== undefined) && <DimensionLine from={[a.x, b.y - 14]} to={[b.x, b.y - 14]} text={text('width', ghost.width)} tone={tone} lit={lit('width')} />}
         </g>
     );
 }

@@ -54,19 +54,19 @@ export function PlanOverlay({ view, size, storey }: Props & { storey: Storey }) 
                     <polygon key={id} data-chosen={id} points={quad(wall, o.left, o.left + o.width)} fill="var(--tide)" fillOpacity={0.25} stroke="var(--tide)" strokeWidth={2} />
                 ) : null;
             })}
-            <FrontageNames view={view} size={size} />
+            <FrontageNames view={view} size={size} here={new Set(here.map((w) => w.id))} />
             {ghost && ghost.storey === storey.id && <PlanGhost ghost={ghost} spot={spot} quad={quad} />}
             <OutlineInHand view={view} size={size} />
         </>
     );
 }
 
-function FrontageNames({ view, size }: Props) {
+function FrontageNames({ view, size, here }: Props & { here: Set<string> }) {
     const { project, walls } = useData();
     return (
         <>
             {project.frontages.map((f) => {
-                const wall = walls.get(Object.keys(f.walls)[0]!);
+                const wall = walls.get(Object.keys(f.walls).find((id) => here.has(id)) ?? '');
                 if (!wall || wall.length * view.k < 50) return null;
                 const dx = (wall.toX - wall.fromX) / wall.length;
                 const dy = (wall.toY - wall.fromY) / wall.length;

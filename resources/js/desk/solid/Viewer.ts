@@ -101,7 +101,7 @@ export class Viewer {
         const radius = box.getSize(new THREE.Vector3()).length() / 2;
         const vertical = THREE.MathUtils.degToRad(this.camera.fov) / 2;
         const half = Math.min(vertical, Math.atan(Math.tan(vertical) * this.camera.aspect));
-        const away = (radius / Math.sin(half)) * 0.92;
+        const away = (radius / Math.sin(half)) * 0.9;
         this.camera.position.copy(centre).add(new THREE.Vector3(0.62, 0.52, 0.9).normalize().multiplyScalar(away));
         this.controls.target.copy(centre);
         this.controls.update();
