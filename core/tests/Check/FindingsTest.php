@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Tests\Check;
+
+use Isleward\Core\Check\Finding;
+use Isleward\Core\Check\Findings;
+use Isleward\Core\Tests\Support\House;
+use PHPUnit\Framework\TestCase;
+
+final class FindingsTest extends TestCase
+{
+    public function test_an_opening_in_order_gives_none(): void
+    {
+        $house = House::box();
+        $house->place(['left' => 150, 'type' => $house->type('W-03')->id]);
+        $house->place(['left' => 1350, 'type' => $house->type('W-03')->id]);
+        self::assertSame([], self::of($house));
+    }
+
+    public function test_each_doubt_has_its_figure_and_the_remedy_puts_it_right(): void
+    {
+        foreach ([
+            'overlap' => [[['left' => 2000], ['left' => 3115]], 'opening.overlap', 85.0, 'Move 85 to the right'],
+            'past the left end' => [[['left' => -200]], 'opening.past_edge', 200.0, 'Move 350 to the right'],
+            'past the right end' => [[['left' => 11000]], 'opening.past_edge', 200.0, 'Move 350 to the left'],
+            'past the head' => [[['left' => 2000, 'sill' => ['from' => 'datum', 'height' => 6000]]], 'opening.past_edge', 250.0, 'Move 250 down'],
+            'past the foot' => [[['left' => 2000, 'sill' => ['from' => 'floor', 'height' => -40]]], 'opening.past_edge', 40.0, 'Move 40 up'],
+            'near the left corner' => [[['left' => 65]], 'opening.near_corner', 65.0, 'Move 85 to the right'],
+            'near the right corner' => [[['left' => 10700]], 'opening.near_corner', 100.0, 'Move 50 to the left'],
+        ] as $case => [$openings, $rule, $figure, $label]) {
+            $house = House::box();
+            foreach ($openings as $args) {
+                $house->place($args + ['type' => $house->type('W-03')->id]);
+            }
+            $findings = self::of($house);
+            self::assertCount(1, $findings, $case);
+            self::assertSame($rule, $findings[0]->rule, $case);
+            self::assertEqualsWithDelta($figure, $findings[0]->figure, 1e-6, $case);
+            $remedy = $findings[0]->remedy;
+            self::assertNotNull($remedy, $case);
+            self::assertSame($label, $remedy->label, $case);
+            $house->do($remedy->edit, $remedy->args);
+            self::assertSame([], self::of($house), "$case: nothing is left after the remedy");
+        }
+    }
+
+    public function test_no_remedy_is_offered_that_would_do_other_harm(): void
+    {
+        $house = House::box();
+        foreach ([2000, 3115, 4315] as $left) {
+            $house->place(['left' => $left, 'type' => $house->type('W-03')->id]);
+        }
+        $findings = self::of($house);
+        self::assertCount(1, $findings);
+        self::assertSame('Move 85 to the left', $findings[0]->remedy?->label, 'the right one has no room, the left one has');
+        $house->place(['left' => 760, 'type' => $house->type('W-03')->id]);
+        self::assertNull(self::of($house)[0]->remedy);
+    }
+
+    public function test_slanted_openings_whose_boxes_meet_need_not_overlap(): void
+    {
+        $house = House::box();
+        $house->place(['left' => 2000, 'width' => 1000, 'height' => 1000, 'shape' => [0, 0, 1, 0, 0, 1]]);
+        $other = $house->place(['left' => 2100, 'width' => 1000, 'height' => 1000, 'shape' => [1, 0, 1, 1, 0, 1]]);
+        self::assertSame([], self::of($house));
+        $house->do('opening.change', ['id' => $other->id, 'by' => ['u' => -200]]);
+        self::assertCount(1, self::of($house));
+    }
+
+    public function test_what_ends_up_off_its_wall_is_found(): void
+    {
+        $house = House::box(heights: [3600, 3600]);
+        $house->place(['left' => 2000, 'type' => $house->type('W-09')->id, 'sill' => ['from' => 'datum', 'height' => 6400]], storey: 1);
+        $house->do('storey.change', ['id' => $house->storey(0), 'height' => 2400]);
+        self::assertSame('opening.off_wall', self::of($house)[0]->rule);
+    }
+
+    /** @return list<Finding> */
+    private static function of(House $house): array
+    {
+        return Findings::of($house->design, $house->body());
+    }
+}

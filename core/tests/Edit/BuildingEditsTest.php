@@ -1,0 +1,185 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Tests\Edit;
+
+use Isleward\Core\Design\Design;
+use Isleward\Core\Edit\Change;
+use Isleward\Core\Edit\Edits;
+use Isleward\Core\Edit\Operation;
+use Isleward\Core\Fields;
+use Isleward\Core\Refusal;
+use Isleward\Core\Tests\Support\House;
+use Isleward\Core\Wall\Frontages;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+final class BuildingEditsTest extends TestCase
+{
+    public function test_storeys_are_inserted_and_what_stands_above_moves_up(): void
+    {
+        $house = House::box(heights: [4200, 3600]);
+        $id = $house->place(['left' => 1000, 'type' => $house->type('W-03')->id], storey: 1)->id;
+        $house->do('storey.insert', ['above' => $house->storey(0), 'name' => 'Mezzanine', 'height' => 2400]);
+        self::assertSame(['S0', 'Mezzanine', 'S1'], array_map(static fn ($s): string => $s->name, $house->design->storeys->all));
+        self::assertEqualsWithDelta(4200 + 2400 + 900, $house->placed($id)->sill, 1e-9);
+        self::assertEqualsWithDelta(10200.0, $house->body()->head, 1e-9);
+    }
+
+    public function test_a_storey_that_carries_things_says_what_would_go_first(): void
+    {
+        $house = House::box(heights: [4200, 3600]);
+        $house->place(['left' => 1000, 'type' => $house->type('W-03')->id], storey: 1);
+        $before = $house->design;
+        try {
+            $house->do('storey.remove', ['id' => $house->storey(1)]);
+            self::fail('It went without a word.');
+        } catch (Refusal $refusal) {
+            self::assertSame('storey.carries', $refusal->reason);
+            self::assertStringContainsString('1 opening', $refusal->getMessage());
+        }
+        self::assertSame($before, $house->design);
+        $house->do('storey.remove', ['id' => $house->storey(1), 'withContents' => true]);
+        self::assertCount(0, $house->design->openings);
+        self::assertEqualsWithDelta(4200.0, $house->body()->head, 1e-9);
+    }
+
+    public function test_an_outline_has_its_outside_outside_however_it_is_drawn(): void
+    {
+        foreach ([[[0, 0], [9000, 0], [9000, 6000], [0, 6000]], [[0, 0], [0, 6000], [9000, 6000], [9000, 0]]] as $points) {
+            $house = House::box(heights: [3000]);
+            $house->do('outline.remove', ['id' => $house->wall()->outline]);
+            $house->do('outline.draw', ['points' => $points, 'thickness' => '300', 'base' => $house->storey(0), 'top' => $house->storey(0)]);
+            $bearings = array_map(static fn ($f): int => (int) round($f->bearing), Frontages::of($house->design, \Isleward\Core\Wall\Bodies::of($house->design)));
+            sort($bearings);
+            self::assertSame([0, 90, 180, 270], $bearings);
+            self::assertEqualsWithDelta(0.0, $house->body()->footprint()->bounds()[1] ?? -1, 1e-9, 'thickness grows inward');
+        }
+    }
+
+    public function test_turning_an_outline_round_turns_its_outside_and_leaves_openings_where_they_are(): void
+    {
+        $house = House::box(heights: [3000]);
+        $places = [];
+        foreach ([['left', 1000, 'near'], ['right', 700, 'centre'], ['middle', 300, 'near'], ['fraction', 0.3, 'far']] as [$from, $value, $to]) {
+            $opening = $house->place(['type' => $house->type('W-02')->id, 'position' => ['from' => $from, 'value' => $value, 'to' => $to]]);
+            $places[$opening->id] = $house->body()->surface->inPlan($house->placed($opening->id)->left);
+        }
+        $bearing = static fn (): float => Frontages::of($house->design, \Isleward\Core\Wall\Bodies::of($house->design))[0]->bearing;
+        $house->do('outline.turn', ['id' => $house->wall()->outline]);
+        foreach ($places as $id => $place) {
+            $wall = $house->design->opening($id)->wall;
+            $now = \Isleward\Core\Wall\Bodies::of($house->design)[$wall]->surface->inPlan($house->placed($id)->right);
+            self::assertTrue($now->isAt($place), 'its left jamb of before is its right jamb now, at the same place');
+        }
+        self::assertNotEqualsWithDelta(180.0, $bearing(), 1.0);
+    }
+
+    /** @param  array<string, mixed>  $args */
+    #[DataProvider('nonsense')]
+    public function test_nonsense_is_refused_by_code(string $edit, array $args, string $code): void
+    {
+        $house = House::box(heights: [3000]);
+        $args = json_decode(str_replace(['"S0"', '"OUTLINE"'], ['"'.$house->storey(0).'"', '"'.$house->wall()->outline.'"'], (string) json_encode($args)), true);
+        try {
+            $house->do($edit, is_array($args) ? $args : []);
+            self::fail('It was done.');
+        } catch (Refusal $refusal) {
+            self::assertSame($code, $refusal->reason, $refusal->getMessage());
+        }
+    }
+
+    /** @return iterable<string, array{string, array<string, mixed>, string}> */
+    public static function nonsense(): iterable
+    {
+        $wall = ['thickness' => 300, 'base' => 'S0', 'top' => 'S0'];
+        yield 'an edit there is not' => ['wall.explode', [], 'edit.unknown'];
+        yield 'a storey of height 0' => ['storey.insert', ['above' => 'S0', 'name' => 'Flat', 'height' => 0], 'size.too_small'];
+        yield 'a storey without a name' => ['storey.change', ['id' => 'S0', 'name' => '  '], 'field.name'];
+        yield 'the last storey' => ['storey.remove', ['id' => 'S0', 'withContents' => true], 'storey.last'];
+        yield 'a wall of no length' => ['outline.draw', ['points' => [[0, 0], [0, 0], [5000, 5000]]] + $wall, 'outline.no_length'];
+        yield 'an outline that crosses itself' => ['outline.draw', ['points' => [[0, 0], [5000, 5000], [5000, 0], [0, 5000]]] + $wall, 'outline.self_crossing'];
+        yield 'too sharp a corner' => ['outline.draw', ['points' => [[0, 0], [9000, 0], [0, 900]]] + $wall, 'outline.too_sharp'];
+        yield 'two corners' => ['outline.draw', ['points' => [[0, 0], [9000, 0]]] + $wall, 'outline.too_few'];
+        yield 'no thickness' => ['outline.draw', ['rectangle' => ['width' => 5000, 'depth' => 5000], 'thickness' => 0] + $wall, 'size.too_small'];
+        yield 'thicker than it has room for' => ['outline.draw', ['rectangle' => ['width' => 500, 'depth' => 5000]] + $wall, 'wall.too_short'];
+        yield 'a corner that is none' => ['outline.draw', ['points' => [[0, 0], ['a', 0], [1, 1]]] + $wall, 'outline.point'];
+        yield 'a negative margin' => ['settings.change', ['cornerMargin' => -1], 'settings.margin'];
+        yield 'a bearing beyond the circle' => ['settings.change', ['north' => 400], 'settings.north'];
+        yield 'units there are not' => ['settings.change', ['units' => 'cubits'], 'field.invalid'];
+        yield 'nothing chosen' => ['opening.remove', ['ids' => []], 'opening.none'];
+    }
+
+    /** Law: undoing any run of edits gives back exactly the design there was, and redoing it the design there came to be. */
+    public function test_undo_restores_exactly(): void
+    {
+        mt_srand(20261124);
+        $house = House::box(heights: [3600, 3000, 3000]);
+        $plain = static fn (Design $d): string => json_encode(self::sorted($d), JSON_THROW_ON_ERROR);
+        $states = [$plain($house->design)];
+        $changes = [];
+        for ($i = 0; $i < 1500; $i++) {
+            [$edit, $args] = self::randomEdit($house);
+            try {
+                $change = $house->do($edit, $args);
+            } catch (Refusal) {
+                continue;
+            }
+            // as it lies in the log
+            $operations = array_map(static fn (Operation $o): Operation => Operation::from(new Fields(json_decode((string) json_encode($o->toArray()), true))), $change->operations);
+            $changes[] = new Change($change->summary, $operations);
+            $states[] = $plain($house->design);
+        }
+        self::assertGreaterThan(700, count($changes));
+        $design = $house->design;
+        for ($i = count($changes) - 1; $i >= 0; $i--) {
+            $design = $design->after($changes[$i]->inverse(''));
+            self::assertSame($states[$i], $plain($design), "undoing change $i: {$changes[$i]->summary}");
+        }
+        foreach ($changes as $i => $change) {
+            $design = $design->after($change);
+        }
+        self::assertSame($states[count($changes)], $plain($design));
+    }
+
+    /** @return array<string, mixed> */
+    private static function sorted(Design $design): array
+    {
+        $elements = array_map(static fn ($e): array => $e->toArray(), $design->elements());
+        ksort($elements);
+
+        return $elements;
+    }
+
+    /** @return array{string, array<string, mixed>} one of all the edits there are */
+    private static function randomEdit(House $house): array
+    {
+        $design = $house->design;
+        $pick = static fn (array $of): mixed => $of === [] ? null : array_values($of)[mt_rand(0, count($of) - 1)];
+        $storey = $pick($design->storeys->all)->id;
+        $wall = $pick($design->walls)?->id;
+        $opening = $pick($design->openings)?->id ?? 'op-none';
+        $known = array_keys(Edits::BY_NAME);
+        $edit = mt_rand(0, 2) > 0 ? $pick(['opening.place', 'opening.change']) : $pick($known);
+        $refs = ['left', 'right', 'middle', 'fraction'];
+
+        return [$edit, match ($edit) {
+            'settings.change' => ['cornerMargin' => mt_rand(0, 300), 'north' => mt_rand(0, 359), 'units' => $pick(['mm', 'm', 'ft-in'])],
+            'storey.insert' => ['above' => mt_rand(0, 3) === 0 ? null : $storey, 'name' => 'N'.mt_rand(), 'height' => mt_rand(24, 48) * 100 + 0.1],
+            'storey.change' => ['id' => $storey, 'name' => 'R'.mt_rand(), 'height' => mt_rand(24, 48) * 100],
+            'storey.remove' => ['id' => $storey, 'withContents' => count($design->storeys->all) > 3],
+            'outline.draw' => ['rectangle' => ['x' => mt_rand(0, 50) * 1000, 'width' => mt_rand(3, 30) * 1000, 'depth' => 7000 / 3], 'thickness' => mt_rand(100, 400), 'base' => $storey, 'top' => $storey],
+            'outline.turn' => ['id' => $pick($design->outlines)->id],
+            'outline.remove' => ['id' => $pick($design->outlines)->id, 'withContents' => count($design->outlines) > 2],
+            'wall.change' => ['walls' => [$wall], 'thickness' => mt_rand(100, 500), 'top' => $storey],
+            'opening.place' => ['wall' => $wall, 'storey' => $storey, 'type' => $pick([...array_values($design->types), null])?->id, 'position' => ['from' => $r = $pick($refs), 'value' => $r === 'fraction' ? mt_rand(0, 100) / 100 : mt_rand(0, 12000) / 7, 'to' => $pick(['near', 'far', 'centre'])]],
+            'opening.change' => ['id' => $opening] + $pick([
+                ['by' => ['u' => mt_rand(-500, 500) / 3]], ['by' => ['v' => 10]], ['width' => mt_rand(600, 2000)], ['head' => 2400], ['facesOut' => false], ['mirrored' => true],
+                ['setback' => mt_rand(0, 200)], ['measure' => ['from' => $pick($refs), 'to' => 'centre']], ['sillFrom' => 'datum'], ['type' => null],
+            ]),
+            'opening.remove' => ['ids' => [$opening]],
+            default => ['mark' => 'T-'.mt_rand()] + \Isleward\Core\Unit\Stock::types()[mt_rand(0, 11)],
+        }];
+    }
+}

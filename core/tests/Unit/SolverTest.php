@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Tests\Unit;
+
+use Isleward\Core\Fields;
+use Isleward\Core\Refusal;
+use Isleward\Core\Unit\HingeSide;
+use Isleward\Core\Unit\Solver;
+use Isleward\Core\Unit\Stock;
+use Isleward\Core\Unit\UnitTree;
+use PHPUnit\Framework\TestCase;
+
+final class SolverTest extends TestCase
+{
+    /** W-03 by hand: frame 55/55/60, mullion 70, two sashes of 60 in 1200 × 1450. */
+    public function test_a_side_hung_pair_by_hand(): void
+    {
+        $unit = Solver::solve(self::tree('W-03'), 1200, 1450);
+        $light = (1200 - 2 * 55 - 70) / 2;
+        $pane = ($light - 120) * (1450 - 55 - 60 - 120);
+        self::assertCount(2, $unit->panes);
+        self::assertEqualsWithDelta(2 * $pane, $unit->glassArea(), 1e-6);
+        self::assertSame([HingeSide::Left, HingeSide::Right], array_map(static fn ($l): HingeSide => $l->hinge, $unit->lights));
+        self::assertEqualsWithDelta(1 - 2 * $pane / (1200 * 1450), $unit->frameShare(), 1e-12);
+    }
+
+    /** Law: members and panes tile the unit's face, whatever the type and size. */
+    public function test_members_and_panes_fill_the_face_exactly(): void
+    {
+        mt_srand(12519);
+        foreach (Stock::types() as $type) {
+            for ($i = 0; $i < 40; $i++) {
+                $width = mt_rand((int) $type['width'], 6000) + 0.25;
+                $height = mt_rand((int) $type['height'], 4000);
+                $unit = Solver::solve(UnitTree::from(new Fields($type['tree'])), $width, $height, $i % 2 === 0);
+                $sum = $unit->glassArea() + array_sum(array_map(static fn ($m): float => $m->box->area(), $unit->members));
+                self::assertEqualsWithDelta($width * $height, $sum, 1e-3, $type['mark']);
+                foreach ($unit->members as $m) {
+                    self::assertGreaterThan(0, min($m->box->width(), $m->box->height()));
+                }
+            }
+        }
+    }
+
+    public function test_handing_mirrors_everything(): void
+    {
+        $plain = Solver::solve(self::tree('D-01'), 1000, 2150);
+        $mirrored = Solver::solve(self::tree('D-01'), 1000, 2150, true);
+        self::assertSame(HingeSide::Left, $plain->lights[0]->hinge);
+        self::assertSame(HingeSide::Right, $mirrored->lights[0]->hinge);
+        self::assertTrue($plain->hasDoor());
+    }
+
+    public function test_fixed_parts_that_leave_no_room_are_refused_with_figures(): void
+    {
+        $this->expectException(Refusal::class);
+        $this->expectExceptionMessage('take 1520.0 mm');
+        Solver::solve(self::tree('W-07'), 1350, 1500);
+    }
+
+    public function test_a_tree_reads_back_as_it_was_written_and_may_not_be_endless(): void
+    {
+        foreach (Stock::types() as $type) {
+            $tree = UnitTree::from(new Fields($type['tree']));
+            self::assertEquals($tree, UnitTree::from(new Fields($tree->toArray())));
+        }
+        $node = ['operation' => 'fixed', 'glass' => 28];
+        for ($i = 0; $i < 30; $i++) {
+            $node = ['axis' => 'rows', 'face' => 10, 'parts' => [['node' => $node], ['node' => ['operation' => 'fixed', 'glass' => 28]]]];
+        }
+        $this->expectExceptionMessage('deep at the most');
+        UnitTree::from(new Fields(['frame' => ['jamb' => 5, 'head' => 5, 'sill' => 5, 'depth' => 70], 'root' => $node]));
+    }
+
+    private static function tree(string $mark): UnitTree
+    {
+        foreach (Stock::types() as $type) {
+            if ($type['mark'] === $mark) {
+                return UnitTree::from(new Fields($type['tree']));
+            }
+        }
+        throw new \LogicException($mark);
+    }
+}
