@@ -1,0 +1,234 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverKeys as Keys;
+use PHPUnit\Framework\TestCase;
+use Tests\Browser\Support\Chrome;
+use Tests\Browser\Support\Desk;
+
+/** The main job, done in the browser as a designer does it, on the demo project. */
+final class DeskTest extends TestCase
+{
+    private static ?Desk $shared = null;
+
+    private Desk $desk;
+
+    public static function tearDownAfterClass(): void
+    {
+        self::$shared?->driver->quit();
+        self::$shared = null;
+    }
+
+    protected function setUp(): void
+    {
+        $first = self::$shared === null;
+        self::$shared ??= new Desk(Chrome::open(), (string) getenv('ISLEWARD_ADDRESS'));
+        $this->desk = self::$shared;
+        if ($first) {
+            $this->desk->signIn();
+        } else {
+            $this->desk->driver->get((string) getenv('ISLEWARD_ADDRESS'));
+        }
+        $this->desk->openProject('Skerrow Pilot House');
+    }
+
+    protected function tearDown(): void
+    {
+        $errors = array_filter($this->desk->driver->manage()->getLog('browser'), static fn (array $line): bool => $line['level'] === 'SEVERE' && ! str_contains($line['message'], '422') && ! str_contains($line['message'], '409'));
+        self::assertSame([], array_column($errors, 'message'), 'the browser’s log is free of errors');
+    }
+
+    public function test_a_unit_is_placed_by_pointing_and_typing_and_found_in_the_schedule(): void
+    {
+        $this->takeFromRack('W-01');
+        $this->desk->hover('elevation', 16000, 1700);
+        $this->desk->waitFor('[data-ghost=new]');
+        $this->desk->keys('1', '2', '0', '0', '+', '5', '0', Keys::TAB, Keys::TAB, '1', '0', '5', '0');
+        $this->desk->waitForText('W-01 in hand');
+        usleep(500_000);
+        $this->desk->keys(Keys::ENTER);
+        $this->desk->waitUntil(fn (): bool => str_contains($this->desk->text(), 'W-01 fixed light') && $this->desk->count('input[aria-label="Sill"]') === 1);
+        // the neighbour is the W-02 that ends at 14 100: 18 000 − 3 900
+        self::assertSame(['15 350', '1 050', '2 500'], [$this->desk->value('Position'), $this->desk->value('Sill'), $this->desk->value('Head')]);
+        $this->desk->keys(Keys::ESCAPE);
+        $this->desk->button('Schedules')->click();
+        $this->desk->waitFor('tr[aria-label="W-01, 3 placed"][aria-selected=true]');
+        $this->desk->css('tr[aria-label^="D-06"]')->click();
+        $this->desk->waitForText('door between sidelights');
+        $this->desk->waitFor('[data-pane=elevation] [data-chosen^="op-"]');
+        $this->desk->button('Undo: Placed W-01')->click();
+        $this->desk->waitFor('tr[aria-label="W-01, 2 placed"]');
+    }
+
+    public function test_figures_in_the_card_take_sums_and_units_and_undo_survives_a_reload(): void
+    {
+        $this->chooseFirstOfCharts();
+        $this->desk->type('Position', "5' 6 1/2\"");
+        $this->desk->waitUntil(fn (): bool => $this->desk->value('Position') === '1 689.1');
+        $this->desk->type('Width', '1200+150');
+        $this->desk->waitUntil(fn (): bool => $this->desk->value('Width') === '1 350');
+        $this->desk->driver->navigate()->refresh();
+        $this->desk->ready();
+        $this->desk->button('Undo: Made W-03 1 350 × 1 450');
+        $this->desk->driver->executeScript("document.querySelector('[data-pane=elevation]').focus()");
+        $this->desk->keys(Keys::CONTROL.'z'.Keys::NULL);
+        $this->desk->waitUntil(fn (): bool => $this->desk->count('[aria-label^="Undo: Moved W-03"]') === 1);
+        $this->desk->keys(Keys::CONTROL.'z'.Keys::NULL);
+        $this->desk->waitUntil(fn (): bool => $this->desk->count('[aria-label^="Undo: Placed"]') === 1);
+        $this->chooseFirstOfCharts();
+        self::assertSame(['1 730', '1 200'], [$this->desk->value('Position'), $this->desk->value('Width')]);
+    }
+
+    public function test_what_is_typed_stays_with_the_reason_when_it_is_refused(): void
+    {
+        $this->chooseFirstOfCharts();
+        $this->desk->type('Position', '20000');
+        $this->desk->waitForText('wholly off its wall');
+        self::assertSame('20000', $this->desk->value('Position'));
+        $this->desk->keys(Keys::ESCAPE);
+        $this->desk->type('Sill', '12oo');
+        $this->desk->waitForText('is not a length');
+        $this->desk->keys(Keys::ESCAPE);
+        self::assertSame(['1 730', '900'], [$this->desk->value('Position'), $this->desk->value('Sill')]);
+    }
+
+    public function test_dragging_moves_an_opening_and_catches_on_the_storeys_round_it(): void
+    {
+        // the second of the row, 140 to the right and back near to its neighbours' jamb
+        $this->desk->drag('elevation', 1730 + 2280 + 600, 4200 + 1600, 1730 + 2280 + 600 + 400, 4200 + 1600);
+        $this->desk->waitUntil(fn (): bool => $this->desk->count('input[aria-label="Position"]') === 1 && $this->desk->value('Position') !== '4 010');
+        $this->desk->ready();
+        $moved = (float) str_replace(' ', '', $this->desk->value('Position'));
+        self::assertEqualsWithDelta(4410, $moved, 30);
+        self::assertSame('900', $this->desk->value('Sill'), 'the sill holds while dragging sideways');
+        $this->desk->drag('elevation', $moved + 600, 4200 + 1600, 4010 + 600 + 60, 4200 + 1600);
+        $this->desk->waitUntil(fn (): bool => $this->desk->value('Position') === '4 010', 'the jamb of the storey above to be caught');
+    }
+
+    public function test_a_finding_is_put_right_in_one_step(): void
+    {
+        $this->desk->button('2 findings')->click();
+        $this->desk->waitForText('comes to 65 from the left corner; the project keeps 150.');
+        $this->desk->button('Move 85 to the right')->click();
+        $this->desk->button('1 finding');
+        $this->desk->button('Undo: Moved W-09 85 to the right')->click();
+        $this->desk->button('2 findings');
+    }
+
+    public function test_it_is_all_done_by_keyboard(): void
+    {
+        $this->desk->keys(Keys::CONTROL.'k'.Keys::NULL);
+        $this->desk->waitFor('[cmdk-input]');
+        $this->desk->keys('Place W-09', Keys::ENTER);
+        $this->desk->waitFor('[data-ghost=new]');
+        $this->desk->keys('9', '0', '0', '0', Keys::TAB, Keys::TAB, Keys::TAB, '3', '9', '0', '0', Keys::ENTER);
+        $this->desk->waitUntil(fn (): bool => $this->desk->count('input[aria-label="Head"]') === 1 && $this->desk->value('Head') === '3 900', 'the window to stand');
+        $this->desk->keys(Keys::ESCAPE);
+        $this->desk->keys(Keys::ARROW_RIGHT);
+        $this->desk->waitUntil(fn (): bool => $this->desk->count('[aria-label^="Undo: Moved W-09 10 to the right"]') === 1, 'the arrow to move it');
+        $this->desk->keys(Keys::DELETE);
+        $this->desk->waitUntil(fn (): bool => $this->desk->count('[aria-label="Undo: Removed W-09"]') === 1, 'it to be removed');
+        for ($i = 0; $i < 3; $i++) {
+            $this->desk->keys(Keys::CONTROL.'z'.Keys::NULL);
+            usleep(500_000);
+        }
+        $this->desk->keys(']');
+        $this->desk->waitForText('South · Quay');
+    }
+
+    public function test_a_unit_is_placed_in_plan(): void
+    {
+        $this->desk->button('Plan')->click();
+        $this->desk->button('Enlarge the plan')->click();
+        $this->desk->waitUntil(fn (): bool => $this->desk->count('[data-pane=plan]') === 1);
+        $this->desk->ready();
+        $this->takeFromRack('W-01');
+        $this->desk->hover('plan', 11000, 11300);
+        $this->desk->waitFor('[data-pane=plan] [data-ghost=new]');
+        $this->desk->click('plan', 11000, 11300);
+        $this->desk->waitUntil(fn (): bool => str_contains($this->desk->text(), 'North · Quay'), 'it to stand in the north wall');
+        $this->desk->keys(Keys::ESCAPE);
+        $this->desk->button('Undo: Placed W-01')->click();
+        $this->desk->waitUntil(fn (): bool => $this->desk->count('[aria-label^="Undo: Placed W-02"]') === 1);
+    }
+
+    public function test_a_project_is_started_and_its_outline_drawn_by_typing(): void
+    {
+        $this->desk->driver->get((string) getenv('ISLEWARD_ADDRESS'));
+        $this->desk->button('Start a project')->click();
+        $this->desk->waitForText('Floor to floor');
+        $this->desk->keys('Net loft');
+        $this->desk->driver->findElement(WebDriverBy::xpath('//label[contains(.,"drawn in plan next")]'))->click();
+        $this->desk->button('Start')->click();
+        $this->desk->waitForText('New outline');
+        $this->desk->ready();
+        $this->desk->driver->executeScript("document.querySelector('[data-pane=plan]').focus()");
+        $this->desk->keys(Keys::ENTER);
+        foreach ([['9000', '0'], ['6000', '90'], ['3 * 3000', '180']] as $i => [$length, $angle]) {
+            $this->desk->keys($length, Keys::TAB, $angle, Keys::ENTER);
+            $this->desk->waitFor('[data-outline="'.($i + 2).'"]');
+        }
+        $this->desk->button('Close and build')->click();
+        $this->desk->waitForText('4 frontages');
+        // click the south wall: its outside is said
+        $this->desk->ready();
+        $this->desk->click('elevation', 4500, 5000);
+        $this->desk->waitForText('outside faces south, 180°');
+        $this->desk->driver->findElement(WebDriverBy::xpath('//nav[@aria-label="Storeys"]//button[1]'))->click();
+        $this->desk->type('Floor to floor', '4.2 m');
+        $this->desk->waitUntil(fn (): bool => $this->desk->value('Floor to floor') === '4 200');
+        $this->desk->button('Insert a storey above')->click();
+        $this->desk->waitForText('Storey New storey');
+    }
+
+    public function test_a_guest_may_look_but_not_touch_and_axe_finds_nothing_serious(): void
+    {
+        $this->desk->button('Schedules')->click();
+        $this->desk->waitForText('Choose a row');
+        self::assertSame([], $this->axe());
+        $this->desk->driver->executeScript("document.documentElement.dataset.theme='dark'");
+        self::assertSame([], $this->axe(), 'on dark paper');
+
+        $guest = new Desk(Chrome::open(), (string) getenv('ISLEWARD_ADDRESS'));
+        try {
+            $guest->signIn('guest@skerrow.example');
+            $guest->openProject('Skerrow Pilot House');
+            $guest->click('elevation', 1730 + 600, 4200 + 1600);
+            $guest->waitForText('South · Charts');
+            self::assertSame(0, $guest->count('[data-card] input'));
+            self::assertStringContainsString('nothing can be placed', $guest->text());
+        } finally {
+            $guest->driver->quit();
+        }
+    }
+
+    /** @return list<string> serious and critical violations (axe-core) */
+    private function axe(): array
+    {
+        $this->desk->driver->executeScript((string) file_get_contents(dirname(__DIR__, 2).'/node_modules/axe-core/axe.min.js'));
+        /** @var list<array{id: string, impact: string, nodes: list<array{html: string}>}> */
+        $violations = $this->desk->driver->executeAsyncScript('const done=arguments[0]; axe.run(document,{runOnly:["wcag2a","wcag2aa","wcag21a","wcag21aa","wcag22aa"]}).then(r=>done(r.violations))');
+
+        return array_values(array_map(
+            static fn (array $v): string => $v['id'].': '.implode(' | ', array_map(static fn (array $n): string => mb_substr($n['html'], 0, 200), array_slice($v['nodes'], 0, 4))),
+            array_filter($violations, static fn (array $v): bool => in_array($v['impact'], ['serious', 'critical'], true)),
+        ));
+    }
+
+    private function takeFromRack(string $mark): void
+    {
+        $this->desk->css(sprintf('[aria-label="Unit types"] [aria-label^="%s "]', $mark))->click();
+        $this->desk->waitForText("$mark in hand");
+    }
+
+    private function chooseFirstOfCharts(): void
+    {
+        $this->desk->click('elevation', 1730 + 600, 4200 + 1600);
+        $this->desk->waitForText('South · Charts');
+        $this->desk->field('Position');
+    }
+}

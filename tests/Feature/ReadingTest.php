@@ -1,0 +1,106 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\User;
+use Illuminate\Support\Facades\Artisan;
+
+final class ReadingTest extends ProjectCase
+{
+    public function test_drawings_are_304_until_their_content_changes_and_again_after_an_undo(): void
+    {
+        $this->place(1450);
+        $frontages = $this->getJson("/api/projects/{$this->project->id}")->assertOk()->json('frontages');
+        $paths = [];
+        foreach ([$frontages[0]['id'], $frontages[1]['id']] as $f) {
+            $paths[] = "elevations/$f";
+            $paths[] = "scenes/$f";
+        }
+        $paths[] = 'plans/'.$this->storey(0);
+        $paths[] = 'plans/'.$this->storey(1);
+        $url = fn (string $path): string => "/api/projects/{$this->project->id}/$path";
+        $tags = array_map(fn (string $p): string => (string) $this->get($url($p))->assertOk()->headers->get('ETag'), $paths);
+        $statuses = fn (): array => array_map(fn (string $p, string $tag): int => $this->get($url($p), ['If-None-Match' => $tag])->status(), $paths, $tags);
+        self::assertSame([304, 304, 304, 304, 304, 304], $statuses());
+        $this->place(5000);
+        self::assertSame([200, 200, 304, 304, 200, 304], $statuses(), 'only the first frontage and the first storey changed');
+        $this->postJson("/api/projects/{$this->project->id}/undo")->assertOk();
+        self::assertSame([304, 304, 304, 304, 304, 304], $statuses());
+    }
+
+    public function test_an_elevation_holds_what_the_desk_needs(): void
+    {
+        $id = $this->place(65);
+        $frontage = $this->getJson("/api/projects/{$this->project->id}")->json('frontages.0');
+        self::assertSame(['South', 180], [$frontage['name'], $frontage['bearing']]);
+        $this->getJson("/api/projects/{$this->project->id}/elevations/{$frontage['id']}")->assertOk()
+            ->assertJsonPath('openings.0.id', $id)
+            ->assertJsonPath('openings.0.headLevel', 2350.0)
+            ->assertJsonPath('findings.0.rule', 'opening.near_corner')
+            ->assertJsonPath('findings.0.remedy.label', 'Move 85 to the right')
+            ->assertJsonPath("catches.{$this->wall()}.upright.1.name", 'middle of the wall');
+    }
+
+    public function test_schedules_and_exports_say_the_same(): void
+    {
+        $this->place(1450);
+        $this->place(4000, ['storey' => $this->storey(1)]);
+        $this->getJson("/api/projects/{$this->project->id}/schedules/openings")->assertOk()->assertJsonPath('rows.0.count', 2)->assertJsonPath('area', 3480000);
+        $this->getJson("/api/projects/{$this->project->id}/schedules/walls")->assertOk()->assertJsonPath('rows.0.net', 12000 * 7800 - 3480000);
+        $csv = $this->get("/api/projects/{$this->project->id}/exports/openings.csv")->assertOk()->assertHeader('Content-Type', 'text/csv; charset=utf-8');
+        self::assertStringContainsString("W-03,side-hung pair,1200,1450,2,1,1,1.740,3.480,1.895\r\n", (string) $csv->getContent());
+        self::assertStringStartsWith('glTF', (string) $this->get("/api/projects/{$this->project->id}/exports/model.glb")->assertOk()->getContent());
+        $this->assertProblem($this->getJson("/api/projects/{$this->project->id}/exports/elevation.svg?scale=0"), 422, 'export.scale');
+        $out = tempnam(sys_get_temp_dir(), 'svg');
+        self::assertSame(0, Artisan::call('isleward:export', ['project' => $this->project->id, '--format' => 'svg', '--out' => $out]));
+        self::assertSame($this->get("/api/projects/{$this->project->id}/exports/elevation.svg")->getContent(), file_get_contents((string) $out));
+        self::assertSame(1, Artisan::call('isleward:export', ['project' => 'No such', '--format' => 'svg', '--out' => $out]));
+        self::assertSame(1, Artisan::call('isleward:export', ['project' => $this->project->id, '--format' => 'dwarf', '--out' => $out]));
+    }
+
+    public function test_a_project_is_started_listed_and_removed(): void
+    {
+        $made = $this->postJson('/api/projects', ['name' => 'Boat shed', 'units' => 'ft-in', 'storeys' => [['name' => 'Slip', 'height' => "12'"]], 'rectangle' => ['width' => "40'", 'depth' => "20' 6\"", 'thickness' => '8"']])->assertCreated()->json('id');
+        $this->getJson("/api/projects/$made")->assertOk()->assertJsonPath('walls.1.length', 6248.4)->assertJsonPath('storeys.0.ceiling', 12 * 304.8)->assertJsonCount(12, 'types');
+        self::assertSame(['Boat shed', 'Test house'], collect($this->getJson('/api/projects')->json('projects'))->pluck('name')->sort()->values()->all());
+        foreach ([
+            [['name' => 'X', 'units' => 'mm', 'storeys' => []], 'storey.count'],
+            [['name' => '', 'units' => 'mm', 'storeys' => [['name' => 'A', 'height' => 3000]]], 'field.name'],
+            [['name' => 'X', 'units' => 'mm', 'storeys' => [['name' => 'A', 'height' => 'tall']]], 'length.unreadable'],
+            [['name' => 'X', 'units' => 'mm', 'storeys' => [['name' => 'A', 'height' => 3000]], 'rectangle' => ['width' => -5, 'depth' => 4000]], 'size.too_small'],
+        ] as [$body, $code]) {
+            $this->assertProblem($this->postJson('/api/projects', $body), 422, $code);
+        }
+        $this->assertCount(2, $this->getJson('/api/projects')->json('projects'));
+        $this->deleteJson("/api/projects/$made")->assertNoContent();
+        $this->assertProblem($this->getJson("/api/projects/$made"), 404, 'not_found');
+    }
+
+    public function test_signing_in_is_throttled_and_everything_else_needs_it(): void
+    {
+        $this->app->make('auth')->guard('web')->logout();
+        foreach (['/api/projects', "/api/projects/{$this->project->id}", '/api/lengths?text=1&units=mm'] as $path) {
+            $this->assertProblem($this->getJson($path), 401, 'session.missing');
+        }
+        $this->getJson('/api/session')->assertOk()->assertJsonPath('user', null);
+        $user = User::factory()->create(['email' => 'runa@example.test', 'password' => 'harbour-light']);
+        $this->assertProblem($this->postJson('/api/session', ['email' => 'runa@example.test', 'password' => 'wrong']), 422, 'session.refused');
+        $this->postJson('/api/session', ['email' => 'runa@example.test', 'password' => 'harbour-light'])->assertOk()->assertJsonPath('user.name', $user->name);
+        for ($i = 0; $i < 10; $i++) {
+            $last = $this->postJson('/api/session', ['email' => 'runa@example.test', 'password' => 'wrong']);
+        }
+        $this->assertProblem($last, 429, 'request.too_many');
+    }
+
+    public function test_pages_carry_security_headers_and_unknown_addresses_are_problems(): void
+    {
+        $page = $this->get('/')->assertOk();
+        self::assertMatchesRegularExpression("/script-src 'self';.*object-src 'none'/", (string) $page->headers->get('Content-Security-Policy'));
+        self::assertSame('nosniff', $page->headers->get('X-Content-Type-Options'));
+        self::assertStringNotContainsString('<script>', (string) $page->getContent());
+        $this->assertProblem($this->getJson('/api/nothing/here'), 404, 'not_found');
+        $this->getJson('/api/lengths?units=mm&text='.urlencode("5' 6 1/2\""))->assertOk()->assertJsonPath('mm', 1689.1);
+    }
+}
