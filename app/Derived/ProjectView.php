@@ -7,12 +7,14 @@ namespace App\Derived;
 use App\Editing\History;
 use App\Models\Project;
 use App\Models\User;
+use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Outline;
 use Isleward\Core\Design\UnitType;
 use Isleward\Core\Drawing\Drawing;
 use Isleward\Core\Drawing\Elevation;
 use Isleward\Core\Drawing\Symbols;
 use Isleward\Core\Drawing\UnitElevation;
+use Isleward\Core\Wall\Body;
 
 /** The project's table of contents: settings, storeys with levels, walls, frontages, the rack, and what can be undone. */
 final readonly class ProjectView
@@ -43,11 +45,24 @@ final readonly class ProjectView
             'redo' => $this->history->redoable($project, $user)?->summary,
             'storeys' => array_map(static fn ($s): array => [...$s->toArray(), 'floor' => $design->storeys->floor($s->id), 'ceiling' => $design->storeys->ceiling($s->id)], $design->storeys->all),
             'outlines' => array_values(array_map(static fn (Outline $o): array => $o->toArray(), $design->outlines)),
-            'walls' => array_values(array_map(static fn ($b): array => [...$b->wall->toArray(), 'length' => $b->length, 'foot' => $b->foot, 'head' => $b->head,
-                'leftJoint' => $b->left->joint->value, 'rightJoint' => $b->right->joint->value], $structure->bodies())),
+            'walls' => array_map(static fn ($b): array => [...$b->wall->toArray(), 'length' => $b->length, 'foot' => $b->foot, 'head' => $b->head,
+                'leftJoint' => $b->left->joint->value, 'rightJoint' => $b->right->joint->value], self::inOrder($design, $structure->bodies())),
             'frontages' => $rows,
             'types' => self::types(array_values($design->types)),
         ];
+    }
+
+    /**
+     * @param  array<string, Body>  $bodies
+     * @return list<Body> outline by outline, each in the order of its chain
+     */
+    private static function inOrder(Design $design, array $bodies): array
+    {
+        $place = static fn (Body $b): array => [$design->outlines[$b->wall->outline]->position, $b->wall->position];
+        $ordered = array_values($bodies);
+        usort($ordered, static fn (Body $a, Body $b): int => $place($a) <=> $place($b));
+
+        return $ordered;
     }
 
     /**

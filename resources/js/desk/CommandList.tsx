@@ -65,7 +65,7 @@ export function CommandList() {
             overlayClassName="fixed inset-0 z-40 bg-ink/25"
             contentClassName="fixed top-14 left-1/2 z-50 w-[34rem] max-w-[92vw] -translate-x-1/2 overflow-hidden rounded-md border border-hairline bg-sheet shadow-xl"
         >
-            <Command.Input placeholder="Find or do…" className="w-full border-b border-hairline bg-transparent px-4 py-3 text-[14px] outline-none" />
+            <Command.Input autoFocus placeholder="Find or do…" className="w-full border-b border-hairline bg-transparent px-4 py-3 text-[14px] outline-none" />
             <Command.List className="max-h-[55vh] overflow-auto p-1.5">
                 <Command.Empty className="px-3 py-4 text-quiet">Nothing is called that.</Command.Empty>
                 {groups.map(([heading, actions]) => (

@@ -15,7 +15,7 @@ export function Schedules() {
         <section aria-label="Schedules" className="flex h-full flex-col bg-sheet">
             <header className="flex items-center gap-1 border-b border-hairline px-3 py-1.5">
                 {(['openings', 'walls'] as const).map((w) => (
-                    <button key={w} type="button" aria-pressed={which === w} onClick={() => setWhich(w)} className={`px-2 py-0.5 ${which === w ? 'border-b-2 border-tide font-semibold' : 'text-quiet hover:text-tide'}`}>
+                    <button key={w} type="button" aria-pressed={which === w} onClick={() => setWhich(w)} className={`min-h-6 px-2 ${which === w ? 'border-b-2 border-tide font-semibold' : 'text-quiet hover:text-tide'}`}>
                         {w === 'openings' ? 'Openings' : 'Walls'}
                     </button>
                 ))}

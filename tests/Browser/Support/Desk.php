@@ -40,6 +40,27 @@ final readonly class Desk
         usleep(400_000);
     }
 
+    /** Undoes until the latest change that stands is the one named, and loads the page again if there was anything to undo. */
+    public function takeBackTo(string $summary): void
+    {
+        $undone = $this->driver->executeAsyncScript(<<<'JS'
+            const done = arguments[1];
+            const token = decodeURIComponent(/XSRF-TOKEN=([^;]*)/.exec(document.cookie)[1]);
+            const project = location.pathname.split('/').pop();
+            const get = async () => (await (await fetch(`/api/projects/${project}`)).json()).undo;
+            let count = 0;
+            for (let last = await get(); last !== null && last !== arguments[0] && count < 50; last = await get()) {
+                await fetch(`/api/projects/${project}/undo`, { method: 'POST', headers: { 'X-XSRF-TOKEN': token, Accept: 'application/json' } });
+                count++;
+            }
+            done(count);
+            JS, [$summary]);
+        if ($undone > 0) {
+            $this->driver->navigate()->refresh();
+            $this->ready();
+        }
+    }
+
     public function css(string $selector): RemoteWebElement
     {
         return $this->driver->findElement(WebDriverBy::cssSelector($selector));
@@ -85,9 +106,25 @@ final readonly class Desk
         return str_replace("\u{202F}", ' ', (string) $this->driver->executeScript('return document.body.innerText'));
     }
 
+    /** Presses keys one after the other, wherever the focus is; control and shift hold until the end of their text. */
     public function keys(string ...$keys): void
     {
-        $this->driver->getKeyboard()->sendKeys(implode('', $keys));
+        $actions = [];
+        foreach ($keys as $text) {
+            $held = [];
+            foreach (mb_str_split($text) as $key) {
+                if ($key === WebDriverKeys::CONTROL || $key === WebDriverKeys::SHIFT) {
+                    $held[] = $key;
+                    $actions[] = ['type' => 'keyDown', 'value' => $key];
+                } else {
+                    array_push($actions, ['type' => 'keyDown', 'value' => $key], ['type' => 'keyUp', 'value' => $key]);
+                }
+            }
+            foreach ($held as $key) {
+                $actions[] = ['type' => 'keyUp', 'value' => $key];
+            }
+        }
+        $this->perform([['type' => 'key', 'id' => 'keyboard', 'actions' => $actions]]);
     }
 
     /**
@@ -162,6 +199,12 @@ final readonly class Desk
             'up' => ['type' => 'pointerUp', 'button' => 0],
             default => ['type' => 'pause', 'duration' => 180],
         }, $steps);
-        $this->driver->executeCustomCommand('/session/:sessionId/actions', 'POST', ['actions' => [['type' => 'pointer', 'id' => 'mouse', 'parameters' => ['pointerType' => 'mouse'], 'actions' => $actions]]]);
+        $this->perform([['type' => 'pointer', 'id' => 'mouse', 'parameters' => ['pointerType' => 'mouse'], 'actions' => $actions]]);
+    }
+
+    /** @param  list<array<string, mixed>>  $actions */
+    private function perform(array $actions): void
+    {
+        $this->driver->executeCustomCommand('/session/:sessionId/actions', 'POST', ['actions' => $actions]);
     }
 }

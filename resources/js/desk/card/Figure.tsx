@@ -15,6 +15,7 @@ export function Figure({ label, shown, disabled = false, onSend }: Props) {
     const [problem, setProblem] = useState<string | null>(null);
     const input = useRef<HTMLInputElement>(null);
     const sending = useRef(false);
+    const dropped = useRef(false);
 
     useEffect(() => {
         if (problem === null && document.activeElement !== input.current) setText(null);
@@ -31,7 +32,7 @@ export function Figure({ label, shown, disabled = false, onSend }: Props) {
 
     if (disabled) return <b className="tabular-nums">{shown}</b>;
     return (
-        <span className="relative inline-block">
+        <span>
             <input
                 ref={input}
                 aria-label={label}
@@ -45,19 +46,23 @@ export function Figure({ label, shown, disabled = false, onSend }: Props) {
                     setText(e.target.value);
                     setProblem(null);
                 }}
-                onBlur={() => void send()}
+                onBlur={() => {
+                    if (!dropped.current) void send();
+                    dropped.current = false;
+                }}
                 onKeyDown={(e) => {
                     if (e.key === 'Enter') void send();
                     if (e.key === 'Escape') {
                         setText(null);
                         setProblem(null);
+                        dropped.current = true;
                         e.currentTarget.blur();
                         e.stopPropagation();
                     }
                 }}
             />
             {problem && (
-                <span role="alert" className="absolute top-full left-0 z-10 mt-0.5 w-60 rounded border border-buoy bg-buoy-wash px-2 py-1 text-xs leading-snug font-normal text-buoy shadow">
+                <span role="alert" className="my-1 block border-l-3 border-buoy bg-buoy-wash px-2 py-1 text-xs leading-snug text-buoy">
                     {problem}
                 </span>
             )}

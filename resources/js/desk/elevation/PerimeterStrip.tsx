@@ -23,7 +23,6 @@ export function PerimeterStrip() {
                         <button
                             key={f.id}
                             type="button"
-                            aria-label={`Go to ${f.name}, bearing ${Math.round(f.bearing)} degrees`}
                             title={`${f.name} · ${Math.round(f.bearing)}° · ${data.length(f.width)}`}
                             onClick={() => useDesk.getState().show([f.id])}
                             className="group absolute top-0 h-[46px] text-left"
@@ -46,7 +45,7 @@ export function PerimeterStrip() {
                                 ))}
                             </svg>
                             <span className="mt-0.5 flex justify-between gap-1 overflow-hidden pr-1.5 text-[11px] leading-tight whitespace-nowrap">
-                                <span className="truncate">{f.name}</span>
+                                <span className="truncate">{f.name} </span>
                                 {!narrow && <span className="text-quiet">{Math.round(f.bearing)}°</span>}
                             </span>
                         </button>
