@@ -28,5 +28,5 @@ return Application::configure(basePath: dirname(__DIR__))
         $exceptions->shouldRenderJsonWhen(fn (Request $request): bool => $request->is('api/*'));
         $exceptions->render(fn (\Throwable $e, Request $request) => $request->is('api/*') ? Problems::respond($e) : null);
     })
-    ->withCommands([App\Console\DemoCommand::class, App\Console\ExportCommand::class, App\Console\OpenApiCommand::class])
+    ->withCommands([App\Console\DemoCommand::class, App\Console\ExportCommand::class, App\Console\OpenApiCommand::class, App\Console\BenchProjectCommand::class])
     ->create();

@@ -9,4 +9,6 @@ return [
     'derived_store' => env('DERIVED_STORE', 'derived'),
     // Changes with the code, so that nothing worked out by older code is served; ./isleward sets it.
     'build' => env('ISLEWARD_BUILD', 'development'),
+    // Adds what ./isleward bench measures against; never set where people work.
+    'bench' => (bool) env('ISLEWARD_BENCH', false),
 ];

@@ -12,6 +12,10 @@ use App\Http\Controllers\ScheduleController;
 use App\Http\Controllers\SessionController;
 use Illuminate\Support\Facades\Route;
 
+if ((bool) config('isleward.bench')) {
+    require __DIR__.'/bench.php';
+}
+
 Route::prefix('api')->group(function (): void {
     Route::get('session', [SessionController::class, 'show']);
     Route::post('session', [SessionController::class, 'create'])->middleware('throttle:sign-in');

@@ -17,13 +17,14 @@ final class Chrome
 
     private static int $port = 0;
 
-    public static function open(int $width = 1280, int $height = 800): RemoteWebDriver
+    /** @param bool $softwareGl composites through software OpenGL, which the solid model needs; else without OpenGL, much faster on a machine with no graphics card */
+    public static function open(int $width = 1280, int $height = 800, bool $softwareGl = true): RemoteWebDriver
     {
         self::startDriver();
         $options = new ChromeOptions;
         $profile = sys_get_temp_dir().'/isleward-chrome-'.getmypid().'-'.bin2hex(random_bytes(4));
         $options->addArguments([
-            '--headless=new', '--no-sandbox', '--use-angle=swiftshader', '--enable-unsafe-swiftshader', '--disable-dev-shm-usage', '--disable-quic',
+            '--headless=new', '--no-sandbox', ...($softwareGl ? ['--use-angle=swiftshader', '--enable-unsafe-swiftshader'] : ['--disable-gpu']), '--disable-dev-shm-usage', '--disable-quic',
             '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--hide-scrollbars',
             '--force-device-scale-factor=1', "--user-data-dir=$profile", "--window-size=$width,$height",
         ]);

@@ -2,7 +2,7 @@ import { useCallback, useEffect, useMemo, useRef } from 'react';
 import { useData } from '../data';
 import { DrawingPane, type At } from '../drawing/DrawingPane';
 import { fit, toScreen, type Bounds } from '../drawing/view';
-import { ghostAt, ghostKey, inquire, movedGhost, placeGhost, wallAt } from '../ghost';
+import { ghostAt, ghostKey, holdGhost, inquire, movedGhost, placeGhost, wallAt } from '../ghost';
 import { useDesk } from '../store';
 import { ElevationOverlay } from './ElevationOverlay';
 import { paintElevation } from './paintElevation';
@@ -85,7 +85,7 @@ export function ElevationPane() {
                 const k = useDesk.getState().views.elevation?.k;
                 if (!d || !opening || !k) return;
                 const start = opening.frontage.offset + (opening.frontage.walls[opening.wall] ?? 0);
-                useDesk.setState({ chosen: [d.id], ghost: movedGhost(data, opening, at.x - start - d.dx, at.y - d.dy, k) });
+                holdGhost(d.id, movedGhost(data, opening, at.x - start - d.dx, at.y - d.dy, k));
                 inquire(data);
             }}
             onDrop={async (_, moved) => {

@@ -1,5 +1,16 @@
+import { memo } from 'react';
+import type { PlacedOpening } from '../../api/client';
 import { useData } from '../data';
 import { useDesk } from '../store';
+
+const none: PlacedOpening[] = [];
+
+const marksOf = (openings: PlacedOpening[]) => openings.map((o) => `M${Math.round(o.u)} 30h${Math.round(o.width)}v40h${-Math.round(o.width)}z`).join('');
+
+/** Where a frontage's openings are along it; drawn again only when they change, not while panning. */
+const Marks = memo(function Marks({ openings }: { openings: PlacedOpening[] }) {
+    return <path d={marksOf(openings)} fill="var(--quiet)" fillOpacity={0.5} />;
+});
 
 /** The outline laid out straight, frontage by frontage: where the elevation is, and the way to anywhere else. */
 export function PerimeterStrip() {
@@ -17,7 +28,8 @@ export function PerimeterStrip() {
             <div className="relative h-full">
                 {frontages.map((f) => {
                     const within = seen && f.offset < seen.to - 1 && f.offset + f.width > seen.from + 1;
-                    const marks = data.elevations.get(f.id)?.openings ?? [];
+                    const openings = data.elevations.get(f.id)?.openings ?? none;
+                    const lit = chosen.length === 0 ? none : openings.filter((o) => chosen.includes(o.id));
                     const narrow = f.width / total < 0.055;
                     return (
                         <button
@@ -40,9 +52,8 @@ export function PerimeterStrip() {
                                 shapeRendering="crispEdges"
                                 aria-hidden="true"
                             >
-                                {marks.map((o) => (
-                                    <rect key={o.id} x={o.u} y={30} width={o.width} height={40} fill={chosen.includes(o.id) ? 'var(--tide)' : 'var(--quiet)'} fillOpacity={chosen.includes(o.id) ? 1 : 0.45} />
-                                ))}
+                                <Marks openings={openings} />
+                                {lit.length > 0 && <path d={marksOf(lit)} fill="var(--tide)" />}
                             </svg>
                             <span className="mt-0.5 flex justify-between gap-1 overflow-hidden pr-1.5 text-[11px] leading-tight whitespace-nowrap">
                                 <span className="truncate">{f.name} </span>

@@ -8,8 +8,19 @@ import type { View } from '../store';
 const PLAIN = 13;
 /** Below this the lines of its operation are left out, px. */
 const COARSE = 26;
+/** A symbol larger than this is drawn line by line; smaller ones are drawn once for a frame and stamped wherever they stand, px. */
+const LARGE = 160;
+/** Room round a stamp for its lines, px. */
+const MARGIN = 2;
 
 const symbolStrokes = new WeakMap<Elevation, Map<string, Stroke[]>>();
+const faceStrokes = new WeakMap<Elevation, Stroke[]>();
+
+function facesOf(elevation: Elevation): Stroke[] {
+    let made = faceStrokes.get(elevation);
+    if (!made) faceStrokes.set(elevation, (made = strokes(elevation.drawing.shapes)));
+    return made;
+}
 
 function symbolsOf(elevation: Elevation): Map<string, Stroke[]> {
     let made = symbolStrokes.get(elevation);
@@ -39,7 +50,7 @@ export function paintElevation(
         const elevation = elevations.get(frontage.id);
         if (!elevation || frontage.offset > x1 || frontage.offset + frontage.width < x0) continue;
         place(ctx, view, size, frontage.offset, 0);
-        paintStrokes(ctx, strokes(elevation.drawing.shapes), all, view.k);
+        paintStrokes(ctx, facesOf(elevation), all, view.k);
     }
     levels(ctx, view, size, project, activeStorey);
     for (const [i, frontage] of project.frontages.entries()) {
@@ -63,27 +74,52 @@ function openings(
 ): void {
     const symbols = symbolsOf(elevation);
     const dpr = window.devicePixelRatio;
-    const plain = new Path2D();
-    let anyPlain = false;
+    const plain: number[] = [];
+    const stamps = new Map<string, HTMLCanvasElement>();
     for (const o of elevation.openings) {
         const x = frontage.offset + o.u;
         if (o.id === hidden || x > seen.x1 || x + o.width < seen.x0 || o.sillLevel > seen.y1 || o.headLevel < seen.y0) continue;
         if (Math.min(o.width, o.height) * view.k < PLAIN) {
-            plain.rect((x - view.x) * view.k + size.width / 2, size.height / 2 - (o.headLevel - view.y) * view.k, o.width * view.k, o.height * view.k);
-            anyPlain = true;
+            plain.push((x - view.x) * view.k + size.width / 2, size.height / 2 - (o.headLevel - view.y) * view.k, o.width * view.k, o.height * view.k);
             continue;
         }
-        place(ctx, view, size, x, o.sillLevel);
-        paintStrokes(ctx, symbols.get(o.symbol) ?? [], all, view.k, Math.min(o.width, o.height) * view.k < COARSE);
+        const list = symbols.get(o.symbol) ?? [];
+        const coarse = Math.min(o.width, o.height) * view.k < COARSE;
+        if (Math.max(o.width, o.height) * view.k > LARGE) {
+            place(ctx, view, size, x, o.sillLevel);
+            paintStrokes(ctx, list, all, view.k, coarse);
+            continue;
+        }
+        let stamp = stamps.get(o.symbol);
+        if (!stamp) stamps.set(o.symbol, (stamp = stampOf(list, o.width, o.height, view.k * dpr, all, coarse, dpr)));
+        ctx.setTransform(1, 0, 0, 1, 0, 0);
+        ctx.drawImage(
+            stamp,
+            Math.round(((x - view.x) * view.k + size.width / 2) * dpr) - MARGIN,
+            Math.round((size.height / 2 - (o.headLevel - view.y) * view.k) * dpr) - MARGIN,
+        );
     }
-    if (anyPlain) {
-        ctx.setTransform(dpr, 0, 0, dpr, 0, 0);
-        ctx.fillStyle = all.glass!.fill!;
-        ctx.fill(plain);
-        ctx.strokeStyle = all.frame!.stroke!;
-        ctx.lineWidth = 0.7;
-        ctx.stroke(plain);
+    if (plain.length === 0) return;
+    // Filled rectangles in two colours: an outline that is no path, which thousands of would be slow.
+    ctx.setTransform(dpr, 0, 0, dpr, 0, 0);
+    ctx.fillStyle = all.frame!.stroke!;
+    for (let i = 0; i < plain.length; i += 4) ctx.fillRect(plain[i]!, plain[i + 1]!, plain[i + 2]!, plain[i + 3]!);
+    ctx.fillStyle = all.glass!.fill!;
+    for (let i = 0; i < plain.length; i += 4) {
+        const pen = Math.min(0.7, plain[i + 2]! / 5);
+        ctx.fillRect(plain[i]! + pen, plain[i + 1]! + pen, plain[i + 2]! - 2 * pen, plain[i + 3]! - 2 * pen);
     }
+}
+
+/** A symbol drawn once, to be put down many times. */
+function stampOf(list: Stroke[], width: number, height: number, k: number, all: ReturnType<typeof pens>, coarse: boolean, dpr: number): HTMLCanvasElement {
+    const canvas = document.createElement('canvas');
+    canvas.width = Math.ceil(width * k) + 2 * MARGIN;
+    canvas.height = Math.ceil(height * k) + 2 * MARGIN;
+    const ctx = canvas.getContext('2d', { willReadFrequently: true })!;
+    ctx.setTransform(k, 0, 0, -k, MARGIN, MARGIN + height * k);
+    paintStrokes(ctx, list, all, k / dpr, coarse);
+    return canvas;
 }
 
 function levels(ctx: CanvasRenderingContext2D, view: View, size: Size, project: Project, active: string | null): void {

@@ -5,7 +5,7 @@ import { useData } from '../data';
 import { DrawingPane, type At } from '../drawing/DrawingPane';
 import { paintStrokes, pens, place, strokes } from '../drawing/paint';
 import { type Bounds, type Size } from '../drawing/view';
-import { ghostAt, ghostKey, inquire, movedGhost, placeGhost } from '../ghost';
+import { ghostAt, ghostKey, holdGhost, inquire, movedGhost, placeGhost } from '../ghost';
 import { useDesk, type View } from '../store';
 import { OutlineBar } from './OutlineBar';
 import { outlineClick, outlineKey, pointer } from './outlining';
@@ -83,7 +83,7 @@ export function PlanPane() {
                     const opening = d && data.openings.get(d.id);
                     const wall = opening && data.walls.get(opening.wall);
                     if (!d || !opening || !wall) return;
-                    useDesk.setState({ chosen: [d.id], ghost: movedGhost(data, opening, onWall(wall, at).along - d.grip, opening.sillLevel, scale()) });
+                    holdGhost(d.id, movedGhost(data, opening, onWall(wall, at).along - d.grip, opening.sillLevel, scale()));
                     inquire(data);
                 }}
                 onDrop={async (_, moved) => {

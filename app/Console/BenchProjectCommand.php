@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console;
+
+use App\Editing\NewProject;
+use App\Models\Opening;
+use App\Models\Outline;
+use App\Models\Project;
+use App\Models\User;
+use App\Models\Wall;
+use Illuminate\Console\Command;
+use Isleward\Core\Design\Kind;
+use Isleward\Core\Edit\Ids;
+use Isleward\Core\Fields;
+
+/** Makes a project of many openings to measure with: ten storeys, 25 openings a wall and storey. Prints its id. */
+final class BenchProjectCommand extends Command
+{
+    private const STOREYS = 10;
+
+    private const PER_STOREY = 25;
+
+    protected $signature = 'isleward:bench-project {openings}';
+
+    protected $description = 'Make a project of many openings';
+
+    public function handle(NewProject $new, Ids $ids): int
+    {
+        $user = User::query()->firstOrCreate(['email' => 'bench@skerrow.example'], ['name' => 'Bench', 'password' => 'harbour-light']);
+        $wanted = $this->argument('openings');
+        $left = is_string($wanted) ? (int) $wanted : 0;
+        $storeys = [];
+        for ($i = 0; $i < self::STOREYS; $i++) {
+            $storeys[] = ['name' => "Level $i", 'height' => 3600];
+        }
+        $project = $new->create($user, new Fields(['name' => "Bench $left", 'units' => 'mm', 'storeys' => $storeys]));
+        $storeyIds = $project->getConnection()->table('storeys')->where('project_id', $project->id)->orderBy('position')->pluck('id')->all();
+        $types = $project->getConnection()->table('unit_types')->where('project_id', $project->id)->whereIn('mark', ['W-01', 'W-02', 'W-03'])->pluck('id')->all();
+        for ($block = 0; $left > 0; $block++) {
+            $left = $this->block($project, $ids, $block, $storeyIds, $types, $left);
+        }
+        $this->line($project->id);
+
+        return self::SUCCESS;
+    }
+
+    /**
+     * @param  array<int, mixed>  $storeys
+     * @param  array<int, mixed>  $types
+     */
+    private function block(Project $project, Ids $ids, int $block, array $storeys, array $types, int $left): int
+    {
+        $outline = $ids->next(Kind::Outline);
+        Outline::query()->insert(['id' => $outline, 'project_id' => $project->id, 'name' => "Block $block", 'position' => $block, 'closed' => 1]);
+        [$x, $y] = [$block % 6 * 70000, intdiv($block, 6) * 70000];
+        $corners = [[$x, $y], [$x + 60000, $y], [$x + 60000, $y + 60000], [$x, $y + 60000]];
+        foreach ($corners as $i => [$fx, $fy]) {
+            [$tx, $ty] = $corners[($i + 1) % 4];
+            $wall = $ids->next(Kind::Wall);
+            Wall::query()->insert(['id' => $wall, 'project_id' => $project->id, 'outline_id' => $outline, 'position' => $i, 'from_x' => $fx, 'from_y' => $fy, 'to_x' => $tx, 'to_y' => $ty,
+                'rise' => 0, 'thickness' => 300, 'base_storey_id' => $storeys[0], 'top_storey_id' => $storeys[self::STOREYS - 1]]);
+            $rows = [];
+            for ($n = 0; $n < self::STOREYS * self::PER_STOREY && $left > 0; $n++, $left--) {
+                $rows[] = ['id' => $ids->next(Kind::Opening), 'project_id' => $project->id, 'wall_id' => $wall, 'storey_id' => $storeys[intdiv($n, self::PER_STOREY)], 'unit_type_id' => $types[$n % count($types)],
+                    'width' => 1200, 'height' => 1450, 'shape' => null, 'position' => json_encode(['from' => 'left', 'value' => 800.0 + ($n % self::PER_STOREY) * 2350, 'to' => 'near']),
+                    'sill' => json_encode(['from' => 'floor', 'height' => 900.0]), 'faces_out' => 1, 'mirrored' => 0, 'setback' => 90];
+            }
+            if ($rows !== []) {
+                Opening::query()->insert($rows);
+            }
+        }
+
+        return $left;
+    }
+}

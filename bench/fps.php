@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+/*
+ * Frames a second while the elevation is panned and while it is zoomed, in headless Chromium at 1280 × 800, without
+ * OpenGL (this machine has no graphics card, and compositing through software OpenGL alone takes it 150 ms a frame): every animation frame sends one pointer event (a drag with the middle button, which pans wherever it starts) or wheel event; frames are counted over three seconds each, and the
+ * lower of the two is printed. Arguments: the server's address and a project's name.
+ */
+
+require __DIR__.'/../vendor/autoload.php';
+
+use Tests\Browser\Support\Chrome;
+use Tests\Browser\Support\Desk;
+
+/** @var list<string> $argv */
+[, $address, $name] = $argv;
+$desk = new Desk(Chrome::open(softwareGl: false), $address);
+$desk->signIn('bench@skerrow.example');
+$desk->openProject($name);
+$desk->waitUntil(static fn (): bool => ! str_contains($desk->text(), 'Building'), 'the model');
+$desk->keys(Facebook\WebDriver\WebDriverKeys::HOME);
+sleep(12); // until the model, too, has been drawn
+$desk->driver->manage()->timeouts()->setScriptTimeout(60);
+$measure = static fn (string $step): float => (float) $desk->driver->executeAsyncScript(<<<JS
+    const done = arguments[0];
+    const pane = document.querySelector('[data-pane=elevation]');
+    const r = pane.getBoundingClientRect();
+    const x = r.left + r.width / 2, y = r.top + r.height / 2;
+    const send = (type, dx) => pane.dispatchEvent(new PointerEvent(type, { pointerId: 1, bubbles: true, button: 1, clientX: x + dx, clientY: y + dx / 5 }));
+    pane.setPointerCapture = () => {};
+    let frames = 0;
+    const start = performance.now();
+    const step = (now) => {
+        frames++;
+        const t = now - start;
+        $step
+        if (t < 3000) requestAnimationFrame(step);
+        else { send('pointerup', 0); done(frames / ((performance.now() - start) / 1000)); }
+    };
+    requestAnimationFrame(step);
+    JS);
+$pan = $measure("if (frames === 1) send('pointerdown', 0); send('pointermove', 5 + 200 * Math.sin(t / 300));");
+$zoom = $measure("pane.dispatchEvent(new WheelEvent('wheel', { deltaY: Math.sin(t / 400) * 60, clientX: x, clientY: y, bubbles: true, cancelable: true }));");
+$desk->driver->quit();
+echo json_encode(['pan' => $pan, 'zoom' => $zoom]), "\n";

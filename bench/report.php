@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+/* Puts what was measured into ratios; --json prints one flat object. */
+
+/** @var list<string> $argv */
+$read = static fn (string $name): array => json_decode((string) file_get_contents("{$argv[1]}/bench-$name.json"), true, 8, JSON_THROW_ON_ERROR);
+$theirs = $read('manifold');
+$ours = $read('cut');
+[$small, $middle, $large] = $read('edit');
+$fps = $read('fps');
+$figures = [];
+foreach ([100, 1000, 4000] as $n) {
+    $figures["cut.vs_manifold.$n"] = [$ours[$n] / $theirs[$n], sprintf('%.1f ms against %.1f ms', $ours[$n], $theirs[$n]), $n === 1000 ? 0.25 : null];
+}
+$figures['cut.growth.1000_4000'] = [$ours[4000] / $ours[1000] / 4, 'time ratio over 4', 1.3];
+foreach (['100' => $small, '1000' => $middle, '10000' => $large] as $n => $pair) {
+    $figures["edit.vs_bare_write.$n"] = [$pair['edit'] / $pair['bare'], sprintf('%.1f ms against %.1f ms', $pair['edit'], $pair['bare']), 3.0];
+}
+$figures['edit.growth.100_10000'] = [$large['edit'] / $small['edit'], 'time ratio', 1.5];
+$figures['desk.fps.5000'] = [min($fps), sprintf('panning %.0f, zooming %.0f frames a second', $fps['pan'], $fps['zoom']), null];
+
+if (getenv('JSON') === '1') {
+    echo json_encode(array_map(static fn (array $f): float => round($f[0], 4), $figures), JSON_PRETTY_PRINT), "\n";
+    exit;
+}
+foreach ($figures as $name => [$value, $note, $most]) {
+    printf("%-26s %8.3f   %s%s\n", $name, $value, $note, $most === null ? '' : sprintf('   (at most %s%s)', $most, $value <= $most ? '' : ', NOT REACHED'));
+}
