@@ -58,7 +58,7 @@ final class Plan
         $width = $placed->right - $placed->left;
         $shapes = [
             Shape::line(Layer::Reveal, [0.0, 0.0, $width, 0.0]),
-            Shape::line(Layer::Reveal, [0.0, -$t, $width, -$t]),
+            Shape::line(Layer::Reveal, [0.0, $t, $width, $t]),
         ];
         $unit = Symbols::solved($design, $placed->opening);
         if ($unit !== null) {

@@ -15,7 +15,7 @@ final class UnitPlan
 {
     /**
      * @param  float  $setback  unit's outer side behind the wall's outer face, mm
-     * @return list<Shape> x from the opening's left jamb, y = −depth behind the outer face
+     * @return list<Shape> x from the opening's left jamb, y the depth behind the wall's outer face
      */
     public static function shapes(SolvedUnit $unit, float $setback, bool $facesOut): array
     {
@@ -25,9 +25,9 @@ final class UnitPlan
             if (! $facesOut) {
                 [$x0, $x1, $back] = [$unit->width - $x1, $unit->width - $x0, $unit->depth - $back - $depth];
             }
-            $y = -$setback - $back;
+            $y = $setback + $back;
 
-            return Shape::area($layer, [[$x0, $y - $depth, $x1, $y - $depth, $x1, $y, $x0, $y]]);
+            return Shape::area($layer, [[$x0, $y, $x1, $y, $x1, $y + $depth, $x0, $y + $depth]]);
         };
         foreach ($unit->panes as $pane) {
             if ($pane->box->y0 <= $cut && $pane->box->y1 >= $cut) {
@@ -59,15 +59,15 @@ final class UnitPlan
         if (! $facesOut) {
             [$x0, $x1, $hingeLeft, $outward] = [$unit->width - $b->x1, $unit->width - $b->x0, ! $hingeLeft, ! $outward];
         }
-        $y = -$setback - ($outward ? 0.0 : $unit->depth);
+        $y = $setback + ($outward ? 0.0 : $unit->depth);
         $hinge = $hingeLeft ? $x0 : $x1;
         $width = $b->width();
-        $towards = $outward ? M_PI_2 : -M_PI_2;
+        $towards = $outward ? -M_PI_2 : M_PI_2;
         $closed = $hingeLeft ? 0.0 : M_PI;
         $sweep = $hingeLeft ? $towards : -$towards;
 
         return [
-            Shape::line(Layer::Sash, [$hinge, $y, $hinge, $y + ($outward ? $width : -$width)]),
+            Shape::line(Layer::Sash, [$hinge, $y, $hinge, $y + ($outward ? -$width : $width)]),
             Shape::arc(Layer::Swing, $hinge, $y, $width, $closed, $sweep),
         ];
     }

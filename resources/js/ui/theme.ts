@@ -26,7 +26,12 @@ export function useTheme(): 'light' | 'dark' {
     }, currentTheme);
 }
 
-/** A colour of the theme, for what is painted rather than styled. */
+const colours = new Map<string, string>();
+
+/** A colour of the theme, for what is painted rather than styled; looked up once a theme, as it is asked for in every frame. */
 export function colour(name: string): string {
-    return getComputedStyle(document.documentElement).getPropertyValue(`--${name}`).trim();
+    const key = `${document.documentElement.dataset.theme}-${name}`;
+    let found = colours.get(key);
+    if (found === undefined) colours.set(key, (found = getComputedStyle(document.documentElement).getPropertyValue(`--${name}`).trim()));
+    return found;
 }

@@ -14,7 +14,7 @@ export function DimensionLine({ from: [x0, y0], to: [x1, y1], text, tone = 'tide
     const upright = Math.abs(x1 - x0) < Math.abs(y1 - y0);
     const width = text.length * 6.3 + 10;
     const fits = upright ? Math.abs(y1 - y0) > 26 : Math.abs(x1 - x0) > width + 8;
-    const tx = upright ? (fits && overflow !== 'after' ? x0 : x0 + width / 2 + 7) : fits || overflow === 'beside' ? (x0 + x1) / 2 : overflow === 'before' ? Math.max(x0, x1) - width / 2 : Math.min(x0, x1) + width / 2;
+    const tx = upright ? (overflow === 'after' ? x0 + width / 2 + 7 : overflow === 'before' ? x0 - width / 2 - 7 : x0) : fits || overflow === 'beside' ? (x0 + x1) / 2 : overflow === 'before' ? Math.max(x0, x1) - width / 2 : Math.min(x0, x1) + width / 2;
     const ty = (y0 + y1) / 2 - (upright || fits ? 0 : 14);
     return (
         <g stroke={colour} strokeWidth={lit ? 1.6 : 1} fill="none">

@@ -6,6 +6,9 @@ import { useDesk, type Dimension, type Ghost, type View } from '../store';
 
 type Props = { view: View; size: Size };
 
+/** Below this scale, px to the mm, figures would cover the drawing they are about. */
+const SMALL = 0.01;
+
 /** What lives over the elevation: names, what is chosen, findings' places, the ghost and its dimensions. */
 export function ElevationOverlay({ view, size }: Props) {
     const data = useData();
@@ -23,7 +26,7 @@ export function ElevationOverlay({ view, size }: Props) {
                 return <rect key={w.id} data-chosen={w.id} x={a.x} y={a.y} width={w.length * view.k} height={(w.head - w.foot) * view.k} fill="var(--tide)" fillOpacity={0.07} stroke="var(--tide)" strokeWidth={2} />;
             })}
             {openings.map((o) => (o.id === ghost?.moving ? null : <ChosenOpening key={o.id} opening={o} view={view} size={size} />))}
-            {openings.length === 1 && !ghost && <GhostDimensions ghost={asGhost(openings[0]!)} view={view} size={size} live={false} />}
+            {openings.length === 1 && !ghost && view.k > SMALL && <GhostDimensions ghost={asGhost(openings[0]!)} view={view} size={size} live={false} />}
             <FindingMarks view={view} size={size} />
             {ghost && <GhostBox ghost={ghost} view={view} size={size} />}
         </>
@@ -104,16 +107,18 @@ function GhostBox({ ghost, view, size }: Props & { ghost: Ghost }) {
     const tone = doubtful ? 'var(--buoy)' : 'var(--tide)';
     const said = ghost.refusal ?? ghost.findings[0]?.sentence ?? [ghost.caught.along, ghost.caught.up].filter(Boolean).join(' · ');
     const w = ghost.width * view.k;
+    const half = (said?.length ?? 0) * 3.1 + 8;
+    const saidX = Math.min(Math.max(a.x + w / 2, half + 4), Math.max(size.width - half - 4, half + 4));
     return (
         <g data-ghost={ghost.moving ?? 'new'}>
             {ghost.caught.along && ghost.caught.alongAt !== undefined && <path d={`M${toScreen(view, size, start + ghost.caught.alongAt, 0).x} 0v${size.height}`} stroke="var(--brass)" strokeDasharray="5 4" />}
             {ghost.caught.up && ghost.caught.upAt !== undefined && <path d={`M0 ${toScreen(view, size, 0, ghost.caught.upAt).y}h${size.width}`} stroke="var(--brass)" strokeDasharray="5 4" />}
             <rect x={a.x} y={a.y} width={w} height={ghost.height * view.k} fill="var(--glass)" fillOpacity={0.75} stroke={tone} strokeWidth={2} strokeDasharray={doubtful ? '5 3' : undefined} />
-            <GhostDimensions ghost={ghost} view={view} size={size} live />
-            {said && (
+            {view.k > SMALL && <GhostDimensions ghost={ghost} view={view} size={size} live />}
+            {said && view.k > SMALL && (
                 <g>
-                    <rect x={a.x + w / 2 - said.length * 3.1 - 8} y={a.y - 56} width={said.length * 6.2 + 16} height={19} rx={3} fill={doubtful ? 'var(--buoy-wash)' : 'var(--sheet)'} stroke={doubtful ? 'var(--buoy)' : 'var(--brass)'} strokeWidth={0.8} />
-                    <text x={a.x + w / 2} y={a.y - 42.5} textAnchor="middle" fontSize={11.5} fill={doubtful ? 'var(--buoy)' : 'var(--brass)'}>
+                    <rect x={saidX - half} y={a.y - 56} width={2 * half} height={19} rx={3} fill={doubtful ? 'var(--buoy-wash)' : 'var(--sheet)'} stroke={doubtful ? 'var(--buoy)' : 'var(--brass)'} strokeWidth={0.8} />
+                    <text x={saidX} y={a.y - 42.5} textAnchor="middle" fontSize={11.5} fill={doubtful ? 'var(--buoy)' : 'var(--brass)'}>
                         {said}
                     </text>
                 </g>
@@ -146,7 +151,7 @@ function GhostDimensions({ ghost, view, size, live }: Props & { ghost: Ghost; li
         <g data-dimensions>
             <DimensionLine from={[lx, y]} to={[a.x, y]} text={text('left', ghost.left - left.from)} tone={tone} lit={lit('left')} overflow="before" />
             <DimensionLine from={[b.x, y]} to={[rx, y]} text={text('right', right.from - ghost.left - ghost.width)} tone={tone} lit={lit('right')} overflow="after" />
-            {(lit('sill') || Math.abs(ghost.sill - storey.floor) > 1) && <DimensionLine from={[middle, floor]} to={[middle, b.y]} text={text('sill', ghost.sill - storey.floor)} tone={tone} lit={lit('sill')} />}
+            {(lit('sill') || Math.abs(ghost.sill - storey.floor) > 1) && <DimensionLine from={[middle, floor]} to={[middle, b.y]} text={text('sill', ghost.sill - storey.floor)} tone={tone} lit={lit('sill')} overflow="before" />}
             {(live || ghost.height * view.k > 30) && <DimensionLine from={[headX, floor]} to={[headX, a.y]} text={`head ${text('head', ghost.sill + ghost.height - storey.floor)}`} tone={tone} lit={lit('head')} overflow="after" />}
             {(lit('height') || ghost.typed.height !== undefined) && <DimensionLine from={[a.x - 13, b.y]} to={[a.x - 13, a.y]} text={text('height', ghost.height)} tone={tone} lit={lit('height')} />}
             {(lit('width') || ghost.typed.width !== undefined) && <DimensionLine from={[a.x, b.y - 14]} to={[b.x, b.y - 14]} text={text('width', ghost.width)} tone={tone} lit={lit('width')} />}

@@ -106,6 +106,7 @@ function openings(
     for (let i = 0; i < plain.length; i += 4) ctx.fillRect(plain[i]!, plain[i + 1]!, plain[i + 2]!, plain[i + 3]!);
     ctx.fillStyle = all.glass!.fill!;
     for (let i = 0; i < plain.length; i += 4) {
+        if (plain[i + 2]! < 3) continue;
         const pen = Math.min(0.7, plain[i + 2]! / 5);
         ctx.fillRect(plain[i]! + pen, plain[i + 1]! + pen, plain[i + 2]! - 2 * pen, plain[i + 3]! - 2 * pen);
     }

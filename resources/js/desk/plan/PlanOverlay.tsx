@@ -55,7 +55,7 @@ export function PlanOverlay({ view, size, storey }: Props & { storey: Storey }) 
                 ) : null;
             })}
             <FrontageNames view={view} size={size} here={new Set(here.map((w) => w.id))} />
-            {ghost && ghost.storey === storey.id && <PlanGhost ghost={ghost} spot={spot} quad={quad} />}
+            {ghost && ghost.storey === storey.id && <PlanGhost ghost={ghost} spot={spot} quad={quad} width={size.width} />}
             <OutlineInHand view={view} size={size} />
         </>
     );
@@ -84,7 +84,7 @@ function FrontageNames({ view, size, here }: Props & { here: Set<string> }) {
 
 type Spot = (wall: Wall, along: number, depth: number) => { x: number; y: number };
 
-function PlanGhost({ ghost, spot, quad }: { ghost: Ghost; spot: Spot; quad: (wall: Wall, from: number, to: number) => string }) {
+function PlanGhost({ ghost, spot, quad, width }: { ghost: Ghost; width: number; spot: Spot; quad: (wall: Wall, from: number, to: number) => string }) {
     const data = useData();
     const wall = data.walls.get(ghost.wall);
     if (!wall) return null;
@@ -99,14 +99,16 @@ function PlanGhost({ ghost, spot, quad }: { ghost: Ghost; spot: Spot; quad: (wal
     const text = (d: 'left' | 'right', mm: number) => (placing && ghost.typed[d] !== undefined ? `${ghost.typed[d]}▏` : data.length(mm));
     const far = ghost.left + ghost.width;
     const said = ghost.refusal ?? ghost.findings[0]?.sentence ?? ghost.caught.along;
-    const head = spot(wall, ghost.left + ghost.width / 2, wall.thickness + 500);
+    const head = spot(wall, ghost.left + ghost.width / 2, wall.thickness + 700);
+    const half = (said?.length ?? 0) * 3.1 + 8;
+    const saidX = Math.min(Math.max(head.x, half), Math.max(half, width - half));
     return (
         <g data-ghost={ghost.moving ?? 'new'}>
             <polygon points={quad(wall, ghost.left, far)} fill="var(--glass)" stroke={doubtful ? 'var(--buoy)' : 'var(--tide)'} strokeWidth={2} />
             <DimensionLine from={p(left.from)} to={p(ghost.left)} text={text('left', ghost.left - left.from)} tone="buoy" lit={placing && ghost.lit === 'left'} />
             <DimensionLine from={p(far)} to={p(right.from)} text={text('right', right.from - far)} tone="buoy" lit={placing && ghost.lit === 'right'} />
             {said && (
-                <text x={head.x} y={head.y} textAnchor="middle" fontSize={11.5} fill={doubtful ? 'var(--buoy)' : 'var(--brass)'}>
+                <text x={saidX} y={head.y} textAnchor="middle" stroke="var(--sheet)" strokeWidth={4} paintOrder="stroke" fontSize={11.5} fill={doubtful ? 'var(--buoy)' : 'var(--brass)'}>
                     {said}
                 </text>
             )}
