@@ -117,8 +117,8 @@ function GhostBox({ ghost, view, size }: Props & { ghost: Ghost }) {
             {view.k > SMALL && <GhostDimensions ghost={ghost} view={view} size={size} live />}
             {said && view.k > SMALL && (
                 <g>
-                    <rect x={saidX - half} y={a.y - 56} width={2 * half} height={19} rx={3} fill={doubtful ? 'var(--buoy-wash)' : 'var(--sheet)'} stroke={doubtful ? 'var(--buoy)' : 'var(--brass)'} strokeWidth={0.8} />
-                    <text x={saidX} y={a.y - 42.5} textAnchor="middle" fontSize={11.5} fill={doubtful ? 'var(--buoy)' : 'var(--brass)'}>
+                    <rect x={saidX - half} y={a.y - 64} width={2 * half} height={19} rx={3} fill={doubtful ? 'var(--buoy-wash)' : 'var(--sheet)'} stroke={doubtful ? 'var(--buoy)' : 'var(--brass)'} strokeWidth={0.8} />
+                    <text x={saidX} y={a.y - 50.5} textAnchor="middle" fontSize={11.5} fill={doubtful ? 'var(--buoy)' : 'var(--brass)'}>
                         {said}
                     </text>
                 </g>

@@ -96,6 +96,7 @@ function PlanGhost({ ghost, spot, quad, width }: { ghost: Ghost; width: number; 
         return [at.x, at.y];
     };
     const placing = ghost.moving === null;
+    const runsRight = wall.toX >= wall.fromX;
     const text = (d: 'left' | 'right', mm: number) => (placing && ghost.typed[d] !== undefined ? `${ghost.typed[d]}▏` : data.length(mm));
     const far = ghost.left + ghost.width;
     const said = ghost.refusal ?? ghost.findings[0]?.sentence ?? ghost.caught.along;
@@ -105,8 +106,8 @@ function PlanGhost({ ghost, spot, quad, width }: { ghost: Ghost; width: number; 
     return (
         <g data-ghost={ghost.moving ?? 'new'}>
             <polygon points={quad(wall, ghost.left, far)} fill="var(--glass)" stroke={doubtful ? 'var(--buoy)' : 'var(--tide)'} strokeWidth={2} />
-            <DimensionLine from={p(left.from)} to={p(ghost.left)} text={text('left', ghost.left - left.from)} tone="buoy" lit={placing && ghost.lit === 'left'} />
-            <DimensionLine from={p(far)} to={p(right.from)} text={text('right', right.from - far)} tone="buoy" lit={placing && ghost.lit === 'right'} />
+            <DimensionLine from={p(left.from)} to={p(ghost.left)} text={text('left', ghost.left - left.from)} tone="buoy" lit={placing && ghost.lit === 'left'} overflow={runsRight ? 'before' : 'after'} />
+            <DimensionLine from={p(far)} to={p(right.from)} text={text('right', right.from - far)} tone="buoy" lit={placing && ghost.lit === 'right'} overflow={runsRight ? 'after' : 'before'} />
             {said && (
                 <text x={saidX} y={head.y} textAnchor="middle" stroke="var(--sheet)" strokeWidth={4} paintOrder="stroke" fontSize={11.5} fill={doubtful ? 'var(--buoy)' : 'var(--brass)'}>
                     {said}

@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+/* One picture of each main view, from the demo project. Arguments: the server's address, the folder. */
+
+require __DIR__.'/../vendor/autoload.php';
+
+use Facebook\WebDriver\WebDriverKeys as Keys;
+use Tests\Browser\Support\Chrome;
+use Tests\Browser\Support\Desk;
+
+/** @var list<string> $argv */
+[, $address, $folder] = $argv;
+$desk = new Desk(Chrome::open(), $address);
+$shoot = static function (string $name) use ($desk, $folder): void {
+    usleep(900_000);
+    $desk->driver->takeScreenshot("$folder/$name.png");
+    echo "· $folder/$name.png\n";
+};
+$take = static fn (string $mark) => $desk->css(sprintf('[aria-label="Unit types"] [aria-label^="%s "]', $mark))->click();
+
+$desk->driver->get($address);
+$desk->waitFor('input[type=email]');
+$shoot('sign-in');
+$desk->signIn();
+$shoot('projects');
+$desk->openProject('Skerrow Pilot House');
+sleep(3);
+$desk->click('elevation', 1730 + 2 * 2280 + 600, 7800 + 1600);
+$shoot('desk');
+$take('W-01');
+$desk->hover('elevation', 16000, 1700);
+usleep(300_000);
+$desk->keys('1200+50');
+$shoot('placing');
+$desk->keys(Keys::ESCAPE, Keys::ESCAPE);
+$desk->button('2 findings')->click();
+$desk->button('West · Quay')->click();
+$desk->button('2 findings')->click();
+$shoot('findings');
+$desk->keys(Keys::ESCAPE, Keys::HOME);
+$desk->button('Schedules')->click();
+$desk->waitFor('tr[aria-label^="W-05"]');
+$desk->css('tr[aria-label^="W-05"]')->click();
+$shoot('schedules');
+$desk->button('Close the schedules')->click();
+$desk->keys(Keys::ESCAPE);
+$desk->button('Plan')->click();
+$desk->button('Enlarge the plan')->click();
+$desk->ready();
+$take('W-09');
+$desk->hover('plan', 8300, 11300);
+$shoot('plan');
+$desk->keys(Keys::ESCAPE, Keys::ESCAPE);
+$desk->button('Solid')->click();
+$desk->button('Enlarge the solid')->click();
+sleep(3);
+$shoot('solid');
+$desk->button('Elevation')->click();
+$desk->button('Enlarge the elevation')->click();
+$desk->keys(Keys::CONTROL.'k');
+$desk->waitFor('[cmdk-input]');
+$desk->keys('place');
+$shoot('find-or-do');
+$desk->keys(Keys::ESCAPE);
+$desk->driver->executeScript("localStorage.theme = 'dark'");
+$desk->driver->navigate()->refresh();
+$desk->ready();
+sleep(3);
+$shoot('desk-dark');
+$desk->driver->executeScript("localStorage.theme = 'light'");
+$desk->driver->get($address);
+$desk->button('Start a project')->click();
+$desk->waitForText('Floor to floor');
+$desk->keys('Net loft');
+$desk->driver->findElement(Facebook\WebDriver\WebDriverBy::xpath('//label[contains(.,"drawn in plan next")]'))->click();
+$desk->button('Start')->click();
+$desk->waitForText('New outline');
+$desk->ready();
+foreach ([[2000, 2000], [14000, 2000], [14000, 6000]] as [$x, $y]) {
+    $desk->click('plan', $x, $y);
+    usleep(250_000);
+}
+$desk->hover('plan', 9000, 9000);
+$desk->keys('7500', Keys::TAB, '150');
+$shoot('outline');
+$desk->driver->quit();
