@@ -223,3 +223,22 @@ stop_all() {
     stop_web
     stop_database
 }
+
+# Installs and builds what a throw-away server with Chromium needs, and gives it an empty database: $1 its name, $2 the first port to try.
+prepare_side_server() {
+    install_server_packages
+    install_packages chromium chromium-driver
+    install_dependencies
+    build_interface
+    make_environment
+    trap stop_all EXIT
+    trap 'stop_all; exit 130' INT TERM
+    DB_PORT_FIRST=34306
+    start_database "$VAR/side-db"
+    mariadb --no-defaults -uroot -S "$DB_HOME/m.sock" -e "DROP DATABASE IF EXISTS $1; CREATE DATABASE $1 CHARACTER SET utf8mb4"
+    SIDE_PORT="$(free_port "$2")"
+    mkdir -p "$VAR/side-web"
+    rm -f "$VAR"/side-web/*.php
+    export DB_DATABASE="$1" APP_URL="http://127.0.0.1:$SIDE_PORT" APP_CONFIG_CACHE="$VAR/side-web/config.php" APP_ROUTES_CACHE="$VAR/side-web/routes.php"
+    php artisan migrate --force --quiet
+}

@@ -1,9 +1,9 @@
 import { useState, type FormEvent } from 'react';
 import type { Units } from '../api/client';
 import { Button } from '../ui/Button';
-import { Choice } from '../ui/Choice';
 import { Dialog } from '../ui/Dialog';
 import { TextField } from '../ui/TextField';
+import { UnitsChoice } from '../ui/UnitsChoice';
 import { useData } from './data';
 import { useDesk } from './store';
 
@@ -43,20 +43,7 @@ function Form() {
     return (
         <form onSubmit={save} className="grid gap-3">
             <TextField label="Name" value={name} onChange={setName} required maxLength={80} />
-            <div>
-                <span className="mb-1 block text-xs text-quiet">Units figures are typed and shown in</span>
-                <Choice
-                    boxed
-                    label="Units"
-                    value={units}
-                    onChange={(v) => setUnits(v as Units)}
-                    options={[
-                        { value: 'mm', label: 'millimetres' },
-                        { value: 'm', label: 'metres' },
-                        { value: 'ft-in', label: 'feet and inches' },
-                    ]}
-                />
-            </div>
+            <UnitsChoice label="Units figures are typed and shown in" value={units} onChange={setUnits} />
             <TextField label="Least distance of an opening from a corner" value={margin} onChange={setMargin} />
             <TextField label="Level of the lowest floor above the site datum" value={level} onChange={setLevel} />
             <TextField label="Bearing of the plan’s upward direction, degrees clockwise from north" value={north} onChange={setNorth} />

@@ -2,9 +2,9 @@ import { useState, type FormEvent } from 'react';
 import { useNavigate } from 'react-router';
 import { api, type Units } from '../api/client';
 import { Button } from '../ui/Button';
-import { Choice } from '../ui/Choice';
 import { Dialog } from '../ui/Dialog';
 import { TextField } from '../ui/TextField';
+import { UnitsChoice } from '../ui/UnitsChoice';
 
 const usual: Record<Units, { storey: string; width: string; depth: string; thickness: string }> = {
     mm: { storey: '3600', width: '18000', depth: '12000', thickness: '300' },
@@ -52,20 +52,7 @@ export function NewProjectDialog({ open, onClose }: { open: boolean; onClose: ()
         <Dialog open={open} onClose={onClose} title="Start a project" wide>
             <form onSubmit={start} className="grid grid-cols-2 gap-x-4 gap-y-3">
                 <TextField label="Name" required maxLength={80} autoFocus value={name} onChange={setName} />
-                <div>
-                    <span className="mb-1 block text-xs text-quiet">Units</span>
-                    <Choice
-                        boxed
-                        label="Units"
-                        value={units}
-                        onChange={(v) => changeUnits(v as Units)}
-                        options={[
-                            { value: 'mm', label: 'millimetres' },
-                            { value: 'm', label: 'metres' },
-                            { value: 'ft-in', label: 'feet and inches' },
-                        ]}
-                    />
-                </div>
+                <UnitsChoice label="Units" value={units} onChange={changeUnits} />
                 <TextField label="Storeys" type="number" min={1} max={200} value={String(heights.length)} onChange={changeCount} />
                 <div className="max-h-28 overflow-auto">
                     <span className="mb-1 block text-xs text-quiet">Floor to floor, lowest first</span>

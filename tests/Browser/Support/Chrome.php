@@ -17,7 +17,7 @@ final class Chrome
 
     private static int $port = 0;
 
-    /** @param bool $softwareGl composites through software OpenGL, which the solid model needs; else without OpenGL, much faster on a machine with no graphics card */
+    /** @param  bool  $softwareGl composites through software OpenGL, which the solid model needs; else without OpenGL, much faster on a machine with no graphics card */
     public static function open(int $width = 1280, int $height = 800, bool $softwareGl = true): RemoteWebDriver
     {
         self::startDriver();

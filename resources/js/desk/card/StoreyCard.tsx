@@ -2,10 +2,10 @@ import { useState } from 'react';
 import { Problem, type Storey } from '../../api/client';
 import { formatLevel } from '../../measure/format';
 import { Button } from '../../ui/Button';
-import { Dialog } from '../../ui/Dialog';
 import { complain } from '../../ui/notices';
 import { useData } from '../data';
 import { useDesk } from '../store';
+import { CarriesDialog } from './CarriesDialog';
 import { Figure } from './Figure';
 import { Facts, Heading, RemoveButton, Sentence, useSend } from './parts';
 
@@ -63,14 +63,7 @@ export function StoreyCard({ storey }: { storey: Storey }) {
                     <RemoveButton label="Remove this storey" onClick={() => void remove(false)} />
                 </>
             )}
-            <Dialog open={carries !== null} onClose={() => setCarries(null)} title={`Remove storey ${storey.name}?`} note={carries ?? ''}>
-                <div className="flex justify-end gap-2">
-                    <Button onClick={() => setCarries(null)}>Keep it</Button>
-                    <Button look="warn" onClick={() => void remove(true)}>
-                        Remove with what it carries
-                    </Button>
-                </div>
-            </Dialog>
+            <CarriesDialog title={`Remove storey ${storey.name}?`} carries={carries} onKeep={() => setCarries(null)} onRemove={() => void remove(true)} />
         </>
     );
 }

@@ -3,9 +3,9 @@ import { Problem, type Wall } from '../../api/client';
 import { formatArea } from '../../measure/format';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
-import { Dialog } from '../../ui/Dialog';
 import { complain } from '../../ui/notices';
 import { useData } from '../data';
+import { CarriesDialog } from './CarriesDialog';
 import { Figure } from './Figure';
 import { Facts, Heading, Sentence, useSend } from './parts';
 
@@ -75,14 +75,7 @@ export function WallCard({ wall }: { wall: Wall }) {
                     </div>
                 </div>
             )}
-            <Dialog open={removing !== null} onClose={() => setRemoving(null)} title="Remove the outline?" note={removing ?? ''}>
-                <div className="flex justify-end gap-2">
-                    <Button onClick={() => setRemoving(null)}>Keep it</Button>
-                    <Button look="warn" onClick={() => void remove(true)}>
-                        Remove with what it carries
-                    </Button>
-                </div>
-            </Dialog>
+            <CarriesDialog title="Remove the outline?" carries={removing} onKeep={() => setRemoving(null)} onRemove={() => void remove(true)} />
         </>
     );
 }
