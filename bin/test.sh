@@ -8,6 +8,7 @@ done
 install_server_packages
 case " ${PARTS[*]} " in *" browser "*) install_packages chromium chromium-driver ;; esac
 install_dependencies
+case " ${PARTS[*]} " in *" browser "* | *" feature "*) build_interface ;; esac
 make_environment
 trap stop_all EXIT
 trap 'stop_all; exit 130' INT TERM
@@ -36,7 +37,6 @@ with_database() {
 
 browser() {
     section "browser: the interface in headless Chromium"
-    build_interface
     with_database
     mariadb --no-defaults -uroot -S "$DB_HOME/m.sock" -e 'DROP DATABASE IF EXISTS isleward_browser; CREATE DATABASE isleward_browser CHARACTER SET utf8mb4'
     export DB_DATABASE=isleward_browser

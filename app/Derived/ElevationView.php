@@ -23,11 +23,20 @@ final class ElevationView
     public static function of(Design $design, array $bodies, Frontage $frontage): array
     {
         $openings = $catches = $findings = $figures = [];
+        $questions = [];
+        foreach (array_keys($frontage->walls) as $wall) {
+            $questions[$wall] = WallInQuestion::of($design, $bodies[$wall]);
+        }
         foreach ($frontage->walls as $wall => $u) {
             $body = $bodies[$wall];
-            $question = WallInQuestion::of($design, $body);
-            $catches[$wall] = Catches::of($design, $body, $question->placed);
-            foreach ($question->placed as $p) {
+            $around = [];
+            foreach ($questions as $other => $question) {
+                foreach ($question->placed as $p) {
+                    $around[] = [$p, $frontage->walls[$other] - $u];
+                }
+            }
+            $catches[$wall] = Catches::of($design, $body, $around);
+            foreach ($questions[$wall]->placed as $p) {
                 $symbol = Symbols::key($p->opening);
                 $unit = Symbols::solved($design, $p->opening);
                 $figures[$symbol] ??= $unit === null ? null : ['glass' => $unit->glassArea(), 'frameShare' => $unit->frameShare(), 'door' => $unit->hasDoor()];
