@@ -49,7 +49,10 @@ export function DataProvider({ id, children }: { id: string; children: ReactNode
             const now = queries.getQueryData<Project>(['project', id]);
             const missed = now !== undefined && outcome.number > now.number + 1;
             if (outcome.touched.structure || missed || !now) {
-                await queries.invalidateQueries({ queryKey: ['project', id] });
+                // first which frontages there are now, so that none is asked for that is gone
+                await queries.invalidateQueries({ queryKey: ['project', id], exact: true });
+                await new Promise((rendered) => window.setTimeout(rendered, 0));
+                await queries.invalidateQueries({ queryKey: ['project', id], predicate: (q) => q.queryKey.length > 2 });
                 return;
             }
             queries.setQueryData<Project>(['project', id], { ...now, number: outcome.number, undo: outcome.undo, redo: outcome.redo });
