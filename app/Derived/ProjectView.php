@@ -12,8 +12,8 @@ use Isleward\Core\Design\Outline;
 use Isleward\Core\Design\UnitType;
 use Isleward\Core\Drawing\Drawing;
 use Isleward\Core\Drawing\Elevation;
-use Isleward\Core\Drawing\Symbols;
 use Isleward\Core\Drawing\UnitElevation;
+use Isleward\Core\Unit\Solved;
 use Isleward\Core\Wall\Body;
 
 /** The project's table of contents: settings, storeys with levels, walls, frontages, the rack, and what can be undone. */
@@ -75,7 +75,7 @@ final readonly class ProjectView
 
         return array_map(static fn (UnitType $t): array => [
             'id' => $t->id, 'mark' => $t->mark, 'name' => $t->name, 'width' => $t->width, 'height' => $t->height, 'sill' => $t->sill,
-            'shapes' => Drawing::plain(UnitElevation::shapes(Symbols::solvedType($t, $t->width, $t->height, false))),
+            'shapes' => Drawing::plain(UnitElevation::shapes(Solved::of($t, $t->width, $t->height))),
         ], $types);
     }
 }

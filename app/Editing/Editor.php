@@ -20,7 +20,6 @@ use Isleward\Core\Edit\Scope;
 use Isleward\Core\Fields;
 use Isleward\Core\Refusal;
 use Isleward\Core\Wall\Bodies;
-use Isleward\Core\Wall\PlacedOpening;
 
 /** Runs edits, undoes and redoes: one transaction each, with the project held. */
 final readonly class Editor
@@ -137,7 +136,7 @@ final readonly class Editor
         $placed = [];
         foreach (array_slice($change->operations, 0, self::MOST_PLACED) as $operation) {
             if ($operation->after instanceof Opening) {
-                $p = PlacedOpening::of($design, $operation->after, $design->wall($operation->after->wall)->face()->length());
+                $p = $design->places->of($operation->after));
                 $placed[] = ['id' => $p->opening->id, 'wall' => $p->opening->wall, 'storey' => $p->opening->storey, 'left' => $p->left, 'sillLevel' => $p->sill,
                     'width' => $p->opening->width, 'height' => $p->opening->height];
             }

@@ -54,6 +54,17 @@ final readonly class Fields
         return $text;
     }
 
+    /** A remark of up to 500 characters; may be blank. */
+    public function text(string $name): string
+    {
+        $text = trim($this->string($name, ''));
+        if (mb_strlen($text) > 500) {
+            throw Refusal::because('field.text', sprintf('“%s” may have 500 characters at the most.', $name), details: ['field' => $name]);
+        }
+
+        return $text;
+    }
+
     public function bool(string $name, bool $default = false): bool
     {
         $value = $this->values[$name] ?? $default;
@@ -93,6 +104,36 @@ final readonly class Fields
         }
 
         return Length::within($this->number($name));
+    }
+
+    /**
+     * A length, whose text is taken as a difference when it begins with + or −.
+     *
+     * @return array{float, bool} mm, and whether it is a difference
+     */
+    public function lengthOrDifference(string $name): array
+    {
+        $value = $this->values[$name] ?? null;
+        $difference = is_string($value) && preg_match('/^\s*[+\-−]/u', $value) === 1;
+
+        return [$difference ? Length::parse((string) preg_replace('/^\s*\+/', '', $value), $this->units) : $this->length($name), $difference];
+    }
+
+    /** A whole number, at least $least and at most $most. */
+    public function count(string $name, string $what, int $least, int $most): int
+    {
+        $value = $this->values[$name] ?? null;
+        if (is_string($value) && preg_match('/^\s*\d+\s*$/', $value) === 1) {
+            $value = (int) $value;
+        }
+        if (! is_int($value)) {
+            throw Refusal::because('count.not_whole', sprintf('%s must be a whole number.', $what), details: ['field' => $name]);
+        }
+        if ($value < $least || $value > $most) {
+            throw Refusal::because('count.out_of_range', sprintf('%s runs from %d to %d; %d was given.', $what, $least, $most, $value), details: ['field' => $name]);
+        }
+
+        return $value;
     }
 
     /** A length in mm that is at least $least. */

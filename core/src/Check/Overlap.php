@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Check;
 
-use Isleward\Core\Geometry\Region;
 use Isleward\Core\Tolerance;
 use Isleward\Core\Wall\PlacedOpening;
 
@@ -19,7 +18,7 @@ final class Overlap implements Rule
             foreach ($active as $key => $other) {
                 if ($other->right <= $p->left + Tolerance::LENGTH) {
                     unset($active[$key]);
-                } elseif (min($other->head, $p->head) - max($other->sill, $p->sill) > Tolerance::LENGTH && self::share($p, $other)) {
+                } elseif ($p->overlaps($other)) {
                     $findings[] = $this->finding($wall, $other, $p);
                 }
             }
@@ -27,15 +26,6 @@ final class Overlap implements Rule
         }
 
         return $findings;
-    }
-
-    private static function share(PlacedOpening $a, PlacedOpening $b): bool
-    {
-        if ($a->opening->shape === null && $b->opening->shape === null) {
-            return true;
-        }
-
-        return Region::polygon($a->ring())->intersection(Region::polygon($b->ring()))->area() > Tolerance::LENGTH;
     }
 
     private function finding(WallInQuestion $wall, PlacedOpening $left, PlacedOpening $right): Finding

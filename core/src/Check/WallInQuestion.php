@@ -26,7 +26,7 @@ final readonly class WallInQuestion
     public static function of(Design $design, Body $body): self
     {
         return new self($design, $body, array_map(
-            static fn ($o): PlacedOpening => PlacedOpening::of($design, $o, $body->length),
+            static fn ($o): PlacedOpening => $design->places->of($o),
             $design->openingsOf($body->wall->id),
         ));
     }

@@ -6,14 +6,18 @@ namespace Isleward\Core\Design;
 
 use Isleward\Core\Edit\Change;
 use Isleward\Core\Refusal;
+use Isleward\Core\Wall\Places;
 
 /**
  * What a user has put in, or the part of it that an edit or a drawing needs: all storeys, outlines, walls and types, and
- * the openings of the walls in question. Nothing in it is derived.
+ * the openings of the walls in question. Nothing derived is kept in it.
  */
 final readonly class Design
 {
     public Storeys $storeys;
+
+    /** Where its rules put things. */
+    public Places $places;
 
     /**
      * @param  array<string, Storey>  $storeyList
@@ -21,6 +25,9 @@ final readonly class Design
      * @param  array<string, Wall>  $walls
      * @param  array<string, UnitType>  $types
      * @param  array<string, Opening>  $openings
+     * @param  array<string, SettingOutLine>  $lines
+     * @param  array<string, NamedSet>  $sets
+     * @param  array<string, Acceptance>  $acceptances
      */
     private function __construct(
         public Settings $settings,
@@ -29,14 +36,18 @@ final readonly class Design
         public array $walls,
         public array $types,
         public array $openings,
+        public array $lines,
+        public array $sets,
+        public array $acceptances,
     ) {
         $this->storeys = new Storeys($storeyList, $settings->baseLevel);
+        $this->places = new Places($this);
     }
 
     /** @param  iterable<Element>  $elements */
     public static function of(Settings $settings, iterable $elements = []): self
     {
-        $storeys = $outlines = $walls = $types = $openings = [];
+        $storeys = $outlines = $walls = $types = $openings = $lines = $sets = $acceptances = [];
         foreach ($elements as $element) {
             match (true) {
                 $element instanceof Settings => $settings = $element,
@@ -45,11 +56,14 @@ final readonly class Design
                 $element instanceof Wall => $walls[$element->id] = $element,
                 $element instanceof UnitType => $types[$element->id] = $element,
                 $element instanceof Opening => $openings[$element->id] = $element,
+                $element instanceof SettingOutLine => $lines[$element->id] = $element,
+                $element instanceof NamedSet => $sets[$element->id] = $element,
+                $element instanceof Acceptance => $acceptances[$element->id] = $element,
                 default => throw new \LogicException('A design holds no '.$element::class.'.'),
             };
         }
 
-        return new self($settings, $storeys, $outlines, $walls, $types, $openings);
+        return new self($settings, $storeys, $outlines, $walls, $types, $openings, $lines, $sets, $acceptances);
     }
 
     /** The design after a change. */
@@ -70,7 +84,8 @@ final readonly class Design
     /** @return array<string, Element> by id; the settings included */
     public function elements(): array
     {
-        return [$this->settings->id => $this->settings] + $this->storeyList + $this->outlines + $this->walls + $this->types + $this->openings;
+        return [$this->settings->id => $this->settings] + $this->storeyList + $this->outlines + $this->walls + $this->types + $this->openings
+            + $this->lines + $this->sets + $this->acceptances;
     }
 
     public function wall(string $id): Wall
@@ -93,10 +108,26 @@ final readonly class Design
         return $this->types[$id] ?? throw Refusal::because('type.unknown', 'That unit type is not in this project any more.', [$id]);
     }
 
+    public function line(string $id): SettingOutLine
+    {
+        return $this->lines[$id] ?? throw Refusal::because('line.unknown', 'That setting-out line is not in this project any more.', [$id]);
+    }
+
+    public function set(string $id): NamedSet
+    {
+        return $this->sets[$id] ?? throw Refusal::because('set.unknown', 'That set is not in this project any more.', [$id]);
+    }
+
+    /** Whether a wall stands inside the building, between rooms. */
+    public function isInner(Wall $wall): bool
+    {
+        return ($this->outlines[$wall->outline] ?? null)?->inner === true;
+    }
+
     /** @return list<Opening> */
     public function openingsOf(string $wall): array
     {
-        return array_values(array_filter($this->openings, static fn (Opening $o): bool => $o->wall === $wall));
+        return $this->places->openingsOf($wall);
     }
 
     /** @return list<Wall> in the order of the chain */

@@ -15,6 +15,9 @@ enum Kind: string
     case Wall = 'wall';
     case Type = 'type';
     case Opening = 'opening';
+    case Line = 'line';
+    case Set = 'set';
+    case Acceptance = 'acceptance';
 
     /** Makes an element of this kind from its stored values. */
     public function make(Fields $fields): Element
@@ -26,6 +29,9 @@ enum Kind: string
             self::Wall => Wall::from($fields),
             self::Type => UnitType::from($fields),
             self::Opening => Opening::from($fields),
+            self::Line => SettingOutLine::from($fields),
+            self::Set => NamedSet::from($fields),
+            self::Acceptance => Acceptance::from($fields),
         };
     }
 
@@ -39,6 +45,9 @@ enum Kind: string
             self::Wall => 'wa',
             self::Type => 'ty',
             self::Opening => 'op',
+            self::Line => 'li',
+            self::Set => 'se',
+            self::Acceptance => 'ac',
         };
     }
 }

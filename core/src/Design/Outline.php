@@ -6,16 +6,16 @@ namespace Isleward\Core\Design;
 
 use Isleward\Core\Fields;
 
-/** A chain of walls that were drawn together; a closed one goes round. */
+/** A chain of walls that were drawn together; a closed one goes round. Inner walls are kept apart from outer ones. */
 final readonly class Outline implements Element
 {
-    private function __construct(public string $id, public string $name, public int $position, public bool $closed)
+    private function __construct(public string $id, public string $name, public int $position, public bool $closed, public bool $inner)
     {
     }
 
     public static function from(Fields $f): self
     {
-        return new self($f->string('id'), $f->name('name'), $f->int('position'), $f->bool('closed'));
+        return new self($f->string('id'), $f->name('name'), $f->int('position'), $f->bool('closed'), $f->bool('inner'));
     }
 
     public function id(): string
@@ -30,6 +30,6 @@ final readonly class Outline implements Element
 
     public function toArray(): array
     {
-        return ['id' => $this->id, 'name' => $this->name, 'position' => $this->position, 'closed' => $this->closed];
+        return ['id' => $this->id, 'name' => $this->name, 'position' => $this->position, 'closed' => $this->closed, 'inner' => $this->inner];
     }
 }

@@ -5,49 +5,49 @@ declare(strict_types=1);
 namespace Isleward\Core\Design;
 
 use Isleward\Core\Fields;
+use Isleward\Core\Refusal;
 
-/** How high a sill lies, kept the way it was given: "900 above the storey's floor". */
+/**
+ * How high an opening lies, kept the way it was given: "sill 900 above the storey's floor", "head in line with that one's
+ * head". Also the level of a setting-out line.
+ */
 final readonly class SillRule
 {
-    /** @param  float  $height mm above what it is measured from */
-    private function __construct(public SillDatum $from, public float $height)
+    /**
+     * @param  float  $height  mm above what it is measured from
+     * @param  string|null  $ref  the line or opening it is measured from
+     * @param  Edge  $point  of that opening
+     * @param  Edge  $edge  which edge of this opening the figure sets; the other follows from its height
+     */
+    private function __construct(public SillDatum $from, public float $height, public ?string $ref, public Edge $point, public Edge $edge)
     {
     }
 
-    public static function of(SillDatum $from, float $height): self
+    public static function of(SillDatum $from, float $height, ?string $ref = null, Edge $point = Edge::Sill, Edge $edge = Edge::Sill): self
     {
-        return new self($from, $height);
+        if ($from->isOther() && $ref === null) {
+            throw Refusal::because('sill.no_reference', $from === SillDatum::Opening ? 'Say which opening the level is taken from.' : 'Say which line the level is taken from.');
+        }
+
+        return new self($from, $height, $from->isOther() ? $ref : null, $point, $edge);
     }
 
     public static function from(Fields $f): self
     {
-        return new self($f->choice('from', SillDatum::class), $f->length('height'));
+        return self::of(
+            $f->choice('from', SillDatum::class), $f->length('height'), $f->stringOrNull('ref'),
+            $f->choice('point', Edge::class, Edge::Sill), $f->choice('edge', Edge::class, Edge::Sill),
+        );
     }
 
-    /** Level of the sill, mm above the datum. */
-    public function level(float $storeyFloor, float $wallFoot): float
+    public function withHeight(float $height): self
     {
-        return $this->height + $this->origin($storeyFloor, $wallFoot);
+        return new self($this->from, $height, $this->ref, $this->point, $this->edge);
     }
 
-    /** The same way of measuring, with the figure that puts the sill at a level. */
-    public function withLevel(float $level, float $storeyFloor, float $wallFoot): self
-    {
-        return new self($this->from, $level - $this->origin($storeyFloor, $wallFoot));
-    }
-
-    /** @return array{from: string, height: float} */
+    /** @return array{from: string, height: float, ref: string|null, point: string, edge: string} */
     public function toArray(): array
     {
-        return ['from' => $this->from->value, 'height' => $this->height];
-    }
-
-    private function origin(float $storeyFloor, float $wallFoot): float
-    {
-        return match ($this->from) {
-            SillDatum::Floor => $storeyFloor,
-            SillDatum::Foot => $wallFoot,
-            SillDatum::Datum => 0.0,
-        };
+        return ['from' => $this->from->value, 'height' => $this->height, 'ref' => $this->ref, 'point' => $this->point->value, 'edge' => $this->edge->value];
     }
 }

@@ -10,6 +10,9 @@ use Isleward\Core\Unit\UnitTree;
 /** A kind of window or door, drawn once and placed many times; an opening of another size stretches it. */
 final readonly class UnitType implements Element
 {
+    /** Equal for equal trees. */
+    public string $treeHash;
+
     /**
      * @param  float  $width  mm, of the next opening that is filled with it
      * @param  float  $height  mm
@@ -25,6 +28,7 @@ final readonly class UnitType implements Element
         public float $sill,
         public UnitTree $tree,
     ) {
+        $this->treeHash = hash('xxh128', serialize($tree->toArray()));
     }
 
     public static function from(Fields $f): self

@@ -7,7 +7,6 @@ namespace Isleward\Core\Drawing;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Wall\Body;
 use Isleward\Core\Wall\Frontage;
-use Isleward\Core\Wall\PlacedOpening;
 
 /** A frontage seen square on from outside: x is its u, y the level above the datum. */
 final class Elevation
@@ -21,7 +20,7 @@ final class Elevation
             $body = $bodies[$wall];
             $shapes[] = Shape::area(Layer::Face, $body->face()->rings)->placed($u, 0.0, 0.0);
             foreach ($design->openingsOf($wall) as $opening) {
-                $placed = PlacedOpening::of($design, $opening, $body->length);
+                $placed = $design->places->of($opening);
                 $placements[] = new Placement($symbols->of($design, $opening), $u + $placed->left, $placed->sill, $opening->id);
             }
         }

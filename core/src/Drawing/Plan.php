@@ -29,7 +29,7 @@ final class Plan
             $holes = [];
             foreach ($design->openingsOf($body->wall->id) as $opening) {
                 if ($opening->storey === $storey) {
-                    $placed = PlacedOpening::of($design, $opening, $body->length);
+                    $placed = $design->places->of($opening);
                     $holes[] = [$placed->left, -1.0, $placed->right, -1.0, $placed->right, $body->wall->thickness + 1, $placed->left, $body->wall->thickness + 1];
                     $openings[$opening->id] = self::opening($design, $body, $placed);
                 }

@@ -6,18 +6,14 @@ namespace Isleward\Core\Drawing;
 
 use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Opening;
-use Isleward\Core\Design\UnitType;
+use Isleward\Core\Unit\Solved;
 use Isleward\Core\Unit\SolvedUnit;
-use Isleward\Core\Unit\Solver;
 
 /** One symbol for all openings alike: the same type, size, handing and facing. */
 final class Symbols
 {
     /** @var array<string, list<Shape>> */
     public array $all = [];
-
-    /** @var array<string, SolvedUnit> */
-    private static array $solved = [];
 
     public static function key(Opening $opening): string
     {
@@ -44,17 +40,7 @@ final class Symbols
             return null;
         }
 
-        return self::solvedType($design->type($opening->type), $opening->width, $opening->height, $opening->mirrored);
-    }
-
-    public static function solvedType(UnitType $type, float $width, float $height, bool $mirrored): SolvedUnit
-    {
-        $key = $type->id.spl_object_id($type->tree).self::figure($width).'x'.self::figure($height).($mirrored ? 'm' : '');
-        if (count(self::$solved) > 2000) {
-            self::$solved = [];
-        }
-
-        return self::$solved[$key] ??= Solver::solve($type->tree, $width, $height, $mirrored);
+        return Solved::of($design->type($opening->type), $opening->width, $opening->height, $opening->mirrored);
     }
 
     /** A unit that faces in is seen from behind: its left and right change places. */
@@ -78,7 +64,7 @@ final class Symbols
         }
         $type = $design->type($opening->type);
 
-        return [...$shapes, ...UnitElevation::shapes(self::solvedType($type, $opening->width, $opening->height, self::seenMirrored($opening)))];
+        return [...$shapes, ...UnitElevation::shapes(Solved::of($type, $opening->width, $opening->height, self::seenMirrored($opening)))];
     }
 
     private static function figure(float $mm): string

@@ -6,36 +6,35 @@ namespace Isleward\Core\Edit;
 
 use Isleward\Core\Design\Design;
 use Isleward\Core\Fields;
-use Isleward\Core\Refusal;
 
-/** Removes openings; the wall closes. */
+/**
+ * Removes openings; the wall closes. When others are placed from them it is refused with what hangs on them, until
+ * "keepFigures" is true: then those stay where they are with figures of their own.
+ */
 final readonly class OpeningRemove implements Edit
 {
     /** @param  list<string>  $ids */
-    private function __construct(private array $ids)
+    private function __construct(private array $ids, private bool $keepFigures)
     {
     }
 
     public static function from(Fields $args): self
     {
-        $ids = array_values(array_unique($args->strings('ids')));
-        if ($ids === []) {
-            throw Refusal::because('opening.none', 'Choose an opening to remove.');
-        }
-
-        return new self($ids);
+        return new self(Chosen::openings($args), $args->bool('keepFigures'));
     }
 
     public function scope(): Scope
     {
-        return Scope::ofOpenings(...$this->ids);
+        return Scope::withReferrers($this->ids);
     }
 
     public function apply(Design $design, Ids $ids): Change
     {
         $openings = array_map($design->opening(...), $this->ids);
         $what = count($openings) === 1 ? $design->label($openings[0]) : Words::counts(['opening' => count($openings)]);
+        $gone = array_flip($this->ids);
+        Hanging::requireNoneUnless($this->keepFigures, $design, $gone, ucfirst($what));
 
-        return new Change(sprintf('Removed %s', $what), array_map(Operation::remove(...), $openings));
+        return new Change(sprintf('Removed %s', $what), [...References::letGo($design, $gone), ...array_map(Operation::remove(...), $openings)]);
     }
 }

@@ -8,7 +8,8 @@ use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Opening;
 use Isleward\Core\Measure\Length;
 use Isleward\Core\Refusal;
-use Isleward\Core\Unit\Solver;
+use Isleward\Core\Tolerance;
+use Isleward\Core\Unit\Solved;
 use Isleward\Core\Wall\PlacedOpening;
 
 /** What must hold of an opening that someone places or changes. What is merely doubtful is a finding. */
@@ -23,17 +24,18 @@ final class OpeningRules
             throw Refusal::because('opening.not_on_storey', sprintf('This wall does not run through storey %s.', $storey->name), [$opening->id, $wall->id]);
         }
         if ($opening->type !== null) {
-            Solver::solve($design->type($opening->type)->tree, $opening->width, $opening->height);
+            Solved::of($design->type($opening->type), $opening->width, $opening->height);
         }
-        $length = $wall->face()->length();
-        $placed = PlacedOpening::of($design, $opening, $length);
+        References::require($design, $opening);
+        [$start, $end] = $design->places->span($wall);
+        $placed = $design->places->of($opening);
         $foot = $design->storeys->floor($wall->base);
         $head = $design->storeys->ceiling($wall->top);
         $say = static fn (float $mm): string => Length::format($mm, $design->settings->units);
-        $slack = \Isleward\Core\Tolerance::LENGTH;
+        $slack = Tolerance::LENGTH;
         $why = match (true) {
-            $placed->right <= $slack => sprintf('its far jamb would lie %s before the wall’s left end', $say(-$placed->right)),
-            $placed->left >= $length - $slack => sprintf('it would begin %s from the left end and the wall is %s long', $say($placed->left), $say($length)),
+            $placed->right <= $start + $slack => sprintf('its far jamb would lie %s before the wall’s left end', $say($start - $placed->right)),
+            $placed->left >= $end - $slack => sprintf('it would begin %s from the left end and the wall is %s long', $say($placed->left - $start), $say($end - $start)),
             $placed->sill >= $head - $slack => sprintf('its sill would lie %s over the wall’s head', $say($placed->sill - $head)),
             $placed->head <= $foot + $slack => sprintf('its head would lie %s under the wall’s foot', $say($foot - $placed->head)),
             default => null,

@@ -13,17 +13,15 @@ use Isleward\Core\Geometry\Line;
 use Isleward\Core\Geometry\Region;
 use Isleward\Core\Geometry\Vec2;
 use Isleward\Core\Measure\Length;
-use Isleward\Core\Tolerance;
 use Isleward\Core\Wall\Bodies;
+use Isleward\Core\Wall\Joint;
 
 /**
- * Draws walls along an outer line: a rectangle or a chain of corners. A closed outline has its outside outside, however
+ * Draws walls along an outer line, or "inner" ones along their middle ("line": "centre" or "face"): a rectangle or a chain of corners. A closed outline has its outside outside, however
  * it was drawn; of an open one the outside is on the right of its direction unless "outside" says "left".
  */
 final readonly class OutlineDraw implements Edit
 {
-    private const SHARPEST = 15.0;
-
     /** @param  list<Vec2>  $corners */
     private function __construct(
         private array $corners,
@@ -32,6 +30,8 @@ final readonly class OutlineDraw implements Edit
         private float $thickness,
         private string $base,
         private string $top,
+        private bool $inner,
+        private bool $onCentre,
     ) {
     }
 
@@ -43,7 +43,8 @@ final readonly class OutlineDraw implements Edit
             $corners = array_reverse($corners);
         }
 
-        return new self($corners, $closed, $args->has('name') ? $args->name('name') : null, $args->size('thickness', 'The thickness of a wall'), $args->string('base'), $args->string('top'));
+        return new self($corners, $closed, $args->has('name') ? $args->name('name') : null, $args->size('thickness', 'The thickness of a wall'), $args->string('base'), $args->string('top'),
+            $args->bool('inner'), $args->string('line', $args->bool('inner') ? 'centre' : 'face') === 'centre');
     }
 
     public function scope(): Scope
@@ -56,10 +57,13 @@ final readonly class OutlineDraw implements Edit
         if ($design->storeys->indexOf($this->top) < $design->storeys->indexOf($this->base)) {
             throw InvalidOutline::upsideDown();
         }
-        $corners = $this->checked();
+        $corners = $this->onFace($this->checked());
+        if ($this->inner && ! $this->closed) {
+            $corners = $this->trimmed($design, $corners);
+        }
         $position = array_reduce($design->outlines, static fn (int $most, Outline $o): int => max($most, $o->position + 1), 0);
         $outline = Outline::from(new Fields([
-            'id' => $ids->next(Kind::Outline), 'name' => $this->name ?? 'Outline '.($position + 1), 'position' => $position, 'closed' => $this->closed,
+            'id' => $ids->next(Kind::Outline), 'name' => $this->name ?? 'Outline '.($position + 1), 'position' => $position, 'closed' => $this->closed, 'inner' => $this->inner,
         ]));
         $operations = [Operation::add($outline)];
         $count = count($corners);
@@ -81,25 +85,7 @@ final readonly class OutlineDraw implements Edit
     private function checked(): array
     {
         $corners = $this->corners;
-        $count = count($corners);
-        if ($count < ($this->closed ? 3 : 2)) {
-            throw InvalidOutline::tooFew($this->closed);
-        }
-        $sides = [];
-        for ($i = 0; $i < ($this->closed ? $count : $count - 1); $i++) {
-            if ($corners[$i]->isAt($corners[($i + 1) % $count])) {
-                throw InvalidOutline::noLength($i + 1);
-            }
-            $sides[] = new Line($corners[$i], $corners[($i + 1) % $count]);
-        }
-        foreach ($sides as $i => $side) {
-            $this->requireOpenAngle($sides, $i);
-            for ($j = $i + 2; $j < count($sides); $j++) {
-                if (! ($this->closed && $i === 0 && $j === count($sides) - 1) && self::cross($side, $sides[$j])) {
-                    throw InvalidOutline::selfCrossing($i + 1, $j + 1);
-                }
-            }
-        }
+        OutlineShape::require($corners, $this->closed);
         if ($this->closed) {
             $flat = [];
             foreach ($corners as $corner) {
@@ -114,35 +100,62 @@ final readonly class OutlineDraw implements Edit
         return $corners;
     }
 
-    /** @param  list<Line>  $sides */
-    private function requireOpenAngle(array $sides, int $i): void
+    /**
+     * The corners of the outer face: half the thickness to the right of a line drawn along the middle of the walls.
+     *
+     * @param  list<Vec2>  $corners
+     * @return list<Vec2>
+     */
+    private function onFace(array $corners): array
     {
-        if ($i === 0 && ! $this->closed) {
-            return;
+        if (! $this->onCentre) {
+            return $corners;
         }
-        $before = $sides[($i + count($sides) - 1) % count($sides)]->directionAt(0);
-        $here = $sides[$i]->directionAt(0);
-        $angle = 180 - rad2deg(abs(atan2($before->cross($here), $before->dot($here))));
-        if ($angle < self::SHARPEST - 1e-6) {
-            throw InvalidOutline::tooSharp($i + 1, $angle);
+        $count = count($corners);
+        $sides = [];
+        for ($i = 0; $i < ($this->closed ? $count : $count - 1); $i++) {
+            $sides[] = (new Line($corners[$i], $corners[($i + 1) % $count]))->offset(-$this->thickness / 2);
         }
+        $out = [];
+        for ($i = 0; $i < $count; $i++) {
+            $before = $sides[$i - 1] ?? ($this->closed ? $sides[count($sides) - 1] : null);
+            $after = $sides[$i] ?? null;
+            $out[] = match (true) {
+                $before === null => $after?->start() ?? $corners[$i],
+                $after === null => $before->end(),
+                default => $before->meets($after) ?? $after->start(),
+            };
+        }
+
+        return $out;
     }
 
-    private static function cross(Line $a, Line $b): bool
+    /**
+     * Ends that lie within another wall are drawn back to its face, so that what is measured from them is measured from what stands clear.
+     *
+     * @param  list<Vec2>  $corners
+     * @return list<Vec2>
+     */
+    private function trimmed(Design $design, array $corners): array
     {
-        $at = $a->meets($b);
-        if ($at === null) {
-            $off = abs($b->start()->minus($a->start())->cross($a->directionAt(0)));
-            $s = $b->start()->minus($a->start())->dot($a->directionAt(0));
-            $e = $b->end()->minus($a->start())->dot($a->directionAt(0));
-
-            return $off <= Tolerance::LENGTH && max($s, $e) >= 0 && min($s, $e) <= $a->length();
+        $last = count($corners) - 1;
+        foreach ([[0, 1], [$last, $last - 1]] as [$end, $next]) {
+            $probe = Wall::from(new Fields([
+                'id' => 'wa-probe', 'outline' => 'ou-probe', 'position' => 0, 'fromX' => $corners[$end]->x, 'fromY' => $corners[$end]->y, 'toX' => $corners[$next]->x, 'toY' => $corners[$next]->y,
+                'rise' => 0.0, 'thickness' => $this->thickness, 'base' => $this->base, 'top' => $this->top,
+            ]));
+            if ($end !== 0) {
+                $probe = Wall::from(new Fields(['fromX' => $probe->to->x, 'fromY' => $probe->to->y, 'toX' => $probe->from->x, 'toY' => $probe->from->y] + $probe->toArray()));
+            }
+            $outline = Outline::from(new Fields(['id' => 'ou-probe', 'name' => 'probe', 'position' => 0, 'closed' => false, 'inner' => true]));
+            $body = Bodies::one($design->after(new Change('', [Operation::add($outline), Operation::add($probe)])), $probe);
+            $cut = $end === 0 ? $body->left : $body->right;
+            if ($cut->joint === Joint::Tee) {
+                array_splice($corners, $end, 1, [$body->surface->inPlan($cut->at)]);
+            }
         }
-        $s = $at->minus($a->start())->dot($a->directionAt(0));
-        $t = $at->minus($b->start())->dot($b->directionAt(0));
-        $slack = Tolerance::LENGTH;
 
-        return $s >= -$slack && $s <= $a->length() + $slack && $t >= -$slack && $t <= $b->length() + $slack;
+        return $corners;
     }
 
     /** @return list<Vec2> */

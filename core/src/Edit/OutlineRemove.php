@@ -7,6 +7,7 @@ namespace Isleward\Core\Edit;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Opening;
 use Isleward\Core\Design\Outline;
+use Isleward\Core\Design\SettingOutLine;
 use Isleward\Core\Design\Wall;
 use Isleward\Core\Fields;
 use Isleward\Core\Refusal;
@@ -39,7 +40,12 @@ final readonly class OutlineRemove implements Edit
                 array_keys($openings), ['openings' => count($openings), 'walls' => count($walls)]);
         }
 
-        return new Change(sprintf('Removed %s', $outline->name), array_map(Operation::remove(...), [...array_values($openings), ...$walls, $outline]));
+        $lines = array_filter($design->lines, static fn (SettingOutLine $l): bool => isset($ofWalls[$l->wall]));
+
+        return new Change(sprintf('Removed %s', $outline->name), [
+            ...References::letGo($design, $openings + $lines + $ofWalls),
+            ...array_map(Operation::remove(...), [...array_values($openings), ...array_values($lines), ...$walls, $outline]),
+        ]);
     }
 
     /**

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Edit;
 
+use Isleward\Core\Design\Along;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Wall;
 use Isleward\Core\Fields;
@@ -42,7 +43,12 @@ final readonly class OutlineTurn implements Edit
                 'rise' => -$wall->rise + 0.0,
             ])));
             foreach ($design->openingsOf($wall->id) as $opening) {
-                $operations[] = Operation::alter($opening, $opening->with(['position' => $opening->position->turned()->toArray()]));
+                $operations[] = Operation::alter($opening, $opening->with(['position' => $opening->position->turned($wall->face()->length())->toArray()]));
+            }
+        }
+        foreach ($design->lines as $line) {
+            if ($line->rule instanceof Along && $design->wall($line->wall)->outline === $this->id) {
+                $operations[] = Operation::alter($line, $line->with(['rule' => $line->rule->turned($design->wall($line->wall)->face()->length())->toArray()]));
             }
         }
         $change = new Change(sprintf('Turned %s round', $outline->name), $operations, [$this->id]);

@@ -6,6 +6,7 @@ namespace Isleward\Core\Edit;
 
 use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Opening;
+use Isleward\Core\Design\SettingOutLine;
 use Isleward\Core\Design\Storey;
 use Isleward\Core\Design\Wall;
 use Isleward\Core\Fields;
@@ -57,7 +58,9 @@ final readonly class StoreyRemove implements Edit
                 ['openings' => count($goneOpenings), 'walls' => count($goneWalls)]);
         }
         $outlines = OutlineRemove::emptied($design, $goneWalls);
-        foreach ([...$goneOpenings, ...$goneWalls, ...$outlines, $storey] as $gone) {
+        $goneLines = array_filter($design->lines, fn (SettingOutLine $l): bool => $l->storey === $this->id || isset($goneWalls[$l->wall]));
+        array_push($operations, ...References::letGo($design, $goneOpenings + $goneLines + $goneWalls));
+        foreach ([...$goneOpenings, ...$goneLines, ...$goneWalls, ...$outlines, $storey] as $gone) {
             $operations[] = Operation::remove($gone);
         }
         foreach ($storeys->all as $i => $other) {

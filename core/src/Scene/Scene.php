@@ -10,7 +10,6 @@ use Isleward\Core\Drawing\Symbols;
 use Isleward\Core\Unit\SolvedUnit;
 use Isleward\Core\Wall\Body;
 use Isleward\Core\Wall\Mesher;
-use Isleward\Core\Wall\PlacedOpening;
 
 /**
  * The solid model: mm, x east, y north, z up. A wall's geometry is in its own (u, v, n) with v the level; a unit's has its
@@ -36,7 +35,7 @@ final readonly class Scene
             $origin = $body->surface->origin;
             $holes = [];
             foreach ($design->openingsOf($body->wall->id) as $opening) {
-                $placed = PlacedOpening::of($design, $opening, $body->length);
+                $placed = $design->places->of($opening);
                 if ($placed->isOff($body)) {
                     continue;
                 }

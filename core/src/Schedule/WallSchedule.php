@@ -7,7 +7,6 @@ namespace Isleward\Core\Schedule;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Wall\Body;
 use Isleward\Core\Wall\Frontage;
-use Isleward\Core\Wall\PlacedOpening;
 
 /** Walls with their gross face, what openings take out of it, and what is left. Areas over the outer face, corner to corner. */
 final readonly class WallSchedule
@@ -31,7 +30,7 @@ final readonly class WallSchedule
         foreach ($frontages as $frontage) {
             foreach (array_keys($frontage->walls) as $i => $id) {
                 $body = $bodies[$id];
-                $holes = array_map(static fn ($o): array => PlacedOpening::of($design, $o, $body->length)->ring(), $byWall[$id] ?? []);
+                $holes = array_map(static fn ($o): array => $design->places->of($o)->ring(), $byWall[$id] ?? []);
                 $gross = $body->face()->area();
                 $net = $body->face()->cut($holes)->area();
                 $rows[] = new WallRow($id, $frontage->name.($i > 0 ? ', part '.($i + 1) : ''), $design->outlines[$body->wall->outline]->name ?? '',

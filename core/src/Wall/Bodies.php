@@ -16,7 +16,8 @@ use Isleward\Core\Tolerance;
  *
  * Two walls meet where the right end of one is the left end of another and they share a storey. Of equal thickness and
  * storeys they are mitred, from where their outer faces meet to where their inner faces meet; otherwise the thicker (or
- * the one that runs through more storeys) runs through and the other butts against it.
+ * the one that runs through more storeys) runs through and the other butts against it. An inner wall that ends within
+ * another wall stops at that wall's face; inner and outer walls make no corners with each other.
  */
 final class Bodies
 {
@@ -27,17 +28,39 @@ final class Bodies
      */
     public static function of(Design $design): array
     {
+        $ends = self::ends($design);
+        $bodies = [];
+        foreach ($design->walls as $wall) {
+            $bodies[$wall->id] = self::among($design, $wall, $ends);
+        }
+
+        return $bodies;
+    }
+
+    /** @throws Refusal when the wall has no room between its corners */
+    public static function one(Design $design, Wall $wall): Body
+    {
+        return self::among($design, $wall, self::ends($design));
+    }
+
+    /** @return array{array<string, list<Wall>>, array<string, list<Wall>>} walls by where their left and right ends are */
+    private static function ends(Design $design): array
+    {
         $atLeft = $atRight = [];
         foreach ($design->walls as $wall) {
             $atLeft[self::spot($wall->from)][] = $wall;
             $atRight[self::spot($wall->to)][] = $wall;
         }
-        $bodies = [];
-        foreach ($design->walls as $wall) {
-            $bodies[$wall->id] = self::body($design, $wall, self::partner($design, $wall, $atRight[self::spot($wall->from)] ?? []), self::partner($design, $wall, $atLeft[self::spot($wall->to)] ?? []));
-        }
 
-        return $bodies;
+        return [$atLeft, $atRight];
+    }
+
+    /** @param  array{array<string, list<Wall>>, array<string, list<Wall>>}  $ends */
+    private static function among(Design $design, Wall $wall, array $ends): Body
+    {
+        [$atLeft, $atRight] = $ends;
+
+        return self::body($design, $wall, self::partner($design, $wall, $atRight[self::spot($wall->from)] ?? []), self::partner($design, $wall, $atLeft[self::spot($wall->to)] ?? []));
     }
 
     private static function body(Design $design, Wall $wall, ?Wall $before, ?Wall $after): Body
@@ -45,10 +68,10 @@ final class Bodies
         if ($wall->rise !== 0.0) {
             throw Refusal::because('wall.curved', 'This wall is curved; only straight walls can be built yet.', [$wall->id]);
         }
-        $surface = self::surface($wall);
+        $surface = Surface::of($wall);
         $length = $wall->face()->length();
-        $left = $before === null ? End::square(0.0) : self::joint($design, $wall, $surface, $before, false, 0.0);
-        $right = $after === null ? End::square($length) : self::joint($design, $wall, $surface, $after, true, $length);
+        $left = $before === null ? self::freeEnd($design, $wall, $surface, 0.0) : self::joint($design, $wall, $surface, $before, false, 0.0);
+        $right = $after === null ? self::freeEnd($design, $wall, $surface, $length) : self::joint($design, $wall, $surface, $after, true, $length);
         foreach ([0.0, $wall->thickness] as $depth) {
             if ($right->atDepth($depth) - $left->atDepth($depth) < 1.0) {
                 throw Refusal::because('wall.too_short', sprintf(
@@ -61,7 +84,7 @@ final class Bodies
 
     private static function joint(Design $design, Wall $wall, Surface $surface, Wall $other, bool $atRight, float $at): End
     {
-        $otherSurface = self::surface($other);
+        $otherSurface = Surface::of($other);
         $turn = $atRight ? $surface->along->cross($otherSurface->along) : $otherSurface->along->cross($surface->along);
         if (abs($turn) < 1e-4) {
             return End::square($at, Joint::Flush, $other->id);
@@ -91,9 +114,30 @@ final class Bodies
         return new Line($surface->inPlan(0.0, $wall->thickness), $surface->inPlan(1000.0, $wall->thickness));
     }
 
-    private static function surface(Wall $wall): Surface
+    /** An end that makes no corner: free, or of an inner wall that runs into the body of another wall. */
+    private static function freeEnd(Design $design, Wall $wall, Surface $surface, float $at): End
     {
-        return new Surface($wall->from, $wall->to->minus($wall->from)->unit());
+        if (! $design->isInner($wall)) {
+            return End::square($at);
+        }
+        $tip = $surface->inPlan($at, $wall->thickness / 2);
+        foreach ($design->walls as $other) {
+            if ($other->id === $wall->id || ! self::shareStorey($design, $wall, $other)) {
+                continue;
+            }
+            $face = Surface::of($other);
+            $depth = -$tip->minus($face->origin)->dot($face->outward());
+            $along = $face->along($tip);
+            if ($depth < -1 || $depth > $other->thickness + 1 || $along < -1 || $along > $other->face()->length() + 1 || abs($surface->along->cross($face->along)) < 0.05) {
+                continue;
+            }
+            $middle = $surface->inPlan($wall->face()->length() / 2, $wall->thickness / 2);
+            $behind = -$middle->minus($face->origin)->dot($face->outward()) > $other->thickness / 2;
+
+            return End::along($surface, $face->inPlan($along, $behind ? $other->thickness : 0.0), $face->along, Joint::Tee, $other->id);
+        }
+
+        return End::square($at);
     }
 
     /** @param  list<Wall>  $candidates */
@@ -101,14 +145,19 @@ final class Bodies
     {
         $best = null;
         foreach ($candidates as $other) {
-            $storeys = $design->storeys;
-            $shares = $storeys->indexOf($other->base) <= $storeys->indexOf($wall->top) && $storeys->indexOf($other->top) >= $storeys->indexOf($wall->base);
-            if ($other->id !== $wall->id && $shares && ($best === null || $other->outline === $wall->outline)) {
+            if ($other->id !== $wall->id && self::shareStorey($design, $wall, $other) && $design->isInner($wall) === $design->isInner($other) && ($best === null || $other->outline === $wall->outline)) {
                 $best = $other;
             }
         }
 
         return $best;
+    }
+
+    private static function shareStorey(Design $design, Wall $a, Wall $b): bool
+    {
+        $storeys = $design->storeys;
+
+        return $storeys->indexOf($b->base) <= $storeys->indexOf($a->top) && $storeys->indexOf($b->top) >= $storeys->indexOf($a->base);
     }
 
     private static function spot(Vec2 $point): string

@@ -31,10 +31,22 @@ final readonly class Body
         return $this->head - $this->foot;
     }
 
+    /** u at which the face begins: at the corner, or at the face of the wall it stops at. */
+    public function start(): float
+    {
+        return $this->left->joint === Joint::Tee ? $this->left->at : 0.0;
+    }
+
+    /** u at which the face ends. */
+    public function end(): float
+    {
+        return $this->right->joint === Joint::Tee ? $this->right->at : $this->length;
+    }
+
     /** The outer face, corner to corner, in (u, v). */
     public function face(): Region
     {
-        return Region::rectangle(0.0, $this->foot, $this->length, $this->head);
+        return Region::rectangle($this->start(), $this->foot, $this->end(), $this->head);
     }
 
     /** The wall cut level, in (u, depth). */

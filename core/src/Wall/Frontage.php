@@ -12,6 +12,7 @@ final readonly class Frontage
      * @param  float  $bearing  compass bearing it faces, degrees clockwise from north
      * @param  non-empty-array<string, float>  $walls  wall id → u of the wall's left end, mm
      * @param  bool  $folds  it meets the frontage before it at a corner, so they unfold side by side
+     * @param  bool  $inner  a face of inner walls
      */
     public function __construct(
         public string $id,
@@ -24,6 +25,7 @@ final readonly class Frontage
         public float $head,
         public array $walls,
         public bool $folds,
+        public bool $inner = false,
     ) {
     }
 }

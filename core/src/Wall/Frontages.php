@@ -7,7 +7,7 @@ namespace Isleward\Core\Wall;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Tolerance;
 
-/** Gathers walls whose outer faces lie in one plane and touch or stand over each other, in the order of the outlines. */
+/** Gathers walls whose outer faces lie in one plane and touch or stand over each other, in the order of the outlines; inner walls come last. */
 final class Frontages
 {
     private const COMPASS = ['North', 'North-east', 'East', 'South-east', 'South', 'South-west', 'West', 'North-west'];
@@ -26,7 +26,7 @@ final class Frontages
         }
         $groups = [];
         foreach ($ordered as $body) {
-            $groups = self::join($groups, $body);
+            $groups = self::join($design, $groups, $body);
         }
         $frontages = [];
         $names = [];
@@ -44,7 +44,7 @@ final class Frontages
     private static function outlinesInOrder(Design $design): array
     {
         $outlines = array_values($design->outlines);
-        usort($outlines, static fn ($a, $b): int => $a->position <=> $b->position);
+        usort($outlines, static fn ($a, $b): int => [$a->inner, $a->position] <=> [$b->inner, $b->position]);
 
         return array_map(static fn ($o): string => $o->id, $outlines);
     }
@@ -53,11 +53,11 @@ final class Frontages
      * @param  list<non-empty-list<Body>>  $groups
      * @return list<non-empty-list<Body>>
      */
-    private static function join(array $groups, Body $body): array
+    private static function join(Design $design, array $groups, Body $body): array
     {
         foreach ($groups as $i => $group) {
             foreach ($group as $other) {
-                if (self::continues($other, $body)) {
+                if ($design->isInner($other->wall) === $design->isInner($body->wall) && self::continues($other, $body)) {
                     $groups[$i][] = $body;
 
                     return $groups;
@@ -100,12 +100,13 @@ final class Frontages
             $walls[$body->wall->id] = $starts[$body->wall->id] - $least;
             $width = max($width, $walls[$body->wall->id] + $body->length);
         }
+        $inner = $design->isInner($first->wall);
         $out = $first->surface->outward();
         $bearing = fmod(rad2deg(atan2($out->x, $out->y)) + $design->settings->north + 720, 360);
 
         return new Frontage(
             'fr-'.substr($first->wall->id, 3),
-            self::name($bearing, $names),
+            $inner ? self::free('Inner wall', ' 1', $names) : self::free(self::COMPASS[((int) round($bearing / 45)) % 8], '', $names),
             $first->wall->outline,
             $bearing,
             new Surface($first->surface->inPlan($least), $first->surface->along),
@@ -113,7 +114,8 @@ final class Frontages
             min(array_map(static fn (Body $b): float => $b->foot, $group)),
             max(array_map(static fn (Body $b): float => $b->head, $group)),
             $walls,
-            $before !== null && self::meetAtCorner($before, $group),
+            $before !== null && $inner === $design->isInner($before[0]->wall) && self::meetAtCorner($before, $group),
+            $inner,
         );
     }
 
@@ -135,12 +137,11 @@ final class Frontages
     }
 
     /** @param  array<string, true>  $taken */
-    private static function name(float $bearing, array $taken): string
+    private static function free(string $word, string $first, array $taken): string
     {
-        $compass = self::COMPASS[((int) round($bearing / 45)) % 8];
-        $name = $compass;
+        $name = $word.$first;
         for ($i = 2; isset($taken[$name]); $i++) {
-            $name = $compass.' '.$i;
+            $name = $word.' '.$i;
         }
 
         return $name;

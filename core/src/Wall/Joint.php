@@ -17,6 +17,9 @@ enum Joint: string
     /** Stops at the face of the wall it meets. */
     case Butt = 'butt';
 
+    /** Stops at the face of a wall it meets somewhere along that wall. */
+    case Tee = 'tee';
+
     public function isCorner(): bool
     {
         return $this !== self::Free && $this !== self::Flush;

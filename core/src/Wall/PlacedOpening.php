@@ -4,28 +4,21 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Wall;
 
-use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Opening;
+use Isleward\Core\Geometry\Region;
+use Isleward\Core\Tolerance;
 
 /** An opening where its rules put it: jambs in u from the wall's left end, sill and head as levels above the datum, mm. */
 final readonly class PlacedOpening
 {
-    private function __construct(
-        public Opening $opening,
-        public float $left,
-        public float $right,
-        public float $sill,
-        public float $head,
-    ) {
-    }
+    public float $right;
 
-    public static function of(Design $design, Opening $opening, float $wallLength): self
+    public float $head;
+
+    public function __construct(public Opening $opening, public float $left, public float $sill)
     {
-        $left = $opening->position->leftJamb($wallLength, $opening->width);
-        $wall = $design->wall($opening->wall);
-        $sill = $opening->sill->level($design->storeys->floor($opening->storey), $design->storeys->floor($wall->base));
-
-        return new self($opening, $left, $left + $opening->width, $sill, $sill + $opening->height);
+        $this->right = $left + $opening->width;
+        $this->head = $sill + $opening->height;
     }
 
     /**
@@ -41,8 +34,22 @@ final readonly class PlacedOpening
     /** Whether it lies wholly beside, over or under the wall's face. */
     public function isOff(Body $body): bool
     {
-        $slack = \Isleward\Core\Tolerance::LENGTH;
+        $slack = Tolerance::LENGTH;
 
-        return $this->right <= $slack || $this->left >= $body->length - $slack || $this->head <= $body->foot + $slack || $this->sill >= $body->head - $slack;
+        return $this->right <= $body->start() + $slack || $this->left >= $body->end() - $slack || $this->head <= $body->foot + $slack || $this->sill >= $body->head - $slack;
+    }
+
+    /** Whether the two share some of the wall. */
+    public function overlaps(self $other): bool
+    {
+        $slack = Tolerance::LENGTH;
+        if ($other->left >= $this->right - $slack || $other->right <= $this->left + $slack || $other->sill >= $this->head - $slack || $other->head <= $this->sill + $slack) {
+            return false;
+        }
+        if ($this->opening->shape === null && $other->opening->shape === null) {
+            return true;
+        }
+
+        return Region::polygon($this->ring())->intersection(Region::polygon($other->ring()))->area() > Tolerance::LENGTH;
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Wall;
 
+use Isleward\Core\Design\Wall;
 use Isleward\Core\Geometry\Vec2;
 
 /**
@@ -18,6 +19,11 @@ final readonly class Surface
     public function __construct(public Vec2 $origin, public Vec2 $along)
     {
         $this->outward = $along->rightHand();
+    }
+
+    public static function of(Wall $wall): self
+    {
+        return new self($wall->from, $wall->to->minus($wall->from)->unit());
     }
 
     /** The point in plan at u, $depth behind the outer face. */

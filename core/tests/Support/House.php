@@ -56,6 +56,7 @@ final class House implements Ids
     public function do(string $edit, array $args): Change
     {
         $change = $this->try($edit, $args);
+        $change->requireDoable();
         $this->design = $this->design->after($change);
 
         return $change;
@@ -107,6 +108,6 @@ final class House implements Ids
     {
         $opening = $this->design->opening($id);
 
-        return PlacedOpening::of($this->design, $opening, $this->design->wall($opening->wall)->face()->length());
+        return $this->design->places->of($opening);
     }
 }

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Design;
+
+use Isleward\Core\Fields;
+
+/** A finding that someone looked at and let stand, with the reason. It holds as long as the finding's figure is the same. */
+final readonly class Acceptance implements Element
+{
+    /**
+     * @param  string  $finding  what the finding is about: its rule and the elements it concerns
+     * @param  float  $figure  mm, as it was when accepted
+     */
+    private function __construct(public string $id, public string $wall, public string $finding, public float $figure, public string $note)
+    {
+    }
+
+    public static function from(Fields $f): self
+    {
+        return new self($f->string('id'), $f->string('wall'), $f->string('finding'), $f->number('figure'), $f->text('note'));
+    }
+
+    public function id(): string
+    {
+        return $this->id;
+    }
+
+    public function kind(): Kind
+    {
+        return Kind::Acceptance;
+    }
+
+    public function toArray(): array
+    {
+        return ['id' => $this->id, 'wall' => $this->wall, 'finding' => $this->finding, 'figure' => $this->figure, 'note' => $this->note];
+    }
+}

@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Design;
+
+use Isleward\Core\Fields;
+use Isleward\Core\Refusal;
+
+/**
+ * A line across a frontage that things are placed from: upright at a place along one of the frontage's walls, or level at
+ * a height; a level one measured from the floor and bound to no storey stands over every floor.
+ */
+final readonly class SettingOutLine implements Element
+{
+    /**
+     * @param  string  $wall  a wall of the frontage it lies on; an upright line is measured along it
+     * @param  string|null  $storey  whose floor a level line is measured from; null for every floor
+     */
+    private function __construct(
+        public string $id,
+        public string $name,
+        public string $wall,
+        public ?string $storey,
+        public LineAxis $axis,
+        public Along|SillRule $rule,
+    ) {
+    }
+
+    public static function from(Fields $f): self
+    {
+        $axis = $f->choice('axis', LineAxis::class);
+        $rule = $axis === LineAxis::Upright ? Along::from($f->fields('rule')) : SillRule::from($f->fields('rule'));
+        if ($rule instanceof SillRule && $rule->edge !== Edge::Sill) {
+            throw Refusal::because('line.edge', 'A line has no head: give its own level.');
+        }
+
+        return new self($f->string('id'), $f->name('name'), $f->string('wall'), $axis === LineAxis::Level ? $f->stringOrNull('storey') : null, $axis, $rule);
+    }
+
+    /** Whether it stands over every floor. */
+    public function isByStorey(): bool
+    {
+        return $this->rule instanceof SillRule && $this->rule->from === SillDatum::Floor && $this->storey === null;
+    }
+
+    /** The element its rule names. */
+    public function ref(): ?string
+    {
+        return $this->rule->ref;
+    }
+
+    public function id(): string
+    {
+        return $this->id;
+    }
+
+    public function kind(): Kind
+    {
+        return Kind::Line;
+    }
+
+    public function toArray(): array
+    {
+        return ['id' => $this->id, 'name' => $this->name, 'wall' => $this->wall, 'storey' => $this->storey, 'axis' => $this->axis->value, 'rule' => $this->rule->toArray()];
+    }
+
+    /** @param  array<string, mixed>  $values some of {@see toArray()} */
+    public function with(array $values): self
+    {
+        return self::from(new Fields([...$this->toArray(), ...$values]));
+    }
+}

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Edit;
+
+use Isleward\Core\Design\Design;
+use Isleward\Core\Fields;
+use Isleward\Core\Refusal;
+
+/** Takes the units out of openings and leaves them bare. */
+final readonly class OpeningEmpty implements Edit
+{
+    /** @param  list<string>  $ids */
+    private function __construct(private array $ids)
+    {
+    }
+
+    public static function from(Fields $args): self
+    {
+        return new self(Chosen::openings($args));
+    }
+
+    public function scope(): Scope
+    {
+        return Scope::ofOpenings(...$this->ids);
+    }
+
+    public function apply(Design $design, Ids $ids): Change
+    {
+        $operations = [];
+        foreach ($this->ids as $id) {
+            $opening = $design->opening($id);
+            if ($opening->type !== null) {
+                $operations[] = Operation::alter($opening, $opening->with(['type' => null]));
+            }
+        }
+        if ($operations === []) {
+            throw Refusal::because('empty.none_filled', 'All of these are bare already.');
+        }
+
+        return new Change(sprintf('Emptied %s', Words::counts(['opening' => count($operations)])), $operations, $this->ids, wanted: count($this->ids));
+    }
+}

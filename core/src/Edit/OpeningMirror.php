@@ -1,0 +1,125 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Edit;
+
+use Isleward\Core\Arrange\Spacing;
+use Isleward\Core\Design\Along;
+use Isleward\Core\Design\Design;
+use Isleward\Core\Design\Kind;
+use Isleward\Core\Design\Opening;
+use Isleward\Core\Design\Reference;
+use Isleward\Core\Design\Wall;
+use Isleward\Core\Fields;
+use Isleward\Core\Geometry\Vec2;
+use Isleward\Core\Refusal;
+use Isleward\Core\Tolerance;
+
+/**
+ * Mirrors openings, their handing too, by moving or copying ("copy"): about the middle of each one's wall ("about":
+ * "middle"), an upright line ("line" with "line"), or the centre line of its outline ("outline"), which runs square to
+ * the wall, or with "along": true parallel to it.
+ */
+final readonly class OpeningMirror implements Edit
+{
+    /** @param  list<string>  $ids */
+    private function __construct(private array $ids, private string $about, private bool $copy, private Fields $args)
+    {
+    }
+
+    public static function from(Fields $args): self
+    {
+        $about = $args->string('about', 'middle');
+        if (! in_array($about, ['middle', 'line', 'outline'], true)) {
+            throw Refusal::because('field.invalid', '“about” must be one of middle, line, outline.', details: ['field' => 'about']);
+        }
+
+        return new self(Chosen::openings($args), $about, $args->bool('copy'), $args);
+    }
+
+    public function scope(): Scope
+    {
+        // the outline's other walls may be where they go
+        return $this->about === 'outline' ? Scope::everything() : Scope::around($this->ids);
+    }
+
+    public function apply(Design $design, Ids $ids): Change
+    {
+        $attempt = Attempt::from($design, $this->args);
+        foreach ($this->ids as $id) {
+            $before = $design->opening($id);
+            $after = $this->mirrored($design, $before, $attempt);
+            if ($after === null) {
+                continue;
+            }
+            if ($this->copy) {
+                $attempt->add($after->with(['id' => $ids->next(Kind::Opening)]));
+            } else {
+                $attempt->alter($before, $after);
+            }
+        }
+
+        return $attempt->change(fn (int $n): string => sprintf($this->copy ? 'Mirrored a copy of %s' : 'Mirrored %s', Words::counts(['opening' => $n])));
+    }
+
+    private function mirrored(Design $design, Opening $opening, Attempt $attempt): ?Opening
+    {
+        $wall = $design->wall($opening->wall);
+        $handed = ['mirrored' => ! $opening->mirrored];
+        if ($this->about === 'outline') {
+            return $this->aboutOutline($design, $opening, $wall, $attempt)?->with($handed);
+        }
+        $placed = $design->places->of($opening);
+        if ($this->about === 'line') {
+            $at = $design->places->along(Along::of(Reference::Line, 0.0, $design->line($this->args->string('line'))->id), $wall);
+            $left = Spacing::mirrored($placed->left, $opening->width, $at);
+
+            return self::at($design, References::onItsOwn($design, $opening), $wall, $left)->with($handed);
+        }
+        if ($opening->position->along->ref === null) {
+            return $opening->with(['position' => $opening->position->turned($wall->face()->length())->toArray()] + $handed);
+        }
+        [$start, $end] = $design->places->span($wall);
+
+        return self::at($design, References::onItsOwn($design, $opening), $wall, Spacing::mirrored($placed->left, $opening->width, ($start + $end) / 2))->with($handed);
+    }
+
+    private function aboutOutline(Design $design, Opening $opening, Wall $wall, Attempt $attempt): ?Opening
+    {
+        $walls = $design->wallsOf($wall->outline);
+        $surface = $design->places->surface($wall);
+        // the axis that is mirrored: along the wall, or square to it
+        $axis = $this->args->bool('along') ? $surface->outward() : $surface->along;
+        $reach = [$wall->from->dot($axis)];
+        foreach ($walls as $each) {
+            array_push($reach, $each->from->dot($axis), $each->to->dot($axis));
+        }
+        $centre = (min($reach) + max($reach)) / 2;
+        $over = static fn (Vec2 $p): Vec2 => $p->plus($axis->times(2 * ($centre - $p->dot($axis))));
+        $placed = $design->places->of($opening);
+        $left = $over($surface->inPlan($placed->right));
+        $right = $over($surface->inPlan($placed->left));
+        foreach ($walls as $other) {
+            $face = $design->places->surface($other);
+            $on = static fn (Vec2 $p): bool => abs($p->minus($face->origin)->dot($face->outward())) <= 1.0;
+            if (! $on($left) || ! $on($right) || ! $design->storeys->isWithin($opening->storey, $other->base, $other->top) || $face->along($right) - $face->along($left) < $opening->width - 1) {
+                continue;
+            }
+            $u = $face->along($left);
+            if ($u > -$opening->width && $u < $other->face()->length()) {
+                $moved = References::onItsOwn($design, $opening)->with(['wall' => $other->id]);
+
+                return self::at($design, $moved, $other, abs($u) < Tolerance::LENGTH ? 0.0 : $u);
+            }
+        }
+        $attempt->cannot($opening->id, sprintf('Mirrored about the outline’s centre line, %s on %s would meet no wall.', $design->label($opening), $design->storeys->get($opening->storey)->name));
+
+        return null;
+    }
+
+    private static function at(Design $design, Opening $opening, Wall $wall, float $left): Opening
+    {
+        return $opening->with(['position' => $design->places->positionAt($opening->position, $wall, $opening->width, $left)->toArray()]);
+    }
+}

@@ -1,0 +1,152 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Edit;
+
+use Isleward\Core\Design\Along;
+use Isleward\Core\Design\Design;
+use Isleward\Core\Design\LineAxis;
+use Isleward\Core\Design\Opening;
+use Isleward\Core\Design\Wall;
+use Isleward\Core\Fields;
+use Isleward\Core\Geometry\Vec2;
+use Isleward\Core\Refusal;
+use Isleward\Core\Tolerance;
+
+/**
+ * Sets a stretch of a wall back by "depth" (negative: brings it forward), "from" one place along the wall "to" another
+ * (mm from its left end). A stretch that reaches a corner recesses the corner: the wall beyond it shrinks. Openings stay
+ * where they are along the wall, each measured the way it was; one that lies across a break is named and nothing is done.
+ */
+final readonly class OutlineRecess implements Edit
+{
+    private function __construct(private string $wall, private float $from, private float $to, private float $depth)
+    {
+    }
+
+    public static function from(Fields $args): self
+    {
+        $depth = $args->length('depth');
+        if (abs($depth) < 1) {
+            throw Refusal::because('recess.depth', 'Give how deep it is set back, or with a minus how far it comes forward.');
+        }
+
+        return new self($args->string('wall'), $args->length('from'), $args->length('to'), $depth);
+    }
+
+    public function scope(): Scope
+    {
+        return Scope::everything();
+    }
+
+    public function apply(Design $design, Ids $ids): Change
+    {
+        $wall = $design->wall($this->wall);
+        $length = $wall->face()->length();
+        if ($this->from < -Tolerance::LENGTH || $this->to > $length + Tolerance::LENGTH || $this->to - $this->from < 1) {
+            throw Refusal::because('recess.stretch', sprintf('The stretch runs from 0 to %s along the wall, its end right of its start.', Words::length($design, $length)), [$wall->id]);
+        }
+        $left = $this->from > Tolerance::LENGTH;
+        $right = $this->to < $length - Tolerance::LENGTH;
+        if (! $left && ! $right) {
+            throw Refusal::because('recess.whole', 'That is the whole wall: move it instead.', [$wall->id]);
+        }
+        $this->requireNoneAcross($design, $wall);
+        $shape = Reshape::of($design, $design->outline($wall->outline));
+        $at = $shape->indexOf($wall->id);
+        [$sides, $back] = $this->sides($design, $wall, $shape, $at, $left, $right);
+        array_splice($shape->sides, $at, 1, $sides);
+        [$change, $order] = $shape->change($ids);
+        $parts = array_slice($order, $at, count($sides));
+        $then = $design->after($change);
+        $operations = [...$change->operations, ...$this->rehosted($design, $then, $wall, $parts[$back], $right ? $parts[count($parts) - 1] : null)];
+        $whole = new Change('', $operations);
+
+        return new Change(sprintf('Set a wall back %s', Words::length($design, $this->depth)), $operations, [$parts[$back]], notes: Reshape::told($design, $design->after($whole), $order));
+    }
+
+    /** @return array{non-empty-list<array{Wall, Vec2, Vec2, bool}>, int} the sides in place of the wall, and which is set back */
+    private function sides(Design $design, Wall $wall, Reshape $shape, int $at, bool $left, bool $right): array
+    {
+        $surface = $design->places->surface($wall);
+        [$a, $b] = [$surface->inPlan($this->from), $surface->inPlan($this->to)];
+        [$aBack, $bBack] = [$surface->inPlan($this->from, $this->depth), $surface->inPlan($this->to, $this->depth)];
+        $sides = [];
+        if ($left) {
+            $sides[] = [$wall, $wall->from, $a, false];
+            $sides[] = [$wall, $a, $aBack, true];
+        } else {
+            $before = $shape->beside($at, -1);
+            $met = $before === null ? null : $shape->meet($before, $aBack, $bBack);
+            if ($before !== null && $met !== null) {
+                $shape->setTo($before, $aBack = $met);
+            } elseif ($before !== null) {
+                $sides[] = [$wall, $a, $aBack, true];
+            }
+        }
+        $back = count($sides);
+        $after = $right ? null : $shape->beside($at, 1);
+        $met = $after === null ? null : $shape->meet($after, $aBack, $bBack);
+        if ($after !== null && $met !== null) {
+            $shape->setFrom($after, $met);
+        }
+        $sides[] = [$wall, $aBack, $met ?? $bBack, true];
+        if ($right) {
+            $sides[] = [$wall, $bBack, $b, true];
+            $sides[] = [$wall, $b, $wall->to, $left];
+        } elseif ($after !== null && $met === null) {
+            $sides[] = [$wall, $bBack, $b, true];
+        }
+
+        return [$sides, $back];
+    }
+
+    private function requireNoneAcross(Design $design, Wall $wall): void
+    {
+        $across = [];
+        foreach ($design->openingsOf($wall->id) as $opening) {
+            $p = $design->places->of($opening);
+            foreach ([$this->from, $this->to] as $break) {
+                if ($p->left < $break - Tolerance::LENGTH && $p->right > $break + Tolerance::LENGTH) {
+                    $across[$opening->id] = sprintf('%s on %s lies across the break at %s', ucfirst($design->label($opening)), $design->storeys->get($opening->storey)->name, Words::length($design, $break));
+                }
+            }
+        }
+        if ($across !== []) {
+            throw Refusal::because('recess.across', sprintf('%s%s: move or remove it first.', reset($across), count($across) > 1 ? sprintf(', and %d more', count($across) - 1) : ''), array_keys($across));
+        }
+    }
+
+    /** @return list<Operation> openings and upright lines of the wall on the part they lie on now, in the same place */
+    private function rehosted(Design $design, Design $then, Wall $wall, string $back, ?string $rightPart): array
+    {
+        $surface = $design->places->surface($wall);
+        $operations = [];
+        $host = fn (float $u): Wall => $then->wall($u >= $this->to - Tolerance::LENGTH && $rightPart !== null ? $rightPart : ($u >= $this->from - Tolerance::LENGTH ? $back : $wall->id));
+        foreach ($design->openingsOf($wall->id) as $opening) {
+            $u = $design->places->of($opening)->left;
+            $now = $host($u);
+            $moved = $now->id === $wall->id ? $opening : $this->detached($design, $opening, $now, $back)->with(['wall' => $now->id]);
+            $left = $then->places->surface($now)->along($surface->inPlan($u));
+            $operations[] = Operation::alter($opening, $moved->with(['position' => $then->places->positionAt($moved->position, $now, $opening->width, $left)->toArray()]));
+        }
+        foreach ($design->lines as $line) {
+            if ($line->wall === $wall->id && $line->axis === LineAxis::Upright && $line->rule instanceof Along) {
+                $u = $design->places->line($line);
+                $now = $host($u);
+                $own = $now->id === $wall->id ? $line : References::lineOnItsOwn($design, $line);
+                $rule = $own->rule instanceof Along ? $own->rule : Along::of(\Isleward\Core\Design\Reference::Left, 0.0);
+                $operations[] = Operation::alter($line, $own->with(['wall' => $now->id, 'rule' => $then->places->alongAt($rule, $now, $then->places->surface($now)->along($surface->inPlan($u)))->toArray()]));
+            }
+        }
+
+        return $operations;
+    }
+
+    /** On the part that is set back nothing of the old plane can be measured from. */
+    private function detached(Design $design, Opening $opening, Wall $now, string $back): Opening
+    {
+        return $now->id === $back ? References::onItsOwn($design, $opening) : $opening;
+    }
+}

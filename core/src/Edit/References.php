@@ -1,0 +1,217 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Edit;
+
+use Isleward\Core\Design\Along;
+use Isleward\Core\Design\Design;
+use Isleward\Core\Design\LineAxis;
+use Isleward\Core\Design\Opening;
+use Isleward\Core\Design\PositionRule;
+use Isleward\Core\Design\Reference;
+use Isleward\Core\Design\SettingOutLine;
+use Isleward\Core\Design\SillDatum;
+use Isleward\Core\Design\SillRule;
+use Isleward\Core\Design\Wall;
+use Isleward\Core\Refusal;
+
+/** What openings and lines are placed from: that it is there and can be measured from, that nothing hangs on itself, and what happens when it goes. */
+final class References
+{
+    /** @throws Refusal when what a rule names is not there, lies in another plane, or comes back to the element itself */
+    public static function require(Design $design, Opening|SettingOutLine $element): void
+    {
+        if ($element instanceof Opening) {
+            self::requireAlong($design, $element->position->along, $design->wall($element->wall));
+            self::requireLevel($design, $element->sill);
+            self::requireNoCycle($design, $element, true);
+            self::requireNoCycle($design, $element, false);
+
+            return;
+        }
+        $wall = $design->wall($element->wall);
+        if ($element->rule instanceof Along) {
+            self::requireAlong($design, $element->rule, $wall, true);
+            self::requireNoCycle($design, $element, true);
+        } else {
+            self::requireLevel($design, $element->rule);
+            self::requireNoCycle($design, $element, false);
+        }
+    }
+
+    /**
+     * What is placed from any of these, directly.
+     *
+     * @param  array<string, mixed>  $ids  by id
+     * @return list<Opening|SettingOutLine>
+     */
+    public static function to(Design $design, array $ids): array
+    {
+        $found = [];
+        foreach ($design->openings as $opening) {
+            if (isset($ids[$opening->position->along->ref ?? '']) || isset($ids[$opening->sill->ref ?? ''])) {
+                $found[] = $opening;
+            }
+        }
+        foreach ($design->lines as $line) {
+            if (isset($ids[$line->ref() ?? ''])) {
+                $found[] = $line;
+            }
+        }
+
+        return $found;
+    }
+
+    /**
+     * Keeps what is placed from these where it is when they go: its figures are measured from the wall's end and from the
+     * storey's floor instead.
+     *
+     * @param  array<string, mixed>  $gone  by id
+     * @return list<Operation>
+     */
+    public static function letGo(Design $design, array $gone): array
+    {
+        $operations = [];
+        foreach (self::to($design, $gone) as $element) {
+            if (! isset($gone[$element->id]) && ! isset($gone[$element->wall])) {
+                $operations[] = Operation::alter($element, $element instanceof Opening ? self::onItsOwn($design, $element, $gone) : self::lineOnItsOwn($design, $element, $gone));
+            }
+        }
+
+        return $operations;
+    }
+
+    /**
+     * The opening with figures of its own in place of what it was measured from.
+     *
+     * @param  array<string, mixed>|null  $gone  only what names one of these is replaced; null for whatever it names
+     */
+    public static function onItsOwn(Design $design, Opening $opening, ?array $gone = null): Opening
+    {
+        $places = $design->places;
+        $values = [];
+        if (self::lost($opening->position->along->ref, $gone)) {
+            $own = PositionRule::of(Along::of(Reference::Left, 0.0), $opening->position->to);
+            $values['position'] = $places->positionAt($own, $design->wall($opening->wall), $opening->width, $places->of($opening)->left)->toArray();
+        }
+        if (self::lost($opening->sill->ref, $gone)) {
+            $values['sill'] = $places->sillAt(SillRule::of(SillDatum::Floor, 0.0, edge: $opening->sill->edge), $opening, $places->of($opening)->sill)->toArray();
+        }
+
+        return $values === [] ? $opening : $opening->with($values);
+    }
+
+    /**
+     * The line with a figure of its own in place of what it was measured from.
+     *
+     * @param  array<string, mixed>|null  $gone  only what names one of these is replaced; null for whatever it names
+     */
+    public static function lineOnItsOwn(Design $design, SettingOutLine $line, ?array $gone = null): SettingOutLine
+    {
+        if (! self::lost($line->ref(), $gone)) {
+            return $line;
+        }
+        $places = $design->places;
+        $wall = $design->wall($line->wall);
+        if ($line->rule instanceof Along) {
+            return $line->with(['rule' => Along::of(Reference::Left, $places->line($line) - $places->span($wall)[0])->toArray()]);
+        }
+        if (count($places->lineLevels($line)) > 1 || $line->storey !== null) {
+            $storey = $line->storey ?? $wall->base;
+
+            return $line->with(['rule' => SillRule::of(SillDatum::Floor, $places->lineLevel($line, $storey) - $design->storeys->floor($storey))->toArray()]);
+        }
+
+        return $line->with(['rule' => SillRule::of(SillDatum::Datum, $places->lineLevel($line, $wall->base))->toArray()]);
+    }
+
+    /** @param  array<string, mixed>|null  $gone */
+    private static function lost(?string $ref, ?array $gone): bool
+    {
+        return $ref !== null && ($gone === null || isset($gone[$ref]));
+    }
+
+    /** What people call it. */
+    public static function label(Design $design, Opening|SettingOutLine $element): string
+    {
+        return $element instanceof Opening ? $design->label($element) : 'line '.$element->name;
+    }
+
+    private static function requireAlong(Design $design, Along $along, Wall $wall, bool $ofLine = false): void
+    {
+        if ($along->from === Reference::Across && ! $ofLine) {
+            throw Refusal::because('position.across', 'Only a line is brought across a corner; place the opening from that line.');
+        }
+        if ($along->ref === null) {
+            return;
+        }
+        if ($along->from === Reference::Opening) {
+            $other = $design->wall($design->opening($along->ref)->wall);
+        } else {
+            $line = $design->line($along->ref);
+            $other = $design->wall($line->wall);
+            if ($line->axis !== LineAxis::Upright) {
+                throw Refusal::because('line.level', sprintf('%s is a level line: a place along the wall cannot be measured from it.', $line->name), [$line->id]);
+            }
+        }
+        if ($along->from === Reference::Across) {
+            $design->places->along($along, $wall);
+        } elseif (! self::inOnePlane($design, $wall, $other)) {
+            throw Refusal::because('position.other_plane', 'What it is measured from lies in another frontage; bring a line across the corner and measure from that.', [$along->ref]);
+        }
+    }
+
+    private static function requireLevel(Design $design, SillRule $rule): void
+    {
+        if ($rule->from === SillDatum::Line && $design->line((string) $rule->ref)->axis !== LineAxis::Level) {
+            throw Refusal::because('line.upright', sprintf('%s is an upright line: a level cannot be measured from it.', $design->line((string) $rule->ref)->name), [(string) $rule->ref]);
+        }
+        if ($rule->from === SillDatum::Opening) {
+            $design->opening((string) $rule->ref);
+        }
+    }
+
+    private static function inOnePlane(Design $design, Wall $a, Wall $b): bool
+    {
+        if ($a->id === $b->id) {
+            return true;
+        }
+        $sa = $design->places->surface($a);
+        $sb = $design->places->surface($b);
+
+        return abs($sa->along->cross($sb->along)) < 1e-6 && abs($sb->origin->minus($sa->origin)->dot($sa->outward())) <= 0.1;
+    }
+
+    /** @param  bool  $along  follow places along the wall, else levels */
+    private static function requireNoCycle(Design $design, Opening|SettingOutLine $element, bool $along): void
+    {
+        $chain = [self::label($design, $element)];
+        $seen = [];
+        $at = $element;
+        while (true) {
+            $ref = self::next($at, $along);
+            if ($ref === null || isset($seen[$ref])) {
+                return;
+            }
+            $seen[$ref] = true;
+            $at = $design->openings[$ref] ?? $design->lines[$ref] ?? null;
+            if ($at === null) {
+                return;
+            }
+            $chain[] = self::label($design, $at);
+            if ($ref === $element->id) {
+                throw Refusal::because('position.cycle', sprintf('This would hang on itself: %s.', implode(' → ', $chain)), array_keys($seen));
+            }
+        }
+    }
+
+    private static function next(Opening|SettingOutLine $element, bool $along): ?string
+    {
+        if ($element instanceof Opening) {
+            return $along ? $element->position->along->ref : $element->sill->ref;
+        }
+
+        return ($element->rule instanceof Along) === $along ? $element->rule->ref : null;
+    }
+}

@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Edit;
+
+use Isleward\Core\Design\Along;
+use Isleward\Core\Design\Design;
+use Isleward\Core\Design\Opening;
+use Isleward\Core\Design\PositionRule;
+use Isleward\Core\Design\Reference;
+use Isleward\Core\Design\SillDatum;
+use Isleward\Core\Design\SillRule;
+use Isleward\Core\Design\Wall;
+use Isleward\Core\Refusal;
+
+/** An opening as it would be elsewhere, keeping its rules as far as they mean something there; what had to change is noted. */
+final readonly class Transplant
+{
+    public function __construct(private Design $design, private Attempt $attempt)
+    {
+    }
+
+    /** On another wall: its position rule holds there ("centred" stays centred), unless it names something of its own frontage. */
+    public function onWall(Opening $opening, Wall $wall, string $id): Opening
+    {
+        $copy = $opening->with(['id' => $id, 'wall' => $wall->id]);
+        try {
+            References::require($this->design, $copy);
+
+            return $copy;
+        } catch (Refusal) {
+            $own = PositionRule::of(Along::of(Reference::Left, 0.0), $opening->position->to);
+            $left = $this->design->places->of($opening)->left - $this->design->places->span($this->design->wall($opening->wall))[0];
+            $this->attempt->note(sprintf('%s is placed from something of its own frontage; its copies are measured from the left end.', ucfirst($this->design->label($opening))));
+            $at = $left + $this->design->places->span($wall)[0];
+
+            return $copy->with(['position' => $this->design->places->positionAt($own, $wall, $opening->width, $at)->toArray()]);
+        }
+    }
+
+    /** On another storey: as high over that storey's own floor as it is over its own. */
+    public function onStorey(Opening $opening, string $storey, string $id): Opening
+    {
+        $copy = $opening->with(['id' => $id, 'storey' => $storey]);
+        $rule = $opening->sill;
+        $line = $rule->from === SillDatum::Line ? $this->design->line((string) $rule->ref) : null;
+        if ($rule->from === SillDatum::Floor || ($line !== null && count($this->design->places->lineLevels($line)) > 1)) {
+            return $copy;
+        }
+        $above = $this->design->places->of($opening)->sill - $this->design->storeys->floor($opening->storey);
+        $from = match ($rule->from) {
+            SillDatum::Foot => 'the wall’s foot',
+            SillDatum::Datum => 'the site datum',
+            default => 'something on its own storey',
+        };
+        $this->attempt->note(sprintf('The sill of %s is measured from %s; on the other storeys it is %s above each one’s own floor.', $this->design->label($opening), $from, Words::length($this->design, $above)));
+
+        return $copy->with(['sill' => SillRule::of(SillDatum::Floor, $rule->edge === \Isleward\Core\Design\Edge::Head ? $above + $opening->height : $above, edge: $rule->edge)->toArray()]);
+    }
+}

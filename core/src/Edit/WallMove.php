@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Edit;
+
+use Isleward\Core\Design\Design;
+use Isleward\Core\Fields;
+use Isleward\Core\Refusal;
+
+/**
+ * Moves a wall square to itself ("by", mm, outward; negative inward). The walls it meets grow or shrink with it; one that
+ * runs on in its line is joined by a short return. Openings keep their rules.
+ */
+final readonly class WallMove implements Edit
+{
+    private function __construct(private string $wall, private float $by)
+    {
+    }
+
+    public static function from(Fields $args): self
+    {
+        $by = $args->length('by');
+        if (abs($by) < 1) {
+            throw Refusal::because('wall.not_moved', 'Give how far it moves: outward, or with a minus inward.');
+        }
+
+        return new self($args->string('wall'), $by);
+    }
+
+    public function scope(): Scope
+    {
+        return Scope::everything();
+    }
+
+    public function apply(Design $design, Ids $ids): Change
+    {
+        $wall = $design->wall($this->wall);
+        $shape = Reshape::of($design, $design->outline($wall->outline));
+        $at = $shape->indexOf($wall->id);
+        $out = $design->places->surface($wall)->outward()->times($this->by);
+        [$from, $to] = [$wall->from->plus($out), $wall->to->plus($out)];
+        $before = $shape->beside($at, -1);
+        $after = $shape->beside($at, 1);
+        $returns = [];
+        if ($before !== null) {
+            $met = $shape->meet($before, $from, $to);
+            if ($met === null) {
+                $returns[] = [$at, [$wall, $wall->from, $from, true]];
+            } else {
+                $shape->setTo($before, $from = $met);
+            }
+        }
+        if ($after !== null) {
+            $met = $shape->meet($after, $from, $to);
+            if ($met === null) {
+                $returns[] = [$at + 1, [$wall, $to, $wall->to, true]];
+            } else {
+                $shape->setFrom($after, $to = $met);
+            }
+        }
+        $shape->setFrom($at, $from);
+        $shape->setTo($at, $to);
+        foreach (array_reverse($returns) as [$place, $side]) {
+            array_splice($shape->sides, $place, 0, [$side]);
+        }
+        [$change, $order] = $shape->change($ids);
+
+        return new Change(sprintf('Moved a wall %s %s', Words::length($design, abs($this->by)), $this->by > 0 ? 'outward' : 'inward'), $change->operations, [$wall->id],
+            notes: Reshape::told($design, $design->after($change), $order));
+    }
+}

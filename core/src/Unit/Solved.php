@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Unit;
+
+use Isleward\Core\Design\UnitType;
+
+/** Units worked out once for each type, size and handing. */
+final class Solved
+{
+    private const MOST = 2000;
+
+    /** @var array<string, SolvedUnit> */
+    private static array $units = [];
+
+    /** @throws \Isleward\Core\Refusal when the size leaves no room for what is in it */
+    public static function of(UnitType $type, float $width, float $height, bool $mirrored = false): SolvedUnit
+    {
+        // the tree's values, not its identity: an object's id is given away again
+        $key = $type->treeHash.'|'.round($width, 3).'x'.round($height, 3).($mirrored ? 'm' : '');
+        if (count(self::$units) > self::MOST) {
+            self::$units = [];
+        }
+
+        return self::$units[$key] ??= Solver::solve($type->tree, $width, $height, $mirrored);
+    }
+}
