@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Assembly;
 
+use App\Models\Opening;
 use App\Models\Project;
 use Illuminate\Database\Query\Builder;
 use Isleward\Core\Design\Design;
@@ -17,23 +18,55 @@ use Isleward\Core\Refusal;
 /** Rows → design, and a change → rows. */
 final class Assembly
 {
-    /** The project's structure and as many of its openings as an edit needs. */
+    /** What is always loaded, in the order it is put together. */
+    public const STRUCTURE = [Kind::Storey, Kind::Outline, Kind::Wall, Kind::Type, Kind::Line];
+
+    public function __construct(private readonly Referring $referring)
+    {
+    }
+
+    /** The project's structure and as many of its openings as an edit needs, with whatever they are placed from. */
     public function design(Project $project, Scope $scope): Design
     {
-        $openings = match (true) {
-            $scope->everything => $this->rows(Kind::Opening, $project),
-            $scope->walls !== [] => $this->rows(Kind::Opening, $project, fn (Builder $q) => $q->whereIn('wall_id', $scope->walls)),
-            $scope->openings !== [] => $this->rows(Kind::Opening, $project, fn (Builder $q) => $q->whereIn('id', $scope->openings)),
-            default => [],
-        };
+        $rows = [];
+        foreach (self::STRUCTURE as $kind) {
+            $rows[$kind->value] = $this->rows($kind, $project);
+        }
+        $lines = $rows[Kind::Line->value];
+        if ($scope->everything) {
+            $rows[Kind::Opening->value] = $this->rows(Kind::Opening, $project);
+        } else {
+            $openings = $this->inScope($project, $scope, $lines);
+            $rows[Kind::Opening->value] = $this->referring->withReferred($project, $openings, $lines);
+        }
+        if ($scope->kept || $scope->everything) {
+            $rows[Kind::Set->value] = $this->rows(Kind::Set, $project);
+            $rows[Kind::Acceptance->value] = $this->rows(Kind::Acceptance, $project);
+        }
 
-        return Design::of($project->settings(), $this->elements([
-            Kind::Storey->value => $this->rows(Kind::Storey, $project),
-            Kind::Outline->value => $this->rows(Kind::Outline, $project),
-            Kind::Wall->value => $this->rows(Kind::Wall, $project),
-            Kind::Type->value => $this->rows(Kind::Type, $project),
-            Kind::Opening->value => $openings,
-        ]));
+        return Design::of($project->settings(), $this->elements($rows));
+    }
+
+    /**
+     * @param  list<array<string, mixed>>  $lines
+     * @return list<array<string, mixed>>
+     */
+    private function inScope(Project $project, Scope $scope, array $lines): array
+    {
+        $openings = $scope->openings;
+        if ($scope->referrers) {
+            $openings = $this->referring->referrers($project, [...$openings, ...$scope->lines], $lines);
+        }
+        $walls = $scope->walls;
+        if ($scope->wallsToo && $openings !== []) {
+            array_push($walls, ...Opening::query()->toBase()->where('project_id', $project->id)->whereIn('id', $openings)->distinct()->pluck('wall_id')->all());
+        }
+        if ($walls === [] && $openings === []) {
+            return [];
+        }
+
+        return $this->rows(Kind::Opening, $project, static fn (Builder $q) => $q->where(
+            static fn (Builder $either) => $either->whereIn('wall_id', $walls)->when($openings !== [], static fn (Builder $o) => $o->orWhereIn('id', $openings))));
     }
 
     /**
@@ -67,9 +100,21 @@ final class Assembly
         return $elements;
     }
 
-    /** Writes a change's outcome. Call inside a transaction that holds the project. */
-    public function write(Project $project, Change $change): void
+    /**
+     * Writes a change's outcome. Call inside a transaction that holds the project.
+     *
+     * @param  \Closure(int, int): void|null  $progress  told how many elements of how many are written
+     */
+    public function write(Project $project, Change $change, ?\Closure $progress = null): void
     {
+        $total = count($change->operations);
+        $written = 0;
+        $tell = static function (int $more) use (&$written, $total, $progress): void {
+            $written += $more;
+            if ($progress !== null) {
+                $progress($written, $total);
+            }
+        };
         $added = $removed = [];
         foreach ($change->operations as $operation) {
             $table = Tables::model($operation->kind)::elements();
@@ -84,16 +129,21 @@ final class Assembly
                 } else {
                     $query->where('project_id', $project->id)->update($table->row($operation->after));
                 }
+                if (($altered = ($altered ?? 0) + 1) % 100 === 0) {
+                    $tell(100);
+                }
             }
         }
         foreach ($removed as $kind => $ids) {
             foreach (array_chunk($ids, 1000) as $chunk) {
                 Tables::model(Kind::from($kind))::query()->toBase()->where('project_id', $project->id)->whereIn('id', $chunk)->delete();
+                $tell(count($chunk));
             }
         }
         foreach ($added as $kind => $rows) {
-            foreach (array_chunk($rows, 500) as $chunk) {
+            foreach (array_chunk($rows, 200) as $chunk) {
                 Tables::model(Kind::from($kind))::query()->toBase()->insert($chunk);
+                $tell(count($chunk));
             }
         }
     }

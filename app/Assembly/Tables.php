@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 namespace App\Assembly;
 
+use App\Models\Acceptance;
+use App\Models\NamedSet;
 use App\Models\Opening;
 use App\Models\Outline;
 use App\Models\Project;
+use App\Models\SettingOutLine;
 use App\Models\Storey;
 use App\Models\UnitType;
 use App\Models\Wall;
@@ -25,6 +28,9 @@ final class Tables
             Kind::Wall => Wall::class,
             Kind::Type => UnitType::class,
             Kind::Opening => Opening::class,
+            Kind::Line => SettingOutLine::class,
+            Kind::Set => NamedSet::class,
+            Kind::Acceptance => Acceptance::class,
         };
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Derived;
 
 use App\Assembly\Assembly;
+use App\Assembly\Referring;
 use App\Models\Project;
 use Illuminate\Database\Query\Builder;
 use Isleward\Core\Design\Design;
@@ -14,11 +15,14 @@ use Isleward\Core\Wall\Body;
 use Isleward\Core\Wall\Frontage;
 use Isleward\Core\Wall\Frontages;
 
-/** A project's storeys, outlines, walls and types, how the walls stand, and any part of its openings on request. */
+/** A project's storeys, outlines, walls, types and lines, how the walls stand, and any part of its openings on request. */
 final class Structure
 {
     /** @var array<string, list<array<string, mixed>>> */
     private array $rows;
+
+    /** @var list<array<string, mixed>> */
+    private array $lines;
 
     private ?Design $bare = null;
 
@@ -28,14 +32,20 @@ final class Structure
     /** @var list<Frontage>|null */
     private ?array $frontages = null;
 
+    private readonly Referring $referring;
+
     public function __construct(private readonly Assembly $assembly, private readonly Project $project)
     {
+        $this->referring = new Referring;
         $this->rows = [];
-        foreach ([Kind::Storey, Kind::Outline, Kind::Wall, Kind::Type] as $kind) {
+        foreach (Assembly::STRUCTURE as $kind) {
             $this->rows[$kind->value] = $assembly->rows($kind, $project);
         }
+        $this->lines = $this->rows[Kind::Line->value];
+        unset($this->rows[Kind::Line->value]);
     }
 
+    /** Without openings, and without lines, which may hang on openings. */
     public function design(): Design
     {
         return $this->bare ??= Design::of($this->project->settings(), $this->assembly->elements($this->rows));
@@ -64,38 +74,52 @@ final class Structure
         return null;
     }
 
-    /** @return list<array<string, mixed>> rows of the openings in a frontage's walls */
+    /** @return list<array<string, mixed>> rows of the openings in a frontage's walls, and of what they are placed from */
     public function openingsOf(Frontage $frontage): array
     {
-        return $this->openings(static fn (Builder $q) => $q->whereIn('wall_id', array_keys($frontage->walls)));
+        return $this->openings(static fn (Builder $q) => $q->whereIn('wall_id', array_keys($frontage->walls)), array_keys($frontage->walls));
     }
 
     /**
      * @param  \Closure(Builder): mixed|null  $narrow
-     * @return list<array<string, mixed>>
+     * @param  list<string>  $walls  whose lines are wanted too
+     * @return list<array<string, mixed>> rows, also of what these are placed from
      */
-    public function openings(?\Closure $narrow = null): array
+    public function openings(?\Closure $narrow = null, array $walls = []): array
     {
-        return $this->assembly->rows(Kind::Opening, $this->project, $narrow);
+        $rows = $this->assembly->rows(Kind::Opening, $this->project, $narrow);
+
+        return $narrow === null ? $rows : $this->referring->withReferred($this->project, $rows, $this->referring->linesOf($this->lines, $walls, $rows));
     }
 
-    /** @param  list<array<string, mixed>>  $openings rows */
-    public function with(array $openings): Design
+    /**
+     * @param  list<array<string, mixed>>  $openings rows
+     * @param  list<string>  $walls  whose lines are wanted too
+     */
+    public function with(array $openings, array $walls = []): Design
     {
         $design = $this->design();
+        $lines = $this->referring->linesOf($this->lines, $walls, $openings);
 
-        return Design::of($design->settings, [...array_values($design->elements()), ...$this->assembly->elements([Kind::Opening->value => $openings])]);
+        return Design::of($design->settings, [...array_values($design->elements()), ...$this->assembly->elements([Kind::Line->value => $lines, Kind::Opening->value => $openings])]);
+    }
+
+    /** @return list<\Isleward\Core\Design\Element> */
+    public function kept(Kind $kind): array
+    {
+        return $this->assembly->elements([$kind->value => $this->assembly->rows($kind, $this->project)]);
     }
 
     /**
      * A name for all that a derived thing is worked out from; equal content has an equal hash, also after an undo.
      *
      * @param  list<array<string, mixed>>  $openings
+     * @param  list<string>  $walls  whose lines are in it
      */
-    public function hash(string $what, array $openings): string
+    public function hash(string $what, array $openings, array $walls = []): string
     {
         $build = config('isleward.build');
 
-        return hash('xxh128', serialize([$what, $build, $this->project->settings()->toArray(), $this->rows, $openings]));
+        return hash('xxh128', serialize([$what, $build, $this->project->settings()->toArray(), $this->rows, $this->referring->linesOf($this->lines, $walls, $openings), $openings]));
     }
 }

@@ -32,8 +32,8 @@ class Project extends Model implements HoldsElement
     public static function elements(): ElementTable
     {
         return new ElementTable(Kind::Settings, 'projects', [
-            'id' => 'id', 'name' => 'name', 'units' => 'units', 'cornerMargin' => 'corner_margin', 'baseLevel' => 'base_level', 'north' => 'north',
-        ]);
+            'id' => 'id', 'name' => 'name', 'units' => 'units', 'cornerMargin' => 'corner_margin', 'baseLevel' => 'base_level', 'north' => 'north', 'nib' => 'nib', 'module' => 'module',
+        ], json: ['module']);
     }
 
     public function settings(): Settings
@@ -63,6 +63,6 @@ class Project extends Model implements HoldsElement
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['corner_margin' => 'float', 'base_level' => 'float', 'north' => 'float', 'change_number' => 'integer'];
+        return ['corner_margin' => 'float', 'base_level' => 'float', 'north' => 'float', 'nib' => 'float', 'change_number' => 'integer'];
     }
 }

@@ -24,11 +24,20 @@ final readonly class Finding
     ) {
     }
 
+    /** What it is about: the same for as long as the rule finds the same elements. */
+    public function key(): string
+    {
+        $elements = $this->elements;
+        sort($elements);
+
+        return $this->rule.' '.implode(' ', $elements);
+    }
+
     /** @return array<string, mixed> */
     public function toArray(): array
     {
         return [
-            'rule' => $this->rule, 'wall' => $this->wall, 'elements' => $this->elements, 'figure' => $this->figure,
+            'key' => $this->key(), 'rule' => $this->rule, 'wall' => $this->wall, 'elements' => $this->elements, 'figure' => $this->figure,
             'sentence' => $this->sentence, 'at' => $this->at, 'remedy' => $this->remedy?->toArray(),
         ];
     }

@@ -7,6 +7,7 @@ namespace Isleward\Core\Check;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Measure\Length;
 use Isleward\Core\Tolerance;
+use Isleward\Core\Unit\Solved;
 use Isleward\Core\Wall\Body;
 use Isleward\Core\Wall\PlacedOpening;
 
@@ -16,19 +17,19 @@ final readonly class WallInQuestion
     /** @var list<PlacedOpening> from left to right */
     public array $placed;
 
+    public bool $inner;
+
     /** @param  list<PlacedOpening>  $placed */
     public function __construct(public Design $design, public Body $body, array $placed)
     {
         usort($placed, static fn (PlacedOpening $a, PlacedOpening $b): int => $a->left <=> $b->left);
         $this->placed = $placed;
+        $this->inner = $design->isInner($body->wall);
     }
 
     public static function of(Design $design, Body $body): self
     {
-        return new self($design, $body, array_map(
-            static fn ($o): PlacedOpening => $design->places->of($o),
-            $design->openingsOf($body->wall->id),
-        ));
+        return new self($design, $body, array_map($design->places->of(...), $design->openingsOf($body->wall->id)));
     }
 
     public function say(float $mm): string
@@ -41,10 +42,30 @@ final readonly class WallInQuestion
         return $this->design->label($placed->opening);
     }
 
-    /** What an opening needs to keep off an end: the margin at a corner, nothing at a free end. */
-    public function margin(bool $atRight): float
+    public function hasDoor(PlacedOpening $placed): bool
     {
-        return ($atRight ? $this->body->right : $this->body->left)->joint->isCorner() ? $this->design->settings->cornerMargin : 0.0;
+        $type = $placed->opening->type;
+
+        return $type !== null && Solved::of($this->design->type($type), $placed->opening->width, $placed->opening->height)->hasDoor();
+    }
+
+    /** Level of the floor of an opening's storey. */
+    public function floor(PlacedOpening $placed): float
+    {
+        return $this->design->storeys->floor($placed->opening->storey);
+    }
+
+    /** What an opening needs to keep off an end: in an outer wall the margin at a corner, in an inner one the nib beside a door; nothing at a free end. */
+    public function margin(PlacedOpening $placed, bool $atRight): float
+    {
+        if (! ($atRight ? $this->body->right : $this->body->left)->joint->isCorner()) {
+            return 0.0;
+        }
+        if ($this->inner) {
+            return $this->hasDoor($placed) ? $this->design->settings->nib : 0.0;
+        }
+
+        return $this->design->settings->cornerMargin;
     }
 
     /** A sideways move, when the opening fits there: clear of both ends' margins, of the other openings and of what it overlaps now. */
@@ -53,20 +74,43 @@ final readonly class WallInQuestion
         $left = $p->left + $by;
         $right = $p->right + $by;
         $slack = Tolerance::LENGTH;
-        if ($left < $this->margin(false) - $slack || $right > $this->body->length - $this->margin(true) + $slack) {
+        if ($left < $this->body->start() + $this->margin($p, false) - $slack || $right > $this->body->end() - $this->margin($p, true) + $slack || ! $this->isClear($p, $left, $p->sill)) {
             return null;
-        }
-        foreach ($this->placed as $other) {
-            if ($other->opening->id !== $p->opening->id
-                && $other->left < $right - $slack && $other->right > $left + $slack
-                && $other->sill < $p->head - $slack && $other->head > $p->sill + $slack) {
-                return null;
-            }
         }
 
         return new Remedy(
             sprintf('Move %s to the %s', $this->say($by), $by > 0 ? 'right' : 'left'),
             'opening.change', ['id' => $p->opening->id, 'by' => ['u' => $by]],
         );
+    }
+
+    /** A move up or down, when the opening fits there. */
+    public function moveUp(PlacedOpening $p, float $by): ?Remedy
+    {
+        $fits = $p->sill + $by >= $this->body->foot - Tolerance::LENGTH && $p->head + $by <= $this->body->head + Tolerance::LENGTH && $this->isClear($p, $p->left, $p->sill + $by);
+
+        return $fits ? new Remedy(
+            sprintf('Move %s %s', $this->say($by), $by > 0 ? 'up' : 'down'),
+            'opening.change', ['id' => $p->opening->id, 'by' => ['v' => $by]],
+        ) : null;
+    }
+
+    /** @param  array{0: float, 1: float}|null  $at  (u, v); null for its middle */
+    public function finding(string $rule, PlacedOpening $p, float $figure, string $what, ?Remedy $remedy, ?array $at = null): Finding
+    {
+        return new Finding($rule, $this->body->wall->id, [$p->opening->id], $figure, sprintf('%s %s.', ucfirst($this->label($p)), $what),
+            $at ?? [($p->left + $p->right) / 2, ($p->sill + $p->head) / 2], $remedy);
+    }
+
+    private function isClear(PlacedOpening $p, float $left, float $sill): bool
+    {
+        $there = new PlacedOpening($p->opening, $left, $sill);
+        foreach ($this->placed as $other) {
+            if ($other->opening->id !== $p->opening->id && $there->overlaps($other)) {
+                return false;
+            }
+        }
+
+        return true;
     }
 }

@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Check;
+
+use Isleward\Core\Tolerance;
+use Isleward\Core\Unit\Solved;
+
+/** A left-over offset: a door whose foot is a little off the floor, or a unit that stands out of its wall altogether. */
+final class Floating implements Rule
+{
+    /** A door further off the floor than this is meant to be there (a hatch, a loading door), mm. */
+    private const SLIP = 300.0;
+
+    public function check(WallInQuestion $wall): array
+    {
+        $findings = [];
+        foreach ($wall->placed as $p) {
+            $type = $p->opening->type;
+            if ($type === null) {
+                continue;
+            }
+            $off = $p->sill - $wall->floor($p);
+            if ($wall->hasDoor($p) && abs($off) > Tolerance::LENGTH && abs($off) <= self::SLIP) {
+                $findings[] = $wall->finding('door.floating', $p, $off, sprintf('%s %s %s the floor', $off > 0 ? 'floats' : 'is sunk', $wall->say($off), $off > 0 ? 'above' : 'under'),
+                    $wall->moveUp($p, -$off), [($p->left + $p->right) / 2, $p->sill]);
+            }
+            $depth = Solved::of($wall->design->type($type), $p->opening->width, $p->opening->height)->depth;
+            $front = -$p->opening->setback - $depth;
+            $behind = $p->opening->setback - $wall->body->wall->thickness;
+            $gap = max($front, $behind);
+            if ($gap > Tolerance::LENGTH) {
+                $findings[] = $wall->finding('unit.floating', $p, $gap, sprintf('floats %s %s its wall', $wall->say($gap), $front > $behind ? 'in front of' : 'behind'),
+                    new Remedy('Put it at the outer face', 'opening.change', ['id' => $p->opening->id, 'setback' => 0]));
+            }
+        }
+
+        return $findings;
+    }
+}
