@@ -6,10 +6,12 @@ use App\Http\Controllers\ChangeController;
 use App\Http\Controllers\DrawingController;
 use App\Http\Controllers\EditController;
 use App\Http\Controllers\ExportController;
+use App\Http\Controllers\GatherController;
 use App\Http\Controllers\LengthController;
 use App\Http\Controllers\ProjectController;
 use App\Http\Controllers\ScheduleController;
 use App\Http\Controllers\SessionController;
+use App\Http\Controllers\TaskController;
 use Illuminate\Support\Facades\Route;
 
 if ((bool) config('isleward.bench')) {
@@ -34,6 +36,7 @@ Route::prefix('api')->group(function (): void {
                 Route::get('scenes/{frontage}', [DrawingController::class, 'scene']);
                 Route::get('schedules/openings', [ScheduleController::class, 'openings']);
                 Route::get('schedules/walls', [ScheduleController::class, 'walls']);
+                Route::get('gather', GatherController::class);
                 Route::get('changes', [ChangeController::class, 'index']);
                 Route::get('exports/elevation.svg', [ExportController::class, 'svg']);
                 Route::get('exports/model.glb', [ExportController::class, 'glb']);
@@ -42,6 +45,8 @@ Route::prefix('api')->group(function (): void {
             });
             Route::middleware('can:edit,project')->group(function (): void {
                 Route::post('edits', [EditController::class, 'run']);
+                Route::get('tasks/{task}', [TaskController::class, 'show']);
+                Route::delete('tasks/{task}', [TaskController::class, 'stop']);
                 Route::post('undo', [EditController::class, 'undo']);
                 Route::post('redo', [EditController::class, 'redo']);
             });

@@ -55,7 +55,7 @@ final class Assembly
     {
         $openings = $scope->openings;
         if ($scope->referrers) {
-            $openings = $this->referring->referrers($project, [...$openings, ...$scope->lines], $lines);
+            $openings = $this->referring->referrers($project, [...$openings, ...$scope->lines], Referring::refs($lines));
         }
         $walls = $scope->walls;
         if ($scope->wallsToo && $openings !== []) {

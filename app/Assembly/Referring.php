@@ -9,6 +9,7 @@ use App\Models\Project;
 use App\Models\SettingOutLine;
 use App\Models\Wall;
 use Illuminate\Database\Query\Builder;
+use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Kind;
 use Isleward\Core\Edit\Operation;
 use Isleward\Core\Refusal;
@@ -54,7 +55,7 @@ final class Referring
      * Ids of openings, and of those that are placed from them or from lines among them, on and on.
      *
      * @param  list<string>  $ids  of openings and lines
-     * @param  list<array<string, mixed>>  $lines  rows of all lines
+     * @param  array<string, string|null>  $lines  every line with what it is placed from
      * @return list<string> of openings
      */
     public function referrers(Project $project, array $ids, array $lines): array
@@ -63,9 +64,10 @@ final class Referring
         $new = $ids;
         while ($new !== []) {
             $found = [];
-            foreach ($lines as $line) {
-                if (in_array(self::refOf($line), $new, true)) {
-                    $found[] = (string) $line['id'];
+            $wanted = array_flip($new);
+            foreach ($lines as $line => $ref) {
+                if ($ref !== null && isset($wanted[$ref])) {
+                    $found[] = $line;
                 }
             }
             foreach (array_chunk($new, 2000) as $chunk) {
@@ -78,6 +80,26 @@ final class Referring
         }
 
         return array_values(array_filter(array_map(strval(...), array_keys($seen)), static fn (string $id): bool => str_starts_with($id, 'op-')));
+    }
+
+    /**
+     * @param  list<array<string, mixed>>  $lines  rows
+     * @return array<string, string|null> each with what it is placed from
+     */
+    public static function refs(array $lines): array
+    {
+        $refs = [];
+        foreach ($lines as $line) {
+            $refs[(string) $line['id']] = self::refOf($line);
+        }
+
+        return $refs;
+    }
+
+    /** @return array<string, string|null> every line of a design with what it is placed from */
+    public static function refsOf(Design $design): array
+    {
+        return array_map(static fn (\Isleward\Core\Design\SettingOutLine $l): ?string => $l->ref(), $design->lines);
     }
 
     /**

@@ -4,59 +4,158 @@ declare(strict_types=1);
 
 namespace App\Derived;
 
+use Isleward\Core\Check\Finding;
 use Isleward\Core\Check\Findings;
 use Isleward\Core\Check\WallInQuestion;
+use Isleward\Core\Design\Acceptance;
 use Isleward\Core\Design\Design;
+use Isleward\Core\Design\LineAxis;
+use Isleward\Core\Design\SettingOutLine;
 use Isleward\Core\Drawing\Catches;
 use Isleward\Core\Drawing\Elevation;
 use Isleward\Core\Drawing\Symbols;
+use Isleward\Core\Tolerance;
 use Isleward\Core\Wall\Body;
 use Isleward\Core\Wall\Frontage;
+use Isleward\Core\Wall\PlacedOpening;
 
-/** What the desk shows of a frontage: its drawing, its openings with their rules and figures, lines to catch on, findings. */
-final class ElevationView
+/** What the desk shows of a frontage: its drawing, its openings with their rules and figures, its setting-out lines, lines to catch on, findings. */
+final readonly class ElevationView
 {
+    /** @param  array<string, Body>  $bodies */
+    private function __construct(private Design $design, private array $bodies, private Frontage $frontage)
+    {
+    }
+
     /**
      * @param  array<string, Body>  $bodies
+     * @param  list<Acceptance>  $acceptances  of findings, in any of the frontage's walls
      * @return array<string, mixed>
      */
-    public static function of(Design $design, array $bodies, Frontage $frontage): array
+    public static function of(Design $design, array $bodies, Frontage $frontage, array $acceptances): array
     {
-        $openings = $catches = $findings = $figures = [];
-        $questions = [];
-        foreach (array_keys($frontage->walls) as $wall) {
-            $questions[$wall] = WallInQuestion::of($design, $bodies[$wall]);
+        return (new self($design, $bodies, $frontage))->view($acceptances);
+    }
+
+    /**
+     * @param  list<Acceptance>  $acceptances
+     * @return array<string, mixed>
+     */
+    private function view(array $acceptances): array
+    {
+        $openings = $catches = $findings = $figures = $questions = [];
+        foreach (array_keys($this->frontage->walls) as $wall) {
+            $questions[$wall] = WallInQuestion::of($this->design, $this->bodies[$wall]);
         }
-        foreach ($frontage->walls as $wall => $u) {
-            $body = $bodies[$wall];
+        $lines = $this->lines();
+        foreach ($this->frontage->walls as $wall => $u) {
             $around = [];
             foreach ($questions as $other => $question) {
                 foreach ($question->placed as $p) {
-                    $around[] = [$p, $frontage->walls[$other] - $u];
+                    $around[] = [$p, $this->frontage->walls[$other] - $u];
                 }
             }
-            $catches[$wall] = Catches::of($design, $body, $around);
+            $catches[$wall] = Catches::of($this->design, $this->bodies[$wall], $around, self::catchable($lines, $u));
             foreach ($questions[$wall]->placed as $p) {
                 $symbol = Symbols::key($p->opening);
-                $unit = Symbols::solved($design, $p->opening);
+                $unit = Symbols::solved($this->design, $p->opening);
                 $figures[$symbol] ??= $unit === null ? null : ['glass' => $unit->glassArea(), 'frameShare' => $unit->frameShare(), 'door' => $unit->hasDoor()];
-                $openings[] = [...$p->opening->toArray(), 'label' => $design->label($p->opening), 'symbol' => $symbol, 'u' => $u + $p->left,
-                    'left' => $p->left, 'right' => $body->length - $p->right, 'sillLevel' => $p->sill, 'headLevel' => $p->head];
+                $openings[] = $this->opening($p, $symbol, $u);
             }
-            foreach (Findings::of($design, $body) as $finding) {
-                $row = $finding->toArray();
-                $row['at'] = [$u + $finding->at[0], $finding->at[1]];
-                $findings[] = $row;
+            foreach (Findings::of($this->design, $this->bodies[$wall]) as $finding) {
+                $findings[] = self::finding($finding, $u, $acceptances);
             }
         }
 
         return [
-            'frontage' => $frontage->id,
-            'drawing' => Elevation::of($design, $bodies, $frontage)->toArray(),
+            'frontage' => $this->frontage->id,
+            'drawing' => Elevation::of($this->design, $this->bodies, $this->frontage)->toArray(),
             'openings' => $openings,
+            'lines' => $lines,
             'figures' => $figures === [] ? (object) [] : $figures,
             'catches' => $catches,
             'findings' => $findings,
         ];
+    }
+
+    /** @return array<string, mixed> */
+    private function opening(PlacedOpening $p, string $symbol, float $u): array
+    {
+        $body = $this->bodies[$p->opening->wall];
+        $module = $this->design->settings->module;
+
+        return [...$p->opening->toArray(), 'label' => $this->design->label($p->opening), 'symbol' => $symbol, 'u' => $u + $p->left,
+            'left' => $p->left, 'fromLeft' => $p->left - $body->start(), 'fromRight' => $body->end() - $p->right, 'sillLevel' => $p->sill, 'headLevel' => $p->head,
+            'coordinated' => $module === null ? null : ['width' => $module->opening($p->opening->width), 'height' => $module->height($p->opening->height),
+                'fromLeft' => $module->pier($p->left - $body->start()), 'fromRight' => $module->pier($body->end() - $p->right)]];
+    }
+
+    /** @return list<array<string, mixed>> with where each stands: u, or levels, one a storey when it stands over every floor */
+    private function lines(): array
+    {
+        $lines = [];
+        foreach ($this->design->lines as $line) {
+            if (! isset($this->frontage->walls[$line->wall])) {
+                continue;
+            }
+            $upright = $line->axis === LineAxis::Upright;
+            $lines[] = [...$line->toArray(),
+                'u' => $upright ? $this->frontage->walls[$line->wall] + $this->design->places->line($line) : null,
+                'levels' => $upright ? [] : array_map(static fn (array $l): array => ['storey' => $l[0], 'level' => $l[1]], $this->design->places->lineLevels($line)),
+                'hangs' => $this->hangs($line)];
+        }
+
+        return $lines;
+    }
+
+    /** How many openings and lines are placed straight from a line. */
+    private function hangs(SettingOutLine $line): int
+    {
+        $count = 0;
+        foreach ($this->design->openings as $opening) {
+            $count += (int) ($opening->position->along->ref === $line->id || $opening->sill->ref === $line->id);
+        }
+        foreach ($this->design->lines as $other) {
+            $count += (int) ($other->ref() === $line->id);
+        }
+
+        return $count;
+    }
+
+    /**
+     * @param  list<array<string, mixed>>  $lines
+     * @return array{upright: list<array{float, string, string}>, level: list<array{float, string, string}>} as seen from a wall whose left end is at $u
+     */
+    private static function catchable(array $lines, float $u): array
+    {
+        $upright = $level = [];
+        foreach ($lines as $line) {
+            if ($line['u'] !== null) {
+                $upright[] = [$line['u'] - $u, 'line '.$line['name'], $line['id']];
+            }
+            foreach ($line['levels'] as $l) {
+                $level[] = [$l['level'], 'line '.$line['name'], $line['id']];
+            }
+        }
+
+        return ['upright' => $upright, 'level' => $level];
+    }
+
+    /**
+     * A finding that was accepted stays accepted for as long as its figure does.
+     *
+     * @param  list<Acceptance>  $acceptances
+     * @return array<string, mixed>
+     */
+    private static function finding(Finding $finding, float $u, array $acceptances): array
+    {
+        $accepted = null;
+        foreach ($acceptances as $a) {
+            if ($a->finding === $finding->key() && abs($a->figure - $finding->figure) <= Tolerance::LENGTH) {
+                $accepted = ['id' => $a->id, 'note' => $a->note];
+            }
+        }
+
+        return [...$finding->toArray(), 'at' => [$u + $finding->at[0], $finding->at[1]], 'accepted' => $accepted];
     }
 }

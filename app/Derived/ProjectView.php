@@ -8,6 +8,7 @@ use App\Editing\History;
 use App\Models\Project;
 use App\Models\User;
 use Isleward\Core\Design\Design;
+use Isleward\Core\Design\NamedSet;
 use Isleward\Core\Design\Outline;
 use Isleward\Core\Design\UnitType;
 use Isleward\Core\Drawing\Drawing;
@@ -15,6 +16,7 @@ use Isleward\Core\Drawing\Elevation;
 use Isleward\Core\Drawing\UnitElevation;
 use Isleward\Core\Unit\Solved;
 use Isleward\Core\Wall\Body;
+use Isleward\Core\Wall\Frontage;
 
 /** The project's table of contents: settings, storeys with levels, walls, frontages, the rack, and what can be undone. */
 final readonly class ProjectView
@@ -28,13 +30,16 @@ final readonly class ProjectView
     {
         $design = $structure->design();
         $frontages = $structure->frontages();
-        $offsets = Elevation::offsets($frontages);
         $rows = [];
-        foreach ($frontages as $i => $f) {
-            $rows[] = [
-                'id' => $f->id, 'name' => $f->name, 'outline' => $f->outline, 'bearing' => round($f->bearing, 2), 'width' => $f->width,
-                'foot' => $f->foot, 'head' => $f->head, 'offset' => $offsets[$i], 'folds' => $f->folds, 'walls' => $f->walls,
-            ];
+        foreach ([false, true] as $inner) {
+            $group = array_values(array_filter($frontages, static fn (Frontage $f): bool => $f->inner === $inner));
+            foreach (Elevation::offsets($group) as $i => $offset) {
+                $f = $group[$i];
+                $rows[] = [
+                    'id' => $f->id, 'name' => $f->name, 'outline' => $f->outline, 'bearing' => round($f->bearing, 2), 'width' => $f->width,
+                    'foot' => $f->foot, 'head' => $f->head, 'offset' => $offset, 'folds' => $f->folds, 'walls' => $f->walls, 'inner' => $inner,
+                ];
+            }
         }
 
         return [
@@ -45,9 +50,10 @@ final readonly class ProjectView
             'redo' => $this->history->redoable($project, $user)?->summary,
             'storeys' => array_map(static fn ($s): array => [...$s->toArray(), 'floor' => $design->storeys->floor($s->id), 'ceiling' => $design->storeys->ceiling($s->id)], $design->storeys->all),
             'outlines' => array_values(array_map(static fn (Outline $o): array => $o->toArray(), $design->outlines)),
-            'walls' => array_map(static fn ($b): array => [...$b->wall->toArray(), 'length' => $b->length, 'foot' => $b->foot, 'head' => $b->head,
+            'walls' => array_map(static fn ($b): array => [...$b->wall->toArray(), 'length' => $b->length, 'start' => $b->start(), 'end' => $b->end(), 'foot' => $b->foot, 'head' => $b->head,
                 'leftJoint' => $b->left->joint->value, 'rightJoint' => $b->right->joint->value], self::inOrder($design, $structure->bodies())),
             'frontages' => $rows,
+            'sets' => array_map(static fn (NamedSet $s): array => $s->toArray(), $structure->sets()),
             'types' => self::types(array_values($design->types)),
         ];
     }

@@ -8,8 +8,11 @@ use App\Assembly\Assembly;
 use App\Assembly\Referring;
 use App\Models\Project;
 use Illuminate\Database\Query\Builder;
+use Isleward\Core\Design\Acceptance;
 use Isleward\Core\Design\Design;
+use Isleward\Core\Design\Element;
 use Isleward\Core\Design\Kind;
+use Isleward\Core\Design\NamedSet;
 use Isleward\Core\Wall\Bodies;
 use Isleward\Core\Wall\Body;
 use Isleward\Core\Wall\Frontage;
@@ -104,10 +107,32 @@ final class Structure
         return Design::of($design->settings, [...array_values($design->elements()), ...$this->assembly->elements([Kind::Line->value => $lines, Kind::Opening->value => $openings])]);
     }
 
-    /** @return list<\Isleward\Core\Design\Element> */
-    public function kept(Kind $kind): array
+    /** @return list<NamedSet> */
+    public function sets(): array
     {
-        return $this->assembly->elements([$kind->value => $this->assembly->rows($kind, $this->project)]);
+        $sets = array_map(static fn (Element $e): NamedSet => $e instanceof NamedSet ? $e : throw new \LogicException('A row of sets holds a set.'), $this->kept(Kind::Set));
+        usort($sets, static fn (NamedSet $a, NamedSet $b): int => strnatcasecmp($a->name, $b->name));
+
+        return $sets;
+    }
+
+    /**
+     * @param  list<string>  $walls
+     * @return list<Acceptance> of findings in these walls
+     */
+    public function acceptances(array $walls): array
+    {
+        return array_map(static fn (Element $e): Acceptance => $e instanceof Acceptance ? $e : throw new \LogicException('A row of acceptances holds one.'),
+            $this->kept(Kind::Acceptance, static fn (Builder $q) => $q->whereIn('wall_id', $walls)));
+    }
+
+    /**
+     * @param  \Closure(Builder): mixed|null  $narrow
+     * @return list<Element>
+     */
+    private function kept(Kind $kind, ?\Closure $narrow = null): array
+    {
+        return $this->assembly->elements([$kind->value => $this->assembly->rows($kind, $this->project, $narrow)]);
     }
 
     /**

@@ -5,13 +5,16 @@ declare(strict_types=1);
 namespace App\Editing;
 
 use App\Assembly\Assembly;
+use App\Assembly\Referring;
 use App\Models\Change as Logged;
+use App\Models\Opening;
 use App\Models\Project;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use Isleward\Core\Check\Findings;
 use Isleward\Core\Design\Design;
-use Isleward\Core\Design\Opening;
+use Isleward\Core\Design\Kind;
+use Isleward\Core\Design\Opening as DesignOpening;
 use Isleward\Core\Edit\Change;
 use Isleward\Core\Edit\Edits;
 use Isleward\Core\Edit\Ids;
@@ -27,38 +30,46 @@ final readonly class Editor
     /** Of a change to many openings, the place of so many is told. */
     private const MOST_PLACED = 50;
 
-    public function __construct(private Assembly $assembly, private History $history, private Ids $ids)
+    /** Of one that is tried, so many: they are drawn before it is done. */
+    private const MOST_TRIED = 2500;
+
+    /** Findings are looked for in so many walls of a try; more would keep the ghost waiting. */
+    private const MOST_WALLS = 12;
+
+    public function __construct(private Assembly $assembly, private History $history, private Referring $referring, private Ids $ids)
     {
     }
 
     /**
      * @param  array<array-key, mixed>  $args
      * @param  int  $base  number of the latest change the client has seen
+     * @param  \Closure(int, int): void|null  $progress  told how many elements of how many are written
      *
      * @throws Refusal
      */
-    public function run(Project $project, User $user, string $name, array $args, int $base): Outcome
+    public function run(Project $project, User $user, string $name, array $args, int $base, ?\Closure $progress = null): Outcome
     {
-        return $this->holding($project, function (Project $held) use ($user, $name, $args, $base): Outcome {
+        return $this->holding($project, function (Project $held) use ($user, $name, $args, $base, $progress): Outcome {
             if ($base > $held->change_number) {
                 throw Conflict::fromTheFuture($base, $held->change_number);
             }
             [$change, $design] = $this->apply($held, $name, $args);
+            $change->requireDoable();
             $clash = $this->history->clash($held, $base, $change->touched());
             if ($clash !== null) {
                 throw Conflict::with($clash, $user, $change->touched());
             }
             if (! $change->isEmpty()) {
-                $this->assembly->write($held, $change);
+                $this->assembly->write($held, $change, $progress);
                 $this->history->append($held, $user, $name, 'do', $change);
             }
 
-            return $this->outcome($held, $user, $change, self::placed($design, $change));
+            return $this->outcome($held, $user, $change, self::placed($design, $change, self::MOST_PLACED), $this->dependants($held, $change, Referring::refsOf($design)));
         });
     }
 
     /**
-     * The same, written nowhere: what it would come to, and what would be found doubtful about it.
+     * The same, written nowhere: what it would come to, what would not fit, and what would be found doubtful about it.
      *
      * @param  array<array-key, mixed>  $args
      *
@@ -66,9 +77,12 @@ final readonly class Editor
      */
     public function try(Project $project, string $name, array $args): Outcome
     {
-        [$change, $design] = $this->apply($project, $name, $args);
+        $edit = Edits::make($name, new Fields($args, $project->settings()->units));
+        $scope = $edit->scope();
+        $design = $this->assembly->design($project, $scope);
+        $change = $edit->apply($design, $this->ids);
 
-        return new Outcome($project->change_number, $change, null, null, self::placed($design, $change), $this->findings($project, $change));
+        return new Outcome($project->change_number, $change, null, null, self::placed($design, $change, self::MOST_TRIED), $this->findings($project, $design, $scope, $change));
     }
 
     /** @throws Refusal when there is nothing to undo, or it was changed since */
@@ -105,10 +119,11 @@ final readonly class Editor
             $this->assembly->requireAsLeft($held, $operations);
             $what = (string) preg_replace('/^(Undid: |Redid: )+/', '', $whole->summary);
             $change = (new Change($what, $operations))->inverse(($kind === 'undo' ? 'Undid: ' : 'Redid: ').$what);
+            $this->referring->requireUnused($held, $change->operations);
             $this->assembly->write($held, $change);
             $this->history->append($held, $user, $whole->edit, $kind, $change, $whole->number);
 
-            return $this->outcome($held, $user, $change);
+            return $this->outcome($held, $user, $change, [], $this->dependants($held, $change, Referring::refs($this->assembly->rows(Kind::Line, $held))));
         });
     }
 
@@ -118,8 +133,11 @@ final readonly class Editor
         return DB::transaction(fn (): Outcome => $work(Project::query()->lockForUpdate()->findOrFail($project->id)), 3);
     }
 
-    /** @param  list<array<string, mixed>>  $placed */
-    private function outcome(Project $project, User $user, Change $change, array $placed = []): Outcome
+    /**
+     * @param  list<array<string, mixed>>  $placed
+     * @param  array{list<string>, list<string>}  $also
+     */
+    private function outcome(Project $project, User $user, Change $change, array $placed = [], array $also = [[], []]): Outcome
     {
         return new Outcome(
             $project->change_number,
@@ -127,42 +145,77 @@ final readonly class Editor
             $this->history->undoable($project, $user)?->summary,
             $this->history->redoable($project, $user)?->summary,
             $placed,
+            [],
+            $also,
         );
     }
 
-    /** @return list<array<string, mixed>> */
-    private static function placed(Design $design, Change $change): array
+    /**
+     * Walls and storeys of what is placed from what a change touched: that has moved with it.
+     *
+     * @param  array<string, string|null>  $lines  every line with what it is placed from
+     * @return array{list<string>, list<string>}
+     */
+    private function dependants(Project $project, Change $change, array $lines): array
     {
-        $placed = [];
-        foreach (array_slice($change->operations, 0, self::MOST_PLACED) as $operation) {
-            if ($operation->after instanceof Opening) {
-                $p = $design->places->of($operation->after));
-                $placed[] = ['id' => $p->opening->id, 'wall' => $p->opening->wall, 'storey' => $p->opening->storey, 'left' => $p->left, 'sillLevel' => $p->sill,
-                    'width' => $p->opening->width, 'height' => $p->opening->height];
+        $ids = [];
+        foreach ($change->operations as $operation) {
+            if ($operation->kind === Kind::Opening && $operation->before !== null) {
+                $ids[] = $operation->id;
             }
         }
+        $moved = $ids === [] ? [] : array_values(array_diff($this->referring->referrers($project, $ids, $lines), $ids));
+        if ($moved === []) {
+            return [[], []];
+        }
+        $where = fn (string $column): array => array_map(strval(...), Opening::query()->toBase()->where('project_id', $project->id)->whereIn('id', $moved)->distinct()->pluck($column)->all());
 
-        return $placed;
+        return [array_values($where('wall_id')), array_values($where('storey_id'))];
     }
 
     /** @return list<array<string, mixed>> */
-    private function findings(Project $project, Change $change): array
+    private static function placed(Design $design, Change $change, int $most): array
+    {
+        $openings = [];
+        foreach ($change->operations as $operation) {
+            if ($operation->after instanceof DesignOpening) {
+                $openings[] = $operation->after;
+                if (count($openings) === $most) {
+                    break;
+                }
+            }
+        }
+        if ($openings === []) {
+            return [];
+        }
+        $places = $design->after($change)->places;
+
+        return array_map(static function (DesignOpening $o) use ($places): array {
+            $p = $places->of($o);
+
+            return ['id' => $o->id, 'wall' => $o->wall, 'storey' => $o->storey, 'left' => $p->left, 'sillLevel' => $p->sill, 'width' => $o->width, 'height' => $o->height];
+        }, $openings);
+    }
+
+    /** @return list<array<string, mixed>> about what was touched */
+    private function findings(Project $project, Design $design, Scope $scope, Change $change): array
     {
         $walls = [];
         foreach ($change->operations as $operation) {
-            if ($operation->after instanceof Opening) {
+            if ($operation->after instanceof DesignOpening) {
                 $walls[$operation->after->wall] = true;
             }
         }
-        if ($walls === []) {
+        if ($walls === [] || count($walls) > self::MOST_WALLS) {
             return [];
         }
-        $after = $this->assembly->design($project, Scope::ofWalls(...array_keys($walls)))->after($change);
-        $bodies = Bodies::of($after);
+        $whole = $scope->everything || $scope->wallsToo || array_diff(array_keys($walls), $scope->walls) === [];
+        $before = $whole ? $design : $this->assembly->design($project, Scope::ofWalls(...array_keys($walls)));
+        $after = $before->after($change);
         $touched = array_flip($change->touched());
         $findings = [];
         foreach (array_keys($walls) as $wall) {
-            foreach (Findings::of($after, $bodies[$wall]) as $finding) {
+            foreach (Findings::of($after, Bodies::one($after, $after->wall($wall))) as $finding) {
                 if (array_intersect_key(array_flip($finding->elements), $touched) !== []) {
                     $findings[] = $finding->toArray();
                 }

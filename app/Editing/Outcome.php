@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Editing;
 
+use Isleward\Core\Design\Acceptance;
 use Isleward\Core\Design\Kind;
 use Isleward\Core\Design\Opening;
 use Isleward\Core\Edit\Change;
+use Isleward\Core\Edit\Misfit;
 
 /** What an edit, an undo or a redo came to, as the client is told. */
 final readonly class Outcome
@@ -14,6 +16,7 @@ final readonly class Outcome
     /**
      * @param  list<array<string, mixed>>  $placed  where the openings it touched lie now
      * @param  list<array<string, mixed>>  $findings  about what was touched; only for a try
+     * @param  array{list<string>, list<string>}  $also  walls and storeys of what has moved with it
      */
     public function __construct(
         public int $number,
@@ -22,6 +25,7 @@ final readonly class Outcome
         public ?string $redo,
         public array $placed = [],
         public array $findings = [],
+        public array $also = [[], []],
     ) {
     }
 
@@ -29,12 +33,14 @@ final readonly class Outcome
     public function toArray(): array
     {
         $structure = false;
-        $walls = $storeys = [];
+        [$walls, $storeys] = array_map(array_flip(...), $this->also);
         foreach ($this->change->operations as $operation) {
             foreach ([$operation->before, $operation->after] as $element) {
                 if ($element instanceof Opening) {
                     $walls[$element->wall] = true;
                     $storeys[$element->storey] = true;
+                } elseif ($element instanceof Acceptance) {
+                    $walls[$element->wall] = true;
                 } elseif ($element !== null) {
                     $structure = true;
                 }
@@ -54,6 +60,9 @@ final readonly class Outcome
             'redo' => $this->redo,
             'placed' => $this->placed,
             'findings' => $this->findings,
+            'wanted' => $this->change->wanted,
+            'misfits' => array_map(static fn (Misfit $m): array => $m->toArray(), $this->change->misfits),
+            'notes' => $this->change->notes,
         ];
     }
 }

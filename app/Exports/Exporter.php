@@ -15,6 +15,7 @@ use Isleward\Core\Refusal;
 use Isleward\Core\Scene\Scene;
 use Isleward\Core\Schedule\OpeningSchedule;
 use Isleward\Core\Schedule\WallSchedule;
+use Isleward\Core\Wall\Frontage;
 
 /** A whole project in an open format. */
 final readonly class Exporter
@@ -23,15 +24,23 @@ final readonly class Exporter
     {
     }
 
-    /** @param  float  $scale 50 for 1:50; 1 is true size */
-    public function svg(Project $project, float $scale = 1.0): string
+    /**
+     * @param  float  $scale 50 for 1:50; 1 is true size
+     * @param  bool  $inner  the inner walls instead of the building's outside
+     */
+    public function svg(Project $project, float $scale = 1.0, bool $inner = false): string
     {
         if ($scale < 1 || $scale > 10000) {
             throw Refusal::because('export.scale', 'A scale runs from 1:1 to 1:10 000.');
         }
         $structure = new Structure($this->assembly, $project);
 
-        return Svg::write(Elevation::developed($structure->with($structure->openings()), $structure->bodies(), $structure->frontages()), $scale);
+        $frontages = array_values(array_filter($structure->frontages(), static fn (Frontage $f): bool => $f->inner === $inner));
+        if ($frontages === []) {
+            throw Refusal::because('export.nothing', $inner ? 'There are no inner walls to draw.' : 'There are no walls to draw yet.');
+        }
+
+        return Svg::write(Elevation::developed($structure->with($structure->openings()), $structure->bodies(), $frontages), $scale);
     }
 
     public function glb(Project $project): string

@@ -42,14 +42,15 @@ return new class extends Migration
         Schema::create('tasks', function (Blueprint $table): void {
             $table->string('id', 26)->primary();
             $table->string('project_id', 20)->index();
-            $table->foreignId('user_id')->constrained();
+            $table->unsignedBigInteger('user_id');
             $table->string('edit', 40);
             $table->longText('args');
             $table->unsignedInteger('base');
             $table->string('state', 10);
+            $table->unsignedInteger('done')->default(0);
+            $table->unsignedInteger('total')->default(0);
             $table->longText('outcome')->nullable();
             $table->timestamps();
-            $table->foreign('project_id')->references('id')->on('projects')->cascadeOnDelete();
         });
         Schema::create('jobs', function (Blueprint $table): void {
             $table->id();

@@ -31,13 +31,20 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'openings', type: 'integer'),
     new OA\Property(property: 'storeys', type: 'integer'),
 ])]
-#[OA\Schema(schema: 'Settings', required: ['id', 'name', 'units', 'cornerMargin', 'baseLevel', 'north'], properties: [
+#[OA\Schema(schema: 'Settings', required: ['id', 'name', 'units', 'cornerMargin', 'baseLevel', 'north', 'nib', 'module'], properties: [
     new OA\Property(property: 'id', type: 'string'),
     new OA\Property(property: 'name', type: 'string'),
     new OA\Property(property: 'units', type: 'string', enum: ['mm', 'm', 'ft-in']),
     new OA\Property(property: 'cornerMargin', type: 'number'),
     new OA\Property(property: 'baseLevel', type: 'number'),
     new OA\Property(property: 'north', type: 'number'),
+    new OA\Property(property: 'nib', type: 'number'),
+    new OA\Property(property: 'module', description: 'What masonry is coordinated to', anyOf: [new OA\Schema(ref: '#/components/schemas/Module'), new OA\Schema(type: 'null')]),
+])]
+#[OA\Schema(schema: 'Module', required: ['length', 'height', 'joint'], properties: [
+    new OA\Property(property: 'length', type: 'number'),
+    new OA\Property(property: 'height', type: 'number'),
+    new OA\Property(property: 'joint', type: 'number'),
 ])]
 #[OA\Schema(schema: 'Storey', required: ['id', 'name', 'position', 'height', 'floor', 'ceiling'], properties: [
     new OA\Property(property: 'id', type: 'string'),
@@ -47,13 +54,14 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'floor', type: 'number'),
     new OA\Property(property: 'ceiling', type: 'number'),
 ])]
-#[OA\Schema(schema: 'Outline', required: ['id', 'name', 'position', 'closed'], properties: [
+#[OA\Schema(schema: 'Outline', required: ['id', 'name', 'position', 'closed', 'inner'], properties: [
     new OA\Property(property: 'id', type: 'string'),
     new OA\Property(property: 'name', type: 'string'),
     new OA\Property(property: 'position', type: 'integer'),
     new OA\Property(property: 'closed', type: 'boolean'),
+    new OA\Property(property: 'inner', type: 'boolean'),
 ])]
-#[OA\Schema(schema: 'Wall', required: ['id', 'outline', 'position', 'fromX', 'fromY', 'toX', 'toY', 'rise', 'thickness', 'base', 'top', 'length', 'foot', 'head', 'leftJoint', 'rightJoint'], properties: [
+#[OA\Schema(schema: 'Wall', required: ['id', 'outline', 'position', 'fromX', 'fromY', 'toX', 'toY', 'rise', 'thickness', 'base', 'top', 'length', 'start', 'end', 'foot', 'head', 'leftJoint', 'rightJoint'], properties: [
     new OA\Property(property: 'id', type: 'string'),
     new OA\Property(property: 'outline', type: 'string'),
     new OA\Property(property: 'position', type: 'integer'),
@@ -66,12 +74,14 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'base', type: 'string'),
     new OA\Property(property: 'top', type: 'string'),
     new OA\Property(property: 'length', type: 'number'),
+    new OA\Property(property: 'start', type: 'number', description: 'From where it is measured from its left end: 0, or where an inner wall stands clear'),
+    new OA\Property(property: 'end', type: 'number'),
     new OA\Property(property: 'foot', type: 'number'),
     new OA\Property(property: 'head', type: 'number'),
     new OA\Property(property: 'leftJoint', type: 'string'),
     new OA\Property(property: 'rightJoint', type: 'string'),
 ])]
-#[OA\Schema(schema: 'Frontage', required: ['id', 'name', 'outline', 'bearing', 'width', 'foot', 'head', 'offset', 'folds', 'walls'], properties: [
+#[OA\Schema(schema: 'Frontage', required: ['id', 'name', 'outline', 'bearing', 'width', 'foot', 'head', 'offset', 'folds', 'walls', 'inner'], properties: [
     new OA\Property(property: 'id', type: 'string'),
     new OA\Property(property: 'name', type: 'string'),
     new OA\Property(property: 'outline', type: 'string'),
@@ -81,6 +91,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'head', type: 'number'),
     new OA\Property(property: 'offset', type: 'number', description: 'Where it begins in the developed elevation'),
     new OA\Property(property: 'folds', type: 'boolean'),
+    new OA\Property(property: 'inner', type: 'boolean'),
     new OA\Property(property: 'walls', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'number'), description: 'wall → u of its left end'),
 ])]
 #[OA\Schema(schema: 'Shape', required: ['layer', 'kind', 'rings'], properties: [
@@ -99,7 +110,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'sill', type: 'number'),
     new OA\Property(property: 'shapes', type: 'array', items: new OA\Items(ref: '#/components/schemas/Shape')),
 ])]
-#[OA\Schema(schema: 'Project', required: ['settings', 'role', 'number', 'undo', 'redo', 'storeys', 'outlines', 'walls', 'frontages', 'types'], properties: [
+#[OA\Schema(schema: 'Project', required: ['settings', 'role', 'number', 'undo', 'redo', 'storeys', 'outlines', 'walls', 'frontages', 'sets', 'types'], properties: [
     new OA\Property(property: 'settings', ref: '#/components/schemas/Settings'),
     new OA\Property(property: 'role', type: 'string', enum: ['owner', 'editor', 'viewer']),
     new OA\Property(property: 'number', type: 'integer', description: 'Number of the latest change'),
@@ -109,18 +120,51 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'outlines', type: 'array', items: new OA\Items(ref: '#/components/schemas/Outline')),
     new OA\Property(property: 'walls', type: 'array', items: new OA\Items(ref: '#/components/schemas/Wall')),
     new OA\Property(property: 'frontages', type: 'array', items: new OA\Items(ref: '#/components/schemas/Frontage')),
+    new OA\Property(property: 'sets', type: 'array', items: new OA\Items(ref: '#/components/schemas/NamedSet')),
     new OA\Property(property: 'types', type: 'array', items: new OA\Items(ref: '#/components/schemas/RackType')),
 ])]
-#[OA\Schema(schema: 'Position', required: ['from', 'value', 'to'], properties: [
-    new OA\Property(property: 'from', type: 'string', enum: ['left', 'right', 'middle', 'fraction']),
+#[OA\Schema(schema: 'NamedSet', required: ['id', 'name', 'members'], properties: [
+    new OA\Property(property: 'id', type: 'string'),
+    new OA\Property(property: 'name', type: 'string'),
+    new OA\Property(property: 'members', type: 'array', items: new OA\Items(type: 'string')),
+])]
+#[OA\Schema(schema: 'Position', required: ['from', 'value', 'ref', 'point', 'at', 'face', 'to'], properties: [
+    new OA\Property(property: 'from', type: 'string', enum: ['left', 'right', 'middle', 'fraction', 'point', 'line', 'opening']),
     new OA\Property(property: 'value', type: 'number'),
+    new OA\Property(property: 'ref', type: 'string', nullable: true),
+    new OA\Property(property: 'point', type: 'string', enum: ['left', 'centre', 'right']),
+    new OA\Property(property: 'at', type: 'number'),
+    new OA\Property(property: 'face', type: 'string', enum: ['outer', 'inner']),
     new OA\Property(property: 'to', type: 'string', enum: ['near', 'far', 'centre']),
 ])]
-#[OA\Schema(schema: 'Sill', required: ['from', 'height'], properties: [
-    new OA\Property(property: 'from', type: 'string', enum: ['floor', 'foot', 'datum']),
+#[OA\Schema(schema: 'Sill', required: ['from', 'height', 'ref', 'point', 'edge'], properties: [
+    new OA\Property(property: 'from', type: 'string', enum: ['floor', 'foot', 'datum', 'line', 'opening']),
     new OA\Property(property: 'height', type: 'number'),
+    new OA\Property(property: 'ref', type: 'string', nullable: true),
+    new OA\Property(property: 'point', type: 'string', enum: ['sill', 'head']),
+    new OA\Property(property: 'edge', type: 'string', enum: ['sill', 'head']),
 ])]
-#[OA\Schema(schema: 'PlacedOpening', required: ['id', 'wall', 'storey', 'type', 'width', 'height', 'shape', 'position', 'sill', 'facesOut', 'mirrored', 'setback', 'label', 'symbol', 'u', 'left', 'right', 'sillLevel', 'headLevel'], properties: [
+#[OA\Schema(schema: 'SettingOutLine', required: ['id', 'name', 'wall', 'storey', 'axis', 'rule', 'u', 'levels', 'hangs'], properties: [
+    new OA\Property(property: 'id', type: 'string'),
+    new OA\Property(property: 'name', type: 'string'),
+    new OA\Property(property: 'wall', type: 'string'),
+    new OA\Property(property: 'storey', type: 'string', nullable: true),
+    new OA\Property(property: 'axis', type: 'string', enum: ['upright', 'level']),
+    new OA\Property(property: 'rule', type: 'object', additionalProperties: true, description: 'As a position when upright, as a sill when level'),
+    new OA\Property(property: 'u', type: 'number', nullable: true, description: 'On the frontage, when upright'),
+    new OA\Property(property: 'levels', type: 'array', items: new OA\Items(required: ['storey', 'level'], properties: [
+        new OA\Property(property: 'storey', type: 'string', nullable: true),
+        new OA\Property(property: 'level', type: 'number'),
+    ], type: 'object')),
+    new OA\Property(property: 'hangs', type: 'integer', description: 'How many things are placed from it'),
+])]
+#[OA\Schema(schema: 'Coordinated', required: ['width', 'height', 'fromLeft', 'fromRight'], properties: [
+    new OA\Property(property: 'width', type: 'number'),
+    new OA\Property(property: 'height', type: 'number'),
+    new OA\Property(property: 'fromLeft', type: 'number'),
+    new OA\Property(property: 'fromRight', type: 'number'),
+])]
+#[OA\Schema(schema: 'PlacedOpening', required: ['id', 'wall', 'storey', 'type', 'width', 'height', 'shape', 'position', 'sill', 'facesOut', 'mirrored', 'setback', 'label', 'symbol', 'u', 'left', 'fromLeft', 'fromRight', 'sillLevel', 'headLevel', 'coordinated'], properties: [
     new OA\Property(property: 'id', type: 'string'),
     new OA\Property(property: 'wall', type: 'string'),
     new OA\Property(property: 'storey', type: 'string'),
@@ -137,7 +181,9 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'symbol', type: 'string'),
     new OA\Property(property: 'u', type: 'number', description: 'Left jamb on the frontage'),
     new OA\Property(property: 'left', type: 'number', description: 'Left jamb from the wall’s left end'),
-    new OA\Property(property: 'right', type: 'number', description: 'Right jamb from the wall’s right end'),
+    new OA\Property(property: 'fromLeft', type: 'number', description: 'Left jamb from where the wall is measured from'),
+    new OA\Property(property: 'fromRight', type: 'number', description: 'Right jamb from where it is measured to'),
+    new OA\Property(property: 'coordinated', description: 'Nearest figures of the project’s masonry', anyOf: [new OA\Schema(ref: '#/components/schemas/Coordinated'), new OA\Schema(type: 'null')]),
     new OA\Property(property: 'sillLevel', type: 'number'),
     new OA\Property(property: 'headLevel', type: 'number'),
 ])]
@@ -146,7 +192,8 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'edit', type: 'string'),
     new OA\Property(property: 'args', type: 'object', additionalProperties: true),
 ])]
-#[OA\Schema(schema: 'Finding', required: ['rule', 'wall', 'elements', 'figure', 'sentence', 'at', 'remedy'], properties: [
+#[OA\Schema(schema: 'Finding', required: ['key', 'rule', 'wall', 'elements', 'figure', 'sentence', 'at', 'remedy'], properties: [
+    new OA\Property(property: 'key', type: 'string', description: 'What it is about'),
     new OA\Property(property: 'rule', type: 'string'),
     new OA\Property(property: 'wall', type: 'string'),
     new OA\Property(property: 'elements', type: 'array', items: new OA\Items(type: 'string')),
@@ -154,6 +201,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'sentence', type: 'string'),
     new OA\Property(property: 'at', type: 'array', items: new OA\Items(type: 'number')),
     new OA\Property(property: 'remedy', anyOf: [new OA\Schema(ref: '#/components/schemas/Remedy'), new OA\Schema(type: 'null')]),
+    new OA\Property(property: 'accepted', description: 'Let stand, with a note', anyOf: [new OA\Schema(required: ['id', 'note'], properties: [new OA\Property(property: 'id', type: 'string'), new OA\Property(property: 'note', type: 'string')], type: 'object'), new OA\Schema(type: 'null')]),
 ])]
 #[OA\Schema(schema: 'Placement', required: ['symbol', 'x', 'y', 'element'], properties: [
     new OA\Property(property: 'symbol', type: 'string'),
@@ -168,7 +216,8 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'symbols', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'array', items: new OA\Items(ref: '#/components/schemas/Shape'))),
     new OA\Property(property: 'placements', type: 'array', items: new OA\Items(ref: '#/components/schemas/Placement')),
 ])]
-#[OA\Schema(schema: 'Catch', required: ['at', 'name'], properties: [
+#[OA\Schema(schema: 'Catch', required: ['at', 'name', 'line'], properties: [
+    new OA\Property(property: 'line', type: 'string', nullable: true, description: 'The setting-out line it is'),
     new OA\Property(property: 'at', type: 'number'),
     new OA\Property(property: 'name', type: 'string'),
 ])]
@@ -181,7 +230,8 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'frameShare', type: 'number'),
     new OA\Property(property: 'door', type: 'boolean'),
 ])]
-#[OA\Schema(schema: 'Elevation', required: ['frontage', 'drawing', 'openings', 'figures', 'catches', 'findings'], properties: [
+#[OA\Schema(schema: 'Elevation', required: ['frontage', 'drawing', 'openings', 'lines', 'figures', 'catches', 'findings'], properties: [
+    new OA\Property(property: 'lines', type: 'array', items: new OA\Items(ref: '#/components/schemas/SettingOutLine')),
     new OA\Property(property: 'frontage', type: 'string'),
     new OA\Property(property: 'drawing', ref: '#/components/schemas/Drawing'),
     new OA\Property(property: 'openings', type: 'array', items: new OA\Items(ref: '#/components/schemas/PlacedOpening')),
@@ -194,7 +244,32 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'drawing', ref: '#/components/schemas/Drawing'),
     new OA\Property(property: 'openings', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'array', items: new OA\Items(ref: '#/components/schemas/Shape'))),
 ])]
-#[OA\Schema(schema: 'Outcome', required: ['number', 'summary', 'chosen', 'touched', 'removed', 'undo', 'redo', 'placed', 'findings'], properties: [
+#[OA\Schema(schema: 'Place', required: ['wall', 'storey', 'left', 'sillLevel', 'width', 'height'], properties: [
+    new OA\Property(property: 'id', type: 'string'),
+    new OA\Property(property: 'wall', type: 'string'),
+    new OA\Property(property: 'storey', type: 'string'),
+    new OA\Property(property: 'left', type: 'number'),
+    new OA\Property(property: 'sillLevel', type: 'number'),
+    new OA\Property(property: 'width', type: 'number'),
+    new OA\Property(property: 'height', type: 'number'),
+])]
+#[OA\Schema(schema: 'Misfit', required: ['element', 'sentence', 'place'], properties: [
+    new OA\Property(property: 'element', type: 'string'),
+    new OA\Property(property: 'sentence', type: 'string'),
+    new OA\Property(property: 'place', anyOf: [new OA\Schema(ref: '#/components/schemas/Place'), new OA\Schema(type: 'null')]),
+])]
+#[OA\Schema(schema: 'Task', required: ['id', 'state', 'done', 'total', 'outcome', 'problem'], properties: [
+    new OA\Property(property: 'id', type: 'string'),
+    new OA\Property(property: 'state', type: 'string', enum: ['waiting', 'running', 'stopping', 'done', 'refused', 'cancelled']),
+    new OA\Property(property: 'done', type: 'integer'),
+    new OA\Property(property: 'total', type: 'integer'),
+    new OA\Property(property: 'outcome', anyOf: [new OA\Schema(ref: '#/components/schemas/Outcome'), new OA\Schema(type: 'null')]),
+    new OA\Property(property: 'problem', anyOf: [new OA\Schema(ref: '#/components/schemas/Problem'), new OA\Schema(type: 'null')]),
+])]
+#[OA\Schema(schema: 'Outcome', required: ['number', 'summary', 'chosen', 'touched', 'removed', 'undo', 'redo', 'placed', 'findings', 'wanted', 'misfits', 'notes'], properties: [
+    new OA\Property(property: 'wanted', type: 'integer', description: 'How many openings were asked for, when it is one of many'),
+    new OA\Property(property: 'misfits', type: 'array', items: new OA\Items(ref: '#/components/schemas/Misfit')),
+    new OA\Property(property: 'notes', type: 'array', description: 'To be said before it is done', items: new OA\Items(type: 'string')),
     new OA\Property(property: 'number', type: 'integer'),
     new OA\Property(property: 'summary', type: 'string'),
     new OA\Property(property: 'chosen', type: 'array', items: new OA\Items(type: 'string')),
@@ -204,15 +279,7 @@ use OpenApi\Attributes as OA;
         new OA\Property(property: 'storeys', type: 'array', items: new OA\Items(type: 'string')),
     ], type: 'object'),
     new OA\Property(property: 'removed', type: 'array', items: new OA\Items(type: 'string')),
-    new OA\Property(property: 'placed', type: 'array', items: new OA\Items(required: ['id', 'wall', 'storey', 'left', 'sillLevel', 'width', 'height'], properties: [
-        new OA\Property(property: 'id', type: 'string'),
-        new OA\Property(property: 'wall', type: 'string'),
-        new OA\Property(property: 'storey', type: 'string'),
-        new OA\Property(property: 'left', type: 'number'),
-        new OA\Property(property: 'sillLevel', type: 'number'),
-        new OA\Property(property: 'width', type: 'number'),
-        new OA\Property(property: 'height', type: 'number'),
-    ], type: 'object')),
+    new OA\Property(property: 'placed', type: 'array', items: new OA\Items(ref: '#/components/schemas/Place')),
     new OA\Property(property: 'undo', type: 'string', nullable: true),
     new OA\Property(property: 'redo', type: 'string', nullable: true),
     new OA\Property(property: 'findings', type: 'array', items: new OA\Items(ref: '#/components/schemas/Finding')),

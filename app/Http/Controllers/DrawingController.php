@@ -12,6 +12,7 @@ use Illuminate\Database\Query\Builder;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Cache;
+use Isleward\Core\Design\Acceptance;
 use Isleward\Core\Drawing\Drawing;
 use Isleward\Core\Drawing\Plan;
 use Isleward\Core\Exchange\Glb;
@@ -40,9 +41,12 @@ final readonly class DrawingController
         $structure = new Structure($this->assembly, $project);
         $found = $this->found($structure, $frontage);
         $openings = $structure->openingsOf($found);
+        $walls = array_keys($found->walls);
+        $acceptances = $structure->acceptances($walls);
+        $hash = $structure->hash('elevation '.$found->id.' '.json_encode(array_map(static fn (Acceptance $a): array => $a->toArray(), $acceptances), JSON_THROW_ON_ERROR), $openings, $walls);
 
-        return $this->answer($request, $structure->hash('elevation '.$found->id, $openings), 'application/json', static fn (): string => json_encode(
-            ElevationView::of($structure->with($openings), $structure->bodies(), $found), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION));
+        return $this->answer($request, $hash, 'application/json', static fn (): string => json_encode(
+            ElevationView::of($structure->with($openings, $walls), $structure->bodies(), $found, $acceptances), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION));
     }
 
     #[OA\Get(path: '/projects/{project}/plans/{storey}', operationId: 'plan', summary: 'A storey’s plan',

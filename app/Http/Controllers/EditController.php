@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Editing\Editor;
+use App\Editing\RunTask;
 use App\Models\Project;
+use App\Models\Task;
 use App\Models\User;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Isleward\Core\Edit\Edits;
 use Isleward\Core\Fields;
 use OpenApi\Attributes as OA;
 
@@ -22,6 +25,7 @@ final readonly class EditController
         parameters: [
             new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
             new OA\Parameter(name: 'try', in: 'query', description: '1: say what it would come to and write nothing', schema: new OA\Schema(type: 'integer', enum: [0, 1])),
+            new OA\Parameter(name: 'job', in: 'query', description: '1: run it on its own and answer with the task to ask after', schema: new OA\Schema(type: 'integer', enum: [0, 1])),
         ],
         requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['edit', 'args', 'base'], properties: [
             new OA\Property(property: 'edit', type: 'string'),
@@ -30,6 +34,7 @@ final readonly class EditController
         ])),
         responses: [
             new OA\Response(response: 200, description: 'Done', content: new OA\JsonContent(ref: '#/components/schemas/Outcome')),
+            new OA\Response(response: 202, description: 'Begun', content: new OA\JsonContent(ref: '#/components/schemas/Task')),
             new OA\Response(response: 403, description: 'You may not edit', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
             new OA\Response(response: 409, description: 'Changed by someone meanwhile', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
             new OA\Response(response: 422, description: 'Refused, with the reason', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
@@ -39,6 +44,9 @@ final readonly class EditController
         $body = new Fields($request->json()->all());
         $name = $body->string('edit');
         $args = $body->array('args');
+        if ($request->boolean('job') && ! $request->boolean('try')) {
+            return new JsonResponse($this->begin($project, $this->user($request), $name, $args, $body->int('base'))->toView(), 202);
+        }
         $outcome = $request->boolean('try')
             ? $this->editor->try($project, $name, $args)
             : $this->editor->run($project, $this->user($request), $name, $args, $body->int('base'));
@@ -66,6 +74,17 @@ final readonly class EditController
     public function redo(Request $request, Project $project): JsonResponse
     {
         return new JsonResponse($this->editor->redo($project, $this->user($request))->toArray());
+    }
+
+    /** @param  array<array-key, mixed>  $args */
+    private function begin(Project $project, User $user, string $name, array $args, int $base): Task
+    {
+        Edits::make($name, new Fields($args, $project->settings()->units)); // what cannot be asked for is said at once
+        Task::query()->where('created_at', '<', now()->subDay())->delete();
+        $task = Task::query()->create(['project_id' => $project->id, 'user_id' => $user->id, 'edit' => $name, 'args' => $args, 'base' => $base, 'state' => 'waiting', 'done' => 0, 'total' => 0]);
+        dispatch(new RunTask($task->id));
+
+        return $task;
     }
 
     private function user(Request $request): User

@@ -20,12 +20,13 @@ final readonly class ExportController
     #[OA\Get(path: '/projects/{project}/exports/elevation.svg', operationId: 'exportSvg', summary: 'The developed elevation as SVG, true scale in mm',
         parameters: [
             new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
+            new OA\Parameter(name: 'inner', in: 'query', description: '1: the inner walls instead of the outside', schema: new OA\Schema(type: 'integer', enum: [0, 1])),
             new OA\Parameter(name: 'scale', in: 'query', description: '50 for 1:50; 1 when left out', schema: new OA\Schema(type: 'number')),
         ],
         responses: [new OA\Response(response: 200, description: 'SVG', content: new OA\MediaType(mediaType: 'image/svg+xml', schema: new OA\Schema(type: 'string')))])]
     public function svg(Request $request, Project $project): Response
     {
-        return $this->file($this->exporter->svg($project, $request->float('scale', 1.0)), 'image/svg+xml', $project, 'elevation.svg');
+        return $this->file($this->exporter->svg($project, $request->float('scale', 1.0), $request->boolean('inner')), 'image/svg+xml', $project, $request->boolean('inner') ? 'inner-walls.svg' : 'elevation.svg');
     }
 
     #[OA\Get(path: '/projects/{project}/exports/model.glb', operationId: 'exportGlb', summary: 'The model as binary glTF',

@@ -9,6 +9,7 @@ use App\Derived\ProjectView;
 use App\Derived\Structure;
 use App\Editing\NewProject;
 use App\Models\Project;
+use App\Models\Task;
 use App\Models\User;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -78,6 +79,7 @@ final class ProjectController
         responses: [new OA\Response(response: 204, description: 'Removed')])]
     public function destroy(Project $project): JsonResponse
     {
+        Task::query()->where('project_id', $project->id)->delete();
         $project->delete();
 
         return new JsonResponse(null, 204);

@@ -10,18 +10,22 @@ use Isleward\Core\Wall\PlacedOpening;
 
 /**
  * The lines of a wall that a moving opening catches on, named: its ends and middle, and the jambs, heads and sills of the
- * openings of its frontage on every storey, also in walls over and under it. Lines that fall together are one.
+ * openings of its frontage on every storey, also in walls over and under it; and setting-out lines, which go before all
+ * others. Lines that fall together are one.
  */
 final class Catches
 {
     /**
      * @param  list<array{PlacedOpening, float}>  $placed  each with how far its wall's left end lies right of this wall's, mm
-     * @return array{upright: list<array{at: float, name: string}>, level: list<array{at: float, name: string}>} u from the wall's left end, and levels, mm
+     * @param  array{upright: list<array{float, string, string}>, level: list<array{float, string, string}>}  $lines  setting-out lines: place, name, id
+     * @return array{upright: list<array{at: float, name: string, line: string|null}>, level: list<array{at: float, name: string, line: string|null}>} u from the wall's left end, and levels, mm
      */
-    public static function of(Design $design, Body $body, array $placed): array
+    public static function of(Design $design, Body $body, array $placed, array $lines = ['upright' => [], 'level' => []]): array
     {
-        $upright = [[0.0, 'left end'], [$body->length / 2, 'middle of the wall'], [$body->length, 'right end']];
-        $level = [];
+        $start = $body->start();
+        $end = $body->end();
+        $upright = [...$lines['upright'], [$start, 'left end'], [($start + $end) / 2, 'middle of the wall'], [$end, 'right end']];
+        $level = $lines['level'];
         foreach ($placed as [$p, $shift]) {
             $label = $design->label($p->opening);
             $upright[] = [$shift + $p->left, 'left jamb of '.$label];
@@ -36,14 +40,14 @@ final class Catches
     }
 
     /**
-     * @param  list<array{float, string}>  $lines
-     * @return list<array{at: float, name: string}>
+     * @param  list<array{0: float, 1: string, 2?: string}>  $lines
+     * @return list<array{at: float, name: string, line: string|null}>
      */
     private static function once(array $lines): array
     {
         $out = [];
-        foreach ($lines as [$at, $name]) {
-            $out[(string) round($at, 1)] ??= ['at' => $at, 'name' => $name];
+        foreach ($lines as $line) {
+            $out[(string) round($line[0], 1)] ??= ['at' => $line[0], 'name' => $line[1], 'line' => $line[2] ?? null];
         }
 
         return array_values($out);

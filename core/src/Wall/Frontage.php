@@ -7,6 +7,8 @@ namespace Isleward\Core\Wall;
 /** One continuous outer surface through all its storeys, with its own u from its left end. */
 final readonly class Frontage
 {
+    private const COMPASS = ['North', 'North-east', 'East', 'South-east', 'South', 'South-west', 'West', 'North-west'];
+
     /**
      * @param  string  $outline  the outline it begins with
      * @param  float  $bearing  compass bearing it faces, degrees clockwise from north
@@ -27,5 +29,17 @@ final readonly class Frontage
         public bool $folds,
         public bool $inner = false,
     ) {
+    }
+
+    /** The eighth of the compass it faces: "North", "North-east" … */
+    public function facing(): string
+    {
+        return self::eighth($this->bearing);
+    }
+
+    /** @param  float  $bearing  degrees clockwise from north */
+    public static function eighth(float $bearing): string
+    {
+        return self::COMPASS[((int) round($bearing / 45)) % 8];
     }
 }

@@ -10,8 +10,6 @@ use Isleward\Core\Tolerance;
 /** Gathers walls whose outer faces lie in one plane and touch or stand over each other, in the order of the outlines; inner walls come last. */
 final class Frontages
 {
-    private const COMPASS = ['North', 'North-east', 'East', 'South-east', 'South', 'South-west', 'West', 'North-west'];
-
     /**
      * @param  array<string, Body>  $bodies
      * @return list<Frontage>
@@ -106,7 +104,7 @@ final class Frontages
 
         return new Frontage(
             'fr-'.substr($first->wall->id, 3),
-            $inner ? self::free('Inner wall', ' 1', $names) : self::free(self::COMPASS[((int) round($bearing / 45)) % 8], '', $names),
+            $inner ? self::free('Inner wall', ' 1', $names) : self::free(Frontage::eighth($bearing), '', $names),
             $first->wall->outline,
             $bearing,
             new Surface($first->surface->inPlan($least), $first->surface->along),

@@ -191,6 +191,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/projects/{project}/gather": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Openings alike in all that is asked for
+         * @description Several values of one thing have commas between them.
+         */
+        get: operations["gather"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/lengths": {
         parameters: {
             query?: never;
@@ -297,6 +317,24 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/projects/{project}/tasks/{task}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How far a long edit is, and what it came to */
+        get: operations["showTask"];
+        put?: never;
+        post?: never;
+        /** Stop a long edit; nothing of it stays */
+        delete: operations["stopTask"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -338,6 +376,14 @@ export interface components {
             cornerMargin: number;
             baseLevel: number;
             north: number;
+            nib: number;
+            /** @description What masonry is coordinated to */
+            module: components["schemas"]["Module"] | null;
+        };
+        Module: {
+            length: number;
+            height: number;
+            joint: number;
         };
         Storey: {
             id: string;
@@ -352,6 +398,7 @@ export interface components {
             name: string;
             position: number;
             closed: boolean;
+            inner: boolean;
         };
         Wall: {
             id: string;
@@ -366,6 +413,9 @@ export interface components {
             base: string;
             top: string;
             length: number;
+            /** @description From where it is measured from its left end: 0, or where an inner wall stands clear */
+            start: number;
+            end: number;
             foot: number;
             head: number;
             leftJoint: string;
@@ -382,6 +432,7 @@ export interface components {
             /** @description Where it begins in the developed elevation */
             offset: number;
             folds: boolean;
+            inner: boolean;
             /** @description wall → u of its left end */
             walls: {
                 [key: string]: number;
@@ -416,19 +467,62 @@ export interface components {
             outlines: components["schemas"]["Outline"][];
             walls: components["schemas"]["Wall"][];
             frontages: components["schemas"]["Frontage"][];
+            sets: components["schemas"]["NamedSet"][];
             types: components["schemas"]["RackType"][];
+        };
+        NamedSet: {
+            id: string;
+            name: string;
+            members: string[];
         };
         Position: {
             /** @enum {string} */
-            from: "left" | "right" | "middle" | "fraction";
+            from: "left" | "right" | "middle" | "fraction" | "point" | "line" | "opening";
             value: number;
+            ref: string | null;
+            /** @enum {string} */
+            point: "left" | "centre" | "right";
+            at: number;
+            /** @enum {string} */
+            face: "outer" | "inner";
             /** @enum {string} */
             to: "near" | "far" | "centre";
         };
         Sill: {
             /** @enum {string} */
-            from: "floor" | "foot" | "datum";
+            from: "floor" | "foot" | "datum" | "line" | "opening";
             height: number;
+            ref: string | null;
+            /** @enum {string} */
+            point: "sill" | "head";
+            /** @enum {string} */
+            edge: "sill" | "head";
+        };
+        SettingOutLine: {
+            id: string;
+            name: string;
+            wall: string;
+            storey: string | null;
+            /** @enum {string} */
+            axis: "upright" | "level";
+            /** @description As a position when upright, as a sill when level */
+            rule: {
+                [key: string]: unknown;
+            };
+            /** @description On the frontage, when upright */
+            u: number | null;
+            levels: {
+                storey: string | null;
+                level: number;
+            }[];
+            /** @description How many things are placed from it */
+            hangs: number;
+        };
+        Coordinated: {
+            width: number;
+            height: number;
+            fromLeft: number;
+            fromRight: number;
         };
         PlacedOpening: {
             id: string;
@@ -449,8 +543,12 @@ export interface components {
             u: number;
             /** @description Left jamb from the wall’s left end */
             left: number;
-            /** @description Right jamb from the wall’s right end */
-            right: number;
+            /** @description Left jamb from where the wall is measured from */
+            fromLeft: number;
+            /** @description Right jamb from where it is measured to */
+            fromRight: number;
+            /** @description Nearest figures of the project’s masonry */
+            coordinated: components["schemas"]["Coordinated"] | null;
             sillLevel: number;
             headLevel: number;
         };
@@ -462,6 +560,8 @@ export interface components {
             };
         };
         Finding: {
+            /** @description What it is about */
+            key: string;
             rule: string;
             wall: string;
             elements: string[];
@@ -469,6 +569,11 @@ export interface components {
             sentence: string;
             at: number[];
             remedy: components["schemas"]["Remedy"] | null;
+            /** @description Let stand, with a note */
+            accepted?: {
+                id: string;
+                note: string;
+            } | null;
         };
         Placement: {
             symbol: string;
@@ -486,6 +591,8 @@ export interface components {
             placements: components["schemas"]["Placement"][];
         };
         Catch: {
+            /** @description The setting-out line it is */
+            line: string | null;
             at: number;
             name: string;
         };
@@ -500,6 +607,7 @@ export interface components {
             door: boolean;
         };
         Elevation: {
+            lines: components["schemas"]["SettingOutLine"][];
             frontage: string;
             drawing: components["schemas"]["Drawing"];
             openings: components["schemas"]["PlacedOpening"][];
@@ -518,7 +626,35 @@ export interface components {
                 [key: string]: components["schemas"]["Shape"][];
             };
         };
+        Place: {
+            id?: string;
+            wall: string;
+            storey: string;
+            left: number;
+            sillLevel: number;
+            width: number;
+            height: number;
+        };
+        Misfit: {
+            element: string;
+            sentence: string;
+            place: components["schemas"]["Place"] | null;
+        };
+        Task: {
+            id: string;
+            /** @enum {string} */
+            state: "waiting" | "running" | "stopping" | "done" | "refused" | "cancelled";
+            done: number;
+            total: number;
+            outcome: components["schemas"]["Outcome"] | null;
+            problem: components["schemas"]["Problem"] | null;
+        };
         Outcome: {
+            /** @description How many openings were asked for, when it is one of many */
+            wanted: number;
+            misfits: components["schemas"]["Misfit"][];
+            /** @description To be said before it is done */
+            notes: string[];
             number: number;
             summary: string;
             chosen: string[];
@@ -528,15 +664,7 @@ export interface components {
                 storeys: string[];
             };
             removed: string[];
-            placed: {
-                id: string;
-                wall: string;
-                storey: string;
-                left: number;
-                sillLevel: number;
-                width: number;
-                height: number;
-            }[];
+            placed: components["schemas"]["Place"][];
             undo: string | null;
             redo: string | null;
             findings: components["schemas"]["Finding"][];
@@ -709,6 +837,8 @@ export interface operations {
             query?: {
                 /** @description 1: say what it would come to and write nothing */
                 try?: 0 | 1;
+                /** @description 1: run it on its own and answer with the task to ask after */
+                job?: 0 | 1;
             };
             header?: never;
             path: {
@@ -736,6 +866,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Outcome"];
+                };
+            };
+            /** @description Begun */
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Task"];
                 };
             };
             /** @description You may not edit */
@@ -832,6 +971,8 @@ export interface operations {
     exportSvg: {
         parameters: {
             query?: {
+                /** @description 1: the inner walls instead of the outside */
+                inner?: 0 | 1;
                 /** @description 50 for 1:50; 1 when left out */
                 scale?: number;
             };
@@ -916,6 +1057,60 @@ export interface operations {
                 };
                 content: {
                     "text/csv": string;
+                };
+            };
+        };
+    };
+    gather: {
+        parameters: {
+            query?: {
+                /** @description ids, or “bare” */
+                type?: string;
+                mark?: string;
+                operation?: "fixed" | "side-hung" | "hinged-door";
+                /** @description A length */
+                width?: string;
+                /** @description A length */
+                height?: string;
+                storey?: string;
+                wall?: string;
+                frontage?: string;
+                /** @description North, North-east … */
+                facing?: string;
+                /** @description A length over the storey’s floor */
+                sill?: string;
+                /** @description A length over the storey’s floor */
+                head?: string;
+            };
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Their ids, and how many on each storey */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        ids: string[];
+                        byStorey: {
+                            [key: string]: number;
+                        };
+                    };
+                };
+            };
+            /** @description Something asked for cannot be */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -1207,6 +1402,52 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    showTask: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+                task: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The task */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Task"];
+                };
+            };
+        };
+    };
+    stopTask: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+                task: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Stopped, stopping, or over already */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Task"];
+                };
             };
         };
     };

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Models\Project;
+use App\Models\Task;
+use Illuminate\Http\JsonResponse;
+use OpenApi\Attributes as OA;
+
+/** Edits that run on their own: how far they are, and stopping them. */
+final class TaskController
+{
+    #[OA\Get(path: '/projects/{project}/tasks/{task}', operationId: 'showTask', summary: 'How far a long edit is, and what it came to',
+        parameters: [
+            new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
+            new OA\Parameter(name: 'task', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
+        ],
+        responses: [new OA\Response(response: 200, description: 'The task', content: new OA\JsonContent(ref: '#/components/schemas/Task'))])]
+    public function show(Project $project, string $task): JsonResponse
+    {
+        return new JsonResponse($this->of($project, $task)->toView());
+    }
+
+    #[OA\Delete(path: '/projects/{project}/tasks/{task}', operationId: 'stopTask', summary: 'Stop a long edit; nothing of it stays',
+        parameters: [
+            new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
+            new OA\Parameter(name: 'task', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
+        ],
+        responses: [new OA\Response(response: 200, description: 'Stopped, stopping, or over already', content: new OA\JsonContent(ref: '#/components/schemas/Task'))])]
+    public function stop(Project $project, string $task): JsonResponse
+    {
+        $found = $this->of($project, $task);
+        Task::query()->whereKey($found->id)->where('state', 'waiting')->update(['state' => 'cancelled']);
+        Task::query()->whereKey($found->id)->where('state', 'running')->update(['state' => 'stopping']);
+
+        return new JsonResponse($this->of($project, $task)->toView());
+    }
+
+    private function of(Project $project, string $task): Task
+    {
+        return Task::query()->where('project_id', $project->id)->findOrFail($task);
+    }
+}
