@@ -208,6 +208,20 @@ EOF
     fail "the web server did not answer on port $port"
 }
 
+# What runs long edits, one after the other.
+start_worker() {
+    php "${PHP_JIT[@]}" artisan queue:work --sleep=0.3 --tries=1 --timeout=1500 --memory=1500 >>"$VAR/worker.log" 2>&1 &
+    WORKER_PID=$!
+}
+
+stop_worker() {
+    [ -n "${WORKER_PID:-}" ] || return 0
+    kill -TERM "$WORKER_PID" 2>/dev/null
+    wait "$WORKER_PID" 2>/dev/null
+    WORKER_PID=
+    return 0
+}
+
 stop_web() {
     [ -n "${NGINX_PID:-}" ] && kill -QUIT "$NGINX_PID" 2>/dev/null
     [ -n "${FPM_PID:-}" ] && kill -QUIT "$FPM_PID" 2>/dev/null
@@ -220,6 +234,7 @@ stop_web() {
 
 stop_all() {
     trap - INT TERM EXIT
+    stop_worker
     stop_web
     stop_database
 }

@@ -46,6 +46,7 @@ browser() {
     php artisan migrate --force --quiet
     php artisan isleward:demo
     start_web "$VAR/test-web" "$port"
+    start_worker
     php "${PHP_JIT[@]}" vendor/bin/phpunit --testsuite browser
 }
 

@@ -36,6 +36,7 @@ php artisan config:cache --quiet
 php artisan route:cache --quiet
 echo "DB_PORT=${DB_PORT:-}" >"$VAR/running"
 start_web "$VAR/web" "$PORT"
+start_worker
 cat <<EOF
 
   Isleward   http://127.0.0.1:$PORT
@@ -44,5 +45,8 @@ cat <<EOF
 
   Ctrl-C stops it.
 EOF
-while kill -0 "$NGINX_PID" 2>/dev/null && kill -0 "$FPM_PID" 2>/dev/null; do sleep 1 & wait $!; done
+while kill -0 "$NGINX_PID" 2>/dev/null && kill -0 "$FPM_PID" 2>/dev/null; do
+    kill -0 "$WORKER_PID" 2>/dev/null || start_worker
+    sleep 1 & wait $!
+done
 fail "the web server ended by itself: see var/web"

@@ -20,6 +20,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $state waiting, running, stopping, done, refused or cancelled
  * @property int $done elements written
  * @property int $total
+ * @property \Illuminate\Support\Carbon|null $updated_at
  * @property array<string, mixed>|null $outcome what the edit came to, or the problem
  */
 class Task extends Model
@@ -30,9 +31,10 @@ class Task extends Model
 
     protected $guarded = [];
 
-    public function isOver(): bool
+    /** Whether it has said nothing for so long that whatever ran it must be gone; its transaction is gone with it. */
+    public function isLost(): bool
     {
-        return in_array($this->state, ['done', 'refused', 'cancelled'], true);
+        return in_array($this->state, ['running', 'stopping'], true) && $this->updated_at?->lt(now()->subMinutes(5)) === true;
     }
 
     /** @return array<string, mixed> */

@@ -8,6 +8,7 @@ use App\Editing\NewProject;
 use App\Models\Opening;
 use App\Models\Project;
 use App\Models\Role;
+use App\Models\SettingOutLine;
 use App\Models\Storey;
 use App\Models\UnitType;
 use App\Models\User;
@@ -95,7 +96,7 @@ abstract class ProjectCase extends TestCase
     protected function rows(): array
     {
         return array_map(fn (string $model): array => $model::query()->toBase()->where('project_id', $this->project->id)->orderBy('id')->get()->map(static fn ($r): array => (array) $r)->all(),
-            ['openings' => Opening::class, 'walls' => Wall::class, 'storeys' => Storey::class, 'types' => UnitType::class]);
+            ['openings' => Opening::class, 'walls' => Wall::class, 'storeys' => Storey::class, 'types' => UnitType::class, 'lines' => SettingOutLine::class]);
     }
 
     protected function assertProblem(TestResponse $response, int $status, string $code): void

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Problems;
 use App\Models\Project;
 use App\Models\Task;
 use Illuminate\Http\JsonResponse;
@@ -40,6 +41,11 @@ final class TaskController
 
     private function of(Project $project, string $task): Task
     {
-        return Task::query()->where('project_id', $project->id)->findOrFail($task);
+        $found = Task::query()->where('project_id', $project->id)->findOrFail($task);
+        if ($found->isLost()) {
+            $found->update(['state' => 'refused', 'outcome' => (array) Problems::problem(422, 'task.lost', 'The server stopped while this was going on. Nothing of it was done; ask for it again.')->getData(true)]);
+        }
+
+        return $found;
     }
 }

@@ -26,7 +26,12 @@ final readonly class OpeningPlace implements Edit
 
     public function scope(): Scope
     {
-        return Scope::none();
+        $named = [];
+        foreach (['position', 'sill'] as $rule) {
+            $named[] = $this->args->has($rule) ? $this->args->fields($rule)->stringOrNull('ref') : null;
+        }
+
+        return Scope::ofOpenings(...$named);
     }
 
     public function apply(Design $design, Ids $ids): Change
