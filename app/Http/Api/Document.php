@@ -239,7 +239,8 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'catches', type: 'object', additionalProperties: new OA\AdditionalProperties(ref: '#/components/schemas/Catches')),
     new OA\Property(property: 'findings', type: 'array', items: new OA\Items(ref: '#/components/schemas/Finding')),
 ])]
-#[OA\Schema(schema: 'Plan', required: ['storey', 'drawing', 'openings'], properties: [
+#[OA\Schema(schema: 'Plan', required: ['storey', 'drawing', 'walls', 'openings'], properties: [
+    new OA\Property(property: 'walls', type: 'array', description: 'Which wall each shape of the drawing is', items: new OA\Items(type: 'string')),
     new OA\Property(property: 'storey', type: 'string'),
     new OA\Property(property: 'drawing', ref: '#/components/schemas/Drawing'),
     new OA\Property(property: 'openings', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'array', items: new OA\Items(ref: '#/components/schemas/Shape'))),

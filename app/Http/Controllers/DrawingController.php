@@ -65,11 +65,12 @@ final readonly class DrawingController
         $openings = $structure->openings(static fn (Builder $q) => $q->where('storey_id', $storey));
 
         return $this->answer($request, $structure->hash('plan '.$storey, $openings), 'application/json', static function () use ($structure, $openings, $storey): string {
-            [$drawing, $units] = Plan::of($structure->with($openings), $structure->bodies(), $storey);
+            [$drawing, $units, $walls] = Plan::of($structure->with($openings), $structure->bodies(), $storey);
 
             return json_encode([
                 'storey' => $storey,
                 'drawing' => $drawing->toArray(),
+                'walls' => $walls,
                 'openings' => $units === [] ? (object) [] : array_map(Drawing::plain(...), $units),
             ], JSON_THROW_ON_ERROR);
         });

@@ -16,11 +16,11 @@ final class Plan
 {
     /**
      * @param  array<string, Body>  $bodies
-     * @return array{Drawing, array<string, list<Shape>>} the walls, and each opening's shapes by its id
+     * @return array{Drawing, array<string, list<Shape>>, list<string>} the walls, each opening's shapes by its id, and which wall each shape of the drawing is
      */
     public static function of(Design $design, array $bodies, string $storey): array
     {
-        $shapes = $openings = [];
+        $shapes = $openings = $walls = [];
         $bounds = [INF, INF, -INF, -INF];
         foreach ($bodies as $body) {
             if (! $design->storeys->isWithin($storey, $body->wall->base, $body->wall->top)) {
@@ -45,10 +45,11 @@ final class Plan
                 $rings[] = $out;
             }
             $shapes[] = Shape::area(Layer::Cut, $rings);
+            $walls[] = $body->wall->id;
         }
         $name = $design->storeys->get($storey)->name;
 
-        return [new Drawing($name, $shapes === [] || is_infinite($bounds[0]) ? [0.0, 0.0, 0.0, 0.0] : $bounds, $shapes), $openings];
+        return [new Drawing($name, $shapes === [] || is_infinite($bounds[0]) ? [0.0, 0.0, 0.0, 0.0] : $bounds, $shapes), $openings, $walls];
     }
 
     /** @return list<Shape> */

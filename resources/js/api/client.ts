@@ -13,6 +13,11 @@ export type Shape = Schemas['Shape'];
 export type PlacedOpening = Schemas['PlacedOpening'];
 export type Finding = Schemas['Finding'];
 export type Outcome = Schemas['Outcome'];
+export type SettingOutLine = Schemas['SettingOutLine'];
+export type NamedSet = Schemas['NamedSet'];
+export type Misfit = Schemas['Misfit'];
+export type Place = Schemas['Place'];
+export type Task = Schemas['Task'];
 export type Units = Schemas['Settings']['units'];
 export type Args = Record<string, unknown>;
 
@@ -58,6 +63,8 @@ async function answer<T>(call: Promise<{ data?: T; error?: unknown; response: Re
 
 const at = (project: string) => ({ params: { path: { project } } });
 
+const edits = (project: string, query: { try?: 1; job?: 1 }, body: { edit: string; args: Args; base: number }) => client.POST('/projects/{project}/edits', { params: { path: { project }, query }, body });
+
 export const api = {
     whoAmI: () => answer(client.GET('/session')),
     signIn: (email: string, password: string) => answer(client.POST('/session', { body: { email, password } })),
@@ -69,10 +76,12 @@ export const api = {
     elevation: (project: string, frontage: string) =>
         answer(client.GET('/projects/{project}/elevations/{frontage}', { params: { path: { project, frontage } } })),
     plan: (project: string, storey: string) => answer(client.GET('/projects/{project}/plans/{storey}', { params: { path: { project, storey } } })),
-    edit: (project: string, edit: string, args: Args, base: number) =>
-        answer(client.POST('/projects/{project}/edits', { ...at(project), body: { edit, args, base } })),
-    tryEdit: (project: string, edit: string, args: Args, base: number) =>
-        answer(client.POST('/projects/{project}/edits', { params: { path: { project }, query: { try: 1 } }, body: { edit, args, base } })),
+    edit: (project: string, edit: string, args: Args, base: number) => answer(edits(project, {}, { edit, args, base })) as Promise<Outcome>,
+    tryEdit: (project: string, edit: string, args: Args, base: number) => answer(edits(project, { try: 1 }, { edit, args, base })) as Promise<Outcome>,
+    beginEdit: (project: string, edit: string, args: Args, base: number) => answer(edits(project, { job: 1 }, { edit, args, base })) as Promise<Task>,
+    task: (project: string, task: string) => answer(client.GET('/projects/{project}/tasks/{task}', { params: { path: { project, task } } })),
+    stopTask: (project: string, task: string) => answer(client.DELETE('/projects/{project}/tasks/{task}', { params: { path: { project, task } } })),
+    gather: (project: string, query: paths['/projects/{project}/gather']['get']['parameters']['query']) => answer(client.GET('/projects/{project}/gather', { params: { path: { project }, query } })),
     undo: (project: string) => answer(client.POST('/projects/{project}/undo', at(project))),
     redo: (project: string) => answer(client.POST('/projects/{project}/redo', at(project))),
     openingSchedule: (project: string) => answer(client.GET('/projects/{project}/schedules/openings', at(project))),

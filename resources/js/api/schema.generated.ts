@@ -620,6 +620,8 @@ export interface components {
             findings: components["schemas"]["Finding"][];
         };
         Plan: {
+            /** @description Which wall each shape of the drawing is */
+            walls: string[];
             storey: string;
             drawing: components["schemas"]["Drawing"];
             openings: {

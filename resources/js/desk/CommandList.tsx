@@ -1,13 +1,21 @@
 import { Command } from 'cmdk';
 import { useNavigate } from 'react-router';
+import type { Frontage } from '../api/client';
 import { currentTheme, setTheme } from '../ui/theme';
 import { useData } from './data';
 import { download, exportsOffered } from './exporting';
 import { takeInHand } from './ghost';
-import { startOutline } from './plan/outlining';
+import { deskActions, lookActions, openingActions, wallActions } from './actions';
+import { frontageAlone, toggleSet } from './showing';
 import { useDesk } from './store';
 
 type Action = { name: string; keys?: string; run: () => void };
+
+/** Brings a frontage into view, on the face it belongs to. */
+export function goToFrontage(f: Frontage): void {
+    useDesk.setState({ face: f.inner ? 'inner' : 'outer' });
+    useDesk.getState().show([f.id]);
+}
 
 /** Every action under its plain name, and every place to go. */
 export function CommandList() {
@@ -23,12 +31,34 @@ export function CommandList() {
             [
                 ...(data.mayEdit
                     ? [
-                          ...(data.project.undo ? [{ name: `Undo: ${data.project.undo}`, keys: 'Ctrl Z', run: () => void data.undo() }] : []),
-                          ...(data.project.redo ? [{ name: `Redo: ${data.project.redo}`, keys: 'Ctrl Shift Z', run: () => void data.redo() }] : []),
-                          { name: 'Draw an outline of walls', run: () => startOutline(data) },
-                          ...data.project.types.map((t) => ({ name: `Place ${t.mark} ${t.name}`, run: () => takeInHand(data, { type: t.id, label: t.mark, width: t.width, height: t.height, sill: t.sill }) })),
-                          { name: 'Place a bare opening', run: () => takeInHand(data, { type: null, label: 'bare opening', width: 1000, height: 1000, sill: 900 }) },
-                          ...(chosen.some((id) => data.openings.has(id)) ? [{ name: 'Remove what is chosen', keys: 'Delete', run: () => void data.edit('opening.remove', { ids: chosen.filter((id) => data.openings.has(id)) }) }] : []),
+                          ...(data.project.undo
+                              ? [{ name: `Undo: ${data.project.undo}`, keys: 'Ctrl Z', run: () => void data.undo() }]
+                              : []),
+                          ...(data.project.redo
+                              ? [{ name: `Redo: ${data.project.redo}`, keys: 'Ctrl Shift Z', run: () => void data.redo() }]
+                              : []),
+                          ...[...openingActions(data), ...wallActions(data), ...deskActions(data)].map(({ name, key, run }) => ({
+                              name,
+                              keys: key?.toUpperCase(),
+                              run,
+                          })),
+                          ...data.project.types.map((t) => ({
+                              name: `Place ${t.mark} ${t.name}`,
+                              run: () => takeInHand(data, { type: t.id, label: t.mark, width: t.width, height: t.height, sill: t.sill }),
+                          })),
+                          {
+                              name: 'Place a bare opening',
+                              run: () => takeInHand(data, { type: null, label: 'bare opening', width: 1000, height: 1000, sill: 900 }),
+                          },
+                          ...(chosen.some((id) => data.openings.has(id))
+                              ? [
+                                    {
+                                        name: 'Remove what is chosen',
+                                        keys: 'Delete',
+                                        run: () => desk.set({ removingOpenings: chosen.filter((id) => data.openings.has(id)) }),
+                                    },
+                                ]
+                              : []),
                       ]
                     : []),
                 ...exportsOffered.map((e) => ({ name: `Export: ${e.label}`, run: () => download(data.id, e.file) })),
@@ -43,17 +73,33 @@ export function CommandList() {
                 { name: 'Enlarge the elevation', keys: 'Alt 1', run: () => desk.enlarge('elevation') },
                 { name: 'Enlarge the plan', keys: 'Alt 2', run: () => desk.enlarge('plan') },
                 { name: 'Enlarge the solid model', keys: 'Alt 3', run: () => desk.enlarge('solid') },
+                ...lookActions(data).map(({ name, key, run }) => ({ name, keys: key?.toUpperCase(), run })),
                 { name: 'Schedules', run: () => desk.set({ schedules: true }) },
                 { name: 'Findings', run: () => desk.set({ listFindings: true }) },
-                { name: currentTheme() === 'dark' ? 'Light paper' : 'Dark paper', run: () => setTheme(currentTheme() === 'dark' ? 'light' : 'dark') },
+                {
+                    name: currentTheme() === 'dark' ? 'Light paper' : 'Dark paper',
+                    run: () => setTheme(currentTheme() === 'dark' ? 'light' : 'dark'),
+                },
                 { name: 'All projects', run: () => void navigate('/') },
             ],
         ],
         [
             'Go to',
             [
-                ...data.project.frontages.map((f) => ({ name: `Frontage ${f.name}`, run: () => desk.show([f.id]) })),
-                ...data.project.storeys.map((s) => ({ name: `Storey ${s.name}`, run: () => useDesk.setState({ storey: s.id, chosen: [s.id] }) })),
+                ...data.project.frontages.map((f) => ({ name: `Frontage ${f.name}`, run: () => goToFrontage(f) })),
+                ...data.project.frontages.map((f) => ({ name: `Only frontage ${f.name}`, run: () => frontageAlone(f) })),
+                ...data.project.sets.map((s) => ({
+                    name: `Set ${s.name}: choose`,
+                    run: () => desk.choose(s.members.filter((m) => data.openings.has(m) || data.walls.has(m))),
+                })),
+                ...data.project.sets.map((s) => ({
+                    name: `Set ${s.name}: ${useDesk.getState().hiddenSets.includes(s.id) ? 'show' : 'hide'}`,
+                    run: () => toggleSet(s.id),
+                })),
+                ...data.project.storeys.map((s) => ({
+                    name: `Storey ${s.name}`,
+                    run: () => useDesk.setState({ storey: s.id, chosen: [s.id] }),
+                })),
             ],
         ],
     ];
@@ -65,11 +111,19 @@ export function CommandList() {
             overlayClassName="fixed inset-0 z-40 bg-ink/25"
             contentClassName="fixed top-14 left-1/2 z-50 w-[34rem] max-w-[92vw] -translate-x-1/2 overflow-hidden rounded-md border border-hairline bg-sheet shadow-xl"
         >
-            <Command.Input autoFocus placeholder="Find or do…" className="w-full border-b border-hairline bg-transparent px-4 py-3 text-[14px] outline-none" />
+            <Command.Input
+                autoFocus
+                placeholder="Find or do…"
+                className="w-full border-b border-hairline bg-transparent px-4 py-3 text-[14px] outline-none"
+            />
             <Command.List className="max-h-[55vh] overflow-auto p-1.5">
                 <Command.Empty className="px-3 py-4 text-quiet">Nothing is called that.</Command.Empty>
                 {groups.map(([heading, actions]) => (
-                    <Command.Group key={heading} heading={heading} className="[&_[cmdk-group-heading]]:px-3 [&_[cmdk-group-heading]]:pt-2 [&_[cmdk-group-heading]]:pb-1 [&_[cmdk-group-heading]]:text-xs [&_[cmdk-group-heading]]:text-quiet">
+                    <Command.Group
+                        key={heading}
+                        heading={heading}
+                        className="[&_[cmdk-group-heading]]:px-3 [&_[cmdk-group-heading]]:pt-2 [&_[cmdk-group-heading]]:pb-1 [&_[cmdk-group-heading]]:text-xs [&_[cmdk-group-heading]]:text-quiet"
+                    >
                         {actions.map((action) => (
                             <Command.Item
                                 key={action.name}

@@ -12,7 +12,9 @@ import { Header } from './Header';
 import { useDeskKeys } from './keys';
 import { PlanPane } from './plan/PlanPane';
 import { startOutline } from './plan/outlining';
+import { Going } from './Going';
 import { Rack } from './Rack';
+import { RemoveHanging } from './RemoveHanging';
 import { Schedules } from './Schedules';
 import { SettingsDialog } from './SettingsDialog';
 import { SolidPane } from './solid/SolidPane';
@@ -96,6 +98,8 @@ function Desk() {
             </main>
             <CommandList />
             <SettingsDialog />
+            <RemoveHanging />
+            <Going />
         </div>
     );
 }
@@ -110,11 +114,23 @@ function SidePane() {
         <section aria-label="Beside the drawing" className="flex h-full flex-col bg-sheet">
             <header className="flex items-center gap-3 px-4 pt-1.5">
                 {others.map((p) => (
-                    <button key={p} type="button" aria-pressed={p === shown} onClick={() => useDesk.setState({ side: p })} className={`pb-0.5 ${p === shown ? 'border-b-2 border-tide font-semibold' : 'text-quiet hover:text-tide'}`}>
+                    <button
+                        key={p}
+                        type="button"
+                        aria-pressed={p === shown}
+                        onClick={() => useDesk.setState({ side: p })}
+                        className={`pb-0.5 ${p === shown ? 'border-b-2 border-tide font-semibold' : 'text-quiet hover:text-tide'}`}
+                    >
                         {names[p]}
                     </button>
                 ))}
-                <button type="button" aria-label={`Enlarge the ${names[shown].toLowerCase()}`} title="Enlarge" className="ml-auto p-1 text-quiet hover:text-tide" onClick={() => useDesk.getState().enlarge(shown)}>
+                <button
+                    type="button"
+                    aria-label={`Enlarge the ${names[shown].toLowerCase()}`}
+                    title="Enlarge"
+                    className="ml-auto p-1 text-quiet hover:text-tide"
+                    onClick={() => useDesk.getState().enlarge(shown)}
+                >
                     <Maximize2 size={14} />
                 </button>
                 {main !== 'elevation' && shown !== 'elevation' && (

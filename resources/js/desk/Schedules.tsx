@@ -15,11 +15,19 @@ export function Schedules() {
         <section aria-label="Schedules" className="flex h-full flex-col bg-sheet">
             <header className="flex items-center gap-1 border-b border-hairline px-3 py-1.5">
                 {(['openings', 'walls'] as const).map((w) => (
-                    <button key={w} type="button" aria-pressed={which === w} onClick={() => setWhich(w)} className={`min-h-6 px-2 ${which === w ? 'border-b-2 border-tide font-semibold' : 'text-quiet hover:text-tide'}`}>
+                    <button
+                        key={w}
+                        type="button"
+                        aria-pressed={which === w}
+                        onClick={() => setWhich(w)}
+                        className={`min-h-6 px-2 ${which === w ? 'border-b-2 border-tide font-semibold' : 'text-quiet hover:text-tide'}`}
+                    >
                         {w === 'openings' ? 'Openings' : 'Walls'}
                     </button>
                 ))}
-                <span className="grow pl-3 text-xs text-quiet">Choose a row to see it in the drawing and the model.</span>
+                <span className="grow pl-3 text-xs text-quiet">
+                    Choose a row to see it in the drawing and the model; more with Ctrl, up to there with Shift.
+                </span>
                 <Button small onClick={() => download(data.id, `${which}.csv`)}>
                     CSV
                 </Button>
@@ -34,6 +42,7 @@ export function Schedules() {
 
 function Openings() {
     const data = useData();
+    const last = useRef(-1);
     const chosen = useDesk((s) => s.chosen);
     const schedule = useQuery({ queryKey: ['project', data.id, 'schedule', 'openings'], queryFn: () => api.openingSchedule(data.id) });
     const units = data.project.settings.units;
@@ -64,10 +73,7 @@ function Openings() {
                     <Row
                         key={`${r.type}|${r.width}|${r.height}|${r.openings[0]}`}
                         lit={r.openings.some((o) => chosen.includes(o))}
-                        onChoose={() => {
-                            useDesk.getState().choose(r.openings);
-                            useDesk.getState().show(r.openings);
-                        }}
+                        onChoose={(how) => chooseRow(rows, r, how, last)}
                         label={`${r.mark}, ${r.count} placed`}
                     >
                         <Td left bold>
@@ -100,7 +106,12 @@ function Openings() {
                     ))}
                     <Td />
                     <Td bold>{formatArea(area, units)}</Td>
-                    <Td bold>{formatArea(rows.reduce((sum: number, r: Schemas['OpeningRow']) => sum + r.glass * r.count, 0), units)}</Td>
+                    <Td bold>
+                        {formatArea(
+                            rows.reduce((sum: number, r: Schemas['OpeningRow']) => sum + r.glass * r.count, 0),
+                            units,
+                        )}
+                    </Td>
                 </tr>
             </tfoot>
         </table>
@@ -136,8 +147,8 @@ function Walls() {
                         key={r.wall}
                         lit={chosen.includes(r.wall)}
                         label={r.name}
-                        onChoose={() => {
-                            useDesk.getState().choose([r.wall]);
+                        onChoose={(how) => {
+                            useDesk.getState().choose([r.wall], how !== 'only');
                             useDesk.getState().show([r.wall]);
                         }}
                     >
@@ -179,7 +190,10 @@ function Waiting({ error }: { error: Error | null }) {
 }
 
 const Th = ({ left, children }: { left?: boolean; children: ReactNode }) => (
-    <th scope="col" className={`sticky top-0 border-b border-hairline bg-paper px-3 py-1 text-xs font-normal whitespace-nowrap text-quiet ${left ? 'text-left' : 'text-right'}`}>
+    <th
+        scope="col"
+        className={`sticky top-0 border-b border-hairline bg-paper px-3 py-1 text-xs font-normal whitespace-nowrap text-quiet ${left ? 'text-left' : 'text-right'}`}
+    >
         {children}
     </th>
 );
@@ -188,7 +202,31 @@ const Td = ({ left, bold, children }: { left?: boolean; bold?: boolean; children
     <td className={`px-3 py-1 whitespace-nowrap ${left ? 'text-left' : 'text-right'} ${bold ? 'font-semibold' : ''}`}>{children}</td>
 );
 
-function Row({ lit, label, onChoose, children }: { lit: boolean; label: string; onChoose: () => void; children: ReactNode }) {
+type How = 'only' | 'toggle' | 'upTo';
+
+const howOf = (e: { shiftKey: boolean; ctrlKey: boolean; metaKey: boolean }): How =>
+    e.ctrlKey || e.metaKey ? 'toggle' : e.shiftKey ? 'upTo' : 'only';
+
+/** Chooses what a row stands for: it alone, it too (Ctrl), or all rows up to it (Shift). */
+function chooseRow(rows: Schemas['OpeningRow'][], row: Schemas['OpeningRow'], how: How, last: { current: number }): void {
+    const desk = useDesk.getState();
+    const at = rows.indexOf(row);
+    if (how === 'upTo' && last.current >= 0) {
+        const [a, b] = [Math.min(at, last.current), Math.max(at, last.current)];
+        desk.choose(rows.slice(a, b + 1).flatMap((r) => r.openings));
+    } else if (how === 'toggle') {
+        const mine = new Set(row.openings);
+        const without = desk.chosen.filter((id) => !mine.has(id));
+        desk.choose(without.length < desk.chosen.length ? without : [...desk.chosen, ...row.openings]);
+        last.current = at;
+    } else {
+        desk.choose(row.openings);
+        last.current = at;
+    }
+    desk.show(useDesk.getState().chosen);
+}
+
+function Row({ lit, label, onChoose, children }: { lit: boolean; label: string; onChoose: (how: How) => void; children: ReactNode }) {
     const row = useRef<HTMLTableRowElement>(null);
     useEffect(() => {
         if (lit) row.current?.scrollIntoView({ block: 'nearest' });
@@ -199,11 +237,12 @@ function Row({ lit, label, onChoose, children }: { lit: boolean; label: string; 
             tabIndex={0}
             aria-label={label}
             aria-selected={lit}
-            onClick={onChoose}
+            onClick={(e) => onChoose(howOf(e))}
+            onMouseDown={(e) => e.shiftKey && e.preventDefault()}
             onKeyDown={(e) => {
                 if (e.key === 'Enter' || e.key === ' ') {
                     e.preventDefault();
-                    onChoose();
+                    onChoose(howOf(e));
                 }
             }}
             className={`cursor-pointer border-b border-hairline/60 -outline-offset-2 ${lit ? 'bg-tide-wash shadow-[inset_4px_0_0_var(--tide)]' : 'hover:bg-paper'}`}

@@ -1,13 +1,14 @@
 import { useState, type FormEvent } from 'react';
 import type { Units } from '../api/client';
 import { Button } from '../ui/Button';
+import { Choice } from '../ui/Choice';
 import { Dialog } from '../ui/Dialog';
 import { TextField } from '../ui/TextField';
 import { UnitsChoice } from '../ui/UnitsChoice';
 import { useData } from './data';
 import { useDesk } from './store';
 
-/** The project's settings: name, units, the margin at corners, the lowest floor's level, north. */
+/** The project's settings: name, units, the margin at corners, the nib in inner walls, masonry, the lowest floor's level, north. */
 export function SettingsDialog() {
     const open = useDesk((s) => s.settings);
     return (
@@ -16,6 +17,9 @@ export function SettingsDialog() {
         </Dialog>
     );
 }
+
+const brick = { length: 225, height: 75, joint: 10 };
+const isBrick = (m: typeof brick) => m.length === brick.length && m.height === brick.height && m.joint === brick.joint;
 
 function Form() {
     const data = useData();
@@ -26,14 +30,33 @@ function Form() {
     const [margin, setMargin] = useState(data.length(settings.cornerMargin));
     const [level, setLevel] = useState(data.length(settings.baseLevel));
     const [north, setNorth] = useState(String(settings.north));
+    const [nib, setNib] = useState(data.length(settings.nib));
+    const [masonry, setMasonry] = useState(settings.module === null ? 'none' : isBrick(settings.module) ? 'brick' : 'own');
+    const [module, setModule] = useState(() => {
+        const m = settings.module ?? brick;
+        return { length: data.length(m.length), height: data.length(m.height), joint: data.length(m.joint) };
+    });
     const [problem, setProblem] = useState<string>();
 
     async function save(event: FormEvent) {
         event.preventDefault();
         const bearing = Number(north.replace(',', '.').replace('°', ''));
-        if (!Number.isFinite(bearing) || north.trim() === '') return setProblem(`“${north}” is not a bearing: give degrees from 0 to under 360.`);
+        if (!Number.isFinite(bearing) || north.trim() === '')
+            return setProblem(`“${north}” is not a bearing: give degrees from 0 to under 360.`);
         try {
-            await data.edit('settings.change', { name, units, north: bearing, ...(margin === data.length(settings.cornerMargin) ? {} : { cornerMargin: margin }), ...(level === data.length(settings.baseLevel) ? {} : { baseLevel: level }) }, { quiet: true });
+            await data.edit(
+                'settings.change',
+                {
+                    name,
+                    units,
+                    north: bearing,
+                    ...(margin === data.length(settings.cornerMargin) ? {} : { cornerMargin: margin }),
+                    ...(level === data.length(settings.baseLevel) ? {} : { baseLevel: level }),
+                    ...(nib === data.length(settings.nib) ? {} : { nib }),
+                    module: masonry === 'none' ? null : masonry === 'brick' ? brick : module,
+                },
+                { quiet: true },
+            );
             close();
         } catch (error) {
             setProblem((error as Error).message);
@@ -45,6 +68,36 @@ function Form() {
             <TextField label="Name" value={name} onChange={setName} required maxLength={80} />
             <UnitsChoice label="Units figures are typed and shown in" value={units} onChange={setUnits} />
             <TextField label="Least distance of an opening from a corner" value={margin} onChange={setMargin} />
+            <TextField label="Least nib beside a door in an inner wall" value={nib} onChange={setNib} />
+            <div>
+                <p className="mb-1 text-xs text-quiet">Masonry that sizes and piers are coordinated to</p>
+                <Choice
+                    boxed
+                    label="Masonry"
+                    value={masonry}
+                    onChange={setMasonry}
+                    options={[
+                        { value: 'brick', label: 'Brick, 225 × 75 with joints of 10' },
+                        { value: 'own', label: 'A module of our own' },
+                        { value: 'none', label: 'None' },
+                    ]}
+                />
+                {masonry === 'own' && (
+                    <div className="mt-2 grid grid-cols-3 gap-2">
+                        <TextField
+                            label="Length with joint"
+                            value={module.length}
+                            onChange={(length) => setModule({ ...module, length })}
+                        />
+                        <TextField
+                            label="Height with joint"
+                            value={module.height}
+                            onChange={(height) => setModule({ ...module, height })}
+                        />
+                        <TextField label="Joint" value={module.joint} onChange={(joint) => setModule({ ...module, joint })} />
+                    </div>
+                )}
+            </div>
             <TextField label="Level of the lowest floor above the site datum" value={level} onChange={setLevel} />
             <TextField label="Bearing of the plan’s upward direction, degrees clockwise from north" value={north} onChange={setNorth} />
             <p role="alert" className="text-buoy empty:hidden">

@@ -1,11 +1,29 @@
 import { useQueries, useQuery, useQueryClient } from '@tanstack/react-query';
 import { createContext, useCallback, useContext, useMemo, useRef, type ReactNode } from 'react';
-import { api, Problem, type Args, type Elevation, type Finding, type Frontage, type Outcome, type PlacedOpening, type Project, type Storey, type Wall } from '../api/client';
+import {
+    api,
+    Problem,
+    type Args,
+    type Elevation,
+    type Finding,
+    type Frontage,
+    type Outcome,
+    type PlacedOpening,
+    type Project,
+    type SettingOutLine,
+    type Storey,
+    type Wall,
+} from '../api/client';
 import { complain } from '../ui/notices';
 import { formatLength } from '../measure/format';
 import { useDesk } from './store';
 
 export type FoundOpening = PlacedOpening & { frontage: Frontage };
+export type FoundLine = SettingOutLine & { frontage: Frontage };
+export type FoundFinding = Finding & { frontage: Frontage };
+
+/** From so many openings on, a change to many runs on its own, with its progress shown. */
+const LONG = 400;
 
 type DeskData = {
     id: string;
@@ -15,11 +33,14 @@ type DeskData = {
     walls: Map<string, Wall>;
     storeys: Map<string, Storey>;
     frontageOf: Map<string, Frontage>;
-    findings: (Finding & { frontage: Frontage })[];
+    lines: Map<string, FoundLine>;
+    /** those that nobody has let stand */
+    findings: FoundFinding[];
+    accepted: FoundFinding[];
     mayEdit: boolean;
     length: (mm: number) => string;
-    /** Does one thing; a refusal is said and comes back as null. With quiet, the problem is thrown instead. */
-    edit: (name: string, args: Args, options?: { quiet?: boolean }) => Promise<Outcome | null>;
+    /** Does one thing; a refusal is said and comes back as null. With quiet, the problem is thrown instead. One that touches many runs on its own. */
+    edit: (name: string, args: Args, options?: { quiet?: boolean; many?: number }) => Promise<Outcome | null>;
     tryEdit: (name: string, args: Args) => Promise<Outcome>;
     undo: () => Promise<void>;
     redo: () => Promise<void>;
@@ -78,7 +99,8 @@ export function DataProvider({ id, children }: { id: string; children: ReactNode
                     await refresh(outcome);
                     return outcome;
                 } catch (problem) {
-                    if (problem instanceof Problem && problem.status === 409) await queries.invalidateQueries({ queryKey: ['project', id] });
+                    if (problem instanceof Problem && problem.status === 409)
+                        await queries.invalidateQueries({ queryKey: ['project', id] });
                     if (problem instanceof Problem && problem.status === 401) await queries.invalidateQueries({ queryKey: ['session'] });
                     if (quiet) throw problem;
                     complain(problem);
@@ -91,19 +113,38 @@ export function DataProvider({ id, children }: { id: string; children: ReactNode
         [queries, id, refresh],
     );
 
+    const goOn = useCallback(
+        async (what: string, name: string, args: Args, base: number): Promise<Outcome> => {
+            let task = await api.beginEdit(id, name, args, base);
+            while (task.state === 'waiting' || task.state === 'running' || task.state === 'stopping') {
+                useDesk.setState({ going: { id: task.id, what, done: task.done, total: task.total, state: task.state } });
+                await new Promise((later) => window.setTimeout(later, 350));
+                task = await api.task(id, task.id);
+            }
+            useDesk.setState({ going: null });
+            if (task.state === 'done' && task.outcome) return task.outcome;
+            if (task.state === 'refused') throw Problem.from(task.problem, task.problem?.status ?? 422);
+            throw new Problem(0, 'task.cancelled', 'Stopped. Nothing of it was done.');
+        },
+        [id],
+    );
+
     const value = useMemo<DeskData | null>(() => {
         if (!project.data) return null;
         const data = project.data;
         const base = () => queries.getQueryData<Project>(['project', id])?.number ?? data.number;
         const elevations = new Map<string, Elevation>();
         const openings = new Map<string, FoundOpening>();
-        const findings: (Finding & { frontage: Frontage })[] = [];
+        const lines = new Map<string, FoundLine>();
+        const findings: FoundFinding[] = [];
+        const accepted: FoundFinding[] = [];
         data.frontages.forEach((frontage, i) => {
             const elevation = loaded[i];
             if (!elevation || elevation.frontage !== frontage.id) return;
             elevations.set(frontage.id, elevation);
             for (const opening of elevation.openings) openings.set(opening.id, { ...opening, frontage });
-            for (const finding of elevation.findings) findings.push({ ...finding, frontage });
+            for (const line of elevation.lines) lines.set(line.id, { ...line, frontage });
+            for (const finding of elevation.findings) (finding.accepted ? accepted : findings).push({ ...finding, frontage });
         });
         const after = (outcome: Outcome | null) => {
             if (!outcome) return;
@@ -116,14 +157,20 @@ export function DataProvider({ id, children }: { id: string; children: ReactNode
             project: data,
             elevations,
             openings,
+            lines,
             findings,
+            accepted,
             walls: new Map(data.walls.map((w) => [w.id, w])),
             storeys: new Map(data.storeys.map((s) => [s.id, s])),
             frontageOf: new Map(data.frontages.flatMap((f) => Object.keys(f.walls).map((w) => [w, f] as const))),
             mayEdit: data.role !== 'viewer',
             length: (mm) => formatLength(mm, data.settings.units),
             edit: async (name, args, options) => {
-                const outcome = await inTurn(() => api.edit(id, name, args, base()), options?.quiet);
+                const long = (options?.many ?? 0) >= LONG;
+                const outcome = await inTurn(
+                    () => (long ? goOn(`${options?.many} openings`, name, args, base()) : api.edit(id, name, args, base())),
+                    options?.quiet,
+                );
                 after(outcome);
                 return outcome;
             },
@@ -131,7 +178,7 @@ export function DataProvider({ id, children }: { id: string; children: ReactNode
             undo: async () => after(await inTurn(() => api.undo(id))),
             redo: async () => after(await inTurn(() => api.redo(id))),
         };
-    }, [project.data, loaded, id, inTurn, queries]);
+    }, [project.data, loaded, id, inTurn, goOn, queries]);
 
     if (project.isError) return <p className="p-8 text-buoy">{project.error.message}</p>;
     if (!value) return <p className="p-8 text-quiet">Unfolding the drawing…</p>;

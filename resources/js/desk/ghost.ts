@@ -15,8 +15,8 @@ export type Gap = { from: number; name: string };
 /** What an opening's left and right gaps are measured to: the neighbour at its height, else the wall's end. u on the wall. */
 export function gaps(data: Data, ghost: Pick<Ghost, 'wall' | 'left' | 'width' | 'sill' | 'height' | 'moving'>): { left: Gap; right: Gap } {
     const wall = data.walls.get(ghost.wall);
-    const left: Gap = { from: 0, name: 'left end' };
-    const right: Gap = { from: wall?.length ?? 0, name: 'right end' };
+    const left: Gap = { from: wall?.start ?? 0, name: 'left end' };
+    const right: Gap = { from: wall?.end ?? 0, name: 'right end' };
     const middle = ghost.left + ghost.width / 2;
     for (const o of neighbours(data, ghost.wall)) {
         if (o.id === ghost.moving || o.sillLevel >= ghost.sill + ghost.height - 0.01 || o.headLevel <= ghost.sill + 0.01) continue;
@@ -44,7 +44,16 @@ export function wallAt(data: Data, frontage: Frontage, u: number, v: number): { 
 }
 
 /** A new opening's ghost with its middle at (u, v) of a wall, caught on what is near. Typed figures stay. */
-export function ghostAt(data: Data, inHand: InHand, wall: Wall, storey: Storey, u: number, v: number | null, k: number, before: Ghost | null): Ghost {
+export function ghostAt(
+    data: Data,
+    inHand: InHand,
+    wall: Wall,
+    storey: Storey,
+    u: number,
+    v: number | null,
+    k: number,
+    before: Ghost | null,
+): Ghost {
     const same = before?.moving === null ? before : null;
     const typed = same?.typed ?? {};
     const width = same && typed.width !== undefined ? same.width : inHand.width;
@@ -59,7 +68,14 @@ export function ghostAt(data: Data, inHand: InHand, wall: Wall, storey: Storey, 
         sill: free,
         width,
         height,
-        caught: { along: null, up: free === usual && typed.sill === undefined && typed.head === undefined ? `sill ${data.length(inHand.sill)} as before` : null, upAt: usual },
+        caught: {
+            along: null,
+            up:
+                free === usual && typed.sill === undefined && typed.head === undefined
+                    ? `sill ${data.length(inHand.sill)} as before`
+                    : null,
+            upAt: usual,
+        },
         centred: false,
         typed,
         lit: same?.lit ?? 'left',
@@ -68,7 +84,8 @@ export function ghostAt(data: Data, inHand: InHand, wall: Wall, storey: Storey, 
     };
     settle(data, ghost, k, v !== null && free !== usual);
     if (same && same.wall === ghost.wall) {
-        if (typed.left !== undefined || typed.right !== undefined) Object.assign(ghost, { left: same.left, centred: false, caught: { ...ghost.caught, along: null } });
+        if (typed.left !== undefined || typed.right !== undefined)
+            Object.assign(ghost, { left: same.left, centred: false, caught: { ...ghost.caught, along: null } });
         if (typed.sill !== undefined || typed.head !== undefined) Object.assign(ghost, { sill: same.sill, storey: same.storey });
     }
     return ghost;
@@ -107,37 +124,67 @@ function settle(data: Data, ghost: Ghost, k: number, upright: boolean): void {
     const frontage = data.frontageOf.get(ghost.wall);
     const catches = frontage && data.elevations.get(frontage.id)?.catches[ghost.wall];
     const step = data.project.settings.units === 'ft-in' ? 25.4 : k > 0.2 ? 1 : k > 0.05 ? 5 : 10;
-    const along = nearest(catches?.upright ?? [], [
-        [ghost.left, 0, 'jamb'],
-        [ghost.left + ghost.width, ghost.width, 'jamb'],
-        [ghost.left + ghost.width / 2, ghost.width / 2, 'centre'],
-    ], REACH / k);
-    if (along && !(along.point === 'centre' && !/middle|centre/.test(along.name)) && !(along.point === 'jamb' && /middle|centre/.test(along.name))) {
+    const along = nearest(
+        catches?.upright ?? [],
+        [
+            [ghost.left, 0, 'jamb'],
+            [ghost.left + ghost.width, ghost.width, 'jamb'],
+            [ghost.left + ghost.width / 2, ghost.width / 2, 'centre'],
+        ],
+        REACH / k,
+    );
+    if (along) {
         ghost.left = along.at - along.offset;
-        ghost.caught = { ...ghost.caught, along: along.name, alongAt: along.at };
+        ghost.caught = {
+            ...ghost.caught,
+            along: along.name,
+            alongAt: along.at,
+            line: along.line,
+            point: along.offset === 0 ? 'near' : along.point === 'centre' ? 'centre' : 'far',
+        };
         ghost.centred = along.point === 'centre' && along.name === 'middle of the wall';
     } else ghost.left = Math.round(ghost.left / step) * step;
     if (!upright) return;
-    const up = nearest(catches?.level ?? [], [
-        [ghost.sill, 0, 'sill'],
-        [ghost.sill + ghost.height, ghost.height, 'head'],
-    ], REACH / k);
+    const up = nearest(
+        catches?.level ?? [],
+        [
+            [ghost.sill, 0, 'sill'],
+            [ghost.sill + ghost.height, ghost.height, 'head'],
+        ],
+        REACH / k,
+    );
     if (up) {
         ghost.sill = up.at - up.offset;
-        ghost.caught = { ...ghost.caught, up: up.name, upAt: up.at };
+        ghost.caught = { ...ghost.caught, up: up.name, upAt: up.at, level: up.line, edge: up.offset === 0 ? 'sill' : 'head' };
     } else ghost.sill = Math.round(ghost.sill / step) * step;
 }
 
-function nearest(lines: { at: number; name: string }[], points: [number, number, string][], reach: number) {
-    let best: { at: number; name: string; offset: number; point: string; off: number } | null = null;
+function nearest(lines: { at: number; name: string; line: string | null }[], points: [number, number, string][], reach: number) {
+    let best: { at: number; name: string; line: string | null; offset: number; point: string; off: number } | null = null;
     for (const line of lines)
         for (const [at, offset, point] of points) {
             const middling = /middle|centre/.test(line.name);
-            if (middling !== (point === 'centre')) continue;
+            // a setting-out line is caught by a jamb or by the centre
+            if (line.line === null && middling !== (point === 'centre')) continue;
             const off = Math.abs(line.at - at);
             if (off <= reach && (!best || off < best.off)) best = { ...line, offset, point, off };
         }
     return best;
+}
+
+/** The relation a ghost was caught by sideways: the middle of its wall, or a setting-out line. */
+export function caughtPosition(ghost: Ghost): { position: Args } | null {
+    if (ghost.centred) return { position: { from: 'middle', value: 0, to: 'centre' } };
+    if (ghost.caught.along === null || !ghost.caught.line) return null;
+    return { position: { from: 'line', ref: ghost.caught.line, value: 0, to: ghost.caught.point ?? 'near' } };
+}
+
+/** The same upright, when the line is at the same height for the ghost's own storey. */
+export function caughtSill(data: Data, ghost: Ghost): { sill: Args } | null {
+    const line = ghost.caught.up !== null && ghost.caught.level ? data.lines.get(ghost.caught.level) : undefined;
+    const level = line && (line.levels.find((l) => l.storey === ghost.storey) ?? (line.levels.length === 1 ? line.levels[0] : undefined));
+    if (!line || !level || Math.abs(level.level - (ghost.caught.upAt ?? NaN)) > 0.01) return null;
+    return { sill: { from: 'line', ref: line.id, height: 0, edge: ghost.caught.edge ?? 'sill' } };
 }
 
 /** What is sent to place the ghost: figures as they were typed, and the relation it was caught by. */
@@ -148,12 +195,10 @@ export function placeArgs(data: Data, inHand: InHand, ghost: Ghost): Args {
     const beyond = (reference: number, text: string) => (reference < 0.01 ? text : `${reference} mm + (${text})`);
     const position =
         typed.left !== undefined
-            ? { from: 'left', value: beyond(left.from, typed.left), to: 'near' }
+            ? { from: 'left', value: beyond(left.from - wall.start, typed.left), to: 'near' }
             : typed.right !== undefined
-              ? { from: 'right', value: beyond(wall.length - right.from, typed.right), to: 'near' }
-              : ghost.centred
-                ? { from: 'middle', value: 0, to: 'centre' }
-                : { from: 'left', value: ghost.left, to: 'near' };
+              ? { from: 'right', value: beyond(wall.end - right.from, typed.right), to: 'near' }
+              : (caughtPosition(ghost)?.position ?? { from: 'left', value: ghost.left - wall.start, to: 'near' });
     const floor = data.storeys.get(ghost.storey)?.floor ?? 0;
     return {
         wall: ghost.wall,
@@ -164,7 +209,9 @@ export function placeArgs(data: Data, inHand: InHand, ghost: Ghost): Args {
         position,
         ...(typed.head !== undefined && typed.sill === undefined
             ? { headAt: typed.head }
-            : { sill: { from: 'floor', height: typed.sill ?? ghost.sill - floor } }),
+            : ((typed.sill === undefined ? caughtSill(data, ghost) : null) ?? {
+                  sill: { from: 'floor', height: typed.sill ?? ghost.sill - floor },
+              })),
     };
 }
 
@@ -184,9 +231,14 @@ export function inquire(data: Data): void {
                 ? await data.tryEdit('opening.change', { id: ghost.moving, leftJamb: ghost.left, sillLevel: ghost.sill })
                 : inHand && (await data.tryEdit('opening.place', placeArgs(data, inHand, ghost)));
             if (mine !== latest || !outcome) return;
-            useDesk.setState((s) => (s.ghost && s.ghost.typed === asked.typed && s.ghost.wall === asked.wall ? { ghost: { ...s.ghost, ...settledBy(outcome, s.ghost), refusal: null, findings: outcome.findings } } : {}));
+            useDesk.setState((s) =>
+                s.ghost && s.ghost.typed === asked.typed && s.ghost.wall === asked.wall
+                    ? { ghost: { ...s.ghost, ...settledBy(outcome, s.ghost), refusal: null, findings: outcome.findings } }
+                    : {},
+            );
         } catch (problem) {
-            if (mine === latest) useDesk.setState((s) => (s.ghost ? { ghost: { ...s.ghost, refusal: (problem as Error).message, findings: [] } } : {}));
+            if (mine === latest)
+                useDesk.setState((s) => (s.ghost ? { ghost: { ...s.ghost, refusal: (problem as Error).message, findings: [] } } : {}));
         }
     }, 70);
 }
@@ -216,7 +268,19 @@ export async function placeGhost(data: Data): Promise<void> {
         useDesk.setState((s) => ({
             chosen: outcome.chosen,
             inHand: s.inHand ? { ...s.inHand, width: placed.width, height: placed.height, sill: placed.sillLevel - floor } : null,
-            ghost: s.ghost ? { ...s.ghost, typed: {}, lit: 'left', width: placed.width, height: placed.height, refusal: null, findings: [], left: s.ghost.left, caught: { along: null, up: null } } : null,
+            ghost: s.ghost
+                ? {
+                      ...s.ghost,
+                      typed: {},
+                      lit: 'left',
+                      width: placed.width,
+                      height: placed.height,
+                      refusal: null,
+                      findings: [],
+                      left: s.ghost.left,
+                      caught: { along: null, up: null },
+                  }
+                : null,
         }));
     } catch (problem) {
         complain(problem);
@@ -244,7 +308,15 @@ export function ghostKey(data: Data, event: { key: string; shiftKey: boolean; ct
         } else delete typed[ghost.lit];
         const upright = typed.sill !== undefined || typed.head !== undefined;
         const sideways = typed.left !== undefined || typed.right !== undefined;
-        useDesk.setState({ ghost: { ...ghost, typed, refusal: null, centred: ghost.centred && !sideways, caught: { ...ghost.caught, along: sideways ? null : ghost.caught.along, up: upright ? null : ghost.caught.up } } });
+        useDesk.setState({
+            ghost: {
+                ...ghost,
+                typed,
+                refusal: null,
+                centred: ghost.centred && !sideways,
+                caught: { ...ghost.caught, along: sideways ? null : ghost.caught.along, up: upright ? null : ghost.caught.up },
+            },
+        });
         inquire(data);
     };
     if (event.key === 'Tab') {
@@ -282,11 +354,16 @@ export function ghostKey(data: Data, event: { key: string; shiftKey: boolean; ct
 export function takeInHand(data: Data, inHand: InHand): void {
     const { storey, chosen } = useDesk.getState();
     const chosenOpening = chosen.map((id) => data.openings.get(id)).find(Boolean);
-    const wall = data.walls.get(chosenOpening?.wall ?? chosen.find((id) => data.walls.has(id)) ?? data.project.walls[0]?.id ?? '');
+    const inner = useDesk.getState().face === 'inner';
+    const first = data.project.frontages.find((f) => f.inner === inner);
+    const wall = data.walls.get(chosenOpening?.wall ?? chosen.find((id) => data.walls.has(id)) ?? Object.keys(first?.walls ?? {})[0] ?? '');
     const on = wall && (data.storeys.get(chosenOpening?.storey ?? storey ?? wall.base) ?? null);
     const fits = wall && on && on.floor >= wall.foot - 0.01 && on.ceiling <= wall.head + 0.01 ? on : wall && data.storeys.get(wall.base);
     useDesk.setState({
         inHand,
+        sheet: null,
+        preview: null,
+        measuring: null,
         outline: null,
         ghost: wall && fits ? ghostAt(data, inHand, wall, fits, wall.length / 2, null, 0.03, null) : null,
     });

@@ -1,5 +1,6 @@
 import { useEffect } from 'react';
 import type { useData } from './data';
+import { actionOf } from './actions';
 import { ghostKey } from './ghost';
 import { outlineKey } from './plan/outlining';
 import { useDesk } from './store';
@@ -13,7 +14,8 @@ export function useDeskKeys(data: Data): void {
     useEffect(() => {
         const onKey = (event: KeyboardEvent) => {
             const target = event.target as HTMLElement;
-            const typing = target.closest('input, textarea, select, [role=dialog], [role=menu], [role=listbox]') !== null;
+            const typing =
+                target.closest('input:not([type=checkbox]), textarea, select, [role=dialog], [role=menu], [role=listbox]') !== null;
             if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'k') {
                 event.preventDefault();
                 useDesk.setState((s) => ({ commands: !s.commands }));
@@ -56,19 +58,33 @@ function deskKey(data: Data, event: KeyboardEvent, onPane: boolean): boolean {
         return true;
     }
     if (event.key === 'Escape') {
-        desk.letGo();
-        desk.set({ outline: null, listFindings: false });
-        desk.choose([]);
+        if (desk.sheet) desk.open(null);
+        else if (desk.measuring || desk.framing || desk.picking) desk.set({ measuring: null, framing: false, picking: null });
+        else if (desk.inHand || desk.outline || desk.listFindings || desk.chosen.length > 0) {
+            desk.letGo();
+            desk.set({ outline: null, listFindings: false });
+            desk.choose([]);
+        } else desk.set({ alone: null });
         return true;
     }
     const openings = desk.chosen.filter((id) => data.openings.has(id));
     if (event.key === 'Delete' && openings.length > 0 && data.mayEdit) {
-        void data.edit('opening.remove', { ids: openings });
+        desk.set({ removingOpenings: openings });
+        return true;
+    }
+    const lines = desk.chosen.filter((id) => data.lines.has(id));
+    if (event.key === 'Delete' && lines.length > 0 && data.mayEdit) {
+        desk.set({ removingLines: lines });
         return true;
     }
     if (event.key === ']' || event.key === '[') {
         step(data, event.key === ']' ? 1 : -1);
         return true;
+    }
+    if (!control && !event.altKey && !desk.inHand && !desk.outline && /^[a-z]$/i.test(event.key)) {
+        const action = actionOf(data, event.key.toLowerCase());
+        action?.run();
+        return action !== undefined;
     }
     if (onPane && event.key.startsWith('Arrow') && openings.length === 1 && data.mayEdit && !desk.inHand) {
         const by = event.shiftKey ? 1 : 10;
@@ -83,9 +99,14 @@ function deskKey(data: Data, event: KeyboardEvent, onPane: boolean): boolean {
 /** Chooses the next opening along the frontages, storey by storey. */
 function step(data: Data, by: number): void {
     const desk = useDesk.getState();
-    const all = [...data.openings.values()].sort(
-        (a, b) => (data.storeys.get(a.storey)?.position ?? 0) - (data.storeys.get(b.storey)?.position ?? 0) || a.frontage.offset + a.u - (b.frontage.offset + b.u),
-    );
+    const inner = desk.face === 'inner';
+    const all = [...data.openings.values()]
+        .filter((o) => o.frontage.inner === inner)
+        .sort(
+            (a, b) =>
+                (data.storeys.get(a.storey)?.position ?? 0) - (data.storeys.get(b.storey)?.position ?? 0) ||
+                a.frontage.offset + a.u - (b.frontage.offset + b.u),
+        );
     if (all.length === 0) return;
     const at = all.findIndex((o) => o.id === desk.chosen[0]);
     const next = all[(at + by + all.length + (at < 0 && by < 0 ? 1 : 0)) % all.length]!;

@@ -1,5 +1,5 @@
 import { create } from 'zustand';
-import type { Finding } from '../api/client';
+import type { Finding, Misfit, Place } from '../api/client';
 
 export type Pane = 'elevation' | 'plan' | 'solid';
 export type Dimension = 'left' | 'right' | 'sill' | 'head' | 'width' | 'height';
@@ -19,7 +19,16 @@ export type Ghost = {
     width: number;
     height: number;
     /** what the caught line is called, sideways and upright */
-    caught: { along: string | null; up: string | null; alongAt?: number; upAt?: number };
+    caught: {
+        along: string | null;
+        up: string | null;
+        alongAt?: number;
+        upAt?: number;
+        line?: string | null;
+        point?: 'near' | 'far' | 'centre';
+        level?: string | null;
+        edge?: 'sill' | 'head';
+    };
     /** whether the middle of the wall holds its centre */
     centred: boolean;
     typed: Partial<Record<Dimension, string>>;
@@ -31,7 +40,48 @@ export type Ghost = {
 /** Drawing an outline in plan: the corners so far, and what is typed for the next side. */
 export type OutlineInHand = { corners: [number, number][]; length: string; angle: string; lit: 'length' | 'angle' };
 
-export type View = { x: number; y: number; k: number };
+export type View = { x: number; y: number; k: number; flip?: boolean };
+
+/** What is done to what is chosen on a sheet of its own, shown before it is done. */
+export type Sheet =
+    | 'gather'
+    | 'repeat'
+    | 'space'
+    | 'copy'
+    | 'stack'
+    | 'mirror'
+    | 'align'
+    | 'carry'
+    | 'fill'
+    | 'empty'
+    | 'line'
+    | 'divide'
+    | 'wallStack'
+    | 'wallMove'
+    | 'wallTurn'
+    | 'recess';
+
+/** What a sheet would come to, as tried. */
+export type Preview = { placed: Place[]; misfits: Misfit[]; notes: string[]; wanted: number; refusal: string | null; findings: Finding[] };
+
+/** What is worked on alone. */
+export type Alone = { name: string; walls?: string[]; storey?: string; openings?: string[] };
+
+export const hideable = {
+    openings: 'openings',
+    units: 'units',
+    lines: 'setting-out lines',
+    findings: 'findings',
+    outer: 'outer walls',
+    inner: 'inner walls',
+} as const;
+export type Hideable = keyof typeof hideable;
+
+/** A point of the elevation that is measured from or to: developed x, level. */
+export type Spot = { x: number; y: number; name: string };
+
+/** A long edit that is going on. */
+export type Going = { id: string; what: string; done: number; total: number; state: string };
 
 type Desk = {
     chosen: string[];
@@ -39,6 +89,32 @@ type Desk = {
     inHand: InHand | null;
     ghost: Ghost | null;
     outline: OutlineInHand | null;
+    sheet: Sheet | null;
+    preview: Preview | null;
+    /** the building's outside, or the inner walls */
+    face: 'outer' | 'inner';
+    /** frontages seen from inside the building; an inner wall from its other side */
+    inside: boolean;
+    hidden: Hideable[];
+    hiddenSets: string[];
+    hiddenOpenings: string[];
+    alone: Alone | null;
+    /** outer walls are seen through in the solid model */
+    through: boolean;
+    measuring: { from: Spot | null; to: Spot | null; over: Spot | null } | null;
+    dimensions: boolean;
+    /** the next drag in the elevation draws a frame */
+    framing: boolean;
+    going: Going | null;
+    /** what a sheet is done to besides what is chosen: walls to copy to, openings to carry to */
+    targets: string[];
+    /** the opening that settings are carried from */
+    source: string | null;
+    /** an opening that waits for a picked point to be measured from */
+    picking: string | null;
+    /** what is to be removed, once it is known what hangs on it */
+    removingLines: string[] | 'all' | null;
+    removingOpenings: string[] | null;
     main: Pane;
     side: Pane;
     schedules: boolean;
@@ -55,6 +131,28 @@ type Desk = {
     show: (what: 'all' | string[]) => void;
     enlarge: (pane: Pane) => void;
     letGo: () => void;
+    open: (sheet: Sheet | null) => void;
+};
+
+const plain = {
+    sheet: null as Sheet | null,
+    preview: null,
+    face: 'outer' as const,
+    inside: false,
+    hidden: [],
+    hiddenSets: [],
+    hiddenOpenings: [],
+    alone: null,
+    through: false,
+    measuring: null,
+    dimensions: false,
+    framing: false,
+    going: null,
+    targets: [],
+    source: null,
+    picking: null,
+    removingLines: null,
+    removingOpenings: null,
 };
 
 /** What the desk shows and holds; nothing of the design itself. */
@@ -64,6 +162,7 @@ export const useDesk = create<Desk>((set) => ({
     inHand: null,
     ghost: null,
     outline: null,
+    ...plain,
     main: 'elevation',
     side: 'solid',
     schedules: false,
@@ -77,14 +176,45 @@ export const useDesk = create<Desk>((set) => ({
     choose: (ids, add = false) =>
         set((s) => {
             if (!add) return { chosen: ids, listFindings: false };
+            if (ids.length > 1) return { chosen: [...new Set([...s.chosen, ...ids])], listFindings: false };
             const kept = s.chosen.filter((id) => !ids.includes(id));
             return { chosen: kept.length === s.chosen.length ? [...s.chosen, ...ids] : kept };
         }),
     look: (pane, view) => set((s) => ({ views: { ...s.views, [pane]: view } })),
     show: (what) => set((s) => ({ goTo: { what, count: s.goTo.count + 1 } })),
-    enlarge: (pane) => set((s) => (s.main === pane ? {} : { views: { elevation: null, plan: null }, main: pane, side: s.main === 'elevation' || s.side === pane ? s.main : s.side })),
+    enlarge: (pane) =>
+        set((s) =>
+            s.main === pane
+                ? {}
+                : { views: { elevation: null, plan: null }, main: pane, side: s.main === 'elevation' || s.side === pane ? s.main : s.side },
+        ),
     letGo: () => set({ inHand: null, ghost: null }),
+    open: (sheet) =>
+        set((s) => ({
+            targets: sheet === 'carry' ? s.chosen.slice(1) : [],
+            source: sheet === 'carry' ? (s.chosen[0] ?? null) : null,
+            picking: null,
+            sheet,
+            preview: null,
+            inHand: null,
+            ghost: null,
+            measuring: null,
+            listFindings: false,
+        })),
 }));
 
 export const resetDesk = () =>
-    useDesk.setState({ chosen: [], storey: null, inHand: null, ghost: null, outline: null, main: 'elevation', side: 'solid', schedules: false, listFindings: false, settings: false, views: { elevation: null, plan: null } });
+    useDesk.setState({
+        ...plain,
+        chosen: [],
+        storey: null,
+        inHand: null,
+        ghost: null,
+        outline: null,
+        main: 'elevation',
+        side: 'solid',
+        schedules: false,
+        listFindings: false,
+        settings: false,
+        views: { elevation: null, plan: null },
+    });

@@ -1,26 +1,19 @@
 import { formatArea } from '../../measure/format';
 import { Choice } from '../../ui/Choice';
+import { openingActions } from '../actions';
 import { useData, type FoundOpening } from '../data';
-import { Facts, FindingNote, Heading, RemoveButton, Sentence, useSend } from './parts';
+import { shareOf } from '../shares';
+import { useDesk } from '../store';
+import { alongOptions, alongValue, levelOptions, levelValue } from './measuredFrom';
+import { Masonry } from './Masonry';
+import { ActionRow, Facts, FindingNote, Heading, RemoveButton, Sentence, useSend } from './parts';
 import { Figure } from './Figure';
 
-const references = [
-    { value: 'left', label: 'left end' },
-    { value: 'right', label: 'right end' },
-    { value: 'middle', label: 'middle of the wall' },
-    { value: 'fraction', label: 'share of the wall' },
-];
 const jambs = [
     { value: 'near', label: 'near jamb' },
     { value: 'far', label: 'far jamb' },
     { value: 'centre', label: 'centre' },
 ];
-const sillDatums = [
-    { value: 'floor', label: 'storey floor' },
-    { value: 'foot', label: 'wall foot' },
-    { value: 'datum', label: 'site datum' },
-];
-
 /** One opening, said in sentences whose figures are fields. */
 export function OpeningCard({ opening }: { opening: FoundOpening }) {
     const data = useData();
@@ -36,43 +29,125 @@ export function OpeningCard({ opening }: { opening: FoundOpening }) {
     const { position, sill } = opening;
     const byShare = position.from === 'fraction';
 
+    const byHead = sill.edge === 'head';
+    const floor = data.storeys.get(opening.storey)?.floor ?? 0;
+    const along = alongOptions(data, opening);
+    const levels = levelOptions(data, opening);
+    const measureFrom = (to: string) => {
+        if (to === 'pick') return useDesk.setState({ picking: id, main: 'elevation' });
+        const [from, ref, point] = to.split(' ');
+        void change({ measure: { from, ...(ref ? { ref } : {}), ...(point ? { point } : {}) } });
+    };
+    const measureSill = (to: string) => {
+        const [from, ref, edge] = to.split(' ');
+        void change({ measureSill: { from, edge: edge ?? 'sill', ...(ref ? { ref } : {}), ...(edge ? { point: edge } : {}) } });
+    };
+
     const sendPosition = (text: string) => {
         if (!byShare) return change({ position: { ...position, value: text } });
         const share = shareOf(text);
-        return share === null ? Promise.resolve(`“${text}” is not a share: give per cent, or a fraction such as 1/3.`) : change({ position: { ...position, value: share } });
+        return share === null
+            ? Promise.resolve(`“${text}” is not a share: give per cent, or a fraction such as 1/3.`)
+            : change({ position: { ...position, value: share } });
     };
 
     return (
         <>
-            <Heading title={type ? `${type.mark} ${type.name}` : 'Bare opening'} note={`${opening.frontage.name} · ${data.storeys.get(opening.storey)?.name ?? ''}`} />
+            <Heading
+                title={type ? `${type.mark} ${type.name}` : 'Bare opening'}
+                note={`${opening.frontage.name} · ${data.storeys.get(opening.storey)?.name ?? ''}`}
+            />
             <Sentence>
                 {byShare ? 'At ' : ''}
-                <Figure label="Position" shown={byShare ? `${+(position.value * 100).toFixed(3)} %` : data.length(position.value)} disabled={fixed} onSend={sendPosition} />{' '}
-                {byShare ? ' as a ' : position.from === 'middle' ? ' right of the ' : ' from the '}
-                <Choice label="Measured from" value={position.from} options={references} disabled={fixed} onChange={(from) => void change({ measure: { from } })} /> to the{' '}
-                <Choice label="Measured to" value={position.to} options={jambs} disabled={fixed} onChange={(to) => void change({ measure: { to } })} />.
+                <Figure
+                    label="Position"
+                    shown={byShare ? `${+(position.value * 100).toFixed(3)} %` : data.length(position.value)}
+                    disabled={fixed}
+                    onSend={sendPosition}
+                />{' '}
+                {byShare ? ' as a ' : position.from === 'left' || position.from === 'right' ? ' from the ' : ' right of the '}
+                <Choice label="Measured from" value={alongValue(opening)} options={along} disabled={fixed} onChange={measureFrom} /> to the{' '}
+                <Choice
+                    label="Measured to"
+                    value={position.to}
+                    options={jambs}
+                    disabled={fixed}
+                    onChange={(to) => void change({ measure: { to } })}
+                />
+                {(position.from === 'left' || position.from === 'right' || position.from === 'middle' || byShare) && (
+                    <>
+                        , along the{' '}
+                        <Choice
+                            label="Face"
+                            value={position.face}
+                            disabled={fixed}
+                            options={[
+                                { value: 'outer', label: opening.frontage.inner ? 'front face' : 'outer face' },
+                                { value: 'inner', label: opening.frontage.inner ? 'back face' : 'inner face' },
+                            ]}
+                            onChange={(face) => void change({ measure: { face } })}
+                        />
+                    </>
+                )}
+                .
             </Sentence>
             <Sentence>
-                Sill <Figure label="Sill" shown={data.length(sill.height)} disabled={fixed} onSend={(text) => change({ sill: { ...sill, height: text } })} /> above the{' '}
-                <Choice label="Sill measured from" value={sill.from} options={sillDatums} disabled={fixed} onChange={(from) => void change({ sillFrom: from })} />, head{' '}
-                <Figure label="Head" shown={data.length(sill.height + opening.height)} disabled={fixed} onSend={(text) => change({ head: text })} />.
+                {byHead ? 'Head ' : 'Sill '}
+                <Figure
+                    label={byHead ? 'Head' : 'Sill'}
+                    shown={data.length(sill.height)}
+                    disabled={fixed}
+                    onSend={(text) => change({ sill: { ...sill, height: text } })}
+                />{' '}
+                above the{' '}
+                <Choice label="Sill measured from" value={levelValue(opening)} options={levels} disabled={fixed} onChange={measureSill} />
+                {byHead ? (
+                    <>
+                        , sill <b>{data.length(opening.sillLevel - floor)}</b> above the floor.
+                    </>
+                ) : (
+                    <>
+                        , head{' '}
+                        <Figure
+                            label="Head"
+                            shown={data.length(sill.height + opening.height)}
+                            disabled={fixed}
+                            onSend={(text) => change({ head: text })}
+                        />
+                        .
+                    </>
+                )}
             </Sentence>
             <Sentence>
-                <Figure label="Width" shown={data.length(opening.width)} disabled={fixed} onSend={(text) => change({ width: text })} /> wide,{' '}
-                <Figure label="Height" shown={data.length(opening.height)} disabled={fixed} onSend={(text) => change({ height: text })} /> high.
+                <Figure label="Width" shown={data.length(opening.width)} disabled={fixed} onSend={(text) => change({ width: text })} />{' '}
+                wide,{' '}
+                <Figure label="Height" shown={data.length(opening.height)} disabled={fixed} onSend={(text) => change({ height: text })} />{' '}
+                high.
             </Sentence>
+            <Masonry opening={opening} />
+            <ActionRow actions={openingActions(data)} />
             <Sentence>
                 Filled with{' '}
                 <Choice
                     label="Unit type"
                     value={opening.type ?? 'bare'}
                     disabled={fixed}
-                    options={[...data.project.types.map((t) => ({ value: t.id, label: `${t.mark} ${t.name}` })), { value: 'bare', label: 'nothing (bare)' }]}
+                    options={[
+                        ...data.project.types.map((t) => ({ value: t.id, label: `${t.mark} ${t.name}` })),
+                        { value: 'bare', label: 'nothing (bare)' },
+                    ]}
                     onChange={(to) => void change({ type: to === 'bare' ? null : to })}
                 />
                 {opening.type && (
                     <>
-                        , <Figure label="Behind the outer face" shown={data.length(opening.setback)} disabled={fixed} onSend={(text) => change({ setback: text })} /> behind the outer face, facing{' '}
+                        ,{' '}
+                        <Figure
+                            label="Behind the outer face"
+                            shown={data.length(opening.setback)}
+                            disabled={fixed}
+                            onSend={(text) => change({ setback: text })}
+                        />{' '}
+                        behind the outer face, facing{' '}
                         <Choice
                             label="Facing"
                             value={opening.facesOut ? 'out' : 'in'}
@@ -103,21 +178,26 @@ export function OpeningCard({ opening }: { opening: FoundOpening }) {
             ))}
             <Facts
                 rows={[
-                    ['Left of it, to the wall’s end', data.length(opening.left)],
-                    ['Right of it, to the wall’s end', data.length(opening.right)],
+                    ['Left of it, to the wall’s end', data.length(opening.fromLeft)],
+                    ['Right of it, to the wall’s end', data.length(opening.fromRight)],
+                    [
+                        'Its centre along the wall',
+                        `${data.length(opening.fromLeft + opening.width / 2)} · ${+(((opening.fromLeft + opening.width / 2) / (opening.fromLeft + opening.width + opening.fromRight)) * 100).toFixed(2)} %`,
+                    ],
+                    [
+                        'Sill and head above the floor',
+                        `${data.length(opening.sillLevel - floor)} · ${data.length(opening.headLevel - floor)}`,
+                    ],
                     ['Opening', formatArea(opening.width * opening.height, units)],
-                    ...(figures ? ([['Glass', formatArea(figures.glass, units)], ['Frame share', `${Math.round(figures.frameShare * 100)} %`]] as [string, string][]) : []),
+                    ...(figures
+                        ? ([
+                              ['Glass', formatArea(figures.glass, units)],
+                              ['Frame share', `${Math.round(figures.frameShare * 100)} %`],
+                          ] as [string, string][])
+                        : []),
                 ]}
             />
-            {data.mayEdit && <RemoveButton label="Remove this opening" onClick={() => void data.edit('opening.remove', { ids: [id] })} />}
+            {data.mayEdit && <RemoveButton label="Remove this opening" onClick={() => useDesk.setState({ removingOpenings: [id] })} />}
         </>
     );
-}
-
-/** "33.3 %", "33.3" or "1/3" as a share from 0 to 1. */
-function shareOf(text: string): number | null {
-    const fraction = /^\s*(\d+)\s*\/\s*(\d+)\s*$/.exec(text);
-    if (fraction && Number(fraction[2]) > 0) return Number(fraction[1]) / Number(fraction[2]);
-    const percent = /^\s*(\d+(?:[.,]\d+)?)\s*%?\s*$/.exec(text);
-    return percent ? Number(percent[1]!.replace(',', '.')) / 100 : null;
 }

@@ -1,7 +1,9 @@
 import { formatArea } from '../../measure/format';
 import { Button } from '../../ui/Button';
+import type { NamedSet } from '../../api/client';
 import { useData } from '../data';
 import { startOutline } from '../plan/outlining';
+import { toggleSet } from '../showing';
 import { useDesk } from '../store';
 import { Facts, Heading } from './parts';
 
@@ -17,7 +19,9 @@ export function ProjectCard() {
             <Heading title={project.settings.name} note={`${project.storeys.length} storeys · ${project.frontages.length} frontages`} />
             {project.walls.length === 0 ? (
                 <div className="my-3">
-                    <p className="mb-2">There are no walls yet. Draw the building’s outline in plan: click its corners, or type lengths and angles.</p>
+                    <p className="mb-2">
+                        There are no walls yet. Draw the building’s outline in plan: click its corners, or type lengths and angles.
+                    </p>
                     {data.mayEdit && (
                         <Button look="main" onClick={() => startOutline(data)}>
                             Draw an outline
@@ -44,13 +48,60 @@ export function ProjectCard() {
                             <Button small onClick={() => startOutline(data)}>
                                 Draw an outline
                             </Button>
+                            <Button small onClick={() => startOutline(data, true)}>
+                                Draw inner walls
+                            </Button>
+                            <Button small onClick={() => useDesk.getState().open('line')}>
+                                Setting-out line <kbd className="font-sans text-[10px] text-quiet">L</kbd>
+                            </Button>
                             <Button small onClick={() => useDesk.setState({ settings: true })}>
                                 Settings
                             </Button>
                         </div>
                     )}
+                    {data.project.sets.length > 0 && (
+                        <div className="mt-3 border-t border-hairline pt-2">
+                            <p className="text-quiet">Sets</p>
+                            {data.project.sets.map((s) => (
+                                <SetRow key={s.id} set={s} />
+                            ))}
+                        </div>
+                    )}
                 </>
             )}
         </>
+    );
+}
+
+/** A set: a choice that is kept, to return to, hide, or do away with. */
+function SetRow({ set }: { set: NamedSet }) {
+    const data = useData();
+    const hidden = useDesk((s) => s.hiddenSets.includes(set.id));
+    const here = set.members.filter((m) => data.openings.has(m) || data.walls.has(m));
+    return (
+        <p className="flex min-h-7 items-center gap-2">
+            <button
+                type="button"
+                className="min-w-0 grow truncate text-left font-semibold text-tide hover:underline"
+                onClick={() => useDesk.getState().choose(here)}
+            >
+                {set.name}
+            </button>
+            <span className="text-quiet">{here.length}</span>
+            <Button small look="plain" onClick={() => toggleSet(set.id)}>
+                {hidden ? 'Show' : 'Hide'}
+            </Button>
+            {data.mayEdit && (
+                <Button
+                    small
+                    look="plain"
+                    aria-label={`Forget the set ${set.name}`}
+                    title="Forget this set; what is in it stays"
+                    onClick={() => void data.edit('set.remove', { id: set.id })}
+                >
+                    ×
+                </Button>
+            )}
+        </p>
     );
 }

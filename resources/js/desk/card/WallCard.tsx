@@ -4,12 +4,21 @@ import { formatArea } from '../../measure/format';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { complain } from '../../ui/notices';
+import { deskActions, wallActions } from '../actions';
 import { useData } from '../data';
+import { frontageAlone } from '../showing';
 import { CarriesDialog } from './CarriesDialog';
 import { Figure } from './Figure';
-import { Facts, Heading, Sentence, useSend } from './parts';
+import { ActionRow, Facts, Heading, Sentence, useSend } from './parts';
 
-const joints: Record<string, string> = { free: 'free', flush: 'runs on', mitre: 'mitred', through: 'runs through', butt: 'butts' };
+const joints: Record<string, string> = {
+    free: 'free',
+    flush: 'runs on',
+    mitre: 'mitred',
+    through: 'runs through',
+    butt: 'butts',
+    tee: 'ends on a wall',
+};
 
 /** One wall, with the outline it belongs to. */
 export function WallCard({ wall }: { wall: Wall }) {
@@ -37,16 +46,46 @@ export function WallCard({ wall }: { wall: Wall }) {
 
     return (
         <>
-            <Heading title={`${frontage?.name ?? ''} wall`} note={`${outline?.name ?? ''} · outside faces ${frontage ? `${frontage.name.toLowerCase().replace(/ \d+$/, '')}, ${Math.round(frontage.bearing)}°` : ''}`} />
+            <Heading
+                title={outline?.inner ? (frontage?.name ?? 'Inner wall') : `${frontage?.name ?? ''} wall`}
+                note={
+                    outline?.inner
+                        ? `${outline.name} · between rooms`
+                        : `${outline?.name ?? ''} · outside faces ${frontage ? `${frontage.name.toLowerCase().replace(/ \d+$/, '')}, ${Math.round(frontage.bearing)}°` : ''}`
+                }
+            />
+            <ActionRow actions={[...wallActions(data), ...deskActions(data).filter((a) => a.short !== undefined)]} />
             <Sentence>
-                <b>{data.length(wall.length)}</b> long and <b>{data.length(wall.head - wall.foot)}</b> high.
+                <b>{data.length(outline?.inner ? wall.end - wall.start : wall.length)}</b> long and{' '}
+                <b>{data.length(wall.head - wall.foot)}</b> high.
             </Sentence>
             <Sentence>
-                <Figure label="Thickness" shown={data.length(wall.thickness)} disabled={fixed} onSend={(text) => change({ thickness: text })} /> thick, inward from the outer face.
+                <Figure
+                    label="Thickness"
+                    shown={data.length(wall.thickness)}
+                    disabled={fixed}
+                    onSend={(text) => change({ thickness: text })}
+                />{' '}
+                thick{outline?.inner ? '' : ', inward from the outer face'}.
             </Sentence>
             <Sentence>
-                From <Choice label="First storey" value={wall.base} options={storeys} disabled={fixed} onChange={(base) => void data.edit('wall.change', { walls: [wall.id], base })} /> to the head of{' '}
-                <Choice label="Last storey" value={wall.top} options={storeys} disabled={fixed} onChange={(top) => void data.edit('wall.change', { walls: [wall.id], top })} />.
+                From{' '}
+                <Choice
+                    label="First storey"
+                    value={wall.base}
+                    options={storeys}
+                    disabled={fixed}
+                    onChange={(base) => void data.edit('wall.change', { walls: [wall.id], base })}
+                />{' '}
+                to the head of{' '}
+                <Choice
+                    label="Last storey"
+                    value={wall.top}
+                    options={storeys}
+                    disabled={fixed}
+                    onChange={(top) => void data.edit('wall.change', { walls: [wall.id], top })}
+                />
+                .
             </Sentence>
             <Facts
                 rows={[
@@ -56,6 +95,13 @@ export function WallCard({ wall }: { wall: Wall }) {
                     ['Right corner', joints[wall.rightJoint] ?? wall.rightJoint],
                 ]}
             />
+            {frontage && (
+                <p className="mt-2 flex gap-2">
+                    <Button small onClick={() => frontageAlone(frontage)}>
+                        Only this frontage
+                    </Button>
+                </p>
+            )}
             {data.mayEdit && outline && (
                 <div className="mt-3 border-t border-hairline pt-2">
                     <p className="mb-1.5 text-quiet">
@@ -63,10 +109,19 @@ export function WallCard({ wall }: { wall: Wall }) {
                     </p>
                     <Sentence>
                         All{' '}
-                        <Figure label="Thickness of all walls of the outline" shown={data.length(wall.thickness)} onSend={(text) => change({ thickness: text }, siblings)} /> thick.
+                        <Figure
+                            label="Thickness of all walls of the outline"
+                            shown={data.length(wall.thickness)}
+                            onSend={(text) => change({ thickness: text }, siblings)}
+                        />{' '}
+                        thick.
                     </Sentence>
                     <div className="flex gap-2">
-                        <Button small onClick={() => void data.edit('outline.turn', { id: outline.id })} title="What is outside becomes inside; openings stay where they are">
+                        <Button
+                            small
+                            onClick={() => void data.edit('outline.turn', { id: outline.id })}
+                            title="What is outside becomes inside; openings stay where they are"
+                        >
                             Turn round
                         </Button>
                         <Button small look="danger" onClick={() => void remove(false)}>
@@ -75,7 +130,12 @@ export function WallCard({ wall }: { wall: Wall }) {
                     </div>
                 </div>
             )}
-            <CarriesDialog title="Remove the outline?" carries={removing} onKeep={() => setRemoving(null)} onRemove={() => void remove(true)} />
+            <CarriesDialog
+                title="Remove the outline?"
+                carries={removing}
+                onKeep={() => setRemoving(null)}
+                onRemove={() => void remove(true)}
+            />
         </>
     );
 }

@@ -1,6 +1,7 @@
-import type { ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import type { Args, Finding } from '../../api/client';
 import { Button } from '../../ui/Button';
+import type { Action } from '../actions';
 import { useData } from '../data';
 
 /** A card's heading. */
@@ -34,23 +35,98 @@ export function Facts({ rows }: { rows: [string, ReactNode][] }) {
     );
 }
 
-/** A finding with its remedy. */
+/** A finding with its remedy; it can be let stand with a note, and taken up again. */
 export function FindingNote({ finding, place, onGo }: { finding: Finding; place?: string; onGo?: () => void }) {
     const data = useData();
-    const remedy = finding.remedy;
+    const [note, setNote] = useState<string | null>(null);
+    const { remedy, accepted } = finding;
+    const accept = async () => {
+        const outcome = await data.edit('finding.accept', {
+            wall: finding.wall,
+            finding: finding.key,
+            figure: finding.figure,
+            note: note ?? '',
+        });
+        if (outcome) setNote(null);
+    };
     return (
-        <div className="mt-2 border-l-3 border-buoy bg-buoy-wash px-2.5 py-1.5 leading-snug" data-finding={finding.rule}>
+        <div
+            className={`mt-2 border-l-3 px-2.5 py-1.5 leading-snug ${accepted ? 'border-hairline bg-paper' : 'border-buoy bg-buoy-wash'}`}
+            data-finding={finding.rule}
+        >
             {place && (
                 <button type="button" className="block text-xs text-quiet underline hover:text-tide" onClick={onGo}>
                     {place}
                 </button>
             )}
             <p>{finding.sentence}</p>
-            {remedy && data.mayEdit && (
-                <button type="button" className="font-semibold text-tide hover:underline" onClick={() => void data.edit(remedy.edit, remedy.args as Args)}>
-                    {remedy.label}
-                </button>
+            {accepted && <p className="text-quiet">Let stand{accepted.note ? `: ${accepted.note}` : ''}</p>}
+            {data.mayEdit && (
+                <p className="flex flex-wrap items-center gap-x-3">
+                    {remedy && !accepted && (
+                        <button
+                            type="button"
+                            className="font-semibold text-tide hover:underline"
+                            onClick={() => void data.edit(remedy.edit, remedy.args as Args)}
+                        >
+                            {remedy.label}
+                        </button>
+                    )}
+                    {accepted ? (
+                        <button
+                            type="button"
+                            className="text-tide underline"
+                            onClick={() => void data.edit('finding.reopen', { id: accepted.id })}
+                        >
+                            Take up again
+                        </button>
+                    ) : note === null ? (
+                        <button type="button" className="text-tide underline" onClick={() => setNote('')}>
+                            Let stand…
+                        </button>
+                    ) : (
+                        <span className="flex grow gap-1.5 pt-1">
+                            <input
+                                autoFocus
+                                aria-label="Why it may stand"
+                                placeholder="Why it may stand"
+                                value={note}
+                                maxLength={500}
+                                onChange={(e) => setNote(e.target.value)}
+                                onKeyDown={(e) => {
+                                    if (e.key === 'Enter') void accept();
+                                    if (e.key === 'Escape') setNote(null);
+                                }}
+                                className="min-w-0 grow rounded-sm border-b border-tide bg-tide-wash px-1"
+                            />
+                            <Button small onClick={() => void accept()}>
+                                Let stand
+                            </Button>
+                        </span>
+                    )}
+                </p>
             )}
+        </div>
+    );
+}
+
+/** What can be done with it, each with its key. */
+export function ActionRow({ actions }: { actions: Action[] }) {
+    if (actions.length === 0) return null;
+    return (
+        <div className="my-2 flex flex-wrap gap-x-0.5 gap-y-1 border-y border-hairline py-1.5">
+            {actions.map((a) => (
+                <button
+                    key={a.name}
+                    type="button"
+                    title={a.name}
+                    onClick={a.run}
+                    className="inline-flex min-h-6 items-center gap-1 rounded px-1.5 text-tide hover:bg-tide-wash"
+                >
+                    {a.short ?? a.name}
+                    {a.key && <kbd className="font-sans text-[10px] text-quiet">{a.key.toUpperCase()}</kbd>}
+                </button>
+            ))}
         </div>
     );
 }

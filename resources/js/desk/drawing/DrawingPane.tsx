@@ -1,4 +1,14 @@
-import { useCallback, useEffect, useLayoutEffect, useRef, useState, type KeyboardEvent, type PointerEvent as ReactPointerEvent, type ReactNode } from 'react';
+import {
+    useCallback,
+    useEffect,
+    useLayoutEffect,
+    useMemo,
+    useRef,
+    useState,
+    type KeyboardEvent,
+    type PointerEvent as ReactPointerEvent,
+    type ReactNode,
+} from 'react';
 import { useTheme } from '../../ui/theme';
 import { useDesk, type View } from '../store';
 import { fit, fitHeight, toModel, zoomAt, type Bounds, type Size } from './view';
@@ -11,6 +21,8 @@ type Props = {
     bounds: Bounds;
     /** opens at full height from the left rather than whole */
     opensWide?: boolean;
+    /** seen from behind: x runs to the left */
+    flip?: boolean;
     paint: (ctx: CanvasRenderingContext2D, view: View, size: Size) => void;
     overlay: (view: View, size: Size) => ReactNode;
     /** Pointer gestures in mm. A press that answers true is a drag of the pane's own; else it pans. */
@@ -20,18 +32,39 @@ type Props = {
     onHover?: (at: At | null) => void;
     onClick?: (at: At) => void;
     onKey?: (event: KeyboardEvent) => boolean;
+    /** A frame was drawn by dragging with Shift, or once after it was asked for; corners in mm. */
+    onFrame?: (box: Bounds) => void;
 };
 
+type Press = { x: number; y: number; view: View; kind: 'own' | 'pan' | 'frame'; moved: boolean; at: At };
+
 /** A drawing on canvas that is panned and zoomed, with an SVG over it for what is live. */
-export function DrawingPane({ pane, label, bounds, opensWide = false, paint, overlay, onPress, onDrag, onDrop, onHover, onClick, onKey }: Props) {
+export function DrawingPane({
+    pane,
+    label,
+    bounds,
+    opensWide = false,
+    flip = false,
+    paint,
+    overlay,
+    onPress,
+    onDrag,
+    onDrop,
+    onHover,
+    onClick,
+    onKey,
+    onFrame,
+}: Props) {
     const box = useRef<HTMLDivElement>(null);
     const canvas = useRef<HTMLCanvasElement>(null);
     const [size, setSize] = useState<Size>({ width: 0, height: 0 });
-    const view = useDesk((s) => s.views[pane]);
+    const kept = useDesk((s) => s.views[pane]);
+    const view = useMemo(() => kept && (flip ? { ...kept, flip } : kept), [kept, flip]);
+    const [frame, setFrame] = useState<{ x: number; y: number; width: number; height: number } | null>(null);
     const goTo = useDesk((s) => s.goTo);
     const look = useDesk((s) => s.look);
     const theme = useTheme();
-    const press = useRef<{ x: number; y: number; view: View; own: boolean; moved: boolean } | null>(null);
+    const press = useRef<Press | null>(null);
 
     useLayoutEffect(() => {
         const element = box.current!;
@@ -49,9 +82,9 @@ export function DrawingPane({ pane, label, bounds, opensWide = false, paint, ove
     const fitted = useRef('');
     useEffect(() => {
         if (size.width === 0) return;
-        const opening = (b: Bounds) => (opensWide && size.width > 500 ? fitHeight(b, size) : fit(b, size));
+        const opening = (b: Bounds) => (opensWide && size.width > 500 ? fitHeight(b, size, flip) : fit(b, size));
         const key = `${goTo.what === 'all' ? goTo.count : ''}|${size.width}|${size.height}|${boundsKey}`;
-        const untouched = view === null || view === lastFit.get(pane);
+        const untouched = kept === null || kept === lastFit.get(pane);
         if (goTo.what === 'all' && key !== fitted.current && (untouched || goTo.count !== lastCount.get(pane))) {
             const bounds = boundsKey.split(',').map(Number) as Bounds;
             const next = goTo.count === lastCount.get(pane) || !lastCount.has(pane) ? opening(bounds) : fit(bounds, size);
@@ -59,12 +92,12 @@ export function DrawingPane({ pane, label, bounds, opensWide = false, paint, ove
             lastCount.set(pane, goTo.count);
             fitted.current = key;
             look(pane, next);
-        } else if (view === null) {
+        } else if (kept === null) {
             const next = opening(boundsKey.split(',').map(Number) as Bounds);
             lastFit.set(pane, next);
             look(pane, next);
         }
-    }, [size, goTo, boundsKey, view, look, pane, opensWide]);
+    }, [size, goTo, boundsKey, kept, look, pane, opensWide, flip]);
 
     useEffect(() => {
         const element = canvas.current;
@@ -89,20 +122,32 @@ export function DrawingPane({ pane, label, bounds, opensWide = false, paint, ove
             if (!current) return;
             event.preventDefault();
             const r = element.getBoundingClientRect();
-            look(pane, zoomAt(current, { width: r.width, height: r.height }, event.clientX - r.left, event.clientY - r.top, Math.exp(-event.deltaY * 0.0015)));
+            look(
+                pane,
+                zoomAt(
+                    { ...current, flip },
+                    { width: r.width, height: r.height },
+                    event.clientX - r.left,
+                    event.clientY - r.top,
+                    Math.exp(-event.deltaY * 0.0015),
+                ),
+            );
         };
         element.addEventListener('wheel', onWheel, { passive: false });
         return () => element.removeEventListener('wheel', onWheel);
-    }, [pane, look]);
+    }, [pane, look, flip]);
 
     const at = useCallback(
         (event: ReactPointerEvent): At | null => {
             const current = useDesk.getState().views[pane];
             if (!current) return null;
             const r = box.current!.getBoundingClientRect();
-            return { ...toModel(current, { width: r.width, height: r.height }, event.clientX - r.left, event.clientY - r.top), event };
+            return {
+                ...toModel({ ...current, flip }, { width: r.width, height: r.height }, event.clientX - r.left, event.clientY - r.top),
+                event,
+            };
         },
-        [pane],
+        [pane, flip],
     );
 
     return (
@@ -118,8 +163,16 @@ export function DrawingPane({ pane, label, bounds, opensWide = false, paint, ove
                 const here = at(event);
                 if (!here || !view) return;
                 event.currentTarget.setPointerCapture(event.pointerId);
-                const own = event.button === 0 && (onPress?.(here) ?? false);
-                press.current = { x: event.clientX, y: event.clientY, view, own, moved: false };
+                const framing = event.button === 0 && onFrame !== undefined && (event.shiftKey || useDesk.getState().framing);
+                const own = !framing && event.button === 0 && (onPress?.(here) ?? false);
+                press.current = {
+                    x: event.clientX,
+                    y: event.clientY,
+                    view,
+                    kind: framing ? 'frame' : own ? 'own' : 'pan',
+                    moved: false,
+                    at: here,
+                };
             }}
             onPointerMove={(event) => {
                 const here = at(event);
@@ -131,19 +184,38 @@ export function DrawingPane({ pane, label, bounds, opensWide = false, paint, ove
                 }
                 if (Math.hypot(event.clientX - p.x, event.clientY - p.y) > 3) p.moved = true;
                 if (!p.moved) return;
-                if (p.own) onDrag?.(here);
-                else look(pane, { ...p.view, x: p.view.x - (event.clientX - p.x) / p.view.k, y: p.view.y + (event.clientY - p.y) / p.view.k });
+                if (p.kind === 'own') onDrag?.(here);
+                else if (p.kind === 'frame') {
+                    const r = event.currentTarget.getBoundingClientRect();
+                    setFrame({
+                        x: Math.min(p.x, event.clientX) - r.left,
+                        y: Math.min(p.y, event.clientY) - r.top,
+                        width: Math.abs(event.clientX - p.x),
+                        height: Math.abs(event.clientY - p.y),
+                    });
+                } else
+                    look(pane, {
+                        ...p.view,
+                        x: p.view.x - ((flip ? -1 : 1) * (event.clientX - p.x)) / p.view.k,
+                        y: p.view.y + (event.clientY - p.y) / p.view.k,
+                    });
             }}
             onPointerUp={(event) => {
                 const here = at(event);
                 const p = press.current;
                 press.current = null;
                 if (!here || !p) return;
-                if (p.own) onDrop?.(here, p.moved);
+                setFrame(null);
+                if (p.kind === 'own') onDrop?.(here, p.moved);
+                if (p.kind === 'frame' && p.moved) {
+                    useDesk.setState({ framing: false });
+                    onFrame?.([Math.min(p.at.x, here.x), Math.min(p.at.y, here.y), Math.max(p.at.x, here.x), Math.max(p.at.y, here.y)]);
+                }
                 if (!p.moved && event.button === 0) onClick?.(here);
             }}
             onPointerCancel={() => {
                 press.current = null;
+                setFrame(null);
             }}
             onPointerLeave={() => {
                 if (!press.current) onHover?.(null);
@@ -159,6 +231,16 @@ export function DrawingPane({ pane, label, bounds, opensWide = false, paint, ove
             {view && size.width > 0 && (
                 <svg className="pointer-events-none absolute inset-0 h-full w-full select-none" aria-hidden="true">
                     {overlay(view, size)}
+                    {frame && (
+                        <rect
+                            {...frame}
+                            fill="var(--tide)"
+                            fillOpacity={0.1}
+                            stroke="var(--tide)"
+                            strokeWidth={1.4}
+                            strokeDasharray="6 3"
+                        />
+                    )}
                 </svg>
             )}
             <span className="pointer-events-none absolute inset-0 hidden border-2 border-tide/70 group-focus-visible:block" />

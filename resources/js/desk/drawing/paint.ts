@@ -1,7 +1,7 @@
 import type { Shape } from '../../api/client';
 import { colour } from '../../ui/theme';
 import type { View } from '../store';
-import type { Size } from './view';
+import { toScreen, type Size } from './view';
 
 type Pen = { fill?: string; stroke?: string; weight: number };
 
@@ -58,7 +58,8 @@ function trace(path: Path2D, shape: Shape): void {
 export function place(ctx: CanvasRenderingContext2D, view: View, size: Size, x: number, y: number): void {
     const dpr = window.devicePixelRatio;
     const k = view.k * dpr;
-    ctx.setTransform(k, 0, 0, -k, (size.width / 2 + (x - view.x) * view.k) * dpr, (size.height / 2 - (y - view.y) * view.k) * dpr);
+    const at = toScreen(view, size, x, y);
+    ctx.setTransform(view.flip ? -k : k, 0, 0, -k, at.x * dpr, at.y * dpr);
 }
 
 export function paintStrokes(ctx: CanvasRenderingContext2D, list: Stroke[], all: Record<string, Pen>, k: number, coarse = false): void {

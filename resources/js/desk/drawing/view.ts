@@ -4,9 +4,31 @@ export type Size = { width: number; height: number };
 /** x0, y0, x1, y1 in mm, y up */
 export type Bounds = [number, number, number, number];
 
-export const toScreen = (view: View, size: Size, x: number, y: number) => ({ x: (x - view.x) * view.k + size.width / 2, y: size.height / 2 - (y - view.y) * view.k });
+/** −1 where the drawing is seen from behind, its x running to the left. */
+const way = (view: View) => (view.flip ? -1 : 1);
 
-export const toModel = (view: View, size: Size, x: number, y: number) => ({ x: (x - size.width / 2) / view.k + view.x, y: (size.height / 2 - y) / view.k + view.y });
+export const toScreen = (view: View, size: Size, x: number, y: number) => ({
+    x: way(view) * (x - view.x) * view.k + size.width / 2,
+    y: size.height / 2 - (y - view.y) * view.k,
+});
+
+export const toModel = (view: View, size: Size, x: number, y: number) => ({
+    x: (way(view) * (x - size.width / 2)) / view.k + view.x,
+    y: (size.height / 2 - y) / view.k + view.y,
+});
+
+/** A rectangle on screen, whichever way x runs: (x, y) its lower left corner in the model. */
+export function boxOnScreen(
+    view: View,
+    size: Size,
+    x: number,
+    y: number,
+    width: number,
+    height: number,
+): { x: number; y: number; width: number; height: number } {
+    const corner = toScreen(view, size, view.flip ? x + width : x, y + height);
+    return { ...corner, width: width * view.k, height: height * view.k };
+}
 
 /** The view that shows bounds whole, with room round them in px. */
 export function fit([x0, y0, x1, y1]: Bounds, size: Size, room = { x: 44, top: 40, bottom: 56 }): View {
@@ -17,17 +39,17 @@ export function fit([x0, y0, x1, y1]: Bounds, size: Size, room = { x: 44, top: 4
 }
 
 /** The view a drawing opens with: as high as it is, from its left end, so that one works at once rather than zooming in first. */
-export function fitHeight(bounds: Bounds, size: Size): View {
+export function fitHeight(bounds: Bounds, size: Size, flip = false): View {
     const whole = fit(bounds, size);
     const [x0, y0, , y1] = bounds;
     const k = Math.max(whole.k, Math.min((size.height - 110) / Math.max(y1 - y0, 3000), 0.12));
     if (k <= whole.k) return whole;
-    return { x: x0 + (size.width / 2 - 36) / k, y: (y0 + y1) / 2 - 14 / k, k };
+    return { x: flip ? bounds[2] - (size.width / 2 - 36) / k : x0 + (size.width / 2 - 36) / k, y: (y0 + y1) / 2 - 14 / k, k };
 }
 
 /** Zooms so that the point under the pointer stays there. */
 export function zoomAt(view: View, size: Size, px: number, py: number, factor: number): View {
     const k = Math.min(Math.max(view.k * factor, 0.0005), 4);
     const at = toModel(view, size, px, py);
-    return { x: at.x - (px - size.width / 2) / k, y: at.y - (size.height / 2 - py) / k, k };
+    return { ...view, x: at.x - (way(view) * (px - size.width / 2)) / k, y: at.y - (size.height / 2 - py) / k, k };
 }

@@ -1,8 +1,13 @@
 import { useData, type FoundOpening } from '../data';
 import { DimensionLine } from '../drawing/DimensionLine';
-import { toScreen, type Size } from '../drawing/view';
+import { boxOnScreen, toScreen, type Size } from '../drawing/view';
 import { gaps } from '../ghost';
+import { useShowing } from '../showing';
 import { useDesk, type Dimension, type Ghost, type View } from '../store';
+import { DimensionChain } from './DimensionChain';
+import { LinesOverlay, type DraggedLine } from './LinesOverlay';
+import { MeasureOverlay } from './MeasureBar';
+import { PreviewOverlay } from './PreviewOverlay';
 
 type Props = { view: View; size: Size };
 
@@ -10,36 +15,60 @@ type Props = { view: View; size: Size };
 const SMALL = 0.01;
 
 /** What lives over the elevation: names, what is chosen, findings' places, the ghost and its dimensions. */
-export function ElevationOverlay({ view, size }: Props) {
+export function ElevationOverlay({ view, size, dragged }: Props & { dragged: DraggedLine | null }) {
     const data = useData();
+    const showing = useShowing();
+    const inner = useDesk((s) => s.face) === 'inner';
+    const sheet = useDesk((s) => s.sheet);
     const chosen = useDesk((s) => s.chosen);
     const ghost = useDesk((s) => s.ghost);
-    const openings = chosen.map((id) => data.openings.get(id)).filter((o): o is FoundOpening => o !== undefined);
-    const walls = chosen.map((id) => data.walls.get(id)).filter((w) => w !== undefined);
+    const openings = chosen
+        .map((id) => data.openings.get(id))
+        .filter((o): o is FoundOpening => o !== undefined && o.frontage.inner === inner && showing.opening(o));
+    const walls = chosen.map((id) => data.walls.get(id)).filter((w) => w !== undefined && showing.wall(w.id));
     return (
         <>
             <Names view={view} size={size} />
             {walls.map((w) => {
+                if (!w) return null;
                 const f = data.frontageOf.get(w.id);
-                if (!f) return null;
-                const a = toScreen(view, size, f.offset + (f.walls[w.id] ?? 0), w.head);
-                return <rect key={w.id} data-chosen={w.id} x={a.x} y={a.y} width={w.length * view.k} height={(w.head - w.foot) * view.k} fill="var(--tide)" fillOpacity={0.07} stroke="var(--tide)" strokeWidth={2} />;
+                if (!f || f.inner !== inner) return null;
+                return (
+                    <rect
+                        key={w.id}
+                        data-chosen={w.id}
+                        {...boxOnScreen(view, size, f.offset + (f.walls[w.id] ?? 0), w.foot, w.length, w.head - w.foot)}
+                        fill="var(--tide)"
+                        fillOpacity={0.07}
+                        stroke="var(--tide)"
+                        strokeWidth={2}
+                    />
+                );
             })}
             {openings.map((o) => (o.id === ghost?.moving ? null : <ChosenOpening key={o.id} opening={o} view={view} size={size} />))}
-            {openings.length === 1 && !ghost && view.k > SMALL && <GhostDimensions ghost={asGhost(openings[0]!)} view={view} size={size} live={false} />}
+            <LinesOverlay view={view} size={size} dragged={dragged} />
+            <PreviewOverlay view={view} size={size} />
+            {openings.length === 1 && !ghost && !sheet && view.k > SMALL && (
+                <GhostDimensions ghost={asGhost(openings[0]!)} view={view} size={size} live={false} />
+            )}
             <FindingMarks view={view} size={size} />
             {ghost && <GhostBox ghost={ghost} view={view} size={size} />}
+            <DimensionChain view={view} size={size} />
+            <MeasureOverlay view={view} size={size} />
         </>
     );
 }
 
 function Names({ view, size }: Props) {
-    const { project, length } = useData();
+    const { length } = useData();
+    const { frontages } = useShowing();
     return (
         <>
-            {project.frontages.map((f) => {
-                const from = Math.max(0, toScreen(view, size, f.offset, 0).x);
-                const to = Math.min(size.width, toScreen(view, size, f.offset + f.width, 0).x);
+            {frontages.map((f) => {
+                const a = toScreen(view, size, f.offset, 0).x;
+                const b = toScreen(view, size, f.offset + f.width, 0).x;
+                const from = Math.max(0, Math.min(a, b));
+                const to = Math.min(size.width, Math.max(a, b));
                 if (to - from < 36) return null;
                 const y = Math.min(size.height - 12, toScreen(view, size, 0, f.foot).y + 22);
                 const whole = `${f.name.toUpperCase()} · ${length(f.width)}`;
@@ -55,14 +84,14 @@ function Names({ view, size }: Props) {
 }
 
 function ChosenOpening({ opening, view, size }: Props & { opening: FoundOpening }) {
-    const a = toScreen(view, size, opening.frontage.offset + opening.u, opening.headLevel);
+    const b = boxOnScreen(view, size, opening.frontage.offset + opening.u, opening.sillLevel, opening.width, opening.height);
     return (
         <rect
             data-chosen={opening.id}
-            x={a.x - 3}
-            y={a.y - 3}
-            width={opening.width * view.k + 6}
-            height={opening.height * view.k + 6}
+            x={b.x - 3}
+            y={b.y - 3}
+            width={b.width + 6}
+            height={b.height + 6}
             rx={2}
             fill="var(--tide)"
             fillOpacity={0.16}
@@ -73,14 +102,24 @@ function ChosenOpening({ opening, view, size }: Props & { opening: FoundOpening 
 }
 
 function FindingMarks({ view, size }: Props) {
-    const { findings } = useData();
+    const { findings, openings } = useData();
+    const showing = useShowing();
+    const inner = useDesk((s) => s.face) === 'inner';
+    if (!showing.findings) return null;
     return (
         <>
             {findings.map((f, i) => {
+                const opening = openings.get(f.elements[0]!);
+                if (f.frontage.inner !== inner || !showing.wall(f.wall) || (opening && !showing.opening(opening))) return null;
                 const p = toScreen(view, size, f.frontage.offset + f.at[0]!, f.at[1]!);
                 if (p.x < -10 || p.x > size.width + 10 || p.y < -10 || p.y > size.height + 10) return null;
                 return (
-                    <g key={i} className="pointer-events-auto cursor-pointer" onPointerDown={(e) => e.stopPropagation()} onClick={() => useDesk.getState().choose([f.elements[0]!])}>
+                    <g
+                        key={i}
+                        className="pointer-events-auto cursor-pointer"
+                        onPointerDown={(e) => e.stopPropagation()}
+                        onClick={() => useDesk.getState().choose([f.elements[0]!])}
+                    >
                         <title>{f.sentence}</title>
                         <circle cx={p.x} cy={p.y} r={8} fill="var(--buoy)" stroke="var(--sheet)" strokeWidth={1.5} />
                         <text x={p.x} y={p.y + 4} textAnchor="middle" fontSize={11} fontWeight={700} fill="var(--sheet)">
@@ -94,7 +133,21 @@ function FindingMarks({ view, size }: Props) {
 }
 
 function asGhost(o: FoundOpening): Ghost {
-    return { moving: o.id, wall: o.wall, storey: o.storey, left: o.left, sill: o.sillLevel, width: o.width, height: o.height, caught: { along: null, up: null }, centred: false, typed: {}, lit: 'left', refusal: null, findings: [] };
+    return {
+        moving: o.id,
+        wall: o.wall,
+        storey: o.storey,
+        left: o.left,
+        sill: o.sillLevel,
+        width: o.width,
+        height: o.height,
+        caught: { along: null, up: null },
+        centred: false,
+        typed: {},
+        lit: 'left',
+        refusal: null,
+        findings: [],
+    };
 }
 
 function GhostBox({ ghost, view, size }: Props & { ghost: Ghost }) {
@@ -102,7 +155,7 @@ function GhostBox({ ghost, view, size }: Props & { ghost: Ghost }) {
     const frontage = data.frontageOf.get(ghost.wall);
     if (!frontage) return null;
     const start = frontage.offset + (frontage.walls[ghost.wall] ?? 0);
-    const a = toScreen(view, size, start + ghost.left, ghost.sill + ghost.height);
+    const a = boxOnScreen(view, size, start + ghost.left, ghost.sill, ghost.width, ghost.height);
     const doubtful = ghost.refusal !== null || ghost.findings.length > 0;
     const tone = doubtful ? 'var(--buoy)' : 'var(--tide)';
     const said = ghost.refusal ?? ghost.findings[0]?.sentence ?? [ghost.caught.along, ghost.caught.up].filter(Boolean).join(' · ');
@@ -111,13 +164,40 @@ function GhostBox({ ghost, view, size }: Props & { ghost: Ghost }) {
     const saidX = Math.min(Math.max(a.x + w / 2, half + 4), Math.max(size.width - half - 4, half + 4));
     return (
         <g data-ghost={ghost.moving ?? 'new'}>
-            {ghost.caught.along && ghost.caught.alongAt !== undefined && <path d={`M${toScreen(view, size, start + ghost.caught.alongAt, 0).x} 0v${size.height}`} stroke="var(--brass)" strokeDasharray="5 4" />}
-            {ghost.caught.up && ghost.caught.upAt !== undefined && <path d={`M0 ${toScreen(view, size, 0, ghost.caught.upAt).y}h${size.width}`} stroke="var(--brass)" strokeDasharray="5 4" />}
-            <rect x={a.x} y={a.y} width={w} height={ghost.height * view.k} fill="var(--glass)" fillOpacity={0.75} stroke={tone} strokeWidth={2} strokeDasharray={doubtful ? '5 3' : undefined} />
+            {ghost.caught.along && ghost.caught.alongAt !== undefined && (
+                <path
+                    d={`M${toScreen(view, size, start + ghost.caught.alongAt, 0).x} 0v${size.height}`}
+                    stroke="var(--brass)"
+                    strokeDasharray="5 4"
+                />
+            )}
+            {ghost.caught.up && ghost.caught.upAt !== undefined && (
+                <path d={`M0 ${toScreen(view, size, 0, ghost.caught.upAt).y}h${size.width}`} stroke="var(--brass)" strokeDasharray="5 4" />
+            )}
+            <rect
+                x={a.x}
+                y={a.y}
+                width={w}
+                height={ghost.height * view.k}
+                fill="var(--glass)"
+                fillOpacity={0.75}
+                stroke={tone}
+                strokeWidth={2}
+                strokeDasharray={doubtful ? '5 3' : undefined}
+            />
             {view.k > SMALL && <GhostDimensions ghost={ghost} view={view} size={size} live />}
             {said && view.k > SMALL && (
                 <g>
-                    <rect x={saidX - half} y={a.y - 64} width={2 * half} height={19} rx={3} fill={doubtful ? 'var(--buoy-wash)' : 'var(--sheet)'} stroke={doubtful ? 'var(--buoy)' : 'var(--brass)'} strokeWidth={0.8} />
+                    <rect
+                        x={saidX - half}
+                        y={a.y - 64}
+                        width={2 * half}
+                        height={19}
+                        rx={3}
+                        fill={doubtful ? 'var(--buoy-wash)' : 'var(--sheet)'}
+                        stroke={doubtful ? 'var(--buoy)' : 'var(--brass)'}
+                        strokeWidth={0.8}
+                    />
                     <text x={saidX} y={a.y - 50.5} textAnchor="middle" fontSize={11.5} fill={doubtful ? 'var(--buoy)' : 'var(--brass)'}>
                         {said}
                     </text>
@@ -137,24 +217,74 @@ function GhostDimensions({ ghost, view, size, live }: Props & { ghost: Ghost; li
     const { left, right } = gaps(data, ghost);
     const a = toScreen(view, size, start + ghost.left, ghost.sill + ghost.height);
     const b = toScreen(view, size, start + ghost.left + ghost.width, ghost.sill);
+    const sides = view.flip ? (['after', 'before'] as const) : (['before', 'after'] as const);
     const floor = toScreen(view, size, 0, storey.floor).y;
     const y = a.y - 15;
     const placing = live && ghost.moving === null;
     const lit = (d: Dimension) => placing && ghost.lit === d;
-    const text = (d: Dimension, mm: number) => (placing && ghost.typed[d] !== undefined ? ghost.typed[d]! + (lit(d) ? '▏' : '') : data.length(mm));
+    const text = (d: Dimension, mm: number) =>
+        placing && ghost.typed[d] !== undefined ? ghost.typed[d]! + (lit(d) ? '▏' : '') : data.length(mm);
     const tone = live ? 'buoy' : 'tide';
     const lx = toScreen(view, size, start + left.from, 0).x;
     const rx = toScreen(view, size, start + right.from, 0).x;
     const middle = (a.x + b.x) / 2;
-    const headX = b.x + 13;
+    const headX = Math.max(a.x, b.x) + 13;
     return (
         <g data-dimensions>
-            <DimensionLine from={[lx, y]} to={[a.x, y]} text={text('left', ghost.left - left.from)} tone={tone} lit={lit('left')} overflow="before" />
-            <DimensionLine from={[b.x, y]} to={[rx, y]} text={text('right', right.from - ghost.left - ghost.width)} tone={tone} lit={lit('right')} overflow="after" />
-            {(lit('sill') || Math.abs(ghost.sill - storey.floor) > 1) && <DimensionLine from={[middle, floor]} to={[middle, b.y]} text={text('sill', ghost.sill - storey.floor)} tone={tone} lit={lit('sill')} overflow="before" />}
-            {(live || ghost.height * view.k > 30) && <DimensionLine from={[headX, floor]} to={[headX, a.y]} text={`head ${text('head', ghost.sill + ghost.height - storey.floor)}`} tone={tone} lit={lit('head')} overflow="after" />}
-            {(lit('height') || ghost.typed.height !== undefined) && <DimensionLine from={[a.x - 13, b.y]} to={[a.x - 13, a.y]} text={text('height', ghost.height)} tone={tone} lit={lit('height')} />}
-            {(lit('width') || ghost.typed.width !== undefined) && <DimensionLine from={[a.x, b.y - 14]} to={[b.x, b.y - 14]} text={text('width', ghost.width)} tone={tone} lit={lit('width')} />}
+            <DimensionLine
+                from={[lx, y]}
+                to={[a.x, y]}
+                text={text('left', ghost.left - left.from)}
+                tone={tone}
+                lit={lit('left')}
+                overflow={sides[0]}
+            />
+            <DimensionLine
+                from={[b.x, y]}
+                to={[rx, y]}
+                text={text('right', right.from - ghost.left - ghost.width)}
+                tone={tone}
+                lit={lit('right')}
+                overflow={sides[1]}
+            />
+            {(lit('sill') || Math.abs(ghost.sill - storey.floor) > 1) && (
+                <DimensionLine
+                    from={[middle, floor]}
+                    to={[middle, b.y]}
+                    text={text('sill', ghost.sill - storey.floor)}
+                    tone={tone}
+                    lit={lit('sill')}
+                    overflow="before"
+                />
+            )}
+            {(live || ghost.height * view.k > 30) && (
+                <DimensionLine
+                    from={[headX, floor]}
+                    to={[headX, a.y]}
+                    text={`head ${text('head', ghost.sill + ghost.height - storey.floor)}`}
+                    tone={tone}
+                    lit={lit('head')}
+                    overflow="after"
+                />
+            )}
+            {(lit('height') || ghost.typed.height !== undefined) && (
+                <DimensionLine
+                    from={[Math.min(a.x, b.x) - 13, b.y]}
+                    to={[Math.min(a.x, b.x) - 13, a.y]}
+                    text={text('height', ghost.height)}
+                    tone={tone}
+                    lit={lit('height')}
+                />
+            )}
+            {(lit('width') || ghost.typed.width !== undefined) && (
+                <DimensionLine
+                    from={[a.x, b.y - 14]}
+                    to={[b.x, b.y - 14]}
+                    text={text('width', ghost.width)}
+                    tone={tone}
+                    lit={lit('width')}
+                />
+            )}
         </g>
     );
 }

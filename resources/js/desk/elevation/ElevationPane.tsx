@@ -1,11 +1,16 @@
-import { useCallback, useEffect, useMemo, useRef } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { useData } from '../data';
 import { DrawingPane, type At } from '../drawing/DrawingPane';
 import { fit, toScreen, type Bounds } from '../drawing/view';
-import { ghostAt, ghostKey, holdGhost, inquire, movedGhost, placeGhost, wallAt } from '../ghost';
+import { caughtPosition, caughtSill, ghostAt, ghostKey, holdGhost, inquire, movedGhost, placeGhost, wallAt } from '../ghost';
+import { useShowing } from '../showing';
 import { useDesk } from '../store';
 import { ElevationOverlay } from './ElevationOverlay';
+import { lineAt, type DraggedLine } from './LinesOverlay';
+import { MeasureBar } from './MeasureBar';
+import { spotAt } from './measuring';
 import { paintElevation } from './paintElevation';
+import { ShowMenu } from './ShowMenu';
 
 /** The developed elevation: every frontage unfolded side by side. Openings are placed, chosen and moved here. */
 export function ElevationPane() {
@@ -13,18 +18,28 @@ export function ElevationPane() {
     const storey = useDesk((s) => s.storey);
     const moving = useDesk((s) => s.ghost?.moving ?? null);
     const goTo = useDesk((s) => s.goTo);
+    const inside = useDesk((s) => s.inside);
+    const face = useDesk((s) => s.face);
+    const showing = useShowing();
     const drag = useRef<{ id: string; dx: number; dy: number; add: boolean } | null>(null);
+    const dragLine = useRef<{ id: string; x: number; y: number; upright: boolean } | null>(null);
+    const [dragged, setDragged] = useState<DraggedLine | null>(null);
 
     const bounds = useMemo<Bounds>(() => {
-        const all = data.project.frontages;
+        const all = data.project.frontages.filter((f) => f.inner === (face === 'inner'));
         if (all.length === 0) return [-1000, 0, 12000, Math.max(3000, data.project.storeys.at(-1)?.ceiling ?? 3000)];
-        return [0, Math.min(...all.map((f) => f.foot)), Math.max(...all.map((f) => f.offset + f.width)), Math.max(...all.map((f) => f.head))];
-    }, [data.project]);
+        return [
+            0,
+            Math.min(...all.map((f) => f.foot)),
+            Math.max(...all.map((f) => f.offset + f.width)),
+            Math.max(...all.map((f) => f.head)),
+        ];
+    }, [data.project, face]);
 
     const paint = useCallback(
         (ctx: CanvasRenderingContext2D, view: Parameters<typeof toScreen>[0], size: { width: number; height: number }) =>
-            paintElevation(ctx, view, size, data.project, data.elevations, moving, storey),
-        [data.project, data.elevations, moving, storey],
+            paintElevation(ctx, view, size, data.project, data.elevations, moving, storey, showing),
+        [data.project, data.elevations, moving, storey, showing],
     );
 
     // Bring what was asked for into view.
@@ -34,12 +49,22 @@ export function ElevationPane() {
         shown.current = goTo.count;
         const boxes = goTo.what.map((id) => boxOf(data, id)).filter((b): b is Bounds => b !== null);
         if (boxes.length === 0) return;
-        const box: Bounds = [Math.min(...boxes.map((b) => b[0])), Math.min(...boxes.map((b) => b[1])), Math.max(...boxes.map((b) => b[2])), Math.max(...boxes.map((b) => b[3]))];
+        const frontage = goTo.what.map((id) => frontageOfElement(data, id)).find(Boolean);
+        if (frontage && frontage.inner !== (useDesk.getState().face === 'inner'))
+            useDesk.setState({ face: frontage.inner ? 'inner' : 'outer' });
+        const box: Bounds = [
+            Math.min(...boxes.map((b) => b[0])),
+            Math.min(...boxes.map((b) => b[1])),
+            Math.max(...boxes.map((b) => b[2])),
+            Math.max(...boxes.map((b) => b[3])),
+        ];
         const pad = Math.max(2000, (box[2] - box[0]) * 0.3);
-        useDesk.getState().look('elevation', fit([box[0] - pad, box[1] - 1500, box[2] + pad, box[3] + 1500], useDesk.getState().sizes.elevation));
+        useDesk
+            .getState()
+            .look('elevation', fit([box[0] - pad, box[1] - 1500, box[2] + pad, box[3] + 1500], useDesk.getState().sizes.elevation));
     }, [goTo, data]);
 
-    const frontageAt = (x: number) => data.project.frontages.find((f) => x >= f.offset && x <= f.offset + f.width);
+    const frontageAt = (x: number) => showing.frontages.find((f) => x >= f.offset && x <= f.offset + f.width);
 
     const openingAt = ({ x, y }: At) => {
         const frontage = frontageAt(x);
@@ -47,12 +72,24 @@ export function ElevationPane() {
         const slack = 3 / k;
         const here = (frontage && data.elevations.get(frontage.id)?.openings) ?? [];
         return here
-            .filter((o) => x >= frontage!.offset + o.u - slack && x <= frontage!.offset + o.u + o.width + slack && y >= o.sillLevel - slack && y <= o.headLevel + slack)
+            .filter(showing.opening)
+            .filter(
+                (o) =>
+                    x >= frontage!.offset + o.u - slack &&
+                    x <= frontage!.offset + o.u + o.width + slack &&
+                    y >= o.sillLevel - slack &&
+                    y <= o.headLevel + slack,
+            )
             .sort((a, b) => a.width * a.height - b.width * b.height)[0];
     };
 
     const hover = (at: At | null) => {
-        const { inHand, ghost, views } = useDesk.getState();
+        const { inHand, ghost, views, measuring } = useDesk.getState();
+        if (measuring && at && views.elevation) {
+            if (!measuring.to)
+                useDesk.setState({ measuring: { ...measuring, over: spotAt(data, showing, at.x, at.y, views.elevation.k) } });
+            return;
+        }
         if (!inHand) return;
         const frontage = at && frontageAt(at.x);
         const found = frontage && wallAt(data, frontage, at.x - frontage.offset, at.y);
@@ -62,66 +99,171 @@ export function ElevationPane() {
         inquire(data);
     };
 
+    const shownIds = useMemo(() => new Set(showing.lines ? showing.frontages.map((f) => f.id) : []), [showing]);
+
     return (
-        <DrawingPane
-            pane="elevation"
-            label="Developed elevation. Arrow keys move what is chosen; square brackets choose the opening before or after."
-            bounds={bounds}
-            opensWide
-            paint={paint}
-            overlay={(view, size) => <ElevationOverlay view={view} size={size} />}
-            onHover={hover}
-            onPress={(at) => {
-                if (useDesk.getState().inHand || !data.mayEdit) return false;
-                const opening = openingAt(at);
-                if (!opening) return false;
-                const frontage = data.frontageOf.get(opening.wall)!;
-                drag.current = { id: opening.id, dx: at.x - frontage.offset - (frontage.walls[opening.wall] ?? 0) - opening.left, dy: at.y - opening.sillLevel, add: at.event.shiftKey };
-                return true;
-            }}
-            onDrag={(at) => {
-                const d = drag.current;
-                const opening = d && data.openings.get(d.id);
-                const k = useDesk.getState().views.elevation?.k;
-                if (!d || !opening || !k) return;
-                const start = opening.frontage.offset + (opening.frontage.walls[opening.wall] ?? 0);
-                holdGhost(d.id, movedGhost(data, opening, at.x - start - d.dx, at.y - d.dy, k));
-                inquire(data);
-            }}
-            onDrop={async (_, moved) => {
-                const d = drag.current;
-                drag.current = null;
-                const { ghost } = useDesk.getState();
-                if (!d || !moved || !ghost) return;
-                await data.edit(
-                    'opening.change',
-                    ghost.centred ? { id: d.id, position: { from: 'middle', value: 0, to: 'centre' }, sillLevel: ghost.sill } : { id: d.id, leftJamb: ghost.left, sillLevel: ghost.sill },
-                );
-                useDesk.setState({ ghost: null });
-            }}
-            onClick={(at) => {
-                const state = useDesk.getState();
-                if (state.inHand) {
-                    hover(at);
-                    void placeGhost(data);
-                    return;
-                }
-                const opening = openingAt(at);
-                const frontage = frontageAt(at.x);
-                const found = frontage && wallAt(data, frontage, at.x - frontage.offset, at.y);
-                if (opening) state.choose([opening.id], at.event.shiftKey);
-                else state.choose(found ? [found.wall.id] : []);
-                if (found) state.set({ storey: found.storey.id });
-            }}
-            onKey={(event) => ghostKey(data, event)}
-        />
+        <div className="relative h-full">
+            <DrawingPane
+                pane="elevation"
+                label="Developed elevation. Arrow keys move what is chosen; square brackets choose the opening before or after."
+                bounds={bounds}
+                opensWide
+                flip={inside}
+                paint={paint}
+                overlay={(view, size) => <ElevationOverlay view={view} size={size} dragged={dragged} />}
+                onHover={hover}
+                onPress={(at) => {
+                    const { inHand, measuring, sheet, picking, views } = useDesk.getState();
+                    if (inHand || measuring || sheet || picking || !data.mayEdit) return false;
+                    const opening = openingAt(at);
+                    const line = opening ? null : lineAt(data.lines.values(), shownIds, at.x, at.y, views.elevation?.k ?? 1);
+                    if (line && (line.rule as { from: string }).from !== 'across') {
+                        dragLine.current = { id: line.id, x: at.x, y: at.y, upright: line.u !== null };
+                        return true;
+                    }
+                    if (!opening) return false;
+                    const frontage = data.frontageOf.get(opening.wall)!;
+                    drag.current = {
+                        id: opening.id,
+                        dx: at.x - frontage.offset - (frontage.walls[opening.wall] ?? 0) - opening.left,
+                        dy: at.y - opening.sillLevel,
+                        add: at.event.shiftKey,
+                    };
+                    return true;
+                }}
+                onDrag={(at) => {
+                    const l = dragLine.current;
+                    if (l) {
+                        const step = 10;
+                        setDragged({ id: l.id, by: Math.round((l.upright ? at.x - l.x : at.y - l.y) / step) * step });
+                        return;
+                    }
+                    const d = drag.current;
+                    const opening = d && data.openings.get(d.id);
+                    const k = useDesk.getState().views.elevation?.k;
+                    if (!d || !opening || !k) return;
+                    const start = opening.frontage.offset + (opening.frontage.walls[opening.wall] ?? 0);
+                    holdGhost(d.id, movedGhost(data, opening, at.x - start - d.dx, at.y - d.dy, k));
+                    inquire(data);
+                }}
+                onDrop={async (_, moved) => {
+                    const l = dragLine.current;
+                    dragLine.current = null;
+                    if (l) {
+                        if (moved && dragged && dragged.by !== 0) {
+                            useDesk.getState().choose([l.id]);
+                            await data.edit('line.change', { id: l.id, by: dragged.by });
+                        }
+                        setDragged(null);
+                        return;
+                    }
+                    const d = drag.current;
+                    drag.current = null;
+                    const { ghost } = useDesk.getState();
+                    if (!d || !moved || !ghost) return;
+                    await data.edit('opening.change', {
+                        id: d.id,
+                        ...(caughtPosition(ghost) ?? { leftJamb: ghost.left }),
+                        ...(caughtSill(data, ghost) ?? { sillLevel: ghost.sill }),
+                    });
+                    useDesk.setState({ ghost: null });
+                }}
+                onClick={(at) => {
+                    const state = useDesk.getState();
+                    const k = state.views.elevation?.k ?? 1;
+                    if (state.measuring) {
+                        const spot = spotAt(data, showing, at.x, at.y, k);
+                        const { from, to } = state.measuring;
+                        useDesk.setState({
+                            measuring: !from || to ? { from: spot, to: null, over: spot } : { from, to: spot, over: null },
+                        });
+                        return;
+                    }
+                    if (state.picking) {
+                        const picked = data.openings.get(state.picking);
+                        useDesk.setState({ picking: null });
+                        if (picked) {
+                            const spot = spotAt(data, showing, at.x, at.y, k);
+                            void data.edit('opening.change', {
+                                id: picked.id,
+                                measure: { from: 'point', at: spot.x - picked.frontage.offset - (picked.frontage.walls[picked.wall] ?? 0) },
+                            });
+                        }
+                        return;
+                    }
+                    if (state.inHand) {
+                        hover(at);
+                        void placeGhost(data);
+                        return;
+                    }
+                    const opening = openingAt(at);
+                    const frontage = frontageAt(at.x);
+                    const found = frontage && wallAt(data, frontage, at.x - frontage.offset, at.y);
+                    const toggled = (id: string) =>
+                        state.targets.includes(id) ? state.targets.filter((t) => t !== id) : [...state.targets, id];
+                    if (state.sheet === 'copy' && found && !opening) return useDesk.setState({ targets: toggled(found.wall.id) });
+                    if (state.sheet === 'carry') {
+                        if (opening && opening.id !== state.source) useDesk.setState({ targets: toggled(opening.id) });
+                        return;
+                    }
+                    const line = opening ? null : lineAt(data.lines.values(), shownIds, at.x, at.y, k);
+                    if (opening) state.choose([opening.id], at.event.shiftKey);
+                    else if (line) state.choose([line.id], at.event.shiftKey);
+                    else if (found && at.event.shiftKey) state.choose([found.wall.id], true);
+                    else state.choose(found ? [found.wall.id] : []);
+                    if (found) state.set({ storey: found.storey.id });
+                }}
+                onKey={(event) => ghostKey(data, event)}
+                onFrame={([x0, y0, x1, y1]) => {
+                    const inFrame = showing.frontages.flatMap((f) =>
+                        (data.elevations.get(f.id)?.openings ?? [])
+                            .filter(
+                                (o) =>
+                                    showing.opening(o) &&
+                                    f.offset + o.u >= x0 &&
+                                    f.offset + o.u + o.width <= x1 &&
+                                    o.sillLevel >= y0 &&
+                                    o.headLevel <= y1,
+                            )
+                            .map((o) => o.id),
+                    );
+                    const kept = useDesk.getState().chosen.filter((id) => data.openings.has(id));
+                    useDesk.getState().choose([...new Set([...kept, ...inFrame])]);
+                }}
+            />
+            <MeasureBar />
+            <ShowMenu />
+        </div>
+    );
+}
+
+function frontageOfElement(data: ReturnType<typeof useData>, id: string) {
+    return (
+        data.openings.get(id)?.frontage ??
+        data.lines.get(id)?.frontage ??
+        data.frontageOf.get(id) ??
+        data.project.frontages.find((f) => f.id === id)
     );
 }
 
 /** Where an element lies on the developed elevation. */
 export function boxOf(data: ReturnType<typeof useData>, id: string): Bounds | null {
     const opening = data.openings.get(id);
-    if (opening) return [opening.frontage.offset + opening.u, opening.sillLevel, opening.frontage.offset + opening.u + opening.width, opening.headLevel];
+    if (opening)
+        return [
+            opening.frontage.offset + opening.u,
+            opening.sillLevel,
+            opening.frontage.offset + opening.u + opening.width,
+            opening.headLevel,
+        ];
+    const line = data.lines.get(id);
+    if (line) {
+        const f = line.frontage;
+        const levels = line.levels.map((l) => l.level);
+        return line.u !== null
+            ? [f.offset + line.u - 2000, f.foot, f.offset + line.u + 2000, f.head]
+            : [f.offset, Math.min(...levels) - 500, f.offset + f.width, Math.max(...levels) + 500];
+    }
     const wall = data.walls.get(id);
     const frontage = wall && data.frontageOf.get(id);
     if (wall && frontage) {

@@ -1,11 +1,13 @@
 import { memo } from 'react';
 import type { PlacedOpening } from '../../api/client';
 import { useData } from '../data';
+import { lookAtFace } from '../actions';
 import { useDesk } from '../store';
 
 const none: PlacedOpening[] = [];
 
-const marksOf = (openings: PlacedOpening[]) => openings.map((o) => `M${Math.round(o.u)} 30h${Math.round(o.width)}v40h${-Math.round(o.width)}z`).join('');
+const marksOf = (openings: PlacedOpening[]) =>
+    openings.map((o) => `M${Math.round(o.u)} 30h${Math.round(o.width)}v40h${-Math.round(o.width)}z`).join('');
 
 /** Where a frontage's openings are along it; drawn again only when they change, not while panning. */
 const Marks = memo(function Marks({ openings }: { openings: PlacedOpening[] }) {
@@ -18,13 +20,37 @@ export function PerimeterStrip() {
     const view = useDesk((s) => s.views.elevation);
     const size = useDesk((s) => s.sizes.elevation);
     const chosen = useDesk((s) => s.chosen);
-    const frontages = data.project.frontages;
+    const face = useDesk((s) => s.face);
+    const inside = useDesk((s) => s.inside);
+    const frontages = data.project.frontages.filter((f) => f.inner === (face === 'inner'));
+    const hasInner = data.project.frontages.some((f) => f.inner);
     const total = Math.max(1, ...frontages.map((f) => f.offset + f.width));
     const share = (mm: number) => `${(mm / total) * 100}%`;
-    if (frontages.length === 0) return null;
-    const seen = view && size.width > 0 ? { from: Math.max(0, view.x - size.width / 2 / view.k), to: Math.min(total, view.x + size.width / 2 / view.k) } : null;
+    if (data.project.frontages.length === 0) return null;
+    const seen =
+        view && size.width > 0
+            ? { from: Math.max(0, view.x - size.width / 2 / view.k), to: Math.min(total, view.x + size.width / 2 / view.k) }
+            : null;
     return (
-        <nav aria-label="Frontages" className="h-[58px] shrink-0 border-t border-hairline bg-paper pt-2 pr-4 pl-[84px]">
+        <nav aria-label="Frontages" className="h-[58px] shrink-0 border-t border-hairline bg-paper relative pt-2 pr-4 pl-[84px]">
+            <div className="absolute top-1.5 left-0 flex w-[84px] flex-col gap-1 px-1.5">
+                {hasInner && (
+                    <Swap
+                        left="Outer"
+                        right="Inner"
+                        on={face === 'inner'}
+                        title="The building’s outside, or its inner walls"
+                        onSwap={(on) => lookAtFace(on ? 'inner' : 'outer')}
+                    />
+                )}
+                <Swap
+                    left={face === 'inner' ? 'Front' : 'Outside'}
+                    right={face === 'inner' ? 'Back' : 'Inside'}
+                    on={inside}
+                    title={face === 'inner' ? 'Inner walls from either side' : 'Seen from outside or from inside'}
+                    onSwap={(on) => useDesk.setState({ inside: on })}
+                />
+            </div>
             <div className="relative h-full">
                 {frontages.map((f) => {
                     const within = seen && f.offset < seen.to - 1 && f.offset + f.width > seen.from + 1;
@@ -40,7 +66,7 @@ export function PerimeterStrip() {
                             className="group absolute top-0 h-[46px] text-left"
                             ref={(el) => {
                                 if (el) {
-                                    el.style.left = share(f.offset);
+                                    el.style.left = share(inside ? total - f.offset - f.width : f.offset);
                                     el.style.width = `calc(${share(f.width)} - 2px)`;
                                 }
                             }}
@@ -48,6 +74,7 @@ export function PerimeterStrip() {
                             <svg
                                 className={`block h-[18px] w-full border ${within ? 'border-tide bg-tide-wash' : 'border-quiet/60 bg-sheet'} group-hover:border-tide`}
                                 viewBox={`0 0 ${f.width} 100`}
+                                transform={inside ? 'scale(-1 1)' : undefined}
                                 preserveAspectRatio="none"
                                 shapeRendering="crispEdges"
                                 aria-hidden="true"
@@ -67,7 +94,7 @@ export function PerimeterStrip() {
                         className="pointer-events-none absolute -top-1 h-[26px] rounded-sm border-2 border-tide/80"
                         ref={(el) => {
                             if (el) {
-                                el.style.left = share(seen.from);
+                                el.style.left = share(inside ? total - seen.to : seen.from);
                                 el.style.width = share(Math.max(seen.to - seen.from, total * 0.004));
                             }
                         }}
@@ -75,5 +102,37 @@ export function PerimeterStrip() {
                 )}
             </div>
         </nav>
+    );
+}
+
+/** One or the other of two ways to look. */
+function Swap({
+    left,
+    right,
+    on,
+    title,
+    onSwap,
+}: {
+    left: string;
+    right: string;
+    on: boolean;
+    title: string;
+    onSwap: (on: boolean) => void;
+}) {
+    const half = (label: string, mine: boolean) => (
+        <button
+            type="button"
+            aria-pressed={mine === on}
+            onClick={() => onSwap(mine)}
+            className={`min-h-5 grow px-0.5 text-[10px] leading-none ${mine === on ? 'bg-tide-wash font-semibold text-tide' : 'text-quiet hover:text-tide'}`}
+        >
+            {label}
+        </button>
+    );
+    return (
+        <span role="group" aria-label={title} title={title} className="flex overflow-hidden rounded border border-hairline bg-sheet">
+            {half(left, false)}
+            {half(right, true)}
+        </span>
     );
 }

@@ -1,7 +1,8 @@
 import type { Elevation, Frontage, Project } from '../../api/client';
+import type { Showing } from '../showing';
 import { colour } from '../../ui/theme';
 import { paintStrokes, pens, place, strokes, type Stroke } from '../drawing/paint';
-import type { Size } from '../drawing/view';
+import { boxOnScreen, toScreen, type Size } from '../drawing/view';
 import type { View } from '../store';
 
 /** A symbol narrower than this on screen is drawn as a plain outline, px. */
@@ -40,24 +41,32 @@ export function paintElevation(
     elevations: Map<string, Elevation>,
     hidden: string | null,
     activeStorey: string | null,
+    showing: Showing,
 ): void {
     const all = pens();
     const x0 = view.x - size.width / 2 / view.k;
     const x1 = view.x + size.width / 2 / view.k;
     const y0 = view.y - size.height / 2 / view.k;
     const y1 = view.y + size.height / 2 / view.k;
-    for (const frontage of project.frontages) {
+    for (const frontage of showing.frontages) {
         const elevation = elevations.get(frontage.id);
         if (!elevation || frontage.offset > x1 || frontage.offset + frontage.width < x0) continue;
         place(ctx, view, size, frontage.offset, 0);
-        paintStrokes(ctx, facesOf(elevation), all, view.k);
+        const walls = Object.keys(frontage.walls);
+        const whole = !showing.partial || walls.every(showing.wall);
+        paintStrokes(
+            ctx,
+            whole ? facesOf(elevation) : strokes(elevation.drawing.shapes.filter((_, i) => showing.wall(walls[i] ?? ''))),
+            all,
+            view.k,
+        );
     }
     levels(ctx, view, size, project, activeStorey);
-    for (const [i, frontage] of project.frontages.entries()) {
+    for (const [i, frontage] of showing.frontages.entries()) {
         const elevation = elevations.get(frontage.id);
-        const before = project.frontages[i - 1];
+        const before = showing.frontages[i - 1];
         if (!elevation || frontage.offset > x1 || frontage.offset + frontage.width < x0) continue;
-        openings(ctx, view, size, frontage, elevation, hidden, { x0, x1, y0, y1 }, all);
+        openings(ctx, view, size, frontage, elevation, hidden, { x0, x1, y0, y1 }, all, showing);
         if (frontage.folds) fold(ctx, view, size, frontage, before);
     }
 }
@@ -71,6 +80,7 @@ function openings(
     hidden: string | null,
     seen: { x0: number; x1: number; y0: number; y1: number },
     all: ReturnType<typeof pens>,
+    showing: Showing,
 ): void {
     const symbols = symbolsOf(elevation);
     const dpr = window.devicePixelRatio;
@@ -79,11 +89,13 @@ function openings(
     for (const o of elevation.openings) {
         const x = frontage.offset + o.u;
         if (o.id === hidden || x > seen.x1 || x + o.width < seen.x0 || o.sillLevel > seen.y1 || o.headLevel < seen.y0) continue;
+        if (showing.partial && !showing.opening(o)) continue;
+        const box = boxOnScreen(view, size, x, o.sillLevel, o.width, o.height);
         if (Math.min(o.width, o.height) * view.k < PLAIN) {
-            plain.push((x - view.x) * view.k + size.width / 2, size.height / 2 - (o.headLevel - view.y) * view.k, o.width * view.k, o.height * view.k);
+            plain.push(box.x, box.y, box.width, box.height);
             continue;
         }
-        const list = symbols.get(o.symbol) ?? [];
+        const list = (symbols.get(o.symbol) ?? []).filter((s) => showing.units || s.layer === 'opening');
         const coarse = Math.min(o.width, o.height) * view.k < COARSE;
         if (Math.max(o.width, o.height) * view.k > LARGE) {
             place(ctx, view, size, x, o.sillLevel);
@@ -92,12 +104,10 @@ function openings(
         }
         let stamp = stamps.get(o.symbol);
         if (!stamp) stamps.set(o.symbol, (stamp = stampOf(list, o.width, o.height, view.k * dpr, all, coarse, dpr)));
-        ctx.setTransform(1, 0, 0, 1, 0, 0);
-        ctx.drawImage(
-            stamp,
-            Math.round(((x - view.x) * view.k + size.width / 2) * dpr) - MARGIN,
-            Math.round((size.height / 2 - (o.headLevel - view.y) * view.k) * dpr) - MARGIN,
-        );
+        const [px, py] = [Math.round(box.x * dpr) - MARGIN, Math.round(box.y * dpr) - MARGIN];
+        // seen from behind, a unit is its own mirror image
+        ctx.setTransform(view.flip ? -1 : 1, 0, 0, 1, view.flip ? 2 * px + stamp.width : 0, 0);
+        ctx.drawImage(stamp, px, py);
     }
     if (plain.length === 0) return;
     // Filled rectangles in two colours: an outline that is no path, which thousands of would be slow.
@@ -113,7 +123,15 @@ function openings(
 }
 
 /** A symbol drawn once, to be put down many times. */
-function stampOf(list: Stroke[], width: number, height: number, k: number, all: ReturnType<typeof pens>, coarse: boolean, dpr: number): HTMLCanvasElement {
+function stampOf(
+    list: Stroke[],
+    width: number,
+    height: number,
+    k: number,
+    all: ReturnType<typeof pens>,
+    coarse: boolean,
+    dpr: number,
+): HTMLCanvasElement {
     const canvas = document.createElement('canvas');
     canvas.width = Math.ceil(width * k) + 2 * MARGIN;
     canvas.height = Math.ceil(height * k) + 2 * MARGIN;
@@ -143,7 +161,7 @@ function levels(ctx: CanvasRenderingContext2D, view: View, size: Size, project: 
 function fold(ctx: CanvasRenderingContext2D, view: View, size: Size, frontage: Frontage, before: Frontage | undefined): void {
     const dpr = window.devicePixelRatio;
     ctx.setTransform(dpr, 0, 0, dpr, 0, 0);
-    const x = (frontage.offset - view.x) * view.k + size.width / 2;
+    const x = toScreen(view, size, frontage.offset, 0).x;
     const top = Math.max(frontage.head, before?.head ?? 0);
     const bottom = Math.min(frontage.foot, before?.foot ?? frontage.foot);
     const y = (level: number) => size.height / 2 - (level - view.y) * view.k;

@@ -7,25 +7,56 @@ import { finishOutline, useOutlining } from './outlining';
 /** What the walls of the outline being drawn will be, and the ways to end it. */
 export function OutlineBar() {
     const data = useData();
-    const { thickness, base, top } = useOutlining();
+    const { thickness, base, top, inner, line } = useOutlining();
     const outline = useDesk((s) => s.outline);
     if (!outline) return null;
     const storeys = data.project.storeys.map((s) => ({ value: s.id, label: s.name }));
     const sides = outline.corners.length;
     return (
         <div className="absolute top-2 right-3 left-3 flex flex-wrap items-center gap-x-3 gap-y-1 rounded-md border border-hairline bg-paper px-3 py-2">
-            <span className="font-semibold">New outline</span>
+            <span className="font-semibold">{inner ? 'Inner walls' : 'New outline'}</span>
             <span>
                 Walls{' '}
-                <input aria-label="Thickness" value={thickness} onChange={(e) => useOutlining.setState({ thickness: e.target.value })} className="w-16 rounded-sm border-b border-tide bg-tide-wash px-1 font-semibold" /> thick, inward, from{' '}
-                <Choice label="First storey" value={base ?? ''} options={storeys} onChange={(v) => useOutlining.setState({ base: v })} /> to <Choice label="Last storey" value={top ?? ''} options={storeys} onChange={(v) => useOutlining.setState({ top: v })} />
+                <input
+                    aria-label="Thickness"
+                    value={thickness}
+                    onChange={(e) => useOutlining.setState({ thickness: e.target.value })}
+                    className="w-16 rounded-sm border-b border-tide bg-tide-wash px-1 font-semibold"
+                />{' '}
+                thick,{' '}
+                {inner ? (
+                    <>
+                        drawn by their{' '}
+                        <Choice
+                            label="Drawn by"
+                            value={line}
+                            options={[
+                                { value: 'centre', label: 'centre line' },
+                                { value: 'face', label: 'face on the right' },
+                            ]}
+                            onChange={(v) => useOutlining.setState({ line: v })}
+                        />
+                        ,{' '}
+                    </>
+                ) : (
+                    'inward, '
+                )}
+                from{' '}
+                <Choice label="First storey" value={base ?? ''} options={storeys} onChange={(v) => useOutlining.setState({ base: v })} /> to{' '}
+                <Choice label="Last storey" value={top ?? ''} options={storeys} onChange={(v) => useOutlining.setState({ top: v })} />
             </span>
-            <span className="grow text-xs text-quiet">{sides === 0 ? 'Click the first corner, or Enter for 0, 0.' : 'Click the next corner, or type a length, Tab, an angle (° from east), Enter.'}</span>
-            <Button small look="main" disabled={sides < 3} onClick={() => void finishOutline(data, true)}>
+            <span className="grow text-xs text-quiet">
+                {sides === 0
+                    ? inner
+                        ? 'Click where the wall begins: it catches on the faces of walls.'
+                        : 'Click the first corner, or Enter for 0, 0.'
+                    : 'Click the next corner, or type a length, Tab, an angle (° from east), Enter.'}
+            </span>
+            <Button small look={inner ? 'outline' : 'main'} disabled={sides < 3} onClick={() => void finishOutline(data, true)}>
                 Close and build
             </Button>
-            <Button small disabled={sides < 2} onClick={() => void finishOutline(data, false)}>
-                Leave open
+            <Button small look={inner ? 'main' : 'outline'} disabled={sides < 2} onClick={() => void finishOutline(data, false)}>
+                {inner ? 'Build' : 'Leave open'}
             </Button>
             <Button small look="plain" onClick={() => useDesk.setState({ outline: null })}>
                 Cancel

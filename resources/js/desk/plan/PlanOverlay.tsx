@@ -37,8 +37,24 @@ export function PlanOverlay({ view, size, storey }: Props & { storey: Storey }) 
                 const foot = spot(w, w.length / 2, -5 / view.k);
                 return (
                     <g key={w.id}>
-                        {on && <polygon data-chosen={w.id} points={quad(w, 0, w.length)} fill="var(--tide)" fillOpacity={0.35} stroke="var(--tide)" strokeWidth={2} />}
-                        {w.length * view.k > 60 && <path d={`M${foot.x} ${foot.y}L${arrow.x} ${arrow.y}`} stroke="var(--tide)" strokeWidth={1.4} markerEnd="url(#outside)" />}
+                        {on && (
+                            <polygon
+                                data-chosen={w.id}
+                                points={quad(w, 0, w.length)}
+                                fill="var(--tide)"
+                                fillOpacity={0.35}
+                                stroke="var(--tide)"
+                                strokeWidth={2}
+                            />
+                        )}
+                        {w.length * view.k > 60 && (
+                            <path
+                                d={`M${foot.x} ${foot.y}L${arrow.x} ${arrow.y}`}
+                                stroke="var(--tide)"
+                                strokeWidth={1.4}
+                                markerEnd="url(#outside)"
+                            />
+                        )}
                     </g>
                 );
             })}
@@ -51,7 +67,15 @@ export function PlanOverlay({ view, size, storey }: Props & { storey: Storey }) 
                 const o = data.openings.get(id);
                 const wall = o && data.walls.get(o.wall);
                 return o && wall && o.storey === storey.id && ghost?.moving !== id ? (
-                    <polygon key={id} data-chosen={id} points={quad(wall, o.left, o.left + o.width)} fill="var(--tide)" fillOpacity={0.25} stroke="var(--tide)" strokeWidth={2} />
+                    <polygon
+                        key={id}
+                        data-chosen={id}
+                        points={quad(wall, o.left, o.left + o.width)}
+                        fill="var(--tide)"
+                        fillOpacity={0.25}
+                        stroke="var(--tide)"
+                        strokeWidth={2}
+                    />
                 ) : null;
             })}
             <FrontageNames view={view} size={size} here={new Set(here.map((w) => w.id))} />
@@ -73,7 +97,14 @@ function FrontageNames({ view, size, here }: Props & { here: Set<string> }) {
                 const out = 26 / view.k;
                 const p = toScreen(view, size, (wall.fromX + wall.toX) / 2 + dy * out, (wall.fromY + wall.toY) / 2 - dx * out);
                 return (
-                    <text key={f.id} x={p.x} y={p.y + 4} textAnchor={dy > 0.5 ? 'start' : dy < -0.5 ? 'end' : 'middle'} fontSize={11} fill="var(--quiet)">
+                    <text
+                        key={f.id}
+                        x={p.x}
+                        y={p.y + 4}
+                        textAnchor={dy > 0.5 ? 'start' : dy < -0.5 ? 'end' : 'middle'}
+                        fontSize={11}
+                        fill="var(--quiet)"
+                    >
                         {f.name}
                     </text>
                 );
@@ -84,7 +115,17 @@ function FrontageNames({ view, size, here }: Props & { here: Set<string> }) {
 
 type Spot = (wall: Wall, along: number, depth: number) => { x: number; y: number };
 
-function PlanGhost({ ghost, spot, quad, width }: { ghost: Ghost; width: number; spot: Spot; quad: (wall: Wall, from: number, to: number) => string }) {
+function PlanGhost({
+    ghost,
+    spot,
+    quad,
+    width,
+}: {
+    ghost: Ghost;
+    width: number;
+    spot: Spot;
+    quad: (wall: Wall, from: number, to: number) => string;
+}) {
     const data = useData();
     const wall = data.walls.get(ghost.wall);
     if (!wall) return null;
@@ -105,11 +146,39 @@ function PlanGhost({ ghost, spot, quad, width }: { ghost: Ghost; width: number; 
     const saidX = Math.min(Math.max(head.x, half), Math.max(half, width - half));
     return (
         <g data-ghost={ghost.moving ?? 'new'}>
-            <polygon points={quad(wall, ghost.left, far)} fill="var(--glass)" stroke={doubtful ? 'var(--buoy)' : 'var(--tide)'} strokeWidth={2} />
-            <DimensionLine from={p(left.from)} to={p(ghost.left)} text={text('left', ghost.left - left.from)} tone="buoy" lit={placing && ghost.lit === 'left'} overflow={runsRight ? 'before' : 'after'} />
-            <DimensionLine from={p(far)} to={p(right.from)} text={text('right', right.from - far)} tone="buoy" lit={placing && ghost.lit === 'right'} overflow={runsRight ? 'after' : 'before'} />
+            <polygon
+                points={quad(wall, ghost.left, far)}
+                fill="var(--glass)"
+                stroke={doubtful ? 'var(--buoy)' : 'var(--tide)'}
+                strokeWidth={2}
+            />
+            <DimensionLine
+                from={p(left.from)}
+                to={p(ghost.left)}
+                text={text('left', ghost.left - left.from)}
+                tone="buoy"
+                lit={placing && ghost.lit === 'left'}
+                overflow={runsRight ? 'before' : 'after'}
+            />
+            <DimensionLine
+                from={p(far)}
+                to={p(right.from)}
+                text={text('right', right.from - far)}
+                tone="buoy"
+                lit={placing && ghost.lit === 'right'}
+                overflow={runsRight ? 'after' : 'before'}
+            />
             {said && (
-                <text x={saidX} y={head.y} textAnchor="middle" stroke="var(--sheet)" strokeWidth={4} paintOrder="stroke" fontSize={11.5} fill={doubtful ? 'var(--buoy)' : 'var(--brass)'}>
+                <text
+                    x={saidX}
+                    y={head.y}
+                    textAnchor="middle"
+                    stroke="var(--sheet)"
+                    strokeWidth={4}
+                    paintOrder="stroke"
+                    fontSize={11.5}
+                    fill={doubtful ? 'var(--buoy)' : 'var(--brass)'}
+                >
                     {said}
                 </text>
             )}
@@ -133,13 +202,27 @@ function OutlineInHand({ view, size }: Props) {
         <g data-outline={outline.corners.length}>
             <polyline points={points.map((p) => `${p.x},${p.y}`).join(' ')} fill="none" stroke="var(--ink)" strokeWidth={2} />
             {points.map((p, i) => (
-                <circle key={i} cx={p.x} cy={p.y} r={i === 0 ? 5 : 3} fill={i === 0 ? 'var(--sheet)' : 'var(--ink)'} stroke="var(--ink)" strokeWidth={1.5} />
+                <circle
+                    key={i}
+                    cx={p.x}
+                    cy={p.y}
+                    r={i === 0 ? 5 : 3}
+                    fill={i === 0 ? 'var(--sheet)' : 'var(--ink)'}
+                    stroke="var(--ink)"
+                    strokeWidth={1.5}
+                />
             ))}
             {tip && <circle cx={tip.x} cy={tip.y} r={4} fill="none" stroke="var(--buoy)" strokeWidth={1.5} />}
             {from && tip && length > 0 && (
                 <>
                     <path d={`M${from.x} ${from.y}L${tip.x} ${tip.y}`} stroke="var(--buoy)" strokeWidth={1.4} strokeDasharray="6 4" />
-                    <DimensionLine from={[from.x, from.y]} to={[tip.x, tip.y]} text={outline.length ? `${outline.length}▏` : data.length(length)} tone="buoy" lit={outline.lit === 'length'} />
+                    <DimensionLine
+                        from={[from.x, from.y]}
+                        to={[tip.x, tip.y]}
+                        text={outline.length ? `${outline.length}▏` : data.length(length)}
+                        tone="buoy"
+                        lit={outline.lit === 'length'}
+                    />
                     <text x={tip.x + 12} y={tip.y - 10} fontSize={12} fontWeight={600} fill="var(--buoy)">
                         {outline.angle ? `${outline.angle}▏°` : `${angle.toFixed(1)}°`}
                         {next?.caught ? ` · ${next.caught}` : ''}
@@ -149,4 +232,3 @@ function OutlineInHand({ view, size }: Props) {
         </g>
     );
 }
-

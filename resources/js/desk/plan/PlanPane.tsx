@@ -5,7 +5,8 @@ import { useData } from '../data';
 import { DrawingPane, type At } from '../drawing/DrawingPane';
 import { paintStrokes, pens, place, strokes } from '../drawing/paint';
 import { type Bounds, type Size } from '../drawing/view';
-import { ghostAt, ghostKey, holdGhost, inquire, movedGhost, placeGhost } from '../ghost';
+import { caughtPosition, ghostAt, ghostKey, holdGhost, inquire, movedGhost, placeGhost } from '../ghost';
+import { useShowing } from '../showing';
 import { useDesk, type View } from '../store';
 import { OutlineBar } from './OutlineBar';
 import { outlineClick, outlineKey, pointer } from './outlining';
@@ -17,7 +18,12 @@ export function PlanPane() {
     const active = useDesk((s) => s.storey);
     const outlining = useDesk((s) => s.outline !== null);
     const storey = data.storeys.get(active ?? '') ?? data.project.storeys[0]!;
-    const plan = useQuery({ queryKey: ['project', data.id, 'plan', storey.id], queryFn: () => api.plan(data.id, storey.id), placeholderData: (old) => old });
+    const plan = useQuery({
+        queryKey: ['project', data.id, 'plan', storey.id],
+        queryFn: () => api.plan(data.id, storey.id),
+        placeholderData: (old) => old,
+    });
+    const showing = useShowing();
     const drag = useRef<{ id: string; grip: number } | null>(null);
 
     const bounds = useMemo<Bounds>(() => {
@@ -30,8 +36,16 @@ export function PlanPane() {
 
     const lines = useMemo(() => {
         if (!plan.data) return [];
-        return [...strokes(plan.data.drawing.shapes), ...strokes(Object.values(plan.data.openings).flat())];
-    }, [plan.data]);
+        const { drawing, walls, openings } = plan.data;
+        const shown = Object.entries(openings).filter(([id]) => {
+            const o = data.openings.get(id);
+            return !o || showing.opening(o);
+        });
+        return [
+            ...strokes(drawing.shapes.filter((_, i) => showing.wall(walls[i] ?? ''))),
+            ...strokes(shown.flatMap(([, shapes]) => (showing.units ? shapes : shapes.filter((s) => s.layer === 'reveal')))),
+        ];
+    }, [plan.data, data.openings, showing]);
 
     const paint = useCallback(
         (ctx: CanvasRenderingContext2D, view: View, size: Size) => {
@@ -41,18 +55,32 @@ export function PlanPane() {
         [lines],
     );
 
-    const wallAt = (at: At, reach: number) => nearestWall(data.project.walls.filter((w) => w.foot < storey.ceiling - 1 && w.head > storey.floor + 1), at, reach);
+    const wallAt = (at: At, reach: number) =>
+        nearestWall(
+            data.project.walls.filter((w) => showing.wall(w.id) && w.foot < storey.ceiling - 1 && w.head > storey.floor + 1),
+            at,
+            reach,
+        );
     const scale = () => useDesk.getState().views.plan?.k ?? 0.05;
 
     const openingAt = (at: At) => {
         const found = wallAt(at, 4 / scale());
         if (!found) return null;
-        return [...data.openings.values()].find((o) => o.wall === found.wall.id && o.storey === storey.id && found.along >= o.left - 30 && found.along <= o.left + o.width + 30) ?? null;
+        return (
+            [...data.openings.values()].find(
+                (o) =>
+                    showing.opening(o) &&
+                    o.wall === found.wall.id &&
+                    o.storey === storey.id &&
+                    found.along >= o.left - 30 &&
+                    found.along <= o.left + o.width + 30,
+            ) ?? null
+        );
     };
 
     const hover = (at: At | null) => {
         const { inHand, ghost, outline } = useDesk.getState();
-        if (outline) return pointer(at && { x: at.x, y: at.y }, scale());
+        if (outline) return pointer(data, at && { x: at.x, y: at.y }, scale());
         if (!inHand || !at) return;
         const found = wallAt(at, 40 / scale());
         if (!found) return;
@@ -70,8 +98,8 @@ export function PlanPane() {
                 overlay={(view, size) => <PlanOverlay view={view} size={size} storey={storey} />}
                 onHover={hover}
                 onPress={(at) => {
-                    const { inHand, outline } = useDesk.getState();
-                    if (inHand || outline || !data.mayEdit) return false;
+                    const { inHand, outline, sheet } = useDesk.getState();
+                    if (inHand || outline || sheet || !data.mayEdit) return false;
                     const opening = openingAt(at);
                     const wall = opening && data.walls.get(opening.wall);
                     if (!opening || !wall) return false;
@@ -91,7 +119,7 @@ export function PlanPane() {
                     drag.current = null;
                     const { ghost } = useDesk.getState();
                     if (!d || !moved || !ghost) return;
-                    await data.edit('opening.change', ghost.centred ? { id: d.id, position: { from: 'middle', value: 0, to: 'centre' } } : { id: d.id, leftJamb: ghost.left });
+                    await data.edit('opening.change', { id: d.id, ...(caughtPosition(ghost) ?? { leftJamb: ghost.left }) });
                     useDesk.setState({ ghost: null });
                 }}
                 onClick={(at) => {
@@ -137,4 +165,3 @@ function nearestWall(walls: Wall[], at: { x: number; y: number }, reach: number)
     }
     return best;
 }
-

@@ -3,6 +3,7 @@ import { useCallback, useEffect, useRef } from 'react';
 import { fetchScene } from '../../api/client';
 import { useTheme } from '../../ui/theme';
 import { useData } from '../data';
+import { useShowing } from '../showing';
 import { useDesk } from '../store';
 import { Viewer } from './Viewer';
 
@@ -12,12 +13,20 @@ export function SolidPane() {
     const theme = useTheme();
     const chosen = useDesk((s) => s.chosen);
     const goTo = useDesk((s) => s.goTo);
+    const showing = useShowing();
     const host = useRef<HTMLDivElement>(null);
     const viewer = useRef<Viewer | null>(null);
     const frontages = data.project.frontages;
     const scenes = useQueries({
         queries: frontages.map((f) => ({ queryKey: ['project', data.id, 'scene', f.id], queryFn: () => fetchScene(data.id, f.id) })),
-        combine: useCallback((results: { data?: ArrayBuffer; isError: boolean }[]) => ({ buffers: results.map((r) => r.data), failed: results.filter((r) => r.isError).length, waiting: results.filter((r) => !r.data && !r.isError).length }), []),
+        combine: useCallback(
+            (results: { data?: ArrayBuffer; isError: boolean }[]) => ({
+                buffers: results.map((r) => r.data),
+                failed: results.filter((r) => r.isError).length,
+                waiting: results.filter((r) => !r.data && !r.isError).length,
+            }),
+            [],
+        ),
     });
 
     useEffect(() => {
@@ -38,7 +47,15 @@ export function SolidPane() {
             const o = data.openings.get(id);
             const wall = data.walls.get(o?.wall ?? id);
             if (!wall) return [];
-            return [{ wall, left: o?.left ?? 0, width: o?.width ?? wall.length, sill: o?.sillLevel ?? wall.foot, height: o?.height ?? wall.head - wall.foot }];
+            return [
+                {
+                    wall,
+                    left: o?.left ?? 0,
+                    width: o?.width ?? wall.length,
+                    sill: o?.sillLevel ?? wall.foot,
+                    height: o?.height ?? wall.head - wall.foot,
+                },
+            ];
         });
         viewer.current?.highlight(boxes);
     }, [chosen, data.openings, data.walls, theme]);
@@ -47,14 +64,30 @@ export function SolidPane() {
         if (goTo.what === 'all') viewer.current?.fit();
     }, [goTo]);
 
+    useEffect(() => {
+        const hidden = new Set<string>();
+        for (const w of data.project.walls) if (!showing.wall(w.id)) hidden.add(w.id);
+        for (const o of data.openings.values()) if (!showing.units || !showing.opening(o)) hidden.add(o.id);
+        const inner = new Set(data.project.frontages.filter((f) => f.inner).flatMap((f) => Object.keys(f.walls)));
+        viewer.current?.show(hidden, showing.through ? (wall) => !inner.has(wall) : () => false);
+    }, [showing, data.project, data.openings, scenes.buffers]);
+
     useEffect(() => viewer.current?.retint(), [theme]);
 
     return (
         <div className="relative h-full w-full bg-sheet">
-            <div ref={host} data-pane="solid" className="h-full w-full" role="img" aria-label="Solid model. Drag to turn, scroll to come nearer, click to choose." />
+            <div
+                ref={host}
+                data-pane="solid"
+                className="h-full w-full"
+                role="img"
+                aria-label="Solid model. Drag to turn, scroll to come nearer, click to choose."
+            />
             {frontages.length === 0 && <p className="absolute inset-0 flex items-center justify-center text-quiet">Nothing built yet.</p>}
             {scenes.waiting > 0 && <p className="absolute bottom-2 left-3 text-xs text-quiet">Building {scenes.waiting} frontages…</p>}
-            {scenes.failed > 0 && <p className="absolute bottom-2 left-3 text-xs text-buoy">{scenes.failed} frontages could not be loaded.</p>}
+            {scenes.failed > 0 && (
+                <p className="absolute bottom-2 left-3 text-xs text-buoy">{scenes.failed} frontages could not be loaded.</p>
+            )}
         </div>
     );
 }

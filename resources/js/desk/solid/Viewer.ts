@@ -17,6 +17,8 @@ export class Viewer {
     private readonly parts = new Map<string, { buffer: ArrayBuffer; group: THREE.Object3D }>();
     private readonly observer: ResizeObserver;
     private readonly edge = new THREE.LineBasicMaterial({ color: 0x1d2b2f });
+    private hidden = new Set<string>();
+    private seenThrough: (wall: string) => boolean = () => false;
     private frame = 0;
     private fitted = false;
     private disposed = false;
@@ -63,9 +65,55 @@ export class Viewer {
             this.outline(gltf.scene);
             this.model.add(gltf.scene);
             this.parts.set(id, { buffer, group: gltf.scene });
+            this.showIn(gltf.scene);
         }
         if (!this.fitted && this.parts.size > 0 && this.parts.size === buffers.size) this.fit();
         this.draw();
+    }
+
+    /** Hides these elements, and draws the walls that are seen through as a veil. */
+    show(hidden: Set<string>, seenThrough: (wall: string) => boolean): void {
+        this.hidden = hidden;
+        this.seenThrough = seenThrough;
+        for (const part of this.parts.values()) this.showIn(part.group);
+        this.draw();
+    }
+
+    private showIn(root: THREE.Object3D): void {
+        root.traverse((node) => {
+            const elements = node.userData.elements as string[] | undefined;
+            if (!elements) return;
+            node.traverse((o) => {
+                if (o instanceof THREE.InstancedMesh) this.showInstances(o, elements);
+                else if (o instanceof THREE.Mesh) {
+                    const mesh = o as THREE.Mesh<THREE.BufferGeometry, THREE.MeshStandardMaterial>;
+                    mesh.visible = !this.hidden.has(elements[0] ?? '');
+                    if (mesh.material.name === 'wall') this.veil(mesh, this.seenThrough(elements[0] ?? ''));
+                }
+            });
+        });
+    }
+
+    private showInstances(mesh: THREE.InstancedMesh, elements: string[]): void {
+        const kept = (mesh.userData.matrices ??= mesh.instanceMatrix.array.slice()) as Float32Array;
+        mesh.instanceMatrix.array.set(kept);
+        elements.forEach((element, i) => {
+            if (this.hidden.has(element)) mesh.instanceMatrix.array.fill(0, i * 16, i * 16 + 15);
+        });
+        mesh.instanceMatrix.needsUpdate = true;
+        mesh.boundingSphere = null;
+    }
+
+    private veil(mesh: THREE.Mesh<THREE.BufferGeometry, THREE.MeshStandardMaterial>, on: boolean): void {
+        const plain = (mesh.userData.plain ??= mesh.material) as THREE.MeshStandardMaterial;
+        if (!on) {
+            mesh.material = plain;
+            return;
+        }
+        if (mesh.material !== plain) return;
+        const veiled = plain.clone();
+        Object.assign(veiled, { transparent: true, opacity: 0.18, depthWrite: false });
+        mesh.material = veiled;
     }
 
     /** Lights what is chosen: a box through the wall where it is. */
@@ -79,8 +127,14 @@ export class Viewer {
             const angle = Math.atan2(wall.toY - wall.fromY, wall.toX - wall.fromX);
             const depth = wall.thickness + 40;
             const geometry = new THREE.BoxGeometry((width + 30) / 1000, (height + 30) / 1000, depth / 1000);
-            const mesh = new THREE.Mesh(geometry, new THREE.MeshBasicMaterial({ color: tide, transparent: true, opacity: 0.55, depthTest: true }));
-            const lines = new THREE.LineSegments(new THREE.EdgesGeometry(geometry), new THREE.LineBasicMaterial({ color: tide, depthTest: false }));
+            const mesh = new THREE.Mesh(
+                geometry,
+                new THREE.MeshBasicMaterial({ color: tide, transparent: true, opacity: 0.55, depthTest: true }),
+            );
+            const lines = new THREE.LineSegments(
+                new THREE.EdgesGeometry(geometry),
+                new THREE.LineBasicMaterial({ color: tide, depthTest: false }),
+            );
             const along = left + width / 2;
             const x = wall.fromX + Math.cos(angle) * along - Math.sin(angle) * (wall.thickness / 2);
             const y = wall.fromY + Math.sin(angle) * along + Math.cos(angle) * (wall.thickness / 2);
@@ -127,8 +181,16 @@ export class Viewer {
     private pick(event: MouseEvent): string | null {
         const r = this.renderer.domElement.getBoundingClientRect();
         const ray = new THREE.Raycaster();
-        ray.setFromCamera(new THREE.Vector2(((event.clientX - r.left) / r.width) * 2 - 1, 1 - ((event.clientY - r.top) / r.height) * 2), this.camera);
-        const hit = ray.intersectObject(this.model, true).find((h) => h.object instanceof THREE.Mesh);
+        ray.setFromCamera(
+            new THREE.Vector2(((event.clientX - r.left) / r.width) * 2 - 1, 1 - ((event.clientY - r.top) / r.height) * 2),
+            this.camera,
+        );
+        const hit = ray
+            .intersectObject(this.model, true)
+            .find(
+                (h) =>
+                    h.object instanceof THREE.Mesh && h.object.visible && ((h.object as THREE.Mesh).material as THREE.Material).depthWrite,
+            );
         for (let object: THREE.Object3D | null = hit?.object ?? null; object; object = object.parent) {
             const elements = object.userData.elements as string[] | undefined;
             if (elements) return elements[hit?.instanceId ?? 0] ?? null;

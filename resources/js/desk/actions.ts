@@ -1,0 +1,124 @@
+import type { useData } from './data';
+import { startMeasuring } from './elevation/measuring';
+import { startOutline } from './plan/outlining';
+import { showEverything, toggleHidden, workAlone } from './showing';
+import { hideable, useDesk, type Hideable, type Sheet } from './store';
+
+type Data = ReturnType<typeof useData>;
+
+/** Something that can be done: under this name in the command list, by this key on the desk, on the card of what it is done to. */
+export type Action = { name: string; key?: string; short?: string; run: () => void };
+
+const openings = (data: Data) => useDesk.getState().chosen.filter((id) => data.openings.has(id));
+const walls = (data: Data) => useDesk.getState().chosen.filter((id) => data.walls.has(id));
+const sheet = (name: string, which: Sheet, key?: string, short?: string): Action => ({
+    name,
+    key,
+    short,
+    run: () => useDesk.getState().open(which),
+});
+
+/** What can be done with the chosen openings, in the order of a working day. */
+export function openingActions(data: Data): Action[] {
+    if (!data.mayEdit || openings(data).length === 0) return [];
+    return [
+        sheet('Gather all alike', 'gather', 'g', 'Gather'),
+        sheet('Repeat along the wall', 'repeat', 'r', 'Repeat'),
+        sheet('Space evenly', 'space', 'e', 'Space'),
+        sheet('Copy to other walls', 'copy', 'c', 'Copy'),
+        sheet('Stack onto other storeys', 'stack', 't', 'Stack'),
+        sheet('Mirror', 'mirror', 'm', 'Mirror'),
+        sheet('Align heads, sills, jambs or centres', 'align', 'a', 'Align'),
+        sheet('Carry settings to others', 'carry', 'y', 'Carry'),
+        sheet('Fill bare openings with units', 'fill', 'f', 'Fill'),
+        sheet('Empty: take the units out', 'empty', 'b', 'Empty'),
+    ];
+}
+
+export function wallActions(data: Data): Action[] {
+    if (!data.mayEdit || walls(data).length === 0) return [];
+    return [
+        sheet('Stack the wall onto other storeys', 'wallStack', undefined, 'Stack'),
+        sheet('Move the wall', 'wallMove', undefined, 'Move'),
+        sheet('Turn the wall about an end', 'wallTurn', undefined, 'Turn'),
+        sheet('Recess a stretch or a corner', 'recess', undefined, 'Recess'),
+    ];
+}
+
+/** What needs nothing chosen. */
+export function deskActions(data: Data): Action[] {
+    const lines = [...data.lines.values()];
+    return data.mayEdit
+        ? [
+              ...(openings(data).length === 0 && data.openings.size > 0 ? [sheet('Gather openings', 'gather', 'g')] : []),
+              ...(data.project.walls.length > 0
+                  ? [
+                        sheet('Add a setting-out line', 'line', 'l', 'Line'),
+                        sheet('Divide a frontage by setting-out lines', 'divide', 'd', 'Divide'),
+                    ]
+                  : []),
+              ...(lines.length > 0
+                  ? [{ name: 'Remove all setting-out lines', run: () => useDesk.setState({ removingLines: 'all' }) }]
+                  : []),
+              { name: 'Draw an outline of walls', run: () => startOutline(data) },
+              { name: 'Draw inner walls', run: () => startOutline(data, true) },
+          ]
+        : [];
+}
+
+/** Ways to look. */
+export function lookActions(data: Data): Action[] {
+    const desk = useDesk.getState();
+    const some = desk.chosen.length > 0;
+    return [
+        { name: 'Measure between two points', key: 'i', run: () => startMeasuring() },
+        {
+            name: desk.dimensions ? 'Put the chain of dimensions away' : 'Chain of dimensions along a storey',
+            key: 'q',
+            run: () => useDesk.setState((s) => ({ dimensions: !s.dimensions })),
+        },
+        { name: 'Choose by a frame', key: 'x', run: () => useDesk.setState({ framing: true }) },
+        {
+            name: desk.inside ? 'Look from outside' : 'Look from inside',
+            key: 'n',
+            run: () => useDesk.setState((s) => ({ inside: !s.inside })),
+        },
+        ...(data.project.outlines.some((o) => o.inner)
+            ? [
+                  {
+                      name: desk.face === 'outer' ? 'Inner walls in elevation' : 'The outside in elevation',
+                      key: 'w',
+                      run: () => lookAtFace(desk.face === 'outer' ? 'inner' : 'outer'),
+                  },
+              ]
+            : []),
+        ...(some || desk.alone
+            ? [{ name: desk.alone ? 'Work on everything again' : 'Work on what is chosen alone', key: 'o', run: () => workAlone(data) }]
+            : []),
+        ...(openings(data).length > 0 ? [{ name: 'Hide what is chosen', key: 'h', run: () => hideChosen(data) }] : []),
+        { name: 'Show all that is hidden', key: 'u', run: showEverything },
+        {
+            name: desk.through ? 'Walls solid again' : 'See through the outer walls',
+            key: 'v',
+            run: () => useDesk.setState((s) => ({ through: !s.through })),
+        },
+        ...(Object.keys(hideable) as Hideable[]).map((kind) => ({
+            name: `${desk.hidden.includes(kind) ? 'Show' : 'Hide'} ${hideable[kind]}`,
+            run: () => toggleHidden(kind),
+        })),
+    ];
+}
+
+export function lookAtFace(face: 'outer' | 'inner'): void {
+    useDesk.setState((s) => ({ face, views: { ...s.views, elevation: null } }));
+}
+
+function hideChosen(data: Data): void {
+    const ids = openings(data);
+    useDesk.setState((s) => ({ hiddenOpenings: [...new Set([...s.hiddenOpenings, ...ids])], chosen: [] }));
+}
+
+/** The action of a key, if there is one now. */
+export function actionOf(data: Data, key: string): Action | undefined {
+    return [...openingActions(data), ...deskActions(data), ...lookActions(data)].find((a) => a.key === key);
+}

@@ -1,0 +1,91 @@
+import { Button } from '../../ui/Button';
+import { tell } from '../../ui/notices';
+import { useData } from '../data';
+import { toScreen, type Size } from '../drawing/view';
+import { useDesk, type View } from '../store';
+
+/** The points measured between, and the line that joins them. */
+export function MeasureOverlay({ view, size }: { view: View; size: Size }) {
+    const measuring = useDesk((s) => s.measuring);
+    if (!measuring) return null;
+    const a = measuring.from && toScreen(view, size, measuring.from.x, measuring.from.y);
+    const to = measuring.to ?? measuring.over;
+    const b = to && toScreen(view, size, to.x, to.y);
+    return (
+        <g data-measure>
+            {a && b && (
+                <path
+                    d={`M${a.x} ${a.y}L${b.x} ${a.y}L${b.x} ${b.y}`}
+                    fill="none"
+                    stroke="var(--buoy)"
+                    strokeWidth={0.9}
+                    strokeDasharray="4 3"
+                />
+            )}
+            {a && b && <path d={`M${a.x} ${a.y}L${b.x} ${b.y}`} stroke="var(--buoy)" strokeWidth={1.5} />}
+            {[a, b].map(
+                (p, i) => p && <path key={i} d={`M${p.x - 6} ${p.y}h12M${p.x} ${p.y - 6}v12`} stroke="var(--buoy)" strokeWidth={1.5} />,
+            )}
+            {b && to.name && !measuring.to && (
+                <text
+                    x={b.x + 9}
+                    y={b.y - 9}
+                    fontSize={11}
+                    fontWeight={600}
+                    fill="var(--buoy)"
+                    stroke="var(--sheet)"
+                    strokeWidth={3}
+                    paintOrder="stroke"
+                >
+                    {to.name}
+                </text>
+            )}
+        </g>
+    );
+}
+
+/** What was measured: straight, sideways, upright; each can be copied. */
+export function MeasureBar() {
+    const data = useData();
+    const measuring = useDesk((s) => s.measuring);
+    if (!measuring) return null;
+    const { from, to, over } = measuring;
+    const end = to ?? over;
+    const figures: [string, number][] =
+        from && end
+            ? [
+                  ['straight', Math.hypot(end.x - from.x, end.y - from.y)],
+                  ['horizontal', Math.abs(end.x - from.x)],
+                  ['vertical', Math.abs(end.y - from.y)],
+              ]
+            : [];
+    const copy = (mm: number) => {
+        const text = data.length(mm);
+        void navigator.clipboard
+            .writeText(text.replace(/\u202f/g, ''))
+            .then(() => tell(`Copied ${text}.`))
+            .catch(() => tell(`The browser does not let it be copied: ${text}`));
+    };
+    return (
+        <div
+            className="absolute top-2 left-3 flex flex-wrap items-center gap-x-4 gap-y-1 rounded-md border border-hairline bg-paper px-3 py-1.5"
+            data-measured={figures.map((f) => data.length(f[1])).join(' · ')}
+        >
+            <span className="font-semibold">Measure</span>
+            {figures.length === 0 && <span className="text-quiet">Click a point: corners, jambs, heads, floors and lines are caught.</span>}
+            {figures.map(([name, mm]) => (
+                <span key={name}>
+                    <span className="text-quiet">{name}</span> <b>{data.length(mm)}</b>{' '}
+                    {to && (
+                        <button type="button" className="text-xs text-tide underline" aria-label={`Copy ${name}`} onClick={() => copy(mm)}>
+                            copy
+                        </button>
+                    )}
+                </span>
+            ))}
+            <Button small look="plain" title="Esc" onClick={() => useDesk.setState({ measuring: null })}>
+                Done
+            </Button>
+        </div>
+    );
+}

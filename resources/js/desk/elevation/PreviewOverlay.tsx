@@ -1,0 +1,50 @@
+import type { Place } from '../../api/client';
+import { useData } from '../data';
+import { boxOnScreen, type Size } from '../drawing/view';
+import { useDesk, type View } from '../store';
+
+type Props = { view: View; size: Size };
+
+/** What a sheet would come to, in place: what fits in tide, what would not in buoy and crossed out; and what else it is done to. */
+export function PreviewOverlay({ view, size }: Props) {
+    const data = useData();
+    const preview = useDesk((s) => s.preview);
+    const sheet = useDesk((s) => s.sheet);
+    const targets = useDesk((s) => s.targets);
+    const inner = useDesk((s) => s.face) === 'inner';
+    if (!sheet) return null;
+    const path = (places: Place[], cross: boolean) => {
+        let d = '';
+        for (const p of places) {
+            const f = data.frontageOf.get(p.wall);
+            if (!f || f.inner !== inner) continue;
+            const b = boxOnScreen(view, size, f.offset + (f.walls[p.wall] ?? 0) + p.left, p.sillLevel, p.width, p.height);
+            if (b.x > size.width || b.x + b.width < 0 || b.y > size.height || b.y + b.height < 0) continue;
+            d += `M${b.x} ${b.y}h${b.width}v${b.height}h${-b.width}z`;
+            if (cross) d += `l${b.width} ${b.height}m0 ${-b.height}l${-b.width} ${b.height}`;
+        }
+        return d;
+    };
+    const marked = targets.flatMap((id): Place[] => {
+        const wall = data.walls.get(id);
+        const o = data.openings.get(id);
+        if (wall)
+            return [{ wall: id, storey: wall.base, left: 0, sillLevel: wall.foot, width: wall.length, height: wall.head - wall.foot }];
+        return o ? [{ wall: o.wall, storey: o.storey, left: o.left, sillLevel: o.sillLevel, width: o.width, height: o.height }] : [];
+    });
+    const misfits = (preview?.misfits ?? []).flatMap((m) => (m.place ? [m.place] : []));
+    return (
+        <g data-preview-drawn={preview?.placed.length ?? 0}>
+            <path d={path(marked, false)} fill="none" stroke="var(--tide)" strokeWidth={2} strokeDasharray="2 3" />
+            <path d={path(preview?.placed ?? [], false)} fill="var(--tide)" fillOpacity={0.22} stroke="var(--tide)" strokeWidth={1.6} />
+            <path
+                d={path(misfits, true)}
+                fill="var(--buoy)"
+                fillOpacity={0.1}
+                stroke="var(--buoy)"
+                strokeWidth={1.6}
+                strokeDasharray="5 3"
+            />
+        </g>
+    );
+}

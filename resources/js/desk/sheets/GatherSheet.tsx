@@ -1,0 +1,201 @@
+import { useEffect, useRef, useState } from 'react';
+import { api } from '../../api/client';
+import { Button } from '../../ui/Button';
+import { complain, tell } from '../../ui/notices';
+import { Heading } from '../card/parts';
+import { useData, type FoundOpening } from '../data';
+import { useDesk } from '../store';
+import { Entry, Pick, useKept } from './parts';
+
+type Data = ReturnType<typeof useData>;
+type Criterion = 'type' | 'mark' | 'operation' | 'width' | 'height' | 'storey' | 'wall' | 'frontage' | 'facing' | 'sill' | 'head';
+type Values = Record<Criterion, string>;
+
+const names: Record<Criterion, string> = {
+    type: 'unit type',
+    mark: 'mark',
+    operation: 'operation',
+    width: 'width',
+    height: 'height',
+    storey: 'storey',
+    wall: 'wall',
+    frontage: 'frontage',
+    facing: 'facing',
+    sill: 'sill above floor',
+    head: 'head above floor',
+};
+const order = Object.keys(names) as Criterion[];
+const compass = ['North', 'North-east', 'East', 'South-east', 'South', 'South-west', 'West', 'North-west'];
+
+function valuesOf(data: Data, o: FoundOpening): Values {
+    const floor = data.storeys.get(o.storey)?.floor ?? 0;
+    return {
+        type: o.type ?? 'bare',
+        mark: data.project.types.find((t) => t.id === o.type)?.mark ?? data.project.types[0]?.mark ?? '',
+        operation: data.elevations.get(o.frontage.id)?.figures[o.symbol]?.door ? 'hinged-door' : 'fixed',
+        width: `${o.width} mm`,
+        height: `${o.height} mm`,
+        storey: o.storey,
+        wall: o.wall,
+        frontage: o.frontage.id,
+        facing: compass[Math.round(o.frontage.bearing / 45) % 8]!,
+        sill: `${o.sillLevel - floor} mm`,
+        head: `${o.headLevel - floor} mm`,
+    };
+}
+
+/** The criteria that were used last; with them G gathers at once. */
+function used(): Criterion[] {
+    const kept = useKept.getState()['gather.by'];
+    return kept === undefined ? ['type', 'width', 'height'] : order.filter((c) => kept.split(',').includes(c));
+}
+
+async function find(data: Data, by: Criterion[], values: Values): Promise<{ ids: string[]; byStorey: Record<string, number> }> {
+    return api.gather(data.id, Object.fromEntries(by.map((c) => [c, values[c]])) as never);
+}
+
+/** Chooses all that are alike: by what was used last at once, then by any mix that is ticked. */
+export function GatherSheet() {
+    const data = useData();
+    const [start] = useState(() => useDesk.getState().chosen.filter((id) => data.openings.has(id)));
+    const reference = data.openings.get(start[0] ?? '') ?? [...data.openings.values()][0];
+    const [by, setBy] = useState<Criterion[]>(used);
+    const [values, setValues] = useState<Values | null>(() => (reference ? valuesOf(data, reference) : null));
+    const [how, setHow] = useState<'only' | 'add' | 'take'>('only');
+    const [found, setFound] = useState<{ ids: string[]; byStorey: Record<string, number> } | null>(null);
+    const [problem, setProblem] = useState<string | null>(null);
+    const [setName, setSetName] = useState('');
+    const dataNow = useRef(data);
+    useEffect(() => {
+        dataNow.current = data;
+    }, [data]);
+    const chosen = useDesk((s) => s.chosen);
+
+    useEffect(() => {
+        if (!values) return;
+        let gone = false;
+        void find(dataNow.current, by, values)
+            .then((f) => {
+                if (gone) return;
+                setFound(f);
+                setProblem(null);
+                const inFound = new Set(f.ids);
+                const next =
+                    how === 'only'
+                        ? f.ids
+                        : how === 'add'
+                          ? [...start, ...f.ids.filter((id) => !start.includes(id))]
+                          : start.filter((id) => !inFound.has(id));
+                // the one they are alike to stays the first
+                const first = start[0];
+                useDesk.setState({ chosen: first && next.includes(first) ? [first, ...next.filter((id) => id !== first)] : next });
+            })
+            .catch((error: Error) => !gone && setProblem(error.message));
+        return () => {
+            gone = true;
+        };
+    }, [by, values, how, start]);
+
+    const close = () => useDesk.getState().open(null);
+    const toggle = (c: Criterion, on: boolean) => {
+        const next = on ? order.filter((o) => o === c || by.includes(o)) : by.filter((o) => o !== c);
+        useKept.setState({ 'gather.by': next.join(',') });
+        setBy(next);
+    };
+    const set = (c: Criterion, value: string) => setValues((v) => v && { ...v, [c]: value });
+
+    if (!reference || !values) return <p>There are no openings to gather yet.</p>;
+    const choices: Partial<Record<Criterion, Record<string, string>>> = {
+        type: { ...Object.fromEntries(data.project.types.map((t) => [t.id, `${t.mark} ${t.name}`])), bare: 'bare' },
+        mark: Object.fromEntries(data.project.types.map((t) => [t.mark, t.mark])),
+        operation: { fixed: 'fixed', 'side-hung': 'side-hung', 'hinged-door': 'hinged door' },
+        storey: Object.fromEntries(data.project.storeys.map((s) => [s.id, s.name])),
+        wall: Object.fromEntries(data.project.walls.map((w) => [w.id, `${data.frontageOf.get(w.id)?.name ?? ''} ${w.position + 1}`])),
+        frontage: Object.fromEntries(data.project.frontages.map((f) => [f.id, f.name])),
+        facing: Object.fromEntries(compass.map((c) => [c, c])),
+    };
+    return (
+        <div data-sheet="gather">
+            <Heading title="Gather" note={found ? `${chosen.length} chosen` : 'looking…'}>
+                <Button small look="plain" onClick={close} title="Esc">
+                    Done
+                </Button>
+            </Heading>
+            <p className="mb-1">
+                <Pick
+                    label="What to do with them"
+                    value={how}
+                    options={{ only: 'Choose', add: 'Add to what was chosen', take: 'Take from what was chosen' }}
+                    onChange={setHow}
+                />{' '}
+                all alike in
+            </p>
+            <ul className="grid gap-px">
+                {order.map((c) => (
+                    <li key={c} className="flex min-h-6 items-center gap-2">
+                        <label className="flex w-36 shrink-0 items-center gap-1.5">
+                            <input
+                                type="checkbox"
+                                className="size-4 accent-(--tide)"
+                                checked={by.includes(c)}
+                                onChange={(e) => toggle(c, e.target.checked)}
+                            />{' '}
+                            {names[c]}
+                        </label>
+                        <span className={`min-w-0 truncate ${by.includes(c) ? '' : 'opacity-70'}`}>
+                            {choices[c] ? (
+                                <Pick label={names[c]} value={values[c]} options={choices[c]} onChange={(v) => set(c, v)} />
+                            ) : (
+                                <Entry
+                                    label={names[c]}
+                                    value={/^-?[\d.]+ mm$/.test(values[c]) ? data.length(parseFloat(values[c])) : values[c]}
+                                    onChange={(v) => set(c, v)}
+                                />
+                            )}
+                        </span>
+                    </li>
+                ))}
+            </ul>
+            {problem && <p className="my-1 border-l-3 border-buoy bg-buoy-wash px-2 py-1 text-buoy">{problem}</p>}
+            {found && (
+                <p className="mt-2 border-t border-hairline pt-2" data-found={found.ids.length}>
+                    <b>{found.ids.length} alike</b>
+                    {found.ids.length > 0 &&
+                        `: ${data.project.storeys
+                            .filter((s) => found.byStorey[s.id])
+                            .map((s) => `${s.name} ${found.byStorey[s.id]}`)
+                            .join(', ')}`}
+                </p>
+            )}
+            <div className="mt-2 flex flex-wrap gap-2">
+                <Button
+                    small
+                    onClick={() => {
+                        const now = new Set(chosen);
+                        useDesk.setState({ chosen: [...data.openings.keys()].filter((id) => !now.has(id)), sheet: null });
+                    }}
+                >
+                    Invert: choose all others
+                </Button>
+            </div>
+            <form
+                className="mt-3 flex items-center gap-2 border-t border-hairline pt-2"
+                onSubmit={async (e) => {
+                    e.preventDefault();
+                    try {
+                        await data.edit('set.keep', { name: setName, members: chosen }, { quiet: true });
+                        tell(`Kept ${chosen.length} openings as the set “${setName}”.`);
+                        setSetName('');
+                    } catch (error) {
+                        complain(error);
+                    }
+                }}
+            >
+                <Entry label="Name of the set" value={setName} onChange={setSetName} wide />
+                <Button small type="submit" disabled={setName.trim() === '' || chosen.length === 0}>
+                    Keep as a set
+                </Button>
+            </form>
+        </div>
+    );
+}

@@ -1,0 +1,220 @@
+import { useEffect, useRef, useState, type ReactNode } from 'react';
+import type { Args, Misfit } from '../../api/client';
+import { Button } from '../../ui/Button';
+import { complain, tell } from '../../ui/notices';
+import { Heading } from '../card/parts';
+import { useData } from '../data';
+import { fit } from '../drawing/view';
+import { useDesk } from '../store';
+
+type Props = {
+    title: string;
+    /** what is done it to */
+    to: string;
+    edit: string;
+    /** null while something is still to be said; then `missing` says what */
+    args: Args | null;
+    missing?: string;
+    /** on the button: "Repeat" */
+    verb: string;
+    /** it changes openings, so what would not fit may be left out */
+    many?: boolean;
+    /** what it makes is not chosen afterwards */
+    keepChoice?: boolean;
+    children: ReactNode;
+};
+
+/** Something done to what is chosen: said in sentences, shown in the drawing as it is typed, done with Enter. */
+export function Sheet({ title, to, edit, args, missing, verb, many = true, keepChoice = false, children }: Props) {
+    const data = useData();
+    const preview = useDesk((s) => s.preview);
+    const [leaveOut, setLeaveOut] = useState(false);
+    const [busy, setBusy] = useState(false);
+    const form = useRef<HTMLFormElement>(null);
+    const said = args === null ? '' : JSON.stringify(args);
+    const { tryEdit } = data;
+    const latest = useRef(tryEdit);
+    useEffect(() => {
+        latest.current = tryEdit;
+    }, [tryEdit]);
+
+    useEffect(() => {
+        if (said === '') {
+            useDesk.setState({ preview: null });
+            return;
+        }
+        let gone = false;
+        const timer = window.setTimeout(async () => {
+            try {
+                const o = await latest.current(edit, JSON.parse(said) as Args);
+                if (!gone)
+                    useDesk.setState({
+                        preview: {
+                            placed: o.placed,
+                            misfits: o.misfits,
+                            notes: o.notes,
+                            wanted: o.wanted,
+                            refusal: null,
+                            findings: o.findings,
+                        },
+                    });
+            } catch (problem) {
+                if (!gone)
+                    useDesk.setState({
+                        preview: { placed: [], misfits: [], notes: [], wanted: 0, refusal: (problem as Error).message, findings: [] },
+                    });
+            }
+        }, 90);
+        return () => {
+            gone = true;
+            window.clearTimeout(timer);
+        };
+    }, [said, edit, data.project.number]);
+
+    useEffect(() => {
+        const first = form.current?.querySelector<HTMLInputElement>('input[type=text]');
+        if (first) {
+            first.focus();
+            first.select();
+        } else form.current?.querySelector<HTMLButtonElement>('button[type=submit]')?.focus();
+    }, []);
+
+    const close = () => {
+        useDesk.getState().open(null);
+        document.querySelector<HTMLElement>('[data-pane=elevation]')?.focus({ preventScroll: true });
+    };
+
+    async function run() {
+        if (args === null || busy) return;
+        setBusy(true);
+        try {
+            const outcome = await data.edit(edit, many ? { ...args, fit: leaveOut ? 'fitting' : 'all' } : args, {
+                quiet: true,
+                many: preview?.wanted ?? 0,
+            });
+            close();
+            if (!outcome) return;
+            if (!keepChoice && outcome.chosen.length > 0) useDesk.getState().choose(outcome.chosen);
+            tell(`${outcome.summary}.`, { label: 'Undo', run: () => void data.undo() });
+        } catch (problem) {
+            complain(problem);
+        } finally {
+            setBusy(false);
+        }
+    }
+
+    const misfits = preview?.misfits.length ?? 0;
+    const fitting = (preview?.wanted ?? 0) - misfits;
+    const can = args !== null && preview !== null && preview.refusal === null && (misfits === 0 || (leaveOut && fitting > 0));
+    return (
+        <form
+            ref={form}
+            data-sheet={edit}
+            onSubmit={(e) => {
+                e.preventDefault();
+                void run();
+            }}
+            onKeyDown={(e) => {
+                if (e.key === 'Escape') {
+                    e.stopPropagation();
+                    close();
+                }
+            }}
+        >
+            <Heading title={title} note={to}>
+                <Button small look="plain" onClick={close} title="Esc">
+                    Leave
+                </Button>
+            </Heading>
+            {children}
+            <div
+                className="mt-3 border-t border-hairline pt-2"
+                aria-live="polite"
+                data-preview={preview ? `${fitting}/${preview.wanted}` : ''}
+            >
+                {args === null && <p className="text-quiet">{missing}</p>}
+                {preview?.refusal && <p className="border-l-3 border-buoy bg-buoy-wash px-2 py-1 text-buoy">{preview.refusal}</p>}
+                {preview && !preview.refusal && (
+                    <>
+                        {preview.wanted > 0 && (
+                            <p className={misfits === 0 ? 'font-semibold text-moss' : 'font-semibold'}>
+                                {misfits === 0
+                                    ? `✓ ${preview.wanted === 1 ? 'It fits' : `All ${preview.wanted} fit`}.`
+                                    : `${fitting} of ${preview.wanted} fit, ${misfits} would not:`}
+                            </p>
+                        )}
+                        {misfits > 0 && <Misfits misfits={preview.misfits} />}
+                        {preview.notes.map((n) => (
+                            <p key={n} className="mt-1 text-quiet">
+                                {n}
+                            </p>
+                        ))}
+                        {preview.findings.length > 0 && (
+                            <p className="mt-1 text-buoy">
+                                {preview.findings.length === 1
+                                    ? preview.findings[0]!.sentence
+                                    : `${preview.findings.length} findings about them, first: ${preview.findings[0]!.sentence}`}
+                            </p>
+                        )}
+                    </>
+                )}
+                {misfits > 0 && fitting > 0 && (
+                    <label className="mt-2 flex items-center gap-2">
+                        <input
+                            type="checkbox"
+                            checked={leaveOut}
+                            onChange={(e) => setLeaveOut(e.target.checked)}
+                            className="size-4 accent-(--tide)"
+                        />{' '}
+                        Leave those out and do the rest
+                    </label>
+                )}
+                <Button look="main" type="submit" disabled={!can || busy} className="mt-2.5">
+                    {verb}
+                    {fitting > 1 ? ` ${fitting}` : ''} <kbd className="font-sans text-xs opacity-80">Enter</kbd>
+                </Button>
+            </div>
+        </form>
+    );
+}
+
+/** Each that would not fit, with the reason; a click shows where. */
+function Misfits({ misfits }: { misfits: Misfit[] }) {
+    const data = useData();
+    const SHOWN = 12;
+    const look = (m: Misfit) => {
+        const frontage = m.place && data.frontageOf.get(m.place.wall);
+        if (!m.place || !frontage) return;
+        const x = frontage.offset + (frontage.walls[m.place.wall] ?? 0) + m.place.left;
+        useDesk
+            .getState()
+            .look(
+                'elevation',
+                fit(
+                    [x - 3000, m.place.sillLevel - 2500, x + m.place.width + 3000, m.place.sillLevel + m.place.height + 2500],
+                    useDesk.getState().sizes.elevation,
+                ),
+            );
+    };
+    return (
+        <ul className="my-1 max-h-40 overflow-auto border-l-3 border-buoy bg-buoy-wash py-1 text-xs">
+            {misfits.slice(0, SHOWN).map((m, i) => (
+                <li key={i}>
+                    <button
+                        type="button"
+                        className="block w-full px-2 py-0.5 text-left hover:underline"
+                        onClick={() => look(m)}
+                        data-misfit
+                    >
+                        <b>
+                            {data.openings.get(m.element)?.label ?? 'Opening'}
+                            {m.place ? ` · ${data.storeys.get(m.place.storey)?.name ?? ''}` : ''}
+                        </b>{' '}
+                        {m.sentence}
+                    </button>
+                </li>
+            ))}
+            {misfits.length > SHOWN && <li className="px-2 text-quiet">and {misfits.length - SHOWN} more.</li>}
+        </ul>
+    );
+}
