@@ -6,6 +6,7 @@ namespace App\Demo;
 
 use App\Editing\Editor;
 use App\Editing\NewProject;
+use App\Models\Opening;
 use App\Models\Project;
 use App\Models\Role;
 use App\Models\Storey;
@@ -16,7 +17,8 @@ use Isleward\Core\Fields;
 
 /**
  * The demo: an invented pilot house on an invented tidal island. Four storeys, a watch room on the roof's south-east corner
- * and a boat workshop at its west. Two of its openings are placed wrongly on purpose, to be found.
+ * and a boat workshop at its west; rooms behind inner walls, setting-out lines, sets, and one finding that is let stand. Two
+ * of its openings are placed wrongly on purpose, to be found.
  */
 final class SkerrowPilotHouse
 {
@@ -59,31 +61,86 @@ final class SkerrowPilotHouse
         $watch = $this->outline('Watch room', [[10800, 0], [18000, 0], [18000, 5400], [10800, 5400]], 200, 'Watch', 'Watch');
         $workshop = $this->outline('Boat workshop', [[-13000, 3000], [-2000, 3000], [-2000, 10200], [-13000, 10200]], 250, 'Quay', 'Quay');
 
-        [$south, $east, $north, $west] = $main;
+        $this->mainHouse($main);
+        $this->watchRoom($watch);
+        $this->workshop($workshop);
+        $this->innerWalls();
+        $this->settingOut($main[0], $main[1]);
+        $this->sets($main[0]);
+        $this->mistakes($main[0], $main[3]);
+
+        return $this->project;
+    }
+
+    /** @param  list<string>  $walls */
+    private function mainHouse(array $walls): void
+    {
+        [$south, $east, $north, $west] = $walls;
         $this->row($south, 'Quay', 'G-01', 1200, 4200, 1);
         $this->row($south, 'Quay', 'D-06', 7300, 0, 1);
         $this->row($south, 'Quay', 'D-04', 11800, 0, 1);
-        foreach (['Charts', 'Crew', 'Office'] as $storey) {
-            $this->row($south, $storey, 'W-03', 1730, 2280, 7);
-            $this->row($east, $storey, 'W-11', 900, 3450, 3);
-            $this->row($north, $storey, 'W-05', 1500, 3250, 5);
-            $this->row($west, $storey, 'W-07', 1800, 3225, 3);
-        }
+        $charts = [
+            ...$this->row($south, 'Charts', 'W-03', 1730, 2280, 7),
+            ...$this->row($east, 'Charts', 'W-11', 900, 3450, 3),
+            ...$this->row($north, 'Charts', 'W-05', 1500, 3250, 5),
+            ...$this->row($west, 'Charts', 'W-07', 1800, 3225, 3),
+        ];
+        $this->run('opening.stack', ['ids' => $charts, 'storeys' => [$this->storeys['Crew'], $this->storeys['Office']]]);
         $this->row($east, 'Quay', 'W-05', 1250, 3450, 3);
         $this->row($north, 'Quay', 'W-09', 1500, 2280, 6);
         $this->row($north, 'Quay', 'D-02', 15600, 0, 1);
         $this->row($west, 'Quay', 'D-01', 5200, 0, 1);
-        $this->row($watch[0], 'Watch', 'W-03', 300, 1300, 5);
-        $this->row($watch[1], 'Watch', 'W-03', 450, 1600, 3);
-        $this->row($watch[2], 'Watch', 'W-09', 1200, 1800, 3);
-        $this->row($watch[3], 'Watch', 'D-01', 2200, 0, 1);
-        $this->place($workshop[0], 'Quay', null, ['from' => 'middle', 'value' => 0, 'to' => 'centre'], ['width' => 4200, 'height' => 3400, 'sill' => ['from' => 'floor', 'height' => 0]]);
-        $this->row($workshop[0], 'Quay', 'W-01', 600, 8900, 2);
-        $this->row($workshop[2], 'Quay', 'W-09', 1400, 2000, 5);
-        $this->row($workshop[3], 'Quay', 'D-04', 2700, 0, 1);
-        $this->mistakes($south, $west);
+    }
 
-        return $this->project;
+    /** @param  list<string>  $walls */
+    private function watchRoom(array $walls): void
+    {
+        $this->row($walls[0], 'Watch', 'W-03', 250, 1375, 5);
+        $this->row($walls[1], 'Watch', 'W-03', 450, 1600, 3);
+        $this->row($walls[2], 'Watch', 'W-09', 1200, 1800, 3);
+        $this->row($walls[3], 'Watch', 'D-01', 2200, 0, 1);
+    }
+
+    /** @param  list<string>  $walls */
+    private function workshop(array $walls): void
+    {
+        $this->place($walls[0], 'Quay', null, ['from' => 'middle', 'value' => 0, 'to' => 'centre'], ['width' => 4200, 'height' => 3400, 'sill' => ['from' => 'floor', 'height' => 0]]);
+        $window = $this->row($walls[0], 'Quay', 'W-01', 600, 0, 1);
+        $this->run('opening.mirror', ['ids' => $window, 'about' => 'middle', 'copy' => true]);
+        $this->row($walls[2], 'Quay', 'W-09', 1400, 2000, 5);
+        $this->row($walls[3], 'Quay', 'D-04', 2700, 0, 1);
+    }
+
+    /** Rooms on two storeys: a corridor wall, and walls between the rooms with a door at a nib in each; one nib is agreed to be less. */
+    private function innerWalls(): void
+    {
+        $corridor = $this->inner('Corridor, Charts', [[300, 6500], [17700, 6500]], 'Charts')[0];
+        $doors = $this->row($corridor, 'Charts', 'D-01', 200, 5600, 3);
+        $this->inner('Chart library', [[6000, 6500], [6000, 11100]], 'Charts');
+        $this->inner('Reading room', [[12000, 6500], [12000, 11100]], 'Charts');
+        $this->run('wall.stack', ['walls' => [$corridor], 'from' => $this->storeys['Charts'], 'storeys' => [$this->storeys['Crew']]]);
+        $this->run('opening.change', ['id' => $doors[0], 'value' => 150]);
+        $this->run('finding.accept', ['wall' => $corridor, 'finding' => 'door.nib '.$doors[0], 'figure' => 150, 'note' => 'The shelf beside it is fixed: agreed with the chart room.']);
+    }
+
+    /** Lines that the day's work hangs on: two uprights, the sill over every floor, and one of them brought round the corner. */
+    private function settingOut(string $south, string $east): void
+    {
+        $entrance = $this->line($south, ['name' => 'Entrance', 'axis' => 'upright', 'rule' => ['from' => 'middle', 'value' => 0]]);
+        $quay = $this->line($south, ['name' => 'Quay edge', 'axis' => 'upright', 'rule' => ['from' => 'right', 'value' => 1200]]);
+        $this->line($south, ['name' => 'Sills', 'axis' => 'level', 'rule' => ['from' => 'floor', 'height' => 900]]);
+        $this->run('line.across', ['id' => $quay, 'side' => 'right']);
+        $door = Opening::query()->where('wall_id', $south)->where('unit_type_id', $this->types['D-06'])->value('id');
+        $this->run('opening.change', ['id' => $door, 'measure' => ['from' => 'line', 'ref' => $entrance, 'to' => 'centre']]);
+        $this->run('opening.change', ['id' => $door, 'value' => 0]);
+    }
+
+    private function sets(string $south): void
+    {
+        $doors = array_keys(array_filter($this->types, static fn (string $id, string $mark): bool => str_starts_with($mark, 'D'), ARRAY_FILTER_USE_BOTH));
+        $ids = Opening::query()->where('project_id', $this->project->id)->whereIn('unit_type_id', array_map(fn (string $mark): string => $this->types[$mark], $doors))->pluck('id')->all();
+        $this->run('set.keep', ['name' => 'Doors', 'members' => $ids]);
+        $this->run('set.keep', ['name' => 'South windows', 'members' => Opening::query()->where('wall_id', $south)->where('unit_type_id', $this->types['W-03'])->pluck('id')->all()]);
     }
 
     /** Set too near to a corner, and on top of each other. */
@@ -104,25 +161,48 @@ final class SkerrowPilotHouse
      */
     private function outline(string $name, array $points, float $thickness, string $base, string $top): array
     {
-        $id = $this->run('outline.draw', ['name' => $name, 'points' => $points, 'thickness' => $thickness, 'base' => $this->storeys[$base], 'top' => $this->storeys[$top]])[0];
-
-        return array_values(Wall::query()->where('outline_id', $id)->orderBy('position')->pluck('id')->all());
+        return $this->drawn(['name' => $name, 'points' => $points, 'thickness' => $thickness, 'base' => $this->storeys[$base], 'top' => $this->storeys[$top]]);
     }
 
-    private function row(string $wall, string $storey, string $mark, float $first, float $pitch, int $count): void
+    /**
+     * @param  list<array{int, int}>  $points
+     * @return list<string> wall ids in order
+     */
+    private function inner(string $name, array $points, string $storey): array
     {
-        for ($i = 0; $i < $count; $i++) {
-            $this->place($wall, $storey, $mark, ['from' => 'left', 'value' => $first + $i * $pitch, 'to' => 'near']);
-        }
+        return $this->drawn(['name' => $name, 'points' => $points, 'closed' => false, 'inner' => true, 'thickness' => 120, 'base' => $this->storeys[$storey], 'top' => $this->storeys[$storey]]);
+    }
+
+    /**
+     * @param  array<string, mixed>  $args
+     * @return list<string> wall ids in order
+     */
+    private function drawn(array $args): array
+    {
+        return array_values(Wall::query()->where('outline_id', $this->run('outline.draw', $args)[0])->orderBy('position')->pluck('id')->all());
+    }
+
+    /** @param  array<string, mixed>  $args */
+    private function line(string $wall, array $args): string
+    {
+        return $this->run('line.add', ['wall' => $wall] + $args)[0];
+    }
+
+    /** @return list<string> */
+    private function row(string $wall, string $storey, string $mark, float $first, float $pitch, int $count): array
+    {
+        $id = $this->place($wall, $storey, $mark, ['from' => 'left', 'value' => $first, 'to' => 'near']);
+
+        return $count === 1 ? [$id] : [$id, ...$this->run('opening.repeat', ['ids' => [$id], 'pitch' => $pitch, 'count' => $count - 1])];
     }
 
     /**
      * @param  array{from: string, value: float|int, to: string}  $position
      * @param  array<string, mixed>  $more
      */
-    private function place(string $wall, string $storey, ?string $mark, array $position, array $more = []): void
+    private function place(string $wall, string $storey, ?string $mark, array $position, array $more = []): string
     {
-        $this->run('opening.place', ['wall' => $wall, 'storey' => $this->storeys[$storey], 'type' => $mark === null ? null : $this->types[$mark], 'position' => $position] + $more);
+        return $this->run('opening.place', ['wall' => $wall, 'storey' => $this->storeys[$storey], 'type' => $mark === null ? null : $this->types[$mark], 'position' => $position] + $more)[0];
     }
 
     /**

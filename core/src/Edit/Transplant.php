@@ -6,6 +6,7 @@ namespace Isleward\Core\Edit;
 
 use Isleward\Core\Design\Along;
 use Isleward\Core\Design\Design;
+use Isleward\Core\Design\Edge;
 use Isleward\Core\Design\Opening;
 use Isleward\Core\Design\PositionRule;
 use Isleward\Core\Design\Reference;
@@ -46,6 +47,9 @@ final readonly class Transplant
         $rule = $opening->sill;
         $line = $rule->from === SillDatum::Line ? $this->design->line((string) $rule->ref) : null;
         if ($rule->from === SillDatum::Floor || ($line !== null && count($this->design->places->lineLevels($line)) > 1)) {
+            $this->attempt->note(sprintf('%s of %s: %s above %s, and so on each.', $rule->edge === Edge::Head ? 'Head' : 'Sill', $this->design->label($opening), Words::length($this->design, $rule->height),
+                $line === null ? 'its storey’s floor' : 'line '.$line->name));
+
             return $copy;
         }
         $above = $this->design->places->of($opening)->sill - $this->design->storeys->floor($opening->storey);
@@ -56,6 +60,6 @@ final readonly class Transplant
         };
         $this->attempt->note(sprintf('The sill of %s is measured from %s; on the other storeys it is %s above each one’s own floor.', $this->design->label($opening), $from, Words::length($this->design, $above)));
 
-        return $copy->with(['sill' => SillRule::of(SillDatum::Floor, $rule->edge === \Isleward\Core\Design\Edge::Head ? $above + $opening->height : $above, edge: $rule->edge)->toArray()]);
+        return $copy->with(['sill' => SillRule::of(SillDatum::Floor, $rule->edge === Edge::Head ? $above + $opening->height : $above, edge: $rule->edge)->toArray()]);
     }
 }

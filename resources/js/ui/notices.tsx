@@ -30,7 +30,7 @@ export function complain(problem: unknown): void {
 export function NoticeBoard() {
     const { all, close } = useNotices();
     return (
-        <div role="status" aria-live="polite" className="pointer-events-none fixed bottom-24 left-1/2 z-50 flex w-[34rem] max-w-[90vw] -translate-x-1/2 flex-col gap-2">
+        <div role="status" aria-live="polite" className="pointer-events-none fixed right-3 bottom-3 z-50 flex w-80 max-w-[90vw] flex-col gap-2">
             {all.map((n) => (
                 <div
                     key={n.id}

@@ -228,7 +228,8 @@ function GhostDimensions({ ghost, view, size, live }: Props & { ghost: Ghost; li
     const lx = toScreen(view, size, start + left.from, 0).x;
     const rx = toScreen(view, size, start + right.from, 0).x;
     const middle = (a.x + b.x) / 2;
-    const headX = Math.max(a.x, b.x) + 13;
+    const tight = Math.max(a.x, b.x) + 90 > size.width;
+    const headX = tight ? Math.min(a.x, b.x) - 13 : Math.max(a.x, b.x) + 13;
     return (
         <g data-dimensions>
             <DimensionLine
@@ -264,7 +265,8 @@ function GhostDimensions({ ghost, view, size, live }: Props & { ghost: Ghost; li
                     text={`head ${text('head', ghost.sill + ghost.height - storey.floor)}`}
                     tone={tone}
                     lit={lit('head')}
-                    overflow="after"
+                    overflow={tight ? 'before' : 'after'}
+                    at={floor - b.y > 20 ? (floor + b.y) / 2 : a.y - 54}
                 />
             )}
             {(lit('height') || ghost.typed.height !== undefined) && (

@@ -15,28 +15,47 @@ export function LinesOverlay({ view, size, dragged }: Props & { dragged: Dragged
     const chosen = useDesk((s) => s.chosen);
     if (!showing.lines) return null;
     const seen = new Set(showing.frontages.map((f) => f.id));
+    const lines = [...data.lines.values()].filter((l) => seen.has(l.frontage.id));
+    const rows = rowsOf(lines, view, size);
     return (
         <g data-lines>
-            {[...data.lines.values()]
-                .filter((l) => seen.has(l.frontage.id))
-                .map((l) => (
-                    <Line
-                        key={l.id}
-                        line={l}
-                        by={dragged?.id === l.id ? dragged.by : 0}
-                        on={chosen.includes(l.id)}
-                        view={view}
-                        size={size}
-                    />
-                ))}
+            {lines.map((l) => (
+                <Line
+                    key={l.id}
+                    line={l}
+                    row={rows.get(l.id) ?? 0}
+                    by={dragged?.id === l.id ? dragged.by : 0}
+                    on={chosen.includes(l.id)}
+                    view={view}
+                    size={size}
+                />
+            ))}
         </g>
     );
 }
 
-function Line({ line, by, on, view, size }: Props & { line: FoundLine; by: number; on: boolean }) {
+const widthOf = (line: FoundLine) => line.name.length * 6.4 + 10;
+
+/** Tags of upright lines that would meet stand in rows under each other. */
+function rowsOf(lines: FoundLine[], view: View, size: Size): Map<string, number> {
+    const placed = lines
+        .flatMap((l) => (l.u === null ? [] : [{ id: l.id, x: toScreen(view, size, l.frontage.offset + l.u, 0).x, half: widthOf(l) / 2 + 3 }]))
+        .sort((a, b) => a.x - b.x);
+    const ends: number[] = [];
+    const rows = new Map<string, number>();
+    for (const p of placed) {
+        let row = ends.findIndex((end) => end <= p.x - p.half);
+        if (row < 0) row = ends.length;
+        ends[row] = p.x + p.half;
+        rows.set(p.id, row);
+    }
+    return rows;
+}
+
+function Line({ line, row, by, on, view, size }: Props & { line: FoundLine; row: number; by: number; on: boolean }) {
     const f = line.frontage;
     const choose = (event: { shiftKey: boolean }) => useDesk.getState().choose([line.id], event.shiftKey);
-    const width = line.name.length * 6.4 + 10;
+    const width = widthOf(line);
     const tag = (x: number, y: number) => (
         <g className="pointer-events-auto cursor-pointer" data-line={line.name} onPointerDown={(e) => e.stopPropagation()} onClick={choose}>
             <title>{`Setting-out line ${line.name}`}</title>
@@ -58,7 +77,7 @@ function Line({ line, by, on, view, size }: Props & { line: FoundLine; by: numbe
     if (line.u !== null) {
         const x = toScreen(view, size, f.offset + line.u + by, 0).x;
         if (x < -40 || x > size.width + 40) return null;
-        const top = Math.max(toScreen(view, size, 0, f.head).y - 26, 22);
+        const top = Math.max(toScreen(view, size, 0, f.head).y - 26, 22) + row * 18;
         const foot = Math.min(toScreen(view, size, 0, f.foot).y + 8, size.height);
         return (
             <g>

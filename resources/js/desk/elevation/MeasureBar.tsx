@@ -48,6 +48,7 @@ export function MeasureOverlay({ view, size }: { view: View; size: Size }) {
 export function MeasureBar() {
     const data = useData();
     const measuring = useDesk((s) => s.measuring);
+    const chain = useDesk((s) => s.dimensions);
     if (!measuring) return null;
     const { from, to, over } = measuring;
     const end = to ?? over;
@@ -68,7 +69,7 @@ export function MeasureBar() {
     };
     return (
         <div
-            className="absolute top-2 left-3 flex flex-wrap items-center gap-x-4 gap-y-1 rounded-md border border-hairline bg-paper px-3 py-1.5"
+            className={`absolute ${chain ? 'bottom-16' : 'bottom-2'} left-3 flex flex-wrap items-center gap-x-4 gap-y-1 rounded-md border border-hairline bg-paper px-3 py-1.5`}
             data-measured={figures.map((f) => data.length(f[1])).join(' · ')}
         >
             <span className="font-semibold">Measure</span>

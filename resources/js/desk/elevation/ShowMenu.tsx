@@ -12,6 +12,7 @@ export function ShowMenu() {
     const hidden = useDesk((s) => s.hidden);
     const hiddenSets = useDesk((s) => s.hiddenSets);
     const inside = useDesk((s) => s.inside);
+    const face = useDesk((s) => s.face);
     const through = useDesk((s) => s.through);
     const framing = useDesk((s) => s.framing);
     const picking = useDesk((s) => s.picking);
@@ -37,7 +38,7 @@ export function ShowMenu() {
                     {framing ? 'Drag a frame round what is to be chosen' : 'Click the point it is measured from'} · Esc
                 </span>
             )}
-            {inside && <span className="rounded border border-hairline bg-paper px-2 py-1">Seen from inside</span>}
+            {inside && <span className="rounded border border-hairline bg-paper px-2 py-1">{face === 'inner' ? 'Seen from the back' : 'Seen from inside'}</span>}
             {(showing.said.length > 0 || through) && (
                 <span className="rounded border border-buoy bg-buoy-wash px-2 py-1" role="status" data-hidden-said>
                     {showing.said.length > 0 ? `Hidden: ${showing.said.join(', ')}` : 'Outer walls seen through'}

@@ -191,7 +191,15 @@ export function GatherSheet() {
                     }
                 }}
             >
-                <Entry label="Name of the set" value={setName} onChange={setSetName} wide />
+                <input
+                    type="text"
+                    aria-label="Name of the set"
+                    placeholder="Name of a set"
+                    value={setName}
+                    maxLength={80}
+                    onChange={(e) => setSetName(e.target.value)}
+                    className="min-w-0 grow rounded-sm border-b border-tide bg-tide-wash px-1"
+                />
                 <Button small type="submit" disabled={setName.trim() === '' || chosen.length === 0}>
                     Keep as a set
                 </Button>

@@ -207,8 +207,9 @@ function Misfits({ misfits }: { misfits: Misfit[] }) {
                         data-misfit
                     >
                         <b>
-                            {data.openings.get(m.element)?.label ?? 'Opening'}
-                            {m.place ? ` · ${data.storeys.get(m.place.storey)?.name ?? ''}` : ''}
+                            {m.place
+                                ? `${data.frontageOf.get(m.place.wall)?.name ?? ''} · ${data.storeys.get(m.place.storey)?.name ?? ''}`
+                                : (data.openings.get(m.element)?.label ?? 'Opening')}
                         </b>{' '}
                         {m.sentence}
                     </button>
