@@ -126,10 +126,10 @@ final class DeskTest extends TestCase
         $this->desk->waitFor('[cmdk-input]');
         $this->desk->keys('Place W-09', Keys::ENTER);
         $this->desk->waitFor('[data-ghost=new]');
-        // it starts in the middle of the south wall: 2000 to the right of the door there, which ends at 9900
+        // it starts in the middle of the south wall: 2000 to the right of the glazed front, which ends at 5400
         $this->desk->keys('2000', Keys::TAB, Keys::TAB, Keys::TAB, '3900', Keys::ENTER);
         $this->desk->waitUntil(fn (): bool => $this->desk->count('input[aria-label="Head"]') === 1 && $this->desk->value('Head') === '3 900', 'the window to stand');
-        self::assertSame('11 900', $this->desk->value('Position'));
+        self::assertSame('7 400', $this->desk->value('Position'));
         $this->desk->keys(Keys::ESCAPE, Keys::ARROW_RIGHT);
         $this->desk->waitUntil(fn (): bool => $this->desk->count('[aria-label^="Undo: Moved W-09 10 to the right"]') === 1, 'the arrow to move it');
         $this->desk->keys(Keys::DELETE);

@@ -160,13 +160,21 @@ final class Attempt
         }
         for ($i = (int) floor($placed->left / self::STRIP), $last = (int) floor($placed->right / self::STRIP); $i <= $last; $i++) {
             foreach ($this->standing[$wall->id][$i] ?? [] as $other) {
-                if ($placed->overlaps($other) && ! ($was !== null && $was->overlaps($other))) {
+                if ($placed->overlaps($other) && ! $this->metBefore($was, $other)) {
                     return sprintf('It would meet %s at %s from the wall’s left end.', $after->label($other->opening), $this->say($other->left));
                 }
             }
         }
 
         return null;
+    }
+
+    /** Two that met where they were before may go on meeting: that is for a finding to say. */
+    private function metBefore(?PlacedOpening $was, PlacedOpening $other): bool
+    {
+        $before = $this->design->openings[$other->opening->id] ?? null;
+
+        return $was !== null && $before !== null && $was->overlaps($this->design->places->of($before));
     }
 
     private function past(Design $design, Wall $wall, PlacedOpening $placed): ?string

@@ -46,6 +46,43 @@ final class FindingsTest extends TestCase
         }
     }
 
+    public function test_slips_and_oddities_are_found_with_their_figure_and_put_right(): void
+    {
+        foreach ([
+            'sill from the datum' => [fn (House $h) => $h->place(['left' => 2000, 'sill' => ['from' => 'datum', 'height' => 4500]] + ['type' => $h->type('W-03')->id], storey: 1), 'opening.sill_datum', 4500.0],
+            'glazing facing in' => [fn (House $h) => $h->place(['left' => 2000, 'type' => $h->type('W-03')->id, 'facesOut' => false]), 'unit.facing_in', 90.0],
+            'a door off its floor' => [fn (House $h) => $h->place(['left' => 2000, 'type' => $h->type('D-01')->id, 'sill' => ['from' => 'floor', 'height' => 45]]), 'door.floating', 45.0],
+            'a name that lies' => [function (House $h): void {
+                $id = $h->place(['left' => 2000, 'width' => 1135, 'height' => 1500])->id;
+                $h->do('opening.fill', ['ids' => [$id], 'window' => $h->type('W-03')->id]);
+                $h->do('opening.change', ['id' => $id, 'width' => 1195]);
+            }, 'type.name_and_size', 60.0],
+            'a head out of line' => [function (House $h): void {
+                foreach ([0, 0, 12] as $i => $up) {
+                    $h->place(['left' => 1000 + 2000 * $i, 'type' => $h->type('W-03')->id, 'sill' => ['from' => 'floor', 'height' => 900 + $up]]);
+                }
+            }, 'opening.off_line.head', 12.0],
+            'a jamb out of line with the storey below' => [function (House $h): void {
+                $h->place(['left' => 2000, 'type' => $h->type('W-03')->id]);
+                $h->place(['left' => 2019.9, 'type' => $h->type('W-03')->id], storey: 1);
+            }, 'opening.off_line.jamb', 19.9],
+        ] as $case => [$make, $rule, $figure]) {
+            $house = House::box();
+            $make($house);
+            $findings = self::of($house);
+            self::assertSame($rule, $findings[0]->rule ?? null, $case);
+            self::assertEqualsWithDelta($figure, abs($findings[0]->figure), 1e-6, $case);
+            $remedy = $findings[0]->remedy;
+            self::assertNotNull($remedy, $case);
+            $house->do($remedy->edit, $remedy->args);
+            self::assertSame([], self::of($house), "$case: nothing is left after the remedy");
+        }
+        $house = House::box();
+        $house->place(['left' => 2000, 'type' => $house->type('W-03')->id]);
+        $house->place(['left' => 2020, 'type' => $house->type('W-03')->id], storey: 1);
+        self::assertSame([], self::of($house), '20 is meant');
+    }
+
     public function test_no_remedy_is_offered_that_would_do_other_harm(): void
     {
         $house = House::box();

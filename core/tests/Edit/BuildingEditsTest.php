@@ -118,8 +118,8 @@ final class BuildingEditsTest extends TestCase
         $house = House::box(heights: [3600, 3000, 3000]);
         $plain = static fn (Design $d): string => json_encode(self::sorted($d), JSON_THROW_ON_ERROR);
         $states = [$plain($house->design)];
-        $changes = [];
-        for ($i = 0; $i < 1500; $i++) {
+        $changes = $done = [];
+        for ($i = 0; $i < 3000; $i++) {
             [$edit, $args] = self::randomEdit($house);
             try {
                 $change = $house->do($edit, $args);
@@ -130,8 +130,11 @@ final class BuildingEditsTest extends TestCase
             $operations = array_map(static fn (Operation $o): Operation => Operation::from(new Fields(json_decode((string) json_encode($o->toArray()), true))), $change->operations);
             $changes[] = new Change($change->summary, $operations);
             $states[] = $plain($house->design);
+            $done[] = $edit;
         }
-        self::assertGreaterThan(700, count($changes));
+        self::assertGreaterThan(1200, count($changes));
+        $missing = array_diff(array_keys(Edits::BY_NAME), $done);
+        self::assertSame([], array_values($missing), 'every edit there is has been done');
         $design = $house->design;
         for ($i = count($changes) - 1; $i >= 0; $i--) {
             $design = $design->after($changes[$i]->inverse(''));
@@ -157,29 +160,67 @@ final class BuildingEditsTest extends TestCase
     {
         $design = $house->design;
         $pick = static fn (array $of): mixed => $of === [] ? null : array_values($of)[mt_rand(0, count($of) - 1)];
+        $some = static fn (array $of, int $most): array => array_values(array_unique(array_filter(array_map(static fn (): ?string => $pick($of)?->id, range(1, $most)))));
         $storey = $pick($design->storeys->all)->id;
         $wall = $pick($design->walls)?->id;
         $opening = $pick($design->openings)?->id ?? 'op-none';
-        $known = array_keys(Edits::BY_NAME);
-        $edit = mt_rand(0, 2) > 0 ? $pick(['opening.place', 'opening.change']) : $pick($known);
-        $refs = ['left', 'right', 'middle', 'fraction'];
+        $openings = $some($design->openings, 4);
+        $edit = mt_rand(0, 3) === 0 ? $pick(['opening.place', 'opening.change']) : $pick(array_keys(Edits::BY_NAME));
+        $along = static fn (): array => match ($r = $pick(['left', 'right', 'middle', 'fraction', 'point', 'line', 'opening'])) {
+            'fraction' => ['from' => $r, 'value' => mt_rand(0, 100) / 100],
+            'point' => ['from' => $r, 'at' => mt_rand(0, 9000), 'value' => mt_rand(-300, 300) / 7],
+            'line' => ['from' => $r, 'ref' => $pick($design->lines)?->id, 'value' => mt_rand(-900, 900) / 7],
+            'opening' => ['from' => $r, 'ref' => $opening, 'point' => $pick(['left', 'centre', 'right']), 'value' => mt_rand(-2000, 4000) / 7],
+            default => ['from' => $r, 'value' => mt_rand(0, 12000) / 7, 'face' => $pick(['outer', 'inner'])],
+        };
+        $sill = static fn (): array => match ($r = $pick(['floor', 'floor', 'foot', 'datum', 'line', 'opening'])) {
+            'line' => ['from' => $r, 'ref' => $pick($design->lines)?->id, 'height' => 10, 'edge' => $pick(['sill', 'head'])],
+            'opening' => ['from' => $r, 'ref' => $opening, 'point' => $pick(['sill', 'head']), 'edge' => $pick(['sill', 'head']), 'height' => mt_rand(-90, 90) / 7],
+            default => ['from' => $r, 'height' => mt_rand(0, 2000) / 3],
+        };
+        $fit = ['fit' => $pick(['all', 'fitting', 'fitting'])];
 
         return [$edit, match ($edit) {
-            'settings.change' => ['cornerMargin' => mt_rand(0, 300), 'north' => mt_rand(0, 359), 'units' => $pick(['mm', 'm', 'ft-in'])],
+            'settings.change' => ['cornerMargin' => mt_rand(0, 300), 'north' => mt_rand(0, 359), 'units' => $pick(['mm', 'm', 'ft-in']), 'nib' => mt_rand(0, 300), 'module' => $pick([null, ['length' => 200, 'height' => 100, 'joint' => 8]])],
             'storey.insert' => ['above' => mt_rand(0, 3) === 0 ? null : $storey, 'name' => 'N'.mt_rand(), 'height' => mt_rand(24, 48) * 100 + 0.1],
             'storey.change' => ['id' => $storey, 'name' => 'R'.mt_rand(), 'height' => mt_rand(24, 48) * 100],
-            'storey.remove' => ['id' => $storey, 'withContents' => count($design->storeys->all) > 3],
-            'outline.draw' => ['rectangle' => ['x' => mt_rand(0, 50) * 1000, 'width' => mt_rand(3, 30) * 1000, 'depth' => 7000 / 3], 'thickness' => mt_rand(100, 400), 'base' => $storey, 'top' => $storey],
-            'outline.turn' => ['id' => $pick($design->outlines)->id],
-            'outline.remove' => ['id' => $pick($design->outlines)->id, 'withContents' => count($design->outlines) > 2],
+            'storey.remove' => ['id' => $storey, 'withContents' => count($design->storeys->all) > 4],
+            'outline.draw' => mt_rand(0, 1) === 0
+                ? ['rectangle' => ['x' => mt_rand(0, 50) * 1000, 'width' => mt_rand(3, 30) * 1000, 'depth' => 7000 / 3], 'thickness' => mt_rand(100, 400), 'base' => $storey, 'top' => $storey]
+                : ['points' => [[$x = mt_rand(1, 11) * 1000, 200], [$x, 7800]], 'closed' => false, 'inner' => true, 'thickness' => 100, 'base' => $storey, 'top' => $storey],
+            'outline.turn' => ['id' => $pick($design->outlines)?->id],
+            'outline.remove' => ['id' => $pick($design->outlines)?->id, 'withContents' => count($design->outlines) > 3],
+            'outline.recess' => ['wall' => $wall, 'from' => 0, 'to' => mt_rand(5, 40) * 100, 'depth' => mt_rand(3, 12) * 100],
             'wall.change' => ['walls' => [$wall], 'thickness' => mt_rand(100, 500), 'top' => $storey],
-            'opening.place' => ['wall' => $wall, 'storey' => $storey, 'type' => $pick([...array_values($design->types), null])?->id, 'position' => ['from' => $r = $pick($refs), 'value' => $r === 'fraction' ? mt_rand(0, 100) / 100 : mt_rand(0, 12000) / 7, 'to' => $pick(['near', 'far', 'centre'])]],
-            'opening.change' => ['id' => $opening] + $pick([
+            'wall.move' => ['wall' => $wall, 'by' => mt_rand(-900, 900) / 7],
+            'wall.turn' => ['wall' => $wall, 'degrees' => mt_rand(-60, 60) / 7, 'about' => $pick(['left', 'middle', 'right'])],
+            'wall.stack' => ['walls' => [$wall], 'from' => $design->walls[$wall]->base ?? $storey, 'storeys' => [$storey]] + $fit,
+            'line.add' => ['wall' => $wall] + $pick([['axis' => 'upright', 'rule' => $along()], ['axis' => 'level', 'rule' => ['edge' => 'sill'] + $sill(), 'storey' => $pick([null, $storey])], ['axis' => 'upright', 'parts' => mt_rand(2, 4)], ['axis' => 'upright', 'percentages' => [12.5, 99]]]),
+            'line.across' => ['id' => $pick($design->lines)?->id ?? 'li-none', 'side' => $pick(['left', 'right'])],
+            'line.change' => ['id' => $pick($design->lines)?->id ?? 'li-none', 'by' => mt_rand(-700, 700) / 7, 'name' => 'M'.mt_rand()],
+            'line.remove' => ['ids' => $some($design->lines, 2), 'keepFigures' => true],
+            'opening.place' => ['wall' => $wall, 'storey' => $storey, 'type' => $pick([...array_values($design->types), null])?->id, 'position' => $along() + ['to' => $pick(['near', 'far', 'centre'])], 'sill' => $sill()],
+            'opening.change' => mt_rand(0, 3) === 0 ? ['ids' => $openings, 'width' => $pick(['+10', '-10', '900']), 'keep' => $pick(['sill', 'head']), 'head' => '+5'] + $fit : ['id' => $opening] + $pick([
                 ['by' => ['u' => mt_rand(-500, 500) / 3]], ['by' => ['v' => 10]], ['width' => mt_rand(600, 2000)], ['head' => 2400], ['facesOut' => false], ['mirrored' => true],
-                ['setback' => mt_rand(0, 200)], ['measure' => ['from' => $pick($refs), 'to' => 'centre']], ['sillFrom' => 'datum'], ['type' => null],
+                ['setback' => mt_rand(0, 200)], ['measure' => $along() + ['to' => 'centre']], ['measureSill' => $sill()], ['type' => null],
             ]),
-            'opening.remove' => ['ids' => [$opening]],
-            default => ['mark' => 'T-'.mt_rand()] + \Isleward\Core\Unit\Stock::types()[mt_rand(0, 11)],
+            'opening.remove' => ['ids' => array_slice($openings, 0, 2), 'keepFigures' => true],
+            'opening.repeat' => ['ids' => [$opening]] + $pick([['pitch' => mt_rand(-3000, 3000), 'count' => mt_rand(1, 4)], ['by' => 'ends', 'count' => mt_rand(1, 4)], ['by' => 'fit', 'pier' => mt_rand(900, 3000)]]) + $fit,
+            'opening.space' => ['ids' => $openings, 'between' => $pick(['outer', 'ends']), 'by' => $pick(['gaps', 'centres'])] + $fit,
+            'opening.copy' => ['ids' => array_slice($openings, 0, 2)] + $pick([['walls' => $some($design->walls, 2)], ['walls' => 'opposite'], ['pick' => ['opening' => $openings[0] ?? 'op-none', 'point' => 'centre'], 'put' => ['wall' => $wall, 'storey' => $storey, 'from' => 'middle', 'value' => 0]]]) + $fit,
+            'opening.stack' => ['ids' => array_slice($openings, 0, 2), 'storeys' => $pick([[$storey], 'all'])] + $fit,
+            'opening.mirror' => ['ids' => $openings, 'about' => $pick(['middle', 'outline']), 'copy' => (bool) mt_rand(0, 1), 'along' => (bool) mt_rand(0, 1)] + $fit,
+            'opening.align' => ['ids' => $openings, 'edge' => $pick(['head', 'sill', 'left', 'right', 'centre']), 'to' => $pick(['below', $openings[0] ?? 'below']), 'hold' => (bool) mt_rand(0, 1)] + $fit,
+            'opening.carry' => ['from' => $opening, 'ids' => $openings, 'settings' => $pick([['type', 'width'], ['sill', 'head'], ['height', 'facing', 'handing'], ['setback', 'shape']])] + $fit,
+            'opening.fill' => ['ids' => array_keys($design->openings) ?: ['op-none'], 'door' => $house->type('D-01')->id, 'window' => $house->type('W-03')->id],
+            'opening.empty' => ['ids' => $openings],
+            'type.change' => ['id' => $pick($design->types)?->id, 'name' => 'renamed '.mt_rand()],
+            'set.keep' => ['name' => 'S'.mt_rand(), 'members' => [...$openings, $wall]],
+            'set.remove' => ['id' => $pick($design->sets)?->id ?? 'se-none'],
+            'finding.accept' => ['wall' => $wall, 'finding' => 'opening.overlap '.$opening, 'figure' => mt_rand(0, 100) / 3, 'note' => 'n'],
+            'finding.reopen' => ['id' => $pick($design->acceptances)?->id ?? 'ac-none'],
+            'type.add' => ['mark' => 'T-'.mt_rand()] + \Isleward\Core\Unit\Stock::types()[mt_rand(0, 11)],
+            default => throw new \LogicException("The random run knows nothing to try with $edit."),
         }];
     }
 }
