@@ -144,8 +144,9 @@ final class Referring
      */
     public function requireUnused(Project $project, array $operations): void
     {
-        $gone = $kinds = [];
+        $gone = $kinds = $touched = [];
         foreach ($operations as $operation) {
+            $touched[] = $operation->id; // what is put back with it stands as it did before, when this was not there
             if ($operation->after === null) {
                 $gone[] = $operation->id;
                 $kinds[$operation->kind->value] = true;
@@ -158,21 +159,21 @@ final class Referring
         foreach (array_chunk($gone, 2000) as $chunk) {
             foreach ($columns as $column => $of) {
                 if (array_filter($of, static fn (Kind $k): bool => isset($kinds[$k->value])) !== []) {
-                    self::requireNone(Opening::query()->toBase(), $project, $column, $chunk, $gone);
+                    self::requireNone(Opening::query()->toBase(), $project, $column, $chunk, $touched);
                 }
             }
             if (isset($kinds[Kind::Storey->value]) || isset($kinds[Kind::Outline->value])) {
                 foreach (['base_storey_id', 'top_storey_id', 'outline_id'] as $column) {
-                    self::requireNone(Wall::query()->toBase(), $project, $column, $chunk, $gone);
+                    self::requireNone(Wall::query()->toBase(), $project, $column, $chunk, $touched);
                 }
             }
             if (isset($kinds[Kind::Wall->value])) {
-                self::requireNone(SettingOutLine::query()->toBase(), $project, 'wall_id', $chunk, $gone);
+                self::requireNone(SettingOutLine::query()->toBase(), $project, 'wall_id', $chunk, $touched);
             }
         }
         if (isset($kinds[Kind::Opening->value]) || isset($kinds[Kind::Line->value])) {
             foreach (SettingOutLine::query()->toBase()->where('project_id', $project->id)->get() as $row) {
-                if (in_array(self::refOf((array) $row), $gone, true) && ! in_array($row->id, $gone, true)) {
+                if (in_array(self::refOf((array) $row), $gone, true) && ! in_array($row->id, $touched, true)) {
                     throw self::used([$row->id]);
                 }
             }
@@ -181,11 +182,11 @@ final class Referring
 
     /**
      * @param  list<string>  $ids
-     * @param  list<string>  $gone
+     * @param  list<string>  $touched  by the same change
      */
-    private static function requireNone(Builder $query, Project $project, string $column, array $ids, array $gone): void
+    private static function requireNone(Builder $query, Project $project, string $column, array $ids, array $touched): void
     {
-        $standing = array_diff($query->where('project_id', $project->id)->whereIn($column, $ids)->limit(count($gone) + 5)->pluck('id')->all(), $gone);
+        $standing = array_diff($query->where('project_id', $project->id)->whereIn($column, $ids)->limit(count($touched) + 5)->pluck('id')->all(), $touched);
         if ($standing !== []) {
             throw self::used(array_values($standing));
         }

@@ -6,43 +6,12 @@ namespace Tests\Browser;
 
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys as Keys;
-use PHPUnit\Framework\TestCase;
 use Tests\Browser\Support\Chrome;
 use Tests\Browser\Support\Desk;
 
 /** The main job, done in the browser as a designer does it, on the demo project. */
-final class DeskTest extends TestCase
+final class DeskTest extends BrowserCase
 {
-    private static ?Desk $shared = null;
-
-    private Desk $desk;
-
-    public static function tearDownAfterClass(): void
-    {
-        self::$shared?->driver->quit();
-        self::$shared = null;
-    }
-
-    protected function setUp(): void
-    {
-        $first = self::$shared === null;
-        self::$shared ??= new Desk(Chrome::open(), (string) getenv('ISLEWARD_ADDRESS'));
-        $this->desk = self::$shared;
-        if ($first) {
-            $this->desk->signIn();
-        } else {
-            $this->desk->driver->get((string) getenv('ISLEWARD_ADDRESS'));
-        }
-        $this->desk->openProject('Skerrow Pilot House');
-        $this->desk->takeBackTo('Placed W-02');
-    }
-
-    protected function tearDown(): void
-    {
-        $errors = array_filter($this->desk->driver->manage()->getLog('browser'), static fn (array $line): bool => $line['level'] === 'SEVERE' && ! str_contains($line['message'], '422') && ! str_contains($line['message'], '409'));
-        self::assertSame([], array_column($errors, 'message'), 'the browser’s log is free of errors');
-    }
-
     public function test_a_unit_is_placed_by_pointing_and_typing_and_found_in_the_schedule(): void
     {
         $this->takeFromRack('W-01');
@@ -220,18 +189,5 @@ final class DeskTest extends TestCase
             static fn (array $v): string => $v['id'].': '.implode(' | ', array_map(static fn (array $n): string => mb_substr($n['html'], 0, 200), array_slice($v['nodes'], 0, 4))),
             array_filter($violations, static fn (array $v): bool => in_array($v['impact'], ['serious', 'critical'], true)),
         ));
-    }
-
-    private function takeFromRack(string $mark): void
-    {
-        $this->desk->css(sprintf('[aria-label="Unit types"] [aria-label^="%s "]', $mark))->click();
-        $this->desk->waitForText("$mark in hand");
-    }
-
-    private function chooseFirstOfCharts(): void
-    {
-        $this->desk->click('elevation', 1730 + 600, 4200 + 1600);
-        $this->desk->waitForText('South · Charts');
-        $this->desk->field('Position');
     }
 }

@@ -86,6 +86,17 @@ final class ArrangingTest extends ProjectCase
         self::assertTrue(SettingOutLine::query()->whereKey($line)->exists());
     }
 
+    public function test_what_was_made_to_fit_goes_again_when_the_filling_is_undone(): void
+    {
+        $bare = $this->place(1000, ['type' => null, 'width' => 1135, 'height' => 1200]);
+        $before = $this->rows();
+        $this->edit('opening.fill', ['ids' => [$bare], 'window' => $this->type('W-03')])->assertOk();
+        self::assertNotSame($before, $this->rows());
+        $this->postJson("/api/projects/{$this->project->id}/undo")->assertOk();
+        self::assertSame($before, $this->rows());
+        $this->postJson("/api/projects/{$this->project->id}/redo")->assertOk();
+    }
+
     public function test_what_stands_on_a_moved_opening_in_another_wall_is_drawn_again(): void
     {
         $one = $this->place(1000);

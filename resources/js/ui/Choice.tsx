@@ -1,3 +1,4 @@
+import { getNonce } from 'get-nonce';
 import { Select } from 'radix-ui';
 
 export type Option = { value: string; label: string };
@@ -16,7 +17,7 @@ export function Choice({ label, value, options, onChange, disabled = false, boxe
             </Select.Trigger>
             <Select.Portal>
                 <Select.Content position="popper" sideOffset={3} className="z-50 max-h-72 overflow-auto rounded-md border border-hairline bg-sheet p-1 shadow-lg">
-                    <Select.Viewport>
+                    <Select.Viewport nonce={getNonce()}>
                         {options.map((o) => (
                             <Select.Item key={o.value} value={o.value} className="cursor-default rounded px-2 py-1.5 outline-none data-[highlighted]:bg-tide-wash data-[state=checked]:font-semibold">
                                 <Select.ItemText>{o.label}</Select.ItemText>

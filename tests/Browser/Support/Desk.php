@@ -127,6 +127,18 @@ final readonly class Desk
         $this->perform([['type' => 'key', 'id' => 'keyboard', 'actions' => $actions]]);
     }
 
+    /** Does something with a key held down. */
+    public function holding(string $key, \Closure $do): void
+    {
+        $press = fn (string $what) => $this->perform([['type' => 'key', 'id' => 'keyboard', 'actions' => [['type' => $what, 'value' => $key]]]]);
+        $press('keyDown');
+        try {
+            $do();
+        } finally {
+            $press('keyUp');
+        }
+    }
+
     /**
      * Where a point of a drawing is on the page.
      *

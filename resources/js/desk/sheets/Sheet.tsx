@@ -76,7 +76,7 @@ export function Sheet({ title, to, edit, args, missing, verb, many = true, keepC
         if (first) {
             first.focus();
             first.select();
-        } else form.current?.querySelector<HTMLButtonElement>('button[type=submit]')?.focus();
+        } else form.current?.focus();
     }, []);
 
     const close = () => {
@@ -84,8 +84,11 @@ export function Sheet({ title, to, edit, args, missing, verb, many = true, keepC
         document.querySelector<HTMLElement>('[data-pane=elevation]')?.focus({ preventScroll: true });
     };
 
+    const misfits = preview?.misfits.length ?? 0;
+    const fitting = (preview?.wanted ?? 0) - misfits;
+    const can = args !== null && preview !== null && preview.refusal === null && (misfits === 0 || (leaveOut && fitting > 0));
     async function run() {
-        if (args === null || busy) return;
+        if (!can || busy) return;
         setBusy(true);
         try {
             const outcome = await data.edit(edit, many ? { ...args, fit: leaveOut ? 'fitting' : 'all' } : args, {
@@ -103,18 +106,26 @@ export function Sheet({ title, to, edit, args, missing, verb, many = true, keepC
         }
     }
 
-    const misfits = preview?.misfits.length ?? 0;
-    const fitting = (preview?.wanted ?? 0) - misfits;
-    const can = args !== null && preview !== null && preview.refusal === null && (misfits === 0 || (leaveOut && fitting > 0));
     return (
         <form
             ref={form}
+            tabIndex={-1}
+            className="outline-none"
             data-sheet={edit}
             onSubmit={(e) => {
                 e.preventDefault();
                 void run();
             }}
+            onKeyDownCapture={(e) => {
+                // Enter does it, also from a word that was just chosen; Space and the arrows open the words
+                if (e.key === 'Enter' && (e.target as HTMLElement).role === 'combobox' && (e.target as HTMLElement).ariaExpanded !== 'true') {
+                    e.preventDefault();
+                    e.stopPropagation();
+                    void run();
+                }
+            }}
             onKeyDown={(e) => {
+                if (e.key === 'Enter' && e.target === e.currentTarget) void run();
                 if (e.key === 'Escape') {
                     e.stopPropagation();
                     close();
@@ -136,6 +147,7 @@ export function Sheet({ title, to, edit, args, missing, verb, many = true, keepC
                 {preview?.refusal && <p className="border-l-3 border-buoy bg-buoy-wash px-2 py-1 text-buoy">{preview.refusal}</p>}
                 {preview && !preview.refusal && (
                     <>
+                        {!many && <p className="font-semibold text-moss">✓ It can be done.</p>}
                         {preview.wanted > 0 && (
                             <p className={misfits === 0 ? 'font-semibold text-moss' : 'font-semibold'}>
                                 {misfits === 0
