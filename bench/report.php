@@ -10,6 +10,7 @@ $theirs = $read('manifold');
 $ours = $read('cut');
 [$small, $middle, $large] = $read('edit');
 $fps = $read('fps');
+['stack' => $stack, 'gather' => $gather, 'try' => $try] = $read('arrange');
 $figures = [];
 foreach ([100, 1000, 4000] as $n) {
     $figures["cut.vs_manifold.$n"] = [$ours[$n] / $theirs[$n], sprintf('%.1f ms against %.1f ms', $ours[$n], $theirs[$n]), $n === 1000 ? 0.25 : null];
@@ -19,6 +20,9 @@ foreach (['100' => $small, '1000' => $middle, '10000' => $large] as $n => $pair)
     $figures["edit.vs_bare_write.$n"] = [$pair['edit'] / $pair['bare'], sprintf('%.1f ms against %.1f ms', $pair['edit'], $pair['bare']), 3.0];
 }
 $figures['edit.growth.100_10000'] = [$large['edit'] / $small['edit'], 'time ratio', 1.5];
+$figures['stack.40_vs_1'] = [$stack['forty'] / $stack['one'], sprintf('%.0f ms against %.0f ms', $stack['forty'], $stack['one']), 20.0];
+$figures['gather.vs_bare_query'] = [$gather['gather'] / $gather['query'], sprintf('%.1f ms against %.1f ms for %d rows', $gather['gather'], $gather['query'], $gather['rows']), 3.0];
+$figures['try.vs_bare_read'] = [$try['try'] / $try['read'], sprintf('%.1f ms against %.1f ms', $try['try'], $try['read']), 1.5];
 $figures['desk.fps.5000'] = [min($fps), sprintf('panning %.0f, zooming %.0f frames a second', $fps['pan'], $fps['zoom']), null];
 
 if (getenv('JSON') === '1') {

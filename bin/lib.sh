@@ -195,7 +195,10 @@ http {
     }
 }
 EOF
-    php-fpm8.2 -F -R -y "$home/fpm.conf" >"$home/fpm.out" 2>&1 &
+    # preloading is not for root
+    local preload=()
+    [ "$web_user" = root ] || preload=(-d "opcache.preload=$ROOT/bin/preload.php" -d "opcache.preload_user=$web_user")
+    php-fpm8.2 -F -R -y "$home/fpm.conf" "${preload[@]}" >"$home/fpm.out" 2>&1 &
     FPM_PID=$!
     nginx -c "$home/nginx.conf" >"$home/nginx.out" 2>&1 &
     NGINX_PID=$!

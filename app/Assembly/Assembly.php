@@ -7,9 +7,13 @@ namespace App\Assembly;
 use App\Models\Opening;
 use App\Models\Project;
 use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Facades\Cache;
+use Illuminate\Support\Str;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Element;
 use Isleward\Core\Design\Kind;
+use Isleward\Core\Design\SettingOutLine;
+use Isleward\Core\Design\Storey;
 use Isleward\Core\Edit\Change;
 use Isleward\Core\Edit\Operation;
 use Isleward\Core\Edit\Scope;
@@ -21,41 +25,79 @@ final class Assembly
     /** What is always loaded, in the order it is put together. */
     public const STRUCTURE = [Kind::Storey, Kind::Outline, Kind::Wall, Kind::Type, Kind::Line];
 
+    /** Openings that stand within so much over their storey's floor are told from those that may reach another storey, mm. */
+    private const REACH = 2400.0;
+
+    /** @var array<string, list<Element>> the structure read last, by its version */
+    private array $ready = [];
+
     public function __construct(private readonly Referring $referring)
     {
     }
 
-    /** The project's structure and as many of its openings as an edit needs, with whatever they are placed from. */
-    public function design(Project $project, Scope $scope): Design
+    /**
+     * The project's structure and as many of its openings as an edit needs, with whatever they are placed from.
+     *
+     * @param  bool  $reading  nothing will be written from it, so the structure may be taken from where it is kept ready
+     */
+    public function design(Project $project, Scope $scope, bool $reading = false): Design
     {
-        $rows = [];
-        foreach (self::STRUCTURE as $kind) {
-            $rows[$kind->value] = $this->rows($kind, $project);
+        $structure = $reading ? $this->readyStructure($project) : $this->structure($project);
+        $lines = [];
+        foreach ($structure as $element) {
+            if ($element instanceof SettingOutLine) {
+                $lines[$element->id] = $element->ref();
+            }
         }
-        $lines = $rows[Kind::Line->value];
+        $rows = [];
         if ($scope->everything) {
             $rows[Kind::Opening->value] = $this->rows(Kind::Opening, $project);
         } else {
-            $openings = $this->inScope($project, $scope, $lines);
-            $rows[Kind::Opening->value] = $this->referring->withReferred($project, $openings, $lines);
+            $rows[Kind::Opening->value] = $this->referring->withReferred($project, $this->inScope($project, $scope, $structure, $lines), array_values($lines));
         }
         if ($scope->kept || $scope->everything) {
             $rows[Kind::Set->value] = $this->rows(Kind::Set, $project);
             $rows[Kind::Acceptance->value] = $this->rows(Kind::Acceptance, $project);
         }
 
-        return Design::of($project->settings(), $this->elements($rows));
+        return Design::of($project->settings(), [...$structure, ...$this->elements($rows)]);
+    }
+
+    /** @return list<Element> */
+    private function structure(Project $project): array
+    {
+        $rows = [];
+        foreach (self::STRUCTURE as $kind) {
+            $rows[$kind->value] = $this->rows($kind, $project);
+        }
+
+        return $this->elements($rows);
+    }
+
+    /** @return list<Element> */
+    private function readyStructure(Project $project): array
+    {
+        $key = implode(' ', ['structure', $project->id, $project->structure_version, config()->string('isleward.build')]);
+        if (! isset($this->ready[$key])) {
+            $kept = Cache::store(config()->string('isleward.derived_store'))->remember(hash('xxh128', $key), 86400, fn (): string => serialize($this->structure($project)));
+            /** @var list<Element> $elements */
+            $elements = unserialize($kept);
+            $this->ready = [$key => $elements];
+        }
+
+        return $this->ready[$key];
     }
 
     /**
-     * @param  list<array<string, mixed>>  $lines
+     * @param  list<Element>  $structure
+     * @param  array<string, string|null>  $lines  with what each is placed from
      * @return list<array<string, mixed>>
      */
-    private function inScope(Project $project, Scope $scope, array $lines): array
+    private function inScope(Project $project, Scope $scope, array $structure, array $lines): array
     {
         $openings = $scope->openings;
         if ($scope->referrers) {
-            $openings = $this->referring->referrers($project, [...$openings, ...$scope->lines], Referring::refs($lines));
+            $openings = $this->referring->referrers($project, [...$openings, ...$scope->lines], $lines);
         }
         $walls = $scope->walls;
         if ($scope->wallsToo && $openings !== []) {
@@ -64,9 +106,30 @@ final class Assembly
         if ($walls === [] && $openings === []) {
             return [];
         }
+        $near = $scope->storeys === [] ? null : self::reaching($structure, $scope->storeys);
 
         return $this->rows(Kind::Opening, $project, static fn (Builder $q) => $q->where(
-            static fn (Builder $either) => $either->whereIn('wall_id', $walls)->when($openings !== [], static fn (Builder $o) => $o->orWhereIn('id', $openings))));
+            static fn (Builder $either) => $either->where(static fn (Builder $w) => $w->whereIn('wall_id', $walls)->when($near !== null, $near))
+                ->when($openings !== [], static fn (Builder $o) => $o->orWhereIn('id', $openings))));
+    }
+
+    /**
+     * Openings that may stand on these storeys: of them, or such that may reach there from another; null for all when some
+     * storey is too low for that to be known.
+     *
+     * @param  list<Element>  $structure
+     * @param  list<string>  $storeys
+     * @return \Closure(Builder): Builder|null
+     */
+    private static function reaching(array $structure, array $storeys): ?\Closure
+    {
+        foreach ($structure as $element) {
+            if ($element instanceof Storey && $element->height < self::REACH) {
+                return null;
+            }
+        }
+
+        return static fn (Builder $q): Builder => $q->where(static fn (Builder $any) => $any->where('reaches', 1)->orWhere(static fn (Builder $own) => $own->where('reaches', 0)->whereIn('storey_id', $storeys)));
     }
 
     /**
@@ -101,7 +164,7 @@ final class Assembly
     }
 
     /**
-     * Writes a change's outcome. Call inside a transaction that holds the project.
+     * Writes a change's outcome. Call inside a transaction that holds the project, and save the project afterwards.
      *
      * @param  \Closure(int, int): void|null  $progress  told how many elements of how many are written
      */
@@ -116,6 +179,9 @@ final class Assembly
             }
         };
         $added = $removed = [];
+        if (array_filter($change->operations, static fn (Operation $o): bool => in_array($o->kind, self::STRUCTURE, true)) !== []) {
+            $project->structure_version = (string) Str::ulid();
+        }
         foreach ($change->operations as $operation) {
             $table = Tables::model($operation->kind)::elements();
             if ($operation->after === null) {

@@ -21,16 +21,12 @@ final class Referring
      * Rows of openings, and of those that they and the lines are placed from, on and on.
      *
      * @param  list<array<string, mixed>>  $openings  rows
-     * @param  list<array<string, mixed>>  $lines  rows of the lines that matter
+     * @param  list<string|null>  $wanted  what the lines that matter are placed from
      * @return list<array<string, mixed>> rows, by id
      */
-    public function withReferred(Project $project, array $openings, array $lines): array
+    public function withReferred(Project $project, array $openings, array $wanted): array
     {
         $have = array_column($openings, null, 'id');
-        $wanted = [];
-        foreach ($lines as $line) {
-            $wanted[] = self::refOf($line);
-        }
         foreach ($openings as $row) {
             array_push($wanted, $row['position_ref'], $row['sill_ref']);
         }

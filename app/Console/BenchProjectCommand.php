@@ -11,6 +11,7 @@ use App\Models\Project;
 use App\Models\User;
 use App\Models\Wall;
 use Illuminate\Console\Command;
+use Illuminate\Support\Str;
 use Isleward\Core\Design\Kind;
 use Isleward\Core\Edit\Ids;
 use Isleward\Core\Fields;
@@ -41,6 +42,7 @@ final class BenchProjectCommand extends Command
         for ($block = 0; $left > 0; $block++) {
             $left = $this->block($project, $ids, $block, $storeyIds, $types, $left);
         }
+        $project->update(['structure_version' => (string) Str::ulid()]);
         $this->line($project->id);
 
         return self::SUCCESS;

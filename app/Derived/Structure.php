@@ -92,7 +92,7 @@ final class Structure
     {
         $rows = $this->assembly->rows(Kind::Opening, $this->project, $narrow);
 
-        return $narrow === null ? $rows : $this->referring->withReferred($this->project, $rows, $this->referring->linesOf($this->lines, $walls, $rows));
+        return $narrow === null ? $rows : $this->referring->withReferred($this->project, $rows, array_values(Referring::refs($this->referring->linesOf($this->lines, $walls, $rows))));
     }
 
     /**

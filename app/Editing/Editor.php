@@ -64,7 +64,7 @@ final readonly class Editor
                 $this->history->append($held, $user, $name, 'do', $change);
             }
 
-            return $this->outcome($held, $user, $change, self::placed($design, $change, self::MOST_PLACED), $this->dependants($held, $change, Referring::refsOf($design)));
+            return $this->outcome($held, $user, $change, self::placed($design->after($change), $change, self::MOST_PLACED), $this->dependants($held, $change, Referring::refsOf($design)));
         });
     }
 
@@ -79,10 +79,11 @@ final readonly class Editor
     {
         $edit = Edits::make($name, new Fields($args, $project->settings()->units));
         $scope = $edit->scope();
-        $design = $this->assembly->design($project, $scope);
+        $design = $this->assembly->design($project, $scope, reading: true);
         $change = $edit->apply($design, $this->ids);
+        $after = $design->after($change);
 
-        return new Outcome($project->change_number, $change, null, null, self::placed($design, $change, self::MOST_TRIED), $this->findings($project, $design, $scope, $change));
+        return new Outcome($project->change_number, $change, null, null, self::placed($after, $change, self::MOST_TRIED), $this->findings($project, $after, $scope, $change));
     }
 
     /** @throws Refusal when there is nothing to undo, or it was changed since */
@@ -174,7 +175,7 @@ final readonly class Editor
     }
 
     /** @return list<array<string, mixed>> */
-    private static function placed(Design $design, Change $change, int $most): array
+    private static function placed(Design $after, Change $change, int $most): array
     {
         $openings = [];
         foreach ($change->operations as $operation) {
@@ -185,33 +186,31 @@ final readonly class Editor
                 }
             }
         }
-        if ($openings === []) {
-            return [];
-        }
-        $places = $design->after($change)->places;
 
-        return array_map(static function (DesignOpening $o) use ($places): array {
-            $p = $places->of($o);
+        return array_map(static function (DesignOpening $o) use ($after): array {
+            $p = $after->places->of($o);
 
             return ['id' => $o->id, 'wall' => $o->wall, 'storey' => $o->storey, 'left' => $p->left, 'sillLevel' => $p->sill, 'width' => $o->width, 'height' => $o->height];
         }, $openings);
     }
 
     /** @return list<array<string, mixed>> about what was touched */
-    private function findings(Project $project, Design $design, Scope $scope, Change $change): array
+    private function findings(Project $project, Design $after, Scope $scope, Change $change): array
     {
-        $walls = [];
+        $walls = $storeys = [];
         foreach ($change->operations as $operation) {
             if ($operation->after instanceof DesignOpening) {
+                $placed = $after->places->of($operation->after);
                 $walls[$operation->after->wall] = true;
+                $storeys += array_flip($after->storeys->around($operation->after->storey, $placed->sill, $placed->head));
             }
         }
         if ($walls === [] || count($walls) > self::MOST_WALLS) {
             return [];
         }
-        $whole = $scope->everything || $scope->wallsToo || array_diff(array_keys($walls), $scope->walls) === [];
-        $before = $whole ? $design : $this->assembly->design($project, Scope::ofWalls(...array_keys($walls)));
-        $after = $before->after($change);
+        if (! $scope->everything && ! $scope->wallsToo && array_diff(array_keys($walls), $scope->walls) !== []) {
+            $after = $this->assembly->design($project, Scope::onStoreys(array_keys($walls), array_keys($storeys)), reading: true)->after($change);
+        }
         $touched = array_flip($change->touched());
         $findings = [];
         foreach (array_keys($walls) as $wall) {

@@ -65,6 +65,8 @@ final readonly class NewProject
             $project->members()->attach($user->id, ['role' => Role::Owner->value]);
             $added = array_diff_key($design->elements(), $empty->elements());
             $this->assembly->write($project, new Change('Started the project', array_values(array_map(\Isleward\Core\Edit\Operation::add(...), $added))));
+            $project->save();
+            $project->save();
 
             return $project;
         });

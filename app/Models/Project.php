@@ -19,6 +19,7 @@ use Isleward\Core\Fields;
  * @property string $id
  * @property string $name
  * @property int $change_number
+ * @property string $structure_version another for every state of storeys, outlines, walls, types and lines
  * @property \Illuminate\Support\Carbon $updated_at
  */
 class Project extends Model implements HoldsElement

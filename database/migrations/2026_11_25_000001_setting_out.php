@@ -14,6 +14,8 @@ return new class extends Migration
         Schema::table('projects', function (Blueprint $table): void {
             $table->double('nib')->default(200);
             $table->json('module')->nullable();
+            // another word for every state of all but openings, sets and acceptances: under it they are kept ready to read
+            $table->string('structure_version', 26)->default('');
         });
         DB::table('projects')->update(['module' => '{"length":225.0,"height":75.0,"joint":10.0}']);
         Schema::table('outlines', fn (Blueprint $table) => $table->boolean('inner')->default(false));
@@ -21,6 +23,10 @@ return new class extends Migration
             // what an opening is placed from, to be found from there
             $table->string('position_ref', 20)->nullable()->storedAs("json_value(`position`, '$.ref')")->index();
             $table->string('sill_ref', 20)->nullable()->storedAs("json_value(`sill`, '$.ref')")->index();
+            // whether it may stand higher than 2400 over its storey's floor, or under it: App\Assembly\Assembly::REACH
+            $table->boolean('reaches')->storedAs("json_value(`sill`, '$.from') <> 'floor' or coalesce(json_value(`sill`, '$.edge'), 'sill') <> 'sill' or json_value(`sill`, '$.height') < 0 or json_value(`sill`, '$.height') + `height` > 2400");
+            $table->index(['project_id', 'wall_id', 'reaches', 'storey_id'], 'openings_near');
+            $table->dropIndex(['wall_id']);
         });
         $this->element('setting_out_lines', function (Blueprint $table): void {
             $table->string('name', 80);
@@ -68,9 +74,13 @@ return new class extends Migration
         foreach (['jobs', 'tasks', 'acceptances', 'named_sets', 'setting_out_lines'] as $table) {
             Schema::dropIfExists($table);
         }
-        Schema::table('openings', fn (Blueprint $table) => $table->dropColumn(['position_ref', 'sill_ref']));
+        Schema::table('openings', function (Blueprint $table): void {
+            $table->index('wall_id');
+            $table->dropIndex('openings_near');
+            $table->dropColumn(['position_ref', 'sill_ref', 'reaches']);
+        });
         Schema::table('outlines', fn (Blueprint $table) => $table->dropColumn('inner'));
-        Schema::table('projects', fn (Blueprint $table) => $table->dropColumn(['nib', 'module']));
+        Schema::table('projects', fn (Blueprint $table) => $table->dropColumn(['nib', 'module', 'structure_version']));
     }
 
     private function element(string $name, Closure $columns): void

@@ -20,14 +20,14 @@ final class PastEdge implements Rule
                 continue;
             }
             $past = [
-                [$body->start() - $p->left, 'the left end of the wall', $wall->moveAside($p, $body->start() + $wall->margin($p, false) - $p->left)],
-                [$p->right - $body->end(), 'the right end of the wall', $wall->moveAside($p, $body->end() - $wall->margin($p, true) - $p->right)],
-                [$p->head - $body->head, 'the wall’s head', $wall->moveUp($p, $body->head - $p->head)],
-                [$body->foot - $p->sill, 'the wall’s foot', $wall->moveUp($p, $body->foot - $p->sill)],
+                ['the left end of the wall', $body->start() - $p->left, static fn (): ?Remedy => $wall->moveAside($p, $body->start() + $wall->margin($p, false) - $p->left)],
+                ['the right end of the wall', $p->right - $body->end(), static fn (): ?Remedy => $wall->moveAside($p, $body->end() - $wall->margin($p, true) - $p->right)],
+                ['the wall’s head', $p->head - $body->head, static fn (): ?Remedy => $wall->moveUp($p, $body->head - $p->head)],
+                ['the wall’s foot', $body->foot - $p->sill, static fn (): ?Remedy => $wall->moveUp($p, $body->foot - $p->sill)],
             ];
-            foreach ($past as [$by, $edge, $remedy]) {
+            foreach ($past as [$edge, $by, $remedy]) {
                 if ($by > Tolerance::LENGTH) {
-                    $findings[] = $wall->finding('opening.past_edge', $p, $by, sprintf('runs %s past %s', $wall->say($by), $edge), $remedy);
+                    $findings[] = $wall->finding('opening.past_edge', $p, $by, sprintf('runs %s past %s', $wall->say($by), $edge), $remedy());
                 }
             }
         }

@@ -69,4 +69,23 @@ final readonly class Storeys
 
         return $i >= $this->indexOf($base) && $i <= $this->indexOf($top);
     }
+
+    /**
+     * A storey, those that lie between two levels, and the one under all of these.
+     *
+     * @return list<string>
+     */
+    public function around(string $id, float $from, float $to): array
+    {
+        $at = $this->indexOf($id);
+        $low = $high = $at;
+        foreach ($this->all as $i => $storey) {
+            if ($this->levels[$i] < $to && $this->levels[$i + 1] > $from) {
+                $low = min($low, $i);
+                $high = max($high, $i);
+            }
+        }
+
+        return array_map(static fn (Storey $s): string => $s->id, array_slice($this->all, max(0, $low - 1), $high - max(0, $low - 1) + 1));
+    }
 }

@@ -16,6 +16,7 @@ final readonly class Scope
      * @param  bool  $wallsToo  all openings of the walls that $openings lie in
      * @param  bool  $referrers  also what is placed from $openings, and from what is
      * @param  list<string>  $lines  also the openings placed from these lines
+     * @param  list<string>  $storeys  of $walls only what may stand on these storeys; empty for all
      */
     private function __construct(
         public bool $everything,
@@ -25,6 +26,7 @@ final readonly class Scope
         public bool $referrers = false,
         public array $lines = [],
         public bool $kept = false,
+        public array $storeys = [],
     ) {
     }
 
@@ -48,6 +50,17 @@ final readonly class Scope
     public static function ofWalls(string ...$walls): self
     {
         return new self(false, array_values($walls));
+    }
+
+    /**
+     * Of these walls the openings that may stand on these storeys.
+     *
+     * @param  list<string>  $walls
+     * @param  list<string>  $storeys
+     */
+    public static function onStoreys(array $walls, array $storeys): self
+    {
+        return new self(false, $walls, storeys: $storeys);
     }
 
     /** These openings alone. */

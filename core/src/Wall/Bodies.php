@@ -28,7 +28,7 @@ final class Bodies
      */
     public static function of(Design $design): array
     {
-        $ends = self::ends($design);
+        $ends = self::ends($design->walls);
         $bodies = [];
         foreach ($design->walls as $wall) {
             $bodies[$wall->id] = self::among($design, $wall, $ends);
@@ -40,14 +40,24 @@ final class Bodies
     /** @throws Refusal when the wall has no room between its corners */
     public static function one(Design $design, Wall $wall): Body
     {
-        return self::among($design, $wall, self::ends($design));
+        $near = [];
+        foreach ($design->walls as $other) {
+            if (abs($other->to->x - $wall->from->x) < 1 || abs($other->from->x - $wall->to->x) < 1) {
+                $near[] = $other;
+            }
+        }
+
+        return self::among($design, $wall, self::ends($near));
     }
 
-    /** @return array{array<string, list<Wall>>, array<string, list<Wall>>} walls by where their left and right ends are */
-    private static function ends(Design $design): array
+    /**
+     * @param  iterable<Wall>  $walls
+     * @return array{array<string, list<Wall>>, array<string, list<Wall>>} walls by where their left and right ends are
+     */
+    private static function ends(iterable $walls): array
     {
         $atLeft = $atRight = [];
-        foreach ($design->walls as $wall) {
+        foreach ($walls as $wall) {
             $atLeft[self::spot($wall->from)][] = $wall;
             $atRight[self::spot($wall->to)][] = $wall;
         }

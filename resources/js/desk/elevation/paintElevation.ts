@@ -95,7 +95,8 @@ function openings(
             plain.push(box.x, box.y, box.width, box.height);
             continue;
         }
-        const list = (symbols.get(o.symbol) ?? []).filter((s) => showing.units || s.layer === 'opening');
+        const whole = symbols.get(o.symbol) ?? [];
+        const list = showing.units ? whole : whole.filter((s) => s.layer === 'opening');
         const coarse = Math.min(o.width, o.height) * view.k < COARSE;
         if (Math.max(o.width, o.height) * view.k > LARGE) {
             place(ctx, view, size, x, o.sillLevel);

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+/* Speaks to a running server as the bench's user: call(address) answers with a function (method, path, body) → [ms, answer]; median(times). */
+
+return [
+    'call' => static function (string $address): Closure {
+        $cookies = tempnam(sys_get_temp_dir(), 'jar');
+        $curl = curl_init();
+        $call = static function (string $method, string $path, ?array $body = null) use ($curl, $address, $cookies): array {
+            $token = '';
+            foreach (curl_getinfo($curl, CURLINFO_COOKIELIST) ?: [] as $line) {
+                $parts = explode("\t", $line);
+                if ($parts[5] === 'XSRF-TOKEN') {
+                    $token = urldecode($parts[6]);
+                }
+            }
+            curl_setopt_array($curl, [
+                CURLOPT_URL => $address.$path, CURLOPT_CUSTOMREQUEST => $method, CURLOPT_RETURNTRANSFER => true, CURLOPT_COOKIEFILE => $cookies, CURLOPT_COOKIEJAR => $cookies,
+                CURLOPT_HTTPHEADER => ['Accept: application/json', 'Content-Type: application/json', "X-XSRF-TOKEN: $token"],
+                CURLOPT_POSTFIELDS => $body === null ? '' : json_encode($body),
+            ]);
+            $start = hrtime(true);
+            $answer = curl_exec($curl);
+            $ms = (hrtime(true) - $start) / 1e6;
+            if (curl_getinfo($curl, CURLINFO_RESPONSE_CODE) >= 300) {
+                throw new RuntimeException("$method $path: ".substr((string) $answer, 0, 500));
+            }
+
+            return [$ms, json_decode((string) $answer, true)];
+        };
+        $call('GET', '/api/session');
+        $call('POST', '/api/session', ['email' => 'bench@skerrow.example', 'password' => 'harbour-light']);
+
+        return $call;
+    },
+    'median' => static function (array $times): float {
+        sort($times);
+
+        return $times[intdiv(count($times), 2)];
+    },
+];
