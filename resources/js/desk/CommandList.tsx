@@ -4,7 +4,7 @@ import type { Frontage } from '../api/client';
 import { currentTheme, setTheme } from '../ui/theme';
 import { useData } from './data';
 import { download, exportsOffered } from './exporting';
-import { takeInHand } from './ghost';
+import { takeInHand } from './placing';
 import { deskActions, lookActions, openingActions, wallActions } from './actions';
 import { frontageAlone, toggleSet } from './showing';
 import { useDesk } from './store';

@@ -1,7 +1,7 @@
 import { useRef, type KeyboardEvent } from 'react';
 import type { RackType, Shape } from '../api/client';
 import { useData } from './data';
-import { takeInHand } from './ghost';
+import { takeInHand } from './placing';
 import { useDesk } from './store';
 
 /** px for a mm: every unit on the rack stands at one scale. */

@@ -1,7 +1,7 @@
 import { useEffect } from 'react';
 import type { useData } from './data';
 import { actionOf } from './actions';
-import { ghostKey } from './ghost';
+import { ghostKey } from './placing';
 import { outlineKey } from './plan/outlining';
 import { useDesk } from './store';
 

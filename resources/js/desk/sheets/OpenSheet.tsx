@@ -1,6 +1,7 @@
 import { useData } from '../data';
 import { useDesk } from '../store';
-import { AlignSheet, CopySheet, MirrorSheet, RepeatSheet, SpaceSheet, StackSheet } from './again';
+import { RepeatSheet, SpaceSheet, StackSheet } from './again';
+import { AlignSheet, CopySheet, MirrorSheet } from './elsewhere';
 import { CarrySheet, EmptySheet, FillSheet } from './filling';
 import { GatherSheet } from './GatherSheet';
 import { DivideSheet, LineSheet } from './lines';

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { Sentence } from '../card/parts';
 import { useData } from '../data';
 import { useDesk } from '../store';
-import { nameOfWall } from './again';
+import { nameOfWall } from './elsewhere';
 import { Entry, Pick, Ticks, useWord } from './parts';
 import { Sheet } from './Sheet';
 

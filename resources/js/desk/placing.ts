@@ -1,0 +1,205 @@
+import type { Args, Outcome } from '../api/client';
+import { complain } from '../ui/notices';
+import type { useData } from './data';
+import { gaps, ghostAt } from './ghost';
+import { dimensions, useDesk, type Dimension, type Ghost, type InHand } from './store';
+
+type Data = ReturnType<typeof useData>;
+
+/** The relation a ghost was caught by sideways: the middle of its wall, or a setting-out line. */
+export function caughtPosition(ghost: Ghost): { position: Args } | null {
+    if (ghost.centred) return { position: { from: 'middle', value: 0, to: 'centre' } };
+    if (ghost.caught.along === null || !ghost.caught.line) return null;
+    return { position: { from: 'line', ref: ghost.caught.line, value: 0, to: ghost.caught.point ?? 'near' } };
+}
+
+/** The same upright, when the line is at the same height for the ghost's own storey. */
+export function caughtSill(data: Data, ghost: Ghost): { sill: Args } | null {
+    const line = ghost.caught.up !== null && ghost.caught.level ? data.lines.get(ghost.caught.level) : undefined;
+    const level = line && (line.levels.find((l) => l.storey === ghost.storey) ?? (line.levels.length === 1 ? line.levels[0] : undefined));
+    if (!line || !level || Math.abs(level.level - (ghost.caught.upAt ?? NaN)) > 0.01) return null;
+    return { sill: { from: 'line', ref: line.id, height: 0, edge: ghost.caught.edge ?? 'sill' } };
+}
+
+/** What is sent to place the ghost: figures as they were typed, and the relation it was caught by. */
+export function placeArgs(data: Data, inHand: InHand, ghost: Ghost): Args {
+    const { left, right } = gaps(data, ghost);
+    const wall = data.walls.get(ghost.wall)!;
+    const { typed } = ghost;
+    const beyond = (reference: number, text: string) => (reference < 0.01 ? text : `${reference} mm + (${text})`);
+    const position =
+        typed.left !== undefined
+            ? { from: 'left', value: beyond(left.from - wall.start, typed.left), to: 'near' }
+            : typed.right !== undefined
+              ? { from: 'right', value: beyond(wall.end - right.from, typed.right), to: 'near' }
+              : (caughtPosition(ghost)?.position ?? { from: 'left', value: ghost.left - wall.start, to: 'near' });
+    const floor = data.storeys.get(ghost.storey)?.floor ?? 0;
+    return {
+        wall: ghost.wall,
+        storey: ghost.storey,
+        type: inHand.type,
+        width: typed.width ?? ghost.width,
+        height: typed.height ?? ghost.height,
+        position,
+        ...(typed.head !== undefined && typed.sill === undefined
+            ? { headAt: typed.head }
+            : ((typed.sill === undefined ? caughtSill(data, ghost) : null) ?? {
+                  sill: { from: 'floor', height: typed.sill ?? ghost.sill - floor },
+              })),
+    };
+}
+
+let timer = 0;
+let latest = 0;
+
+/** Asks what the ghost would come to: where typed figures put it, what is doubtful, why not. */
+export function inquire(data: Data): void {
+    window.clearTimeout(timer);
+    timer = window.setTimeout(async () => {
+        const { ghost, inHand } = useDesk.getState();
+        if (!ghost) return;
+        const mine = ++latest;
+        const asked = ghost;
+        try {
+            const outcome = ghost.moving
+                ? await data.tryEdit('opening.change', { id: ghost.moving, leftJamb: ghost.left, sillLevel: ghost.sill })
+                : inHand && (await data.tryEdit('opening.place', placeArgs(data, inHand, ghost)));
+            if (mine !== latest || !outcome) return;
+            useDesk.setState((s) =>
+                s.ghost && s.ghost.typed === asked.typed && s.ghost.wall === asked.wall
+                    ? { ghost: { ...s.ghost, ...settledBy(outcome, s.ghost), refusal: null, findings: outcome.findings } }
+                    : {},
+            );
+        } catch (problem) {
+            if (mine === latest)
+                useDesk.setState((s) => (s.ghost ? { ghost: { ...s.ghost, refusal: (problem as Error).message, findings: [] } } : {}));
+        }
+    }, 70);
+}
+
+/** Where the core put it, for what was typed. */
+function settledBy(outcome: Outcome, ghost: Ghost): Partial<Ghost> {
+    const placed = outcome.placed[0];
+    if (!placed || Object.keys(ghost.typed).length === 0) return {};
+    const { typed } = ghost;
+    return {
+        width: placed.width,
+        height: placed.height,
+        ...(typed.left !== undefined || typed.right !== undefined ? { left: placed.left } : {}),
+        ...(typed.sill !== undefined || typed.head !== undefined ? { sill: placed.sillLevel } : {}),
+    };
+}
+
+/** Places what is in hand where its ghost is; the next goes on with the same size and sill. */
+export async function placeGhost(data: Data): Promise<void> {
+    const { ghost, inHand } = useDesk.getState();
+    if (!ghost || ghost.moving || !inHand) return;
+    try {
+        const outcome = await data.edit('opening.place', placeArgs(data, inHand, ghost), { quiet: true });
+        const placed = outcome?.placed[0];
+        if (!outcome || !placed) return;
+        const floor = data.storeys.get(placed.storey)?.floor ?? 0;
+        useDesk.setState((s) => ({
+            chosen: outcome.chosen,
+            inHand: s.inHand ? { ...s.inHand, width: placed.width, height: placed.height, sill: placed.sillLevel - floor } : null,
+            ghost: s.ghost
+                ? {
+                      ...s.ghost,
+                      typed: {},
+                      lit: 'left',
+                      width: placed.width,
+                      height: placed.height,
+                      refusal: null,
+                      findings: [],
+                      left: s.ghost.left,
+                      caught: { along: null, up: null },
+                  }
+                : null,
+        }));
+    } catch (problem) {
+        complain(problem);
+        useDesk.setState((s) => (s.ghost ? { ghost: { ...s.ghost, refusal: (problem as Error).message } } : {}));
+    }
+}
+
+/** A key pressed while something is in hand; true when it was meant for the ghost. */
+export function ghostKey(data: Data, event: { key: string; shiftKey: boolean; ctrlKey: boolean; metaKey: boolean }): boolean {
+    const { ghost, inHand, letGo } = useDesk.getState();
+    if (!inHand || event.ctrlKey || event.metaKey) return false;
+    if (event.key === 'Escape') {
+        if (ghost && Object.keys(ghost.typed).length > 0) useDesk.setState({ ghost: { ...ghost, typed: {}, refusal: null } });
+        else letGo();
+        return true;
+    }
+    if (!ghost || ghost.moving) return false;
+    const type = (text: string | undefined) => {
+        const typed = { ...ghost.typed };
+        const opposite: Partial<Record<Dimension, Dimension>> = { left: 'right', right: 'left', sill: 'head', head: 'sill' };
+        if (text) {
+            typed[ghost.lit] = text;
+            const other = opposite[ghost.lit];
+            if (other) delete typed[other];
+        } else delete typed[ghost.lit];
+        const upright = typed.sill !== undefined || typed.head !== undefined;
+        const sideways = typed.left !== undefined || typed.right !== undefined;
+        useDesk.setState({
+            ghost: {
+                ...ghost,
+                typed,
+                refusal: null,
+                centred: ghost.centred && !sideways,
+                caught: { ...ghost.caught, along: sideways ? null : ghost.caught.along, up: upright ? null : ghost.caught.up },
+            },
+        });
+        inquire(data);
+    };
+    if (event.key === 'Tab') {
+        const i = dimensions.indexOf(ghost.lit) + (event.shiftKey ? dimensions.length - 1 : 1);
+        useDesk.setState({ ghost: { ...ghost, lit: dimensions[i % dimensions.length]! } });
+        return true;
+    }
+    if (event.key === 'Enter') {
+        void placeGhost(data);
+        return true;
+    }
+    if (event.key === 'Backspace') {
+        type((ghost.typed[ghost.lit] ?? '').slice(0, -1));
+        return true;
+    }
+    if (event.key.startsWith('Arrow')) {
+        const by = event.shiftKey ? 10 : 100;
+        const next = { ...ghost, caught: { along: null, up: null }, centred: false };
+        if (event.key === 'ArrowLeft') next.left -= by;
+        if (event.key === 'ArrowRight') next.left += by;
+        if (event.key === 'ArrowUp') next.sill += by;
+        if (event.key === 'ArrowDown') next.sill -= by;
+        useDesk.setState({ ghost: next });
+        inquire(data);
+        return true;
+    }
+    if (/^[0-9.,+\-*/()'" mcftin]$/.test(event.key)) {
+        type((ghost.typed[ghost.lit] ?? '') + event.key);
+        return true;
+    }
+    return false;
+}
+
+/** Takes a type in hand with its own size and sill, and shows its ghost in the middle of the wall in view, for the keyboard. */
+export function takeInHand(data: Data, inHand: InHand): void {
+    const { storey, chosen } = useDesk.getState();
+    const chosenOpening = chosen.map((id) => data.openings.get(id)).find(Boolean);
+    const inner = useDesk.getState().face === 'inner';
+    const first = data.project.frontages.find((f) => f.inner === inner);
+    const wall = data.walls.get(chosenOpening?.wall ?? chosen.find((id) => data.walls.has(id)) ?? Object.keys(first?.walls ?? {})[0] ?? '');
+    const on = wall && (data.storeys.get(chosenOpening?.storey ?? storey ?? wall.base) ?? null);
+    const fits = wall && on && on.floor >= wall.foot - 0.01 && on.ceiling <= wall.head + 0.01 ? on : wall && data.storeys.get(wall.base);
+    useDesk.setState({
+        inHand,
+        sheet: null,
+        preview: null,
+        measuring: null,
+        outline: null,
+        ghost: wall && fits ? ghostAt(data, inHand, wall, fits, wall.length / 2, null, 0.03, null) : null,
+    });
+    inquire(data);
+}

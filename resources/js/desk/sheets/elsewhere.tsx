@@ -1,0 +1,236 @@
+import { useState } from 'react';
+import { Sentence } from '../card/parts';
+import { useData } from '../data';
+import { useDesk } from '../store';
+import { Entry, Pick, Ticks, Tick, useNamed, useUprights, useWord } from './parts';
+import { Sheet } from './Sheet';
+
+type Props = { ids: string[] };
+
+/** About the wall's middle, a line, or the outline's centre line, handing too. */
+export function MirrorSheet({ ids }: Props) {
+    const [about, setAbout] = useWord('mirror.about', 'middle');
+    const [how, setHow] = useWord('mirror.how', 'copy');
+    const [along, setAlong] = useWord('mirror.along', 'across');
+    const lines = useUprights(ids);
+    const [line, setLine] = useState(lines[0]?.value ?? '');
+    const args = {
+        ids,
+        about,
+        copy: how === 'copy',
+        ...(about === 'line' ? { line } : {}),
+        ...(about === 'outline' ? { along: along === 'along' } : {}),
+    };
+    return (
+        <Sheet
+            title="Mirror"
+            to={useNamed(ids)}
+            edit="opening.mirror"
+            verb="Mirror"
+            args={about === 'line' && line === '' ? null : args}
+            missing="This frontage has no upright setting-out line yet: add one with L."
+        >
+            <Sentence>
+                <Pick
+                    label="Move or copy"
+                    value={how}
+                    options={{ copy: 'Copy', move: 'Move' } as Record<string, string>}
+                    onChange={setHow}
+                />{' '}
+                them to the other side of{' '}
+                <Pick
+                    label="Mirror about"
+                    value={about}
+                    options={
+                        { middle: 'the middle of their wall', line: 'a setting-out line', outline: 'the outline’s centre line' } as Record<
+                            string,
+                            string
+                        >
+                    }
+                    onChange={setAbout}
+                />
+                {about === 'line' && lines.length > 0 && (
+                    <>
+                        {' '}
+                        <Pick
+                            label="Line"
+                            value={line}
+                            options={Object.fromEntries(lines.map((l) => [l.value, l.label]))}
+                            onChange={setLine}
+                        />
+                    </>
+                )}
+                {about === 'outline' && (
+                    <>
+                        {' '}
+                        that runs{' '}
+                        <Pick
+                            label="Direction of the centre line"
+                            value={along}
+                            options={{ across: 'square to their wall', along: 'parallel to their wall' } as Record<string, string>}
+                            onChange={setAlong}
+                        />
+                    </>
+                )}
+                ; their handing is mirrored too.
+            </Sentence>
+        </Sheet>
+    );
+}
+
+/** To other walls, to the opposite side, or from a named point to another. */
+export function CopySheet({ ids }: Props) {
+    const data = useData();
+    const targets = useDesk((s) => s.targets);
+    const [how, setHow] = useWord('copy.how', 'walls');
+    const [point, setPoint] = useWord('copy.point', 'left');
+    const [from, setFrom] = useWord('copy.from', 'left');
+    const [value, setValue] = useWord('copy.value', '0');
+    const held = data.openings.get(ids[0]!);
+    const [wall, setWall] = useState(held?.wall ?? '');
+    const [storey, setStorey] = useState(held?.storey ?? '');
+    const lines = useUprights([wall]);
+    const line = from.startsWith('li-') ? (lines.find((l) => l.value === from)?.value ?? null) : null;
+    const walls = targets.filter((t) => data.walls.has(t));
+    const args =
+        how === 'opposite'
+            ? { ids, walls: 'opposite' }
+            : how === 'walls'
+              ? walls.length > 0
+                  ? { ids, walls }
+                  : null
+              : from.startsWith('li-') && line === null
+                ? null
+                : {
+                      ids,
+                      pick: { opening: ids[0], point },
+                      put: { wall, storey, value, ...(line ? { from: 'line', ref: line } : { from }) },
+                  };
+    const wallNames = data.project.walls.map((w) => ({ value: w.id, label: nameOfWall(data, w.id) }));
+    return (
+        <Sheet
+            title="Copy"
+            to={useNamed(ids)}
+            edit="opening.copy"
+            verb="Copy"
+            args={args}
+            missing={how === 'walls' ? 'Choose the walls below, or click them in the drawing.' : 'Choose where it is put down.'}
+        >
+            <Sentence>
+                <Pick
+                    label="Copy to"
+                    value={how}
+                    options={
+                        { walls: 'To other walls', opposite: 'To the opposite side', point: 'From point to point' } as Record<
+                            string,
+                            string
+                        >
+                    }
+                    onChange={setHow}
+                />
+                {how === 'point' ? ': picked up at the ' : ', with the same sill and the same way of measuring.'}
+                {how === 'point' && (
+                    <>
+                        <Pick
+                            label="Picked up at"
+                            value={point}
+                            options={{ left: 'left jamb', centre: 'centre', right: 'right jamb' } as Record<string, string>}
+                            onChange={setPoint}
+                        />{' '}
+                        of {held?.label}, put down with it <Entry label="Put down at" value={value} onChange={setValue} /> from the{' '}
+                        <Pick
+                            label="Put down from"
+                            value={line ?? (from.startsWith('li-') ? 'left' : from)}
+                            options={
+                                {
+                                    left: 'left end',
+                                    right: 'right end',
+                                    middle: 'middle',
+                                    ...Object.fromEntries(lines.map((l) => [l.value, `line ${l.label}`])),
+                                } as Record<string, string>
+                            }
+                            onChange={setFrom}
+                        />{' '}
+                        of{' '}
+                        <Pick
+                            label="Wall"
+                            value={wall}
+                            options={Object.fromEntries(wallNames.map((w) => [w.value, w.label]))}
+                            onChange={setWall}
+                        />{' '}
+                        on{' '}
+                        <Pick
+                            label="Storey"
+                            value={storey}
+                            options={Object.fromEntries(data.project.storeys.map((s) => [s.id, s.name]))}
+                            onChange={setStorey}
+                        />
+                        .
+                    </>
+                )}
+            </Sentence>
+            {how === 'walls' && (
+                <Ticks
+                    label="Walls"
+                    options={wallNames.filter((w) => w.value !== held?.wall)}
+                    chosen={walls}
+                    onChange={(t) => useDesk.setState({ targets: t })}
+                />
+            )}
+        </Sheet>
+    );
+}
+
+/** What people call a wall: its frontage, and its outline when that is not the only one there. */
+export function nameOfWall(data: ReturnType<typeof useData>, id: string): string {
+    const wall = data.walls.get(id);
+    const frontage = data.frontageOf.get(id);
+    if (!wall || !frontage) return 'wall';
+    const several = Object.keys(frontage.walls).length > 1;
+    return several
+        ? `${frontage.name}, ${data.project.outlines.find((o) => o.id === wall.outline)?.name ?? ''} ${wall.position + 1}`
+        : frontage.name;
+}
+
+/** Heads, sills, jambs and centres in line with one of them, or with the storey below. */
+export function AlignSheet({ ids }: Props) {
+    const data = useData();
+    const [edge, setEdge] = useWord('align.edge', 'head');
+    const [hold, setHold] = useState(false);
+    const [to, setTo] = useState(ids.length > 1 ? ids[0]! : 'below');
+    const named = Object.fromEntries(
+        ids
+            .slice(0, 60)
+            .map((id) => [
+                id,
+                `${data.openings.get(id)?.label ?? ''}, ${data.openings.get(id)?.frontage.name ?? ''} ${data.storeys.get(data.openings.get(id)?.storey ?? '')?.name ?? ''}, ${data.length(data.openings.get(id)?.fromLeft ?? 0)}`,
+            ]),
+    );
+    return (
+        <Sheet title="Align" to={useNamed(ids)} edit="opening.align" verb="Align" args={{ ids, edge, to, hold }} keepChoice>
+            <Sentence>
+                Their{' '}
+                <Pick
+                    label="Edge"
+                    value={edge}
+                    options={
+                        { head: 'heads', sill: 'sills', left: 'left jambs', right: 'right jambs', centre: 'centres' } as Record<
+                            string,
+                            string
+                        >
+                    }
+                    onChange={setEdge}
+                />{' '}
+                in line with{' '}
+                <Pick
+                    label="In line with"
+                    value={to}
+                    options={{ below: 'the nearest of the storey below', ...(ids.length > 1 ? named : {}) } as Record<string, string>}
+                    onChange={setTo}
+                />
+                .
+            </Sentence>
+            <Tick label="Keep them in line: they follow when that one moves" on={hold} onChange={setHold} />
+        </Sheet>
+    );
+}
