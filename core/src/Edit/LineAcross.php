@@ -62,7 +62,9 @@ final readonly class LineAcross implements Edit
 
     private function next(Design $design, Wall $wall): Wall
     {
-        foreach ($design->walls as $other) {
+        // a wall of the same outline before one that happens to meet there
+        $others = [...$design->wallsOf($wall->outline), ...array_values($design->walls)];
+        foreach ($others as $other) {
             $meets = $this->right ? $wall->to->isAt($other->from) : $wall->from->isAt($other->to);
             if ($other->id !== $wall->id && $meets && $design->isInner($other) === $design->isInner($wall)) {
                 return $other;

@@ -6,7 +6,6 @@ namespace Isleward\Core\Edit;
 
 use Isleward\Core\Design\Along;
 use Isleward\Core\Design\Design;
-use Isleward\Core\Design\LineAxis;
 use Isleward\Core\Design\Opening;
 use Isleward\Core\Design\Wall;
 use Isleward\Core\Fields;
@@ -61,9 +60,8 @@ final readonly class OutlineRecess implements Edit
         $parts = array_slice($order, $at, count($sides));
         $then = $design->after($change);
         $operations = [...$change->operations, ...$this->rehosted($design, $then, $wall, $parts[$back], $right ? $parts[count($parts) - 1] : null)];
-        $whole = new Change('', $operations);
 
-        return new Change(sprintf('Set a wall back %s', Words::length($design, $this->depth)), $operations, [$parts[$back]], notes: Reshape::told($design, $design->after($whole), $order));
+        return Reshape::settled($design, sprintf('Set a wall back %s', Words::length($design, $this->depth)), $operations, $parts[$back], $order);
     }
 
     /** @return array{non-empty-list<array{Wall, Vec2, Vec2, bool}>, int} the sides in place of the wall, and which is set back */
@@ -118,35 +116,42 @@ final readonly class OutlineRecess implements Edit
         }
     }
 
-    /** @return list<Operation> openings and upright lines of the wall on the part they lie on now, in the same place */
+    /**
+     * Openings and upright lines of the wall on the part they lie on now, in the same place along it. What is measured from
+     * something that lies in the same plane still goes on being measured from it.
+     *
+     * @return list<Operation>
+     */
     private function rehosted(Design $design, Design $then, Wall $wall, string $back, ?string $rightPart): array
     {
+        $slack = Tolerance::LENGTH;
+        $host = fn (float $u): string => $u >= $this->to - $slack && $rightPart !== null ? $rightPart : ($u >= $this->from - $slack ? $back : $wall->id);
+        $places = $hosts = [];
+        foreach ([...$design->openingsOf($wall->id), ...array_values($design->lines)] as $element) {
+            if ($element instanceof Opening || ($element->wall === $wall->id && $element->rule instanceof Along)) {
+                $places[$element->id] = $element instanceof Opening ? $design->places->of($element)->left : $design->places->line($element);
+                $hosts[$element->id] = $host($places[$element->id]);
+            }
+        }
         $surface = $design->places->surface($wall);
         $operations = [];
-        $host = fn (float $u): Wall => $then->wall($u >= $this->to - Tolerance::LENGTH && $rightPart !== null ? $rightPart : ($u >= $this->from - Tolerance::LENGTH ? $back : $wall->id));
-        foreach ($design->openingsOf($wall->id) as $opening) {
-            $u = $design->places->of($opening)->left;
-            $now = $host($u);
-            $moved = $now->id === $wall->id ? $opening : $this->detached($design, $opening, $now, $back)->with(['wall' => $now->id]);
-            $left = $then->places->surface($now)->along($surface->inPlan($u));
-            $operations[] = Operation::alter($opening, $moved->with(['position' => $then->places->positionAt($moved->position, $now, $opening->width, $left)->toArray()]));
-        }
-        foreach ($design->lines as $line) {
-            if ($line->wall === $wall->id && $line->axis === LineAxis::Upright && $line->rule instanceof Along) {
-                $u = $design->places->line($line);
-                $now = $host($u);
-                $own = $now->id === $wall->id ? $line : References::lineOnItsOwn($design, $line);
-                $rule = $own->rule instanceof Along ? $own->rule : Along::of(\Isleward\Core\Design\Reference::Left, 0.0);
-                $operations[] = Operation::alter($line, $own->with(['wall' => $now->id, 'rule' => $then->places->alongAt($rule, $now, $then->places->surface($now)->along($surface->inPlan($u)))->toArray()]));
+        foreach ($hosts as $id => $hostId) {
+            $element = $design->openings[$id] ?? $design->line($id);
+            $ref = $element instanceof Opening ? $element->position->along->ref : $element->ref();
+            $lost = $ref !== null && (($hosts[$ref] ?? '') === $back) !== ($hostId === $back);
+            $now = $then->wall($hostId);
+            $u = $then->places->surface($now)->along($surface->inPlan($places[$id]));
+            if ($element instanceof Opening) {
+                $own = $lost ? References::onItsOwn($design, $element, [$ref => true]) : $element;
+                $rule = $own->position->along->ref === null ? $then->places->positionAt($own->position, $now, $own->width, $u) : $own->position;
+                $operations[] = Operation::alter($element, $own->with(['wall' => $hostId, 'position' => $rule->toArray()]));
+            } else {
+                $own = $lost ? References::lineOnItsOwn($design, $element) : $element;
+                $rule = $own->rule instanceof Along && $own->rule->ref === null ? $then->places->alongAt($own->rule, $now, $u) : $own->rule;
+                $operations[] = Operation::alter($element, $own->with(['wall' => $hostId, 'rule' => $rule->toArray()]));
             }
         }
 
         return $operations;
-    }
-
-    /** On the part that is set back nothing of the old plane can be measured from. */
-    private function detached(Design $design, Opening $opening, Wall $now, string $back): Opening
-    {
-        return $now->id === $back ? References::onItsOwn($design, $opening) : $opening;
     }
 }

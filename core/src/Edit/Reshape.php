@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Edit;
 
+use Isleward\Core\Design\Along;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Kind;
 use Isleward\Core\Design\Opening;
 use Isleward\Core\Design\Outline;
+use Isleward\Core\Design\SettingOutLine;
 use Isleward\Core\Design\Wall;
 use Isleward\Core\Fields;
 use Isleward\Core\Geometry\Line;
@@ -109,12 +111,66 @@ final class Reshape
     }
 
     /**
+     * The whole change: what can no longer be measured from what it was is given a figure of its own, in the place it had
+     * along its wall; and what no longer fits is noted.
+     *
+     * @param  list<Operation>  $operations
+     * @param  list<string>  $walls  of the outline, as they are now
+     */
+    public static function settled(Design $design, string $summary, array $operations, string $chosen, array $walls): Change
+    {
+        $then = $design->after(new Change('', $operations));
+        $byId = [];
+        foreach ($operations as $operation) {
+            $byId[$operation->id] = $operation;
+        }
+        $notes = [];
+        foreach ([...array_values($then->lines), ...array_values($then->openings)] as $element) {
+            $ref = $element instanceof Opening ? $element->position->along->ref : $element->ref();
+            if ($ref === null || self::holds($then, $element)) {
+                continue;
+            }
+            $before = $element instanceof Opening ? $design->opening($element->id) : $design->line($element->id);
+            $own = $before instanceof Opening ? References::onItsOwn($design, $before, [$ref => true]) : References::lineOnItsOwn($design, $before);
+            $byId[$element->id] = Operation::alter($before, self::inPlace($design, $then, $own, $element->wall));
+            $notes[] = sprintf('%s can no longer be measured from what it was: it gets a figure of its own.', ucfirst(References::label($design, $before)));
+        }
+        $operations = array_values($byId);
+
+        return new Change($summary, $operations, [$chosen], notes: [...array_slice(array_unique($notes), 0, 20), ...self::told($design, $design->after(new Change('', $operations)), $walls)]);
+    }
+
+    /** With a figure that leaves it on its spot, as far as its wall still goes there. */
+    private static function inPlace(Design $design, Design $then, Opening|SettingOutLine $own, string $on): Opening|SettingOutLine
+    {
+        $now = $then->wall($on);
+        $was = $design->places->surface($design->wall($own->wall));
+        $across = static fn (float $u): float => $then->places->surface($now)->along($was->inPlan($u));
+        if ($own instanceof Opening) {
+            return $own->with(['wall' => $on, 'position' => $then->places->positionAt($own->position, $now, $own->width, $across($design->places->of($own)->left))->toArray()]);
+        }
+
+        return $own->with(['wall' => $on] + ($own->rule instanceof Along ? ['rule' => $then->places->alongAt($own->rule, $now, $across($design->places->line($own)))->toArray()] : []));
+    }
+
+    private static function holds(Design $design, Opening|SettingOutLine $element): bool
+    {
+        try {
+            References::require($design, $element);
+
+            return true;
+        } catch (Refusal) {
+            return false;
+        }
+    }
+
+    /**
      * What of the openings and lines on these walls no longer fits after a change, as sentences.
      *
      * @param  list<string>  $walls
      * @return list<string>
      */
-    public static function told(Design $before, Design $after, array $walls): array
+    private static function told(Design $before, Design $after, array $walls): array
     {
         $bodies = Bodies::of($after);
         $told = [];

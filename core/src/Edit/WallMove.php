@@ -66,7 +66,6 @@ final readonly class WallMove implements Edit
         }
         [$change, $order] = $shape->change($ids);
 
-        return new Change(sprintf('Moved a wall %s %s', Words::length($design, abs($this->by)), $this->by > 0 ? 'outward' : 'inward'), $change->operations, [$wall->id],
-            notes: Reshape::told($design, $design->after($change), $order));
+        return Reshape::settled($design, sprintf('Moved a wall %s %s', Words::length($design, abs($this->by)), $this->by > 0 ? 'outward' : 'inward'), $change->operations, $wall->id, $order);
     }
 }

@@ -64,6 +64,6 @@ final readonly class WallTurn implements Edit
         $shape->sides[$at] = [$wall, $from, $to, false];
         [$change, $order] = $shape->change($ids);
 
-        return new Change(sprintf('Turned a wall by %s°', round($this->degrees, 3)), $change->operations, [$wall->id], notes: Reshape::told($design, $design->after($change), $order));
+        return Reshape::settled($design, sprintf('Turned a wall by %s°', round($this->degrees, 3)), $change->operations, $wall->id, $order);
     }
 }

@@ -112,6 +112,13 @@ final class ArrangingTest extends TestCase
         self::assertEqualsWithDelta(12345 - 11000, $this->house->design->places->line($next), 1e-9, 'as far from the corner');
         $this->house->do('line.change', ['id' => $line, 'by' => -155]);
         self::assertEqualsWithDelta(1500, $this->house->design->places->line($this->house->design->line($next->id)), 1e-9);
+        // the corner goes back by 1000 and is still shared
+        $this->house->do('outline.recess', ['wall' => $this->house->wall()->id, 'from' => 9000, 'to' => 12345, 'depth' => 1000]);
+        self::assertEqualsWithDelta(1500, $this->house->design->places->line($this->house->design->line($next->id)), 1e-9);
+        // set back short of the corner it is shared no more with the part the line lies on: the other stays on its spot, on its own
+        $change = $this->house->do('outline.recess', ['wall' => $this->house->design->line($line)->wall, 'from' => 1500, 'to' => 2500, 'depth' => 500]);
+        self::assertStringContainsString('a figure of its own', implode(' ', $change->notes));
+        self::assertEqualsWithDelta(1500, $this->house->design->places->line($this->house->design->line($next->id)), 1e-9);
     }
 
     public function test_heads_are_aligned_and_held(): void
@@ -156,12 +163,16 @@ final class ArrangingTest extends TestCase
     public function test_a_recess_keeps_openings_where_they_are_or_names_the_one_in_the_way(): void
     {
         $kept = $this->bare(9000, 1200);
+        $middle = $this->house->do('line.add', ['wall' => $this->house->wall()->id, 'axis' => 'upright', 'rule' => ['from' => 'middle', 'value' => 0]])->chosen[0];
+        $door = $this->house->place(['width' => 900, 'height' => 2100, 'position' => ['from' => 'line', 'ref' => $middle, 'value' => 600, 'to' => 'near'], 'sill' => ['from' => 'floor', 'height' => 0]])->id;
         $this->refused('recess.across', 'outline.recess', ['wall' => $this->house->wall()->id, 'from' => 9500, 'to' => 12345, 'depth' => 1500]);
         $at = Bodies::of($this->house->design)[$this->house->wall()->id]->surface->inPlan($this->house->placed($kept)->left);
         $this->house->do('outline.recess', ['wall' => $this->house->wall()->id, 'from' => 3000, 'to' => 6000, 'depth' => 1500]);
         self::assertCount(8, $this->house->design->walls);
         $now = Bodies::of($this->house->design)[$this->house->design->opening($kept)->wall]->surface->inPlan($this->house->placed($kept)->left);
         self::assertTrue($now->isAt($at));
+        self::assertEqualsWithDelta(12345 / 2 + 600, $this->house->placed($door)->left + 6000, 1e-6, 'it stays where it is, on the part that begins at 6000');
+        self::assertSame('line', $this->house->design->opening($door)->position->along->from->value, 'and the line it is placed from with it');
     }
 
     private function bare(float $left, float $width, int $storey = 0): string

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Isleward\Core\Tests\Edit;
 
 use Isleward\Core\Design\Design;
+use Isleward\Core\Design\LineAxis;
 use Isleward\Core\Edit\Change;
 use Isleward\Core\Edit\Edits;
 use Isleward\Core\Edit\Operation;
@@ -131,6 +132,7 @@ final class BuildingEditsTest extends TestCase
             $changes[] = new Change($change->summary, $operations);
             $states[] = $plain($house->design);
             $done[] = $edit;
+            self::assertAllHasAPlace($house->design, "after $i: {$change->summary}");
         }
         self::assertGreaterThan(1200, count($changes));
         $missing = array_diff(array_keys(Edits::BY_NAME), $done);
@@ -144,6 +146,21 @@ final class BuildingEditsTest extends TestCase
             $design = $design->after($change);
         }
         self::assertSame($states[count($changes)], $plain($design));
+    }
+
+    /** Law: whatever was done, everything can still be drawn. */
+    private static function assertAllHasAPlace(Design $design, string $when): void
+    {
+        try {
+            foreach ($design->openings as $opening) {
+                $design->places->of($opening);
+            }
+            foreach ($design->lines as $line) {
+                $line->axis === LineAxis::Upright ? $design->places->line($line) : $design->places->lineLevels($line);
+            }
+        } catch (Refusal $refusal) {
+            self::fail("$when: {$refusal->getMessage()}");
+        }
     }
 
     /** @return array<string, mixed> */

@@ -48,11 +48,12 @@ export function ElevationPane() {
     useEffect(() => {
         if (goTo.what === 'all' || goTo.count === shown.current) return;
         shown.current = goTo.count;
-        const boxes = goTo.what.map((id) => boxOf(data, id)).filter((b): b is Bounds => b !== null);
+        // what lies on the face that is looked at; when nothing does, the other face is turned to
+        const inner = useDesk.getState().face === 'inner';
+        const here = goTo.what.filter((id) => frontageOfElement(data, id)?.inner === inner);
+        const boxes = (here.length > 0 ? here : goTo.what).map((id) => boxOf(data, id)).filter((b): b is Bounds => b !== null);
         if (boxes.length === 0) return;
-        const frontage = goTo.what.map((id) => frontageOfElement(data, id)).find(Boolean);
-        if (frontage && frontage.inner !== (useDesk.getState().face === 'inner'))
-            useDesk.setState({ face: frontage.inner ? 'inner' : 'outer' });
+        if (here.length === 0) useDesk.setState({ face: inner ? 'outer' : 'inner' });
         const box: Bounds = [
             Math.min(...boxes.map((b) => b[0])),
             Math.min(...boxes.map((b) => b[1])),

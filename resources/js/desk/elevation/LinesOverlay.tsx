@@ -5,6 +5,9 @@ import { useDesk, type View } from '../store';
 
 type Props = { view: View; size: Size };
 
+/** Below this scale, px to the mm, the names would cover the drawing. */
+const SMALL = 0.01;
+
 /** A setting-out line that is being dragged: how far it has come, mm. */
 export type DraggedLine = { id: string; by: number };
 
@@ -39,7 +42,9 @@ const widthOf = (line: FoundLine) => line.name.length * 6.4 + 10;
 /** Tags of upright lines that would meet stand in rows under each other. */
 function rowsOf(lines: FoundLine[], view: View, size: Size): Map<string, number> {
     const placed = lines
-        .flatMap((l) => (l.u === null ? [] : [{ id: l.id, x: toScreen(view, size, l.frontage.offset + l.u, 0).x, half: widthOf(l) / 2 + 3 }]))
+        .flatMap((l) =>
+            l.u === null ? [] : [{ id: l.id, x: toScreen(view, size, l.frontage.offset + l.u, 0).x, half: widthOf(l) / 2 + 3 }],
+        )
         .sort((a, b) => a.x - b.x);
     const ends: number[] = [];
     const rows = new Map<string, number>();
@@ -56,23 +61,29 @@ function Line({ line, row, by, on, view, size }: Props & { line: FoundLine; row:
     const f = line.frontage;
     const choose = (event: { shiftKey: boolean }) => useDesk.getState().choose([line.id], event.shiftKey);
     const width = widthOf(line);
-    const tag = (x: number, y: number) => (
-        <g className="pointer-events-auto cursor-pointer" data-line={line.name} onPointerDown={(e) => e.stopPropagation()} onClick={choose}>
-            <title>{`Setting-out line ${line.name}`}</title>
-            <rect
-                x={x - width / 2}
-                y={y - 8}
-                width={width}
-                height={16}
-                rx={3}
-                fill={on ? 'var(--brass)' : 'var(--sheet)'}
-                stroke="var(--brass)"
-            />
-            <text x={x} y={y + 4} textAnchor="middle" fontSize={11} fontWeight={650} fill={on ? 'var(--sheet)' : 'var(--brass)'}>
-                {line.name}
-            </text>
-        </g>
-    );
+    const tag = (x: number, y: number) =>
+        view.k > SMALL && (
+            <g
+                className="pointer-events-auto cursor-pointer"
+                data-line={line.name}
+                onPointerDown={(e) => e.stopPropagation()}
+                onClick={choose}
+            >
+                <title>{`Setting-out line ${line.name}`}</title>
+                <rect
+                    x={x - width / 2}
+                    y={y - 8}
+                    width={width}
+                    height={16}
+                    rx={3}
+                    fill={on ? 'var(--brass)' : 'var(--sheet)'}
+                    stroke="var(--brass)"
+                />
+                <text x={x} y={y + 4} textAnchor="middle" fontSize={11} fontWeight={650} fill={on ? 'var(--sheet)' : 'var(--brass)'}>
+                    {line.name}
+                </text>
+            </g>
+        );
     const stroke = { stroke: 'var(--brass)', strokeWidth: on || by !== 0 ? 2 : 1.2, strokeDasharray: '10 3 2 3' };
     if (line.u !== null) {
         const x = toScreen(view, size, f.offset + line.u + by, 0).x;

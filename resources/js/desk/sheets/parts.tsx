@@ -74,7 +74,7 @@ export function Ticks({
     const all = options.every((o) => chosen.includes(o.value));
     return (
         <fieldset className="my-1.5" aria-label={label}>
-            <div className="flex flex-wrap gap-x-4 gap-y-1">
+            <div className="flex max-h-44 flex-wrap gap-x-4 gap-y-1 overflow-auto">
                 {options.map((o) => (
                     <label key={o.value} className="flex min-h-6 items-center gap-1.5">
                         <input
