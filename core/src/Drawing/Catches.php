@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Isleward\Core\Drawing;
 
 use Isleward\Core\Design\Design;
+use Isleward\Core\Measure\Length;
 use Isleward\Core\Wall\Body;
 use Isleward\Core\Wall\PlacedOpening;
 
@@ -26,6 +27,9 @@ final class Catches
         $end = $body->end();
         $upright = [...$lines['upright'], [$start, 'left end'], [($start + $end) / 2, 'middle of the wall'], [$end, 'right end']];
         $level = $lines['level'];
+        foreach (self::margins($design, $body) as $margin) {
+            $upright[] = $margin;
+        }
         foreach ($placed as [$p, $shift]) {
             $label = $design->label($p->opening);
             $upright[] = [$shift + $p->left, 'left jamb of '.$label];
@@ -37,6 +41,27 @@ final class Catches
         }
 
         return ['upright' => self::once($upright), 'level' => self::once($level)];
+    }
+
+    /**
+     * Where the margin at a corner ends; in an inner wall, where the nib beside a door does.
+     *
+     * @return list<array{float, string}>
+     */
+    private static function margins(Design $design, Body $body): array
+    {
+        $inner = $design->isInner($body->wall);
+        $mm = $inner ? $design->settings->nib : $design->settings->cornerMargin;
+        $name = sprintf($inner ? 'nib of %s' : '%s from the corner', Length::format($mm, $design->settings->units));
+        $margins = [];
+        if ($mm > 0 && $body->left->joint->isCorner()) {
+            $margins[] = [$body->start() + $mm, $name];
+        }
+        if ($mm > 0 && $body->right->joint->isCorner()) {
+            $margins[] = [$body->end() - $mm, $name];
+        }
+
+        return $margins;
     }
 
     /**

@@ -6,7 +6,7 @@ import { useDesk, type View } from '../store';
 type Props = { view: View; size: Size };
 
 /** Below this scale, px to the mm, the names would cover the drawing. */
-const SMALL = 0.01;
+const SMALL = 0.015;
 
 /** A setting-out line that is being dragged: how far it has come, mm. */
 export type DraggedLine = { id: string; by: number };

@@ -141,6 +141,7 @@ export function PlanPane() {
             {outlining && <OutlineBar />}
             <p className="pointer-events-none absolute bottom-2 left-3 rounded bg-sheet/80 px-1 text-xs text-quiet">
                 Plan · {storey.name}
+                {showing.said.length > 0 && ` · hidden: ${showing.said.join(', ')}`}
                 {plan.isError && <span className="text-buoy"> · {plan.error.message}</span>}
             </p>
         </div>

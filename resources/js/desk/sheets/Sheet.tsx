@@ -118,7 +118,11 @@ export function Sheet({ title, to, edit, args, missing, verb, many = true, keepC
             }}
             onKeyDownCapture={(e) => {
                 // Enter does it, also from a word that was just chosen; Space and the arrows open the words
-                if (e.key === 'Enter' && (e.target as HTMLElement).role === 'combobox' && (e.target as HTMLElement).ariaExpanded !== 'true') {
+                if (
+                    e.key === 'Enter' &&
+                    (e.target as HTMLElement).role === 'combobox' &&
+                    (e.target as HTMLElement).ariaExpanded !== 'true'
+                ) {
                     e.preventDefault();
                     e.stopPropagation();
                     void run();

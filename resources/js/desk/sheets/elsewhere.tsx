@@ -91,6 +91,9 @@ export function CopySheet({ ids }: Props) {
     const [storey, setStorey] = useState(held?.storey ?? '');
     const lines = useUprights([wall]);
     const line = from.startsWith('li-') ? (lines.find((l) => l.value === from)?.value ?? null) : null;
+    const there = [...data.openings.values()].filter((o) => o.wall === wall && o.storey === storey).sort((a, b) => a.left - b.left);
+    const [ofOpening, atPoint] = from.startsWith('op-') ? (from.split(' ') as [string, string]) : [null, null];
+    const onOpening = ofOpening !== null && there.some((o) => o.id === ofOpening);
     const walls = targets.filter((t) => data.walls.has(t));
     const args =
         how === 'opposite'
@@ -99,12 +102,21 @@ export function CopySheet({ ids }: Props) {
               ? walls.length > 0
                   ? { ids, walls }
                   : null
-              : from.startsWith('li-') && line === null
+              : (from.startsWith('li-') && line === null) || (from.startsWith('op-') && !onOpening)
                 ? null
                 : {
                       ids,
                       pick: { opening: ids[0], point },
-                      put: { wall, storey, value, ...(line ? { from: 'line', ref: line } : { from }) },
+                      put: {
+                          wall,
+                          storey,
+                          value,
+                          ...(line
+                              ? { from: 'line', ref: line }
+                              : onOpening
+                                ? { from: 'opening', ref: ofOpening, point: atPoint }
+                                : { from }),
+                      },
                   };
     const wallNames = data.project.walls.map((w) => ({ value: w.id, label: nameOfWall(data, w.id) }));
     return (
@@ -140,13 +152,21 @@ export function CopySheet({ ids }: Props) {
                         of {held?.label}, put down with it <Entry label="Put down at" value={value} onChange={setValue} /> from the{' '}
                         <Pick
                             label="Put down from"
-                            value={line ?? (from.startsWith('li-') ? 'left' : from)}
+                            value={line ?? (onOpening ? from : /^(li|op)-/.test(from) ? 'left' : from)}
                             options={
                                 {
                                     left: 'left end',
                                     right: 'right end',
                                     middle: 'middle',
                                     ...Object.fromEntries(lines.map((l) => [l.value, `line ${l.label}`])),
+                                    ...Object.fromEntries(
+                                        there.flatMap((o) =>
+                                            (['left', 'centre', 'right'] as const).map((at) => [
+                                                `${o.id} ${at}`,
+                                                `${at === 'centre' ? 'centre' : `${at} jamb`} of ${o.label} at ${data.length(o.fromLeft)}`,
+                                            ]),
+                                        ),
+                                    ),
                                 } as Record<string, string>
                             }
                             onChange={setFrom}

@@ -84,6 +84,9 @@ export function SolidPane() {
                 aria-label="Solid model. Drag to turn, scroll to come nearer, click to choose."
             />
             {frontages.length === 0 && <p className="absolute inset-0 flex items-center justify-center text-quiet">Nothing built yet.</p>}
+            {showing.said.length > 0 && (
+                <p className="pointer-events-none absolute top-1 left-3 text-xs text-buoy">Hidden: {showing.said.join(', ')}</p>
+            )}
             {scenes.waiting > 0 && <p className="absolute bottom-2 left-3 text-xs text-quiet">Building {scenes.waiting} frontages…</p>}
             {scenes.failed > 0 && (
                 <p className="absolute bottom-2 left-3 text-xs text-buoy">{scenes.failed} frontages could not be loaded.</p>
