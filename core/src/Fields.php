@@ -92,7 +92,7 @@ final readonly class Fields
             throw $this->missing($name, 'a number');
         }
 
-        return (float) $value;
+        return $value + 0.0; // there is no negative nothing: a log in JSON would not keep it
     }
 
     /** A length in mm, of any sign. */

@@ -33,7 +33,7 @@ final readonly class Along
             throw Refusal::because('position.no_reference', $from === Reference::Opening ? 'Say which opening it is measured from.' : 'Say which line it is measured from.');
         }
 
-        return new self($from, $value, $from->isOther() ? $ref : null, $point, $from === Reference::Point ? $at : 0.0, $face);
+        return new self($from, $value + 0.0, $from->isOther() ? $ref : null, $point, $from === Reference::Point ? $at + 0.0 : 0.0, $face);
     }
 
     public static function from(Fields $f): self
@@ -64,7 +64,7 @@ final readonly class Along
             Reference::Right => self::of(Reference::Left, $this->value, face: $this->face),
             Reference::Fraction => self::of($this->from, 1 - $this->value, face: $this->face),
             Reference::Across => $this,
-            default => self::of($this->from, -$this->value + 0.0, $this->ref, $this->point->mirrored(), $length - $this->at, $this->face),
+            default => self::of($this->from, -$this->value, $this->ref, $this->point->mirrored(), $length - $this->at, $this->face),
         };
     }
 

@@ -29,7 +29,7 @@ final readonly class SillRule
             throw Refusal::because('sill.no_reference', $from === SillDatum::Opening ? 'Say which opening the level is taken from.' : 'Say which line the level is taken from.');
         }
 
-        return new self($from, $height, $from->isOther() ? $ref : null, $point, $edge);
+        return new self($from, $height + 0.0, $from->isOther() ? $ref : null, $point, $edge);
     }
 
     public static function from(Fields $f): self
@@ -42,7 +42,7 @@ final readonly class SillRule
 
     public function withHeight(float $height): self
     {
-        return new self($this->from, $height, $this->ref, $this->point, $this->edge);
+        return new self($this->from, $height + 0.0, $this->ref, $this->point, $this->edge);
     }
 
     /** @return array{from: string, height: float, ref: string|null, point: string, edge: string} */
