@@ -14,7 +14,9 @@ use Illuminate\Support\Facades\DB;
 use Isleward\Core\Check\Findings;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Kind;
+use Isleward\Core\Design\LineAxis;
 use Isleward\Core\Design\Opening as DesignOpening;
+use Isleward\Core\Design\SettingOutLine;
 use Isleward\Core\Edit\Change;
 use Isleward\Core\Edit\Edits;
 use Isleward\Core\Edit\Ids;
@@ -83,7 +85,7 @@ final readonly class Editor
         $change = $edit->apply($design, $this->ids);
         $after = $design->after($change);
 
-        return new Outcome($project->change_number, $change, null, null, self::placed($after, $change, self::MOST_TRIED), $this->findings($project, $after, $scope, $change));
+        return new Outcome($project->change_number, $change, null, null, self::placed($after, $change, self::MOST_TRIED), $this->findings($project, $after, $scope, $change), lines: self::lines($after, $change));
     }
 
     /** @throws Refusal when there is nothing to undo, or it was changed since */
@@ -192,6 +194,21 @@ final readonly class Editor
 
             return ['id' => $o->id, 'wall' => $o->wall, 'storey' => $o->storey, 'left' => $p->left, 'sillLevel' => $p->sill, 'width' => $o->width, 'height' => $o->height];
         }, $openings);
+    }
+
+    /** @return list<array<string, mixed>> */
+    private static function lines(Design $after, Change $change): array
+    {
+        $lines = [];
+        foreach ($change->operations as $operation) {
+            $line = $operation->after;
+            if ($line instanceof SettingOutLine) {
+                $upright = $line->axis === LineAxis::Upright;
+                $lines[] = ['id' => $line->id, 'wall' => $line->wall, 'u' => $upright ? $after->places->line($line) : null, 'levels' => $upright ? [] : array_column($after->places->lineLevels($line), 1)];
+            }
+        }
+
+        return $lines;
     }
 
     /** @return list<array<string, mixed>> about what was touched */

@@ -17,6 +17,7 @@ final readonly class Outcome
      * @param  list<array<string, mixed>>  $placed  where the openings it touched lie now
      * @param  list<array<string, mixed>>  $findings  about what was touched; only for a try
      * @param  array{list<string>, list<string>}  $also  walls and storeys of what has moved with it
+     * @param  list<array<string, mixed>>  $lines  where the setting-out lines it touched would stand; only for a try
      */
     public function __construct(
         public int $number,
@@ -26,6 +27,7 @@ final readonly class Outcome
         public array $placed = [],
         public array $findings = [],
         public array $also = [[], []],
+        public array $lines = [],
     ) {
     }
 
@@ -63,6 +65,7 @@ final readonly class Outcome
             'wanted' => $this->change->wanted,
             'misfits' => array_map(static fn (Misfit $m): array => $m->toArray(), $this->change->misfits),
             'notes' => $this->change->notes,
+            'lines' => $this->lines,
         ];
     }
 }

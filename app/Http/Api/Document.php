@@ -267,7 +267,13 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'outcome', anyOf: [new OA\Schema(ref: '#/components/schemas/Outcome'), new OA\Schema(type: 'null')]),
     new OA\Property(property: 'problem', anyOf: [new OA\Schema(ref: '#/components/schemas/Problem'), new OA\Schema(type: 'null')]),
 ])]
-#[OA\Schema(schema: 'Outcome', required: ['number', 'summary', 'chosen', 'touched', 'removed', 'undo', 'redo', 'placed', 'findings', 'wanted', 'misfits', 'notes'], properties: [
+#[OA\Schema(schema: 'Outcome', required: ['number', 'summary', 'chosen', 'touched', 'removed', 'undo', 'redo', 'placed', 'findings', 'wanted', 'misfits', 'notes', 'lines'], properties: [
+    new OA\Property(property: 'lines', type: 'array', description: 'Where setting-out lines would stand, when it is tried', items: new OA\Items(required: ['id', 'wall', 'u', 'levels'], properties: [
+        new OA\Property(property: 'id', type: 'string'),
+        new OA\Property(property: 'wall', type: 'string'),
+        new OA\Property(property: 'u', type: 'number', nullable: true, description: 'From the wall’s left end'),
+        new OA\Property(property: 'levels', type: 'array', items: new OA\Items(type: 'number')),
+    ], type: 'object')),
     new OA\Property(property: 'wanted', type: 'integer', description: 'How many openings were asked for, when it is one of many'),
     new OA\Property(property: 'misfits', type: 'array', items: new OA\Items(ref: '#/components/schemas/Misfit')),
     new OA\Property(property: 'notes', type: 'array', description: 'To be said before it is done', items: new OA\Items(type: 'string')),

@@ -652,6 +652,14 @@ export interface components {
             problem: components["schemas"]["Problem"] | null;
         };
         Outcome: {
+            /** @description Where setting-out lines would stand, when it is tried */
+            lines: {
+                id: string;
+                wall: string;
+                /** @description From the wall’s left end */
+                u: number | null;
+                levels: number[];
+            }[];
             /** @description How many openings were asked for, when it is one of many */
             wanted: number;
             misfits: components["schemas"]["Misfit"][];

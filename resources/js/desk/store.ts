@@ -1,5 +1,5 @@
 import { create } from 'zustand';
-import type { Finding, Misfit, Place } from '../api/client';
+import type { Finding, Misfit, Outcome, Place } from '../api/client';
 
 export type Pane = 'elevation' | 'plan' | 'solid';
 export type Dimension = 'left' | 'right' | 'sill' | 'head' | 'width' | 'height';
@@ -62,7 +62,7 @@ export type Sheet =
     | 'recess';
 
 /** What a sheet would come to, as tried. */
-export type Preview = { placed: Place[]; misfits: Misfit[]; notes: string[]; wanted: number; refusal: string | null; findings: Finding[] };
+export type Preview = { placed: Place[]; misfits: Misfit[]; notes: string[]; wanted: number; refusal: string | null; findings: Finding[]; lines: Outcome['lines'] };
 
 /** What is worked on alone. */
 export type Alone = { name: string; walls?: string[]; storey?: string; openings?: string[] };

@@ -51,6 +51,16 @@ export function DimensionChain({ view, size }: Props) {
         const gaps = sorted
             .slice(1)
             .map((v, i) => ({ mm: v - sorted[i]!, a: Math.min(screen[i]!, screen[i + 1]!), b: Math.max(screen[i]!, screen[i + 1]!) }));
+        const row = rowOf(
+            gaps.map((g) => g.mm),
+            data.length,
+        );
+        const [from, to] = [Math.max(Math.min(...screen), 0), Math.min(Math.max(...screen), size.width)];
+        const crowded = gaps.some((g) => g.b >= 0 && g.a <= size.width && g.b - g.a < LETTER * 3);
+        if (crowded && row && row.length * LETTER + 8 < to - from) {
+            figures.push({ x: (from + to) / 2, y: y0 + 14 + ROW, text: row, lead: null });
+            continue;
+        }
         if (view.flip) gaps.reverse();
         for (const g of gaps) {
             const middle = (Math.max(g.a, 0) + Math.min(g.b, size.width)) / 2;
@@ -83,4 +93,13 @@ export function DimensionChain({ view, size }: Props) {
             </text>
         </g>
     );
+}
+
+/** A row of like openings at like gaps in one line: "600 · 20 × 1 200 at gaps of 850 · 1 250"; null when they are not alike. */
+function rowOf(gaps: number[], length: (mm: number) => string): string | null {
+    const openings = gaps.filter((_, i) => i % 2 === 1);
+    const piers = gaps.filter((_, i) => i % 2 === 0).slice(1, -1);
+    const alike = (all: number[]) => all.every((mm) => Math.abs(mm - all[0]!) < 0.05);
+    if (gaps.length < 7 || gaps.length % 2 === 0 || !alike(openings) || !alike(piers)) return null;
+    return `${length(gaps[0]!)} · ${openings.length} × ${length(openings[0]!)} at gaps of ${length(piers[0]!)} · ${length(gaps.at(-1)!)}`;
 }

@@ -1,4 +1,5 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { tell } from '../../ui/notices';
 import { useData } from '../data';
 import { DrawingPane, type At } from '../drawing/DrawingPane';
 import { fit, toScreen, type Bounds } from '../drawing/view';
@@ -205,7 +206,13 @@ export function ElevationPane() {
                         state.targets.includes(id) ? state.targets.filter((t) => t !== id) : [...state.targets, id];
                     if (state.sheet === 'copy' && found && !opening) return useDesk.setState({ targets: toggled(found.wall.id) });
                     if (state.sheet === 'carry') {
-                        if (opening && opening.id !== state.source) useDesk.setState({ targets: toggled(opening.id) });
+                        const source = data.openings.get(state.source ?? '');
+                        if (!opening || !source || opening.id === source.id) return;
+                        if ((opening.type === null) !== (source.type === null))
+                            tell(
+                                `Only like ones get them: ${source.label} is ${source.type === null ? 'bare' : 'filled'}, this is ${opening.type === null ? 'bare' : 'filled'}.`,
+                            );
+                        else useDesk.setState({ targets: toggled(opening.id) });
                         return;
                     }
                     const line = opening ? null : lineAt(data.lines.values(), shownIds, at.x, at.y, k);

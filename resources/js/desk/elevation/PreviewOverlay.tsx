@@ -1,6 +1,6 @@
 import type { Place } from '../../api/client';
 import { useData } from '../data';
-import { boxOnScreen, type Size } from '../drawing/view';
+import { boxOnScreen, toScreen, type Size } from '../drawing/view';
 import { useDesk, type View } from '../store';
 
 type Props = { view: View; size: Size };
@@ -32,11 +32,20 @@ export function PreviewOverlay({ view, size }: Props) {
             return [{ wall: id, storey: wall.base, left: 0, sillLevel: wall.foot, width: wall.length, height: wall.head - wall.foot }];
         return o ? [{ wall: o.wall, storey: o.storey, left: o.left, sillLevel: o.sillLevel, width: o.width, height: o.height }] : [];
     });
+    let lines = '';
+    for (const l of preview?.lines ?? []) {
+        const f = data.frontageOf.get(l.wall);
+        if (!f || f.inner !== inner) continue;
+        const [a, b] = [toScreen(view, size, f.offset, f.foot), toScreen(view, size, f.offset + f.width, f.head)];
+        if (l.u !== null) lines += `M${toScreen(view, size, f.offset + (f.walls[l.wall] ?? 0) + l.u, 0).x} ${b.y - 18}V${a.y + 8}`;
+        for (const level of l.levels) lines += `M${a.x} ${toScreen(view, size, 0, level).y}H${b.x}`;
+    }
     const misfits = (preview?.misfits ?? []).flatMap((m) => (m.place ? [m.place] : []));
     return (
         <g data-preview-drawn={preview?.placed.length ?? 0}>
             <path d={path(marked, false)} fill="none" stroke="var(--tide)" strokeWidth={2} strokeDasharray="2 3" />
             <path d={path(preview?.placed ?? [], false)} fill="var(--tide)" fillOpacity={0.22} stroke="var(--tide)" strokeWidth={1.6} />
+            <path d={lines} fill="none" stroke="var(--brass)" strokeWidth={2} strokeDasharray="10 3 2 3" />
             <path
                 d={path(misfits, true)}
                 fill="var(--buoy)"

@@ -38,7 +38,11 @@ export function ShowMenu() {
                     {framing ? 'Drag a frame round what is to be chosen' : 'Click the point it is measured from'} · Esc
                 </span>
             )}
-            {inside && <span className="rounded border border-hairline bg-paper px-2 py-1">{face === 'inner' ? 'Seen from the back' : 'Seen from inside'}</span>}
+            {inside && (
+                <span className="rounded border border-hairline bg-paper px-2 py-1">
+                    {face === 'inner' ? 'Seen from the back' : 'Seen from inside'}
+                </span>
+            )}
             {(showing.said.length > 0 || through) && (
                 <span className="rounded border border-buoy bg-buoy-wash px-2 py-1" role="status" data-hidden-said>
                     {showing.said.length > 0 ? `Hidden: ${showing.said.join(', ')}` : 'Outer walls seen through'}

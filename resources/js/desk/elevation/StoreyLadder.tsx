@@ -38,7 +38,9 @@ export function StoreyLadder() {
                                     }
                                 }}
                             >
-                                {height > 17 && <span className={`truncate leading-tight ${isActive ? 'font-semibold text-tide' : ''}`}>{s.name}</span>}
+                                {height > 17 && (
+                                    <span className={`truncate leading-tight ${isActive ? 'font-semibold text-tide' : ''}`}>{s.name}</span>
+                                )}
                                 {height > 44 && <span className="text-[11px] leading-tight text-quiet">{data.length(s.height)}</span>}
                             </button>
                             <Rung y={bottom} label={height > 30 ? formatLevel(s.floor, units) : ''} />
@@ -56,7 +58,12 @@ export function StoreyLadder() {
                         </div>
                     );
                 })}
-            {view && <Rung y={y(data.project.storeys.at(-1)?.ceiling ?? 0)} label={formatLevel(data.project.storeys.at(-1)?.ceiling ?? 0, units)} />}
+            {view && (
+                <Rung
+                    y={y(data.project.storeys.at(-1)?.ceiling ?? 0)}
+                    label={formatLevel(data.project.storeys.at(-1)?.ceiling ?? 0, units)}
+                />
+            )}
         </nav>
     );
 }

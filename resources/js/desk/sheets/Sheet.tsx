@@ -56,12 +56,21 @@ export function Sheet({ title, to, edit, args, missing, verb, many = true, keepC
                             wanted: o.wanted,
                             refusal: null,
                             findings: o.findings,
+                            lines: o.lines,
                         },
                     });
             } catch (problem) {
                 if (!gone)
                     useDesk.setState({
-                        preview: { placed: [], misfits: [], notes: [], wanted: 0, refusal: (problem as Error).message, findings: [] },
+                        preview: {
+                            placed: [],
+                            misfits: [],
+                            notes: [],
+                            wanted: 0,
+                            refusal: (problem as Error).message,
+                            findings: [],
+                            lines: [],
+                        },
                     });
             }
         }, 90);

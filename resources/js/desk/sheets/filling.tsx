@@ -72,7 +72,10 @@ const settings = {
 export function CarrySheet({ ids }: Props) {
     const data = useData();
     const source = useDesk((s) => s.source) ?? ids[0]!;
-    const targets = useDesk((s) => s.targets).filter((t) => t !== source && data.openings.has(t));
+    const bare = data.openings.get(source)?.type === null;
+    const targets = useDesk((s) => s.targets).filter(
+        (t) => t !== source && data.openings.has(t) && (data.openings.get(t)?.type === null) === bare,
+    );
     const [chosen, setChosen] = useState(['width', 'height', 'sill']);
     const from = data.openings.get(source);
     const offered = Object.entries(settings).filter(

@@ -116,11 +116,12 @@ export function useNamed(ids: string[]): string {
     return o ? `${o.label} · ${o.frontage.name} · ${data.storeys.get(o.storey)?.name ?? ''}` : '';
 }
 
-/** The upright lines of the frontages that these lie in. */
+/** The upright lines of the frontages that these lie in, from left to right. */
 export function useUprights(ids: string[]): Option[] {
     const data = useData();
     const frontages = new Set(ids.map((id) => (data.openings.get(id)?.frontage ?? data.frontageOf.get(id))?.id));
     return [...data.lines.values()]
         .filter((l) => l.axis === 'upright' && frontages.has(l.frontage.id))
+        .sort((a, b) => (a.u ?? 0) - (b.u ?? 0))
         .map((l) => ({ value: l.id, label: l.name }));
 }
