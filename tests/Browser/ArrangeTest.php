@@ -164,6 +164,26 @@ final class ArrangeTest extends BrowserCase
         $this->desk->waitForText('Seen from inside');
     }
 
+    public function test_axe_finds_nothing_serious_on_cards_and_sheets(): void
+    {
+        $this->chooseFirstOfCharts();
+        self::assertSame([], $this->axe(), 'one opening');
+        $this->focus();
+        $this->desk->keys('g');
+        $this->desk->waitFor('[data-found="29"]');
+        self::assertSame([], $this->axe(), 'gather');
+        $this->desk->keys('r');
+        $this->desk->waitFor('[data-misfit]');
+        self::assertSame([], $this->axe(), 'a sheet with what would not fit');
+        $this->desk->keys(Keys::ESCAPE);
+        $this->desk->waitForText('29 openings');
+        self::assertSame([], $this->axe(), 'many openings');
+        $this->desk->button('2 findings')->click();
+        $this->desk->css('[data-line="Entrance"]')->click();
+        $this->desk->waitForText('Line Entrance');
+        self::assertSame([], $this->axe(), 'a line');
+    }
+
     private function focus(): void
     {
         $this->desk->driver->executeScript("document.querySelector('[data-pane=elevation]').focus()");

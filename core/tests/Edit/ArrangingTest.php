@@ -121,6 +121,20 @@ final class ArrangingTest extends TestCase
         self::assertEqualsWithDelta(1500, $this->house->design->places->line($this->house->design->line($next->id)), 1e-9);
     }
 
+    public function test_a_length_is_divided_by_parts_and_by_percentages(): void
+    {
+        $wall = ['wall' => $this->house->wall()->id, 'axis' => 'upright'];
+        $at = fn (array $ids): array => array_map(fn (string $id): float => round($this->house->design->places->line($this->house->design->line($id)), 9), $ids);
+        self::assertSame([2469.0, 4938.0, 7407.0, 9876.0], $at($this->house->do('line.add', $wall + ['parts' => 5])->chosen));
+        self::assertSame([1543.125, 12345.0], $at($this->house->do('line.add', $wall + ['percentages' => ['12,5 %', 100]])->chosen));
+        // 9876 − 2469 = 7407 in thirds
+        [$first, , , $last] = array_keys($this->house->design->lines);
+        self::assertSame([4938.0, 7407.0], $at($this->house->do('line.add', $wall + ['parts' => 3, 'between' => [$last, $first]])->chosen));
+        $this->refused('position.fraction', 'line.add', $wall + ['percentages' => [50, 120]]);
+        $this->refused('position.fraction', 'opening.place', ['wall' => $wall['wall'], 'storey' => $this->house->storey(0), 'position' => ['from' => 'fraction', 'value' => 1.2, 'to' => 'near']]);
+        $this->refused('line.off_wall', 'line.add', $wall + ['rule' => ['from' => 'right', 'value' => 12400]]);
+    }
+
     public function test_heads_are_aligned_and_held(): void
     {
         $door = $this->house->place(['left' => 1000, 'type' => $this->house->type('D-01')->id])->id;

@@ -29,6 +29,11 @@ export function CommandList() {
         [
             'Do',
             [
+                ...[...openingActions(data), ...wallActions(data), ...deskActions(data)].map(({ name, key, run }) => ({
+                    name,
+                    keys: key?.toUpperCase(),
+                    run,
+                })),
                 ...(data.mayEdit
                     ? [
                           ...(data.project.undo
@@ -37,11 +42,6 @@ export function CommandList() {
                           ...(data.project.redo
                               ? [{ name: `Redo: ${data.project.redo}`, keys: 'Ctrl Shift Z', run: () => void data.redo() }]
                               : []),
-                          ...[...openingActions(data), ...wallActions(data), ...deskActions(data)].map(({ name, key, run }) => ({
-                              name,
-                              keys: key?.toUpperCase(),
-                              run,
-                          })),
                           ...data.project.types.map((t) => ({
                               name: `Place ${t.mark} ${t.name}`,
                               run: () => takeInHand(data, { type: t.id, label: t.mark, width: t.width, height: t.height, sill: t.sill }),

@@ -20,9 +20,11 @@ const sheet = (name: string, which: Sheet, key?: string, short?: string): Action
 
 /** What can be done with the chosen openings, in the order of a working day. */
 export function openingActions(data: Data): Action[] {
-    if (!data.mayEdit || openings(data).length === 0) return [];
+    if (openings(data).length === 0) return [];
+    const gather = sheet('Gather all alike', 'gather', 'g', 'Gather');
+    if (!data.mayEdit) return [gather];
     return [
-        sheet('Gather all alike', 'gather', 'g', 'Gather'),
+        gather,
         sheet('Repeat along the wall', 'repeat', 'r', 'Repeat'),
         sheet('Space evenly', 'space', 'e', 'Space'),
         sheet('Copy to other walls', 'copy', 'c', 'Copy'),

@@ -28,7 +28,7 @@ export function Masonry({ opening }: { opening: FoundOpening }) {
                         key={name}
                         type="button"
                         title={`Make the ${name} ${data.length(mm)}`}
-                        className="text-brass underline"
+                        className="min-h-6 text-brass underline"
                         onClick={() => void step(args)}
                     >
                         {name} {data.length(mm)}

@@ -81,7 +81,7 @@ export function FindingNote({ finding, place, onGo }: { finding: Finding; place?
                             Take up again
                         </button>
                     ) : note === null ? (
-                        <button type="button" className="text-tide underline" onClick={() => setNote('')}>
+                        <button type="button" className="min-h-6 text-tide underline" onClick={() => setNote('')}>
                             Let stand…
                         </button>
                     ) : (

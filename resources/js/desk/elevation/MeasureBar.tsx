@@ -78,7 +78,7 @@ export function MeasureBar() {
                 <span key={name}>
                     <span className="text-quiet">{name}</span> <b>{data.length(mm)}</b>{' '}
                     {to && (
-                        <button type="button" className="text-xs text-tide underline" aria-label={`Copy ${name}`} onClick={() => copy(mm)}>
+                        <button type="button" className="min-h-6 text-xs text-tide underline" aria-label={`Copy ${name}`} onClick={() => copy(mm)}>
                             copy
                         </button>
                     )}

@@ -178,32 +178,34 @@ export function GatherSheet() {
                     Invert: choose all others
                 </Button>
             </div>
-            <form
-                className="mt-3 flex items-center gap-2 border-t border-hairline pt-2"
-                onSubmit={async (e) => {
-                    e.preventDefault();
-                    try {
-                        await data.edit('set.keep', { name: setName, members: chosen }, { quiet: true });
-                        tell(`Kept ${chosen.length} openings as the set “${setName}”.`);
-                        setSetName('');
-                    } catch (error) {
-                        complain(error);
-                    }
-                }}
-            >
-                <input
-                    type="text"
-                    aria-label="Name of the set"
-                    placeholder="Name of a set"
-                    value={setName}
-                    maxLength={80}
-                    onChange={(e) => setSetName(e.target.value)}
-                    className="min-w-0 grow rounded-sm border-b border-tide bg-tide-wash px-1"
-                />
-                <Button small type="submit" disabled={setName.trim() === '' || chosen.length === 0}>
-                    Keep as a set
-                </Button>
-            </form>
+            {data.mayEdit && (
+                <form
+                    className="mt-3 flex items-center gap-2 border-t border-hairline pt-2"
+                    onSubmit={async (e) => {
+                        e.preventDefault();
+                        try {
+                            await data.edit('set.keep', { name: setName, members: chosen }, { quiet: true });
+                            tell(`Kept ${chosen.length} openings as the set “${setName}”.`);
+                            setSetName('');
+                        } catch (error) {
+                            complain(error);
+                        }
+                    }}
+                >
+                    <input
+                        type="text"
+                        aria-label="Name of the set"
+                        placeholder="Name of a set"
+                        value={setName}
+                        maxLength={80}
+                        onChange={(e) => setSetName(e.target.value)}
+                        className="min-w-0 grow rounded-sm border-b border-tide bg-tide-wash px-1"
+                    />
+                    <Button small type="submit" disabled={setName.trim() === '' || chosen.length === 0}>
+                        Keep as a set
+                    </Button>
+                </form>
+            )}
         </div>
     );
 }

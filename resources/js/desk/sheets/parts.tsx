@@ -90,7 +90,7 @@ export function Ticks({
             {options.length > 2 && (
                 <button
                     type="button"
-                    className="text-xs text-tide underline"
+                    className="min-h-6 text-xs text-tide underline"
                     onClick={() => onChange(all ? [] : options.map((o) => o.value))}
                 >
                     {all ? 'none' : 'all'}
