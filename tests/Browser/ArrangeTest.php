@@ -142,6 +142,17 @@ final class ArrangeTest extends BrowserCase
         $this->undoOf('Moved line Entrance');
     }
 
+    public function test_an_opening_dragged_onto_a_line_is_placed_from_it(): void
+    {
+        // D-04, 1800 wide at 11 800, until its right jamb is near the line at 16 800
+        $this->desk->drag('elevation', 12700, 800, 15920, 800);
+        $this->desk->waitFor('[aria-label^="Undo: Moved D-04"]');
+        $this->desk->ready();
+        self::assertStringContainsString('line Quay edge', $this->desk->css('[aria-label="Measured from"]')->getText());
+        self::assertStringContainsString('far jamb', $this->desk->css('[aria-label="Measured to"]')->getText());
+        self::assertSame('0', $this->desk->value('Position'));
+    }
+
     public function test_two_points_are_measured_and_what_is_hidden_is_said(): void
     {
         $this->focus();

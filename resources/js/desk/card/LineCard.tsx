@@ -2,6 +2,7 @@ import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { useData, type FoundLine } from '../data';
 import { shareOf } from '../shares';
+import { toggleHidden } from '../showing';
 import { useDesk } from '../store';
 import { Figure } from './Figure';
 import { Facts, Heading, RemoveButton, Sentence, useSend } from './parts';
@@ -114,7 +115,18 @@ export function LineCard({ line }: { line: FoundLine }) {
                             Across the right corner
                         </Button>
                     </div>
-                    <RemoveButton label="Remove this line" onClick={() => useDesk.setState({ removingLines: [line.id] })} />
+                    <div className="flex flex-wrap gap-x-3">
+                        <RemoveButton label="Remove this line" onClick={() => useDesk.setState({ removingLines: [line.id] })} />
+                        {data.lines.size > 1 && (
+                            <RemoveButton
+                                label={`Remove all ${data.lines.size} lines`}
+                                onClick={() => useDesk.setState({ removingLines: 'all' })}
+                            />
+                        )}
+                        <Button small look="plain" className="mt-3" onClick={() => toggleHidden('lines')}>
+                            Hide all lines
+                        </Button>
+                    </div>
                 </>
             )}
         </>
