@@ -15,6 +15,7 @@ use Isleward\Core\Drawing\Catches;
 use Isleward\Core\Drawing\Elevation;
 use Isleward\Core\Drawing\Symbols;
 use Isleward\Core\Tolerance;
+use Isleward\Core\Unit\SolvedLight;
 use Isleward\Core\Wall\Body;
 use Isleward\Core\Wall\Frontage;
 use Isleward\Core\Wall\PlacedOpening;
@@ -59,7 +60,7 @@ final readonly class ElevationView
             foreach ($questions[$wall]->placed as $p) {
                 $symbol = Symbols::key($p->opening);
                 $unit = Symbols::solved($this->design, $p->opening);
-                $figures[$symbol] ??= $unit === null ? null : ['glass' => $unit->glassArea(), 'frameShare' => $unit->frameShare(), 'door' => $unit->hasDoor()];
+                $figures[$symbol] ??= $unit === null ? null : ['glass' => $unit->glassArea(), 'frameShare' => $unit->frameShare(), 'door' => $unit->hasDoor(), 'operations' => array_values(array_unique(array_map(static fn (SolvedLight $l): string => $l->light->operation->value, $unit->lights)))];
                 $openings[] = $this->opening($p, $symbol, $u);
             }
             foreach (Findings::of($this->design, $this->bodies[$wall]) as $finding) {

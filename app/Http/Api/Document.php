@@ -225,7 +225,8 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'upright', type: 'array', items: new OA\Items(ref: '#/components/schemas/Catch')),
     new OA\Property(property: 'level', type: 'array', items: new OA\Items(ref: '#/components/schemas/Catch')),
 ])]
-#[OA\Schema(schema: 'UnitFigures', required: ['glass', 'frameShare', 'door'], properties: [
+#[OA\Schema(schema: 'UnitFigures', required: ['glass', 'frameShare', 'door', 'operations'], properties: [
+    new OA\Property(property: 'operations', type: 'array', items: new OA\Items(type: 'string')),
     new OA\Property(property: 'glass', type: 'number', description: 'mm²'),
     new OA\Property(property: 'frameShare', type: 'number'),
     new OA\Property(property: 'door', type: 'boolean'),

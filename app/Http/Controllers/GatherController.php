@@ -21,7 +21,7 @@ final class GatherController
             new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
             new OA\Parameter(name: 'type', in: 'query', description: 'ids, or “bare”', schema: new OA\Schema(type: 'string')),
             new OA\Parameter(name: 'mark', in: 'query', schema: new OA\Schema(type: 'string')),
-            new OA\Parameter(name: 'operation', in: 'query', schema: new OA\Schema(type: 'string', enum: ['fixed', 'side-hung', 'hinged-door'])),
+            new OA\Parameter(name: 'operation', in: 'query', schema: new OA\Schema(type: 'string', enum: ['fixed', 'side-hung', 'top-hung', 'bottom-hung', 'tilt-and-turn', 'horizontal-pivot', 'vertical-pivot', 'hinged-door'])),
             new OA\Parameter(name: 'width', in: 'query', description: 'A length', schema: new OA\Schema(type: 'string')),
             new OA\Parameter(name: 'height', in: 'query', description: 'A length', schema: new OA\Schema(type: 'string')),
             new OA\Parameter(name: 'storey', in: 'query', schema: new OA\Schema(type: 'string')),

@@ -15,7 +15,7 @@ final class Findings
     {
         $wall = WallInQuestion::of($design, $body);
         $findings = [];
-        foreach ([new Overlap, new PastEdge, new NearCorner, new SillFromElsewhere, new FacingIn, new Floating, new NameAndSize, new OffLine, new LintelBearing] as $rule) {
+        foreach ([new Overlap, new PastEdge, new NearCorner, new SillFromElsewhere, new FacingIn, new Floating, new NameAndSize, new OffLine, new LintelBearing, new RainIn] as $rule) {
             array_push($findings, ...$rule->check($wall));
         }
 

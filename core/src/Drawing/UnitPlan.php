@@ -35,7 +35,7 @@ final class UnitPlan
             }
         }
         foreach ($unit->members as $member) {
-            $upright = $member->role === Role::Jamb || $member->role === Role::Mullion || $member->role === Role::Stile;
+            $upright = in_array($member->role, [Role::Jamb, Role::Mullion, Role::Stile, Role::Infill], true);
             if ($upright && $member->box->y0 <= $cut && $member->box->y1 >= $cut) {
                 $shapes[] = $box($member->role->isSash() ? Layer::Sash : Layer::Frame, $member->box->x0, $member->box->x1, $member->back, $member->depth);
             }

@@ -14,6 +14,7 @@ enum Role: string
     case Transom = 'transom';
     case Stile = 'stile';
     case Rail = 'rail';
+    case Infill = 'infill';
 
     public function isSash(): bool
     {

@@ -109,6 +109,11 @@ final class Solver
 
     private function pane(Light $light, Box $box, float $depth): void
     {
+        if ($light->solid) {
+            $this->members[] = new Member(Role::Infill, $this->placed($box), ($this->tree->depth - min($light->glass, $depth)) / 2, min($light->glass, $depth));
+
+            return;
+        }
         $this->panes[] = new Pane($this->placed($box), ($this->tree->depth - min($light->glass, $depth)) / 2, $light->glass);
     }
 

@@ -83,6 +83,19 @@ final class FindingsTest extends TestCase
         self::assertSame([], self::of($house), '20 is meant');
     }
 
+    public function test_rain_must_run_off_a_hung_light(): void
+    {
+        foreach ([['top-hung', 'outward', true, 0], ['top-hung', 'inward', true, 1], ['top-hung', 'outward', false, 1], ['bottom-hung', 'inward', true, 0], ['bottom-hung', 'outward', true, 1]] as [$operation, $opens, $facesOut, $count]) {
+            $house = House::box();
+            $root = ['operation' => $operation, 'opens' => $opens, 'sashFace' => 60, 'sashDepth' => 78, 'glass' => 28];
+            $type = $house->do('type.add', ['mark' => 'T-1', 'name' => 'hung light', 'width' => 900, 'height' => 900, 'sill' => 1200, 'tree' => ['frame' => ['jamb' => 55, 'head' => 55, 'sill' => 60, 'depth' => 70], 'root' => $root]])->chosen[0];
+            $house->place(['left' => 2000, 'type' => $type, 'facesOut' => $facesOut]);
+            $found = array_values(array_filter(self::of($house), static fn (Finding $f): bool => $f->rule === 'unit.rain_in'));
+            self::assertCount($count, $found, "$operation $opens");
+            self::assertSame($count === 0 ? null : 790.0, $found[0]->figure ?? null, 'the width of its sash: 900 − 2 × 55');
+        }
+    }
+
     public function test_no_remedy_is_offered_that_would_do_other_harm(): void
     {
         $house = House::box();

@@ -601,6 +601,7 @@ export interface components {
             level: components["schemas"]["Catch"][];
         };
         UnitFigures: {
+            operations: string[];
             /** @description mm² */
             glass: number;
             frameShare: number;
@@ -1077,7 +1078,7 @@ export interface operations {
                 /** @description ids, or “bare” */
                 type?: string;
                 mark?: string;
-                operation?: "fixed" | "side-hung" | "hinged-door";
+                operation?: "fixed" | "side-hung" | "top-hung" | "bottom-hung" | "tilt-and-turn" | "horizontal-pivot" | "vertical-pivot" | "hinged-door";
                 /** @description A length */
                 width?: string;
                 /** @description A length */

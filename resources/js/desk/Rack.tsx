@@ -1,4 +1,4 @@
-import { useRef, type KeyboardEvent } from 'react';
+import { useRef, useState, type KeyboardEvent } from 'react';
 import type { RackType, Shape } from '../api/client';
 import { useData } from './data';
 import { takeInHand } from './placing';
@@ -17,6 +17,9 @@ export function Rack() {
     const shown = data.project.types.find((t) => t.id === (inHand ? inHand.type : chosenType));
     const placed = shown && [...data.openings.values()].filter((o) => o.type === shown.id).length;
 
+    const [sought, setSought] = useState('');
+    const types = data.project.types.filter((t) => matches(t, sought));
+
     const take = (type: RackType | null) => {
         if (inHand && inHand.type === (type?.id ?? null)) return useDesk.getState().letGo();
         takeInHand(data, { type: type?.id ?? null, label: type?.mark ?? 'bare opening', width: type?.width ?? 1000, height: type?.height ?? 1000, sill: type?.sill ?? 900 });
@@ -34,11 +37,16 @@ export function Rack() {
 
     return (
         <section aria-label="Rack of unit types" className="flex h-[92px] shrink-0 items-stretch border-b border-hairline bg-paper">
-            <div ref={list} onKeyDown={walk} className="flex grow items-end gap-1 overflow-x-auto px-3 pb-1" role="toolbar" aria-label="Unit types">
-                {data.project.types.map((t) => (
-                    <Stand key={t.id} mark={t.mark} title={`${t.mark} ${t.name}, ${data.length(t.width)} × ${data.length(t.height)}`} on={inHand?.type === t.id} disabled={!data.mayEdit} width={t.width} height={t.height} shapes={t.shapes} onClick={() => take(t)} />
-                ))}
-                <Stand mark="bare" title="Bare opening, no unit" on={inHand !== null && inHand.type === null} disabled={!data.mayEdit} width={1000} height={1000} shapes={[]} onClick={() => take(null)} />
+            <div ref={list} onKeyDown={walk} className="flex min-w-0 grow" role="toolbar" aria-label="Unit types">
+                <div className="flex grow items-end gap-1 overflow-x-auto px-3 pb-1" onWheel={(e) => e.currentTarget.scrollBy({ left: e.deltaY })}>
+                    {types.map((t) => (
+                        <Stand key={t.id} mark={t.mark} title={`${t.mark} ${t.name}, ${data.length(t.width)} × ${data.length(t.height)}`} on={inHand?.type === t.id} disabled={!data.mayEdit} width={t.width} height={t.height} shapes={t.shapes} onClick={() => take(t)} />
+                    ))}
+                    {types.length === 0 && <span className="self-center text-quiet">No unit is like “{sought}”: try its mark, operation, width or height.</span>}
+                </div>
+                <div className="flex items-end border-l border-hairline px-2 pb-1">
+                    <Stand mark="bare" title="Bare opening, no unit" on={inHand !== null && inHand.type === null} disabled={!data.mayEdit} width={1000} height={1000} shapes={[]} onClick={() => take(null)} />
+                </div>
             </div>
             <div className="flex w-44 shrink-0 flex-col justify-center border-l border-hairline px-3 leading-snug text-quiet">
                 {inHand ? (
@@ -61,11 +69,34 @@ export function Rack() {
                         </span>
                     </>
                 ) : (
-                    <span className="text-xs">{data.mayEdit ? 'Take a unit, then move over a wall.' : 'You are here to look: nothing can be placed.'}</span>
+                    <>
+                        <input
+                            type="search"
+                            aria-label="Find a unit"
+                            placeholder="Find: top-hung, 2100…"
+                            value={sought}
+                            onChange={(e) => setSought(e.target.value)}
+                            onKeyDown={(e) => {
+                                if (e.key === 'Escape') setSought('');
+                                if (e.key === 'Enter' && types[0] && data.mayEdit) take(types[0]);
+                            }}
+                            className="mb-1 min-h-6 w-full rounded-sm border-b border-hairline bg-sheet px-1.5 text-ink"
+                        />
+                        <span className="text-xs">{data.mayEdit ? 'Take a unit, then move over a wall.' : 'You are here to look: nothing can be placed.'}</span>
+                    </>
                 )}
             </div>
         </section>
     );
+}
+
+/** Whether every word that is sought is in a type's mark, name, width or height. */
+function matches(type: RackType, sought: string): boolean {
+    const text = `${type.mark} ${type.name} ${type.width} ${type.height}`.toLowerCase();
+    return sought
+        .toLowerCase()
+        .split(/\s+/)
+        .every((word) => text.includes(word));
 }
 
 type StandProps = { mark: string; title: string; on: boolean; disabled: boolean; width: number; height: number; shapes: Shape[]; onClick: () => void };

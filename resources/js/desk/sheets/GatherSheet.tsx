@@ -25,6 +25,16 @@ const names: Record<Criterion, string> = {
     head: 'head above floor',
 };
 const order = Object.keys(names) as Criterion[];
+const operations = {
+    fixed: 'fixed',
+    'side-hung': 'side-hung',
+    'top-hung': 'top-hung',
+    'bottom-hung': 'bottom-hung',
+    'tilt-and-turn': 'tilt-and-turn',
+    'horizontal-pivot': 'horizontally pivoted',
+    'vertical-pivot': 'vertically pivoted',
+    'hinged-door': 'hinged door',
+};
 const compass = ['North', 'North-east', 'East', 'South-east', 'South', 'South-west', 'West', 'North-west'];
 
 function valuesOf(data: Data, o: FoundOpening): Values {
@@ -32,7 +42,7 @@ function valuesOf(data: Data, o: FoundOpening): Values {
     return {
         type: o.type ?? 'bare',
         mark: data.project.types.find((t) => t.id === o.type)?.mark ?? data.project.types[0]?.mark ?? '',
-        operation: data.elevations.get(o.frontage.id)?.figures[o.symbol]?.door ? 'hinged-door' : 'fixed',
+        operation: data.elevations.get(o.frontage.id)?.figures[o.symbol]?.operations.find((way) => way !== 'fixed') ?? 'fixed',
         width: `${o.width} mm`,
         height: `${o.height} mm`,
         storey: o.storey,
@@ -108,7 +118,7 @@ export function GatherSheet() {
     const choices: Partial<Record<Criterion, Record<string, string>>> = {
         type: { ...Object.fromEntries(data.project.types.map((t) => [t.id, `${t.mark} ${t.name}`])), bare: 'bare' },
         mark: Object.fromEntries(data.project.types.map((t) => [t.mark, t.mark])),
-        operation: { fixed: 'fixed', 'side-hung': 'side-hung', 'hinged-door': 'hinged door' },
+        operation: operations,
         storey: Object.fromEntries(data.project.storeys.map((s) => [s.id, s.name])),
         wall: Object.fromEntries(data.project.walls.map((w) => [w.id, `${data.frontageOf.get(w.id)?.name ?? ''} ${w.position + 1}`])),
         frontage: Object.fromEntries(data.project.frontages.map((f) => [f.id, f.name])),
