@@ -17,6 +17,7 @@ use Isleward\Core\Design\Kind;
 use Isleward\Core\Design\LineAxis;
 use Isleward\Core\Design\Opening as DesignOpening;
 use Isleward\Core\Design\SettingOutLine;
+use Isleward\Core\Design\Wall;
 use Isleward\Core\Edit\Change;
 use Isleward\Core\Edit\Edits;
 use Isleward\Core\Edit\Ids;
@@ -85,7 +86,7 @@ final readonly class Editor
         $change = $edit->apply($design, $this->ids);
         $after = $design->after($change);
 
-        return new Outcome($project->change_number, $change, null, null, self::placed($after, $change, self::MOST_TRIED), $this->findings($project, $after, $scope, $change), lines: self::lines($after, $change));
+        return new Outcome($project->change_number, $change, null, null, self::placed($after, $change, self::MOST_TRIED), $this->findings($project, $after, $scope, $change), lines: self::lines($after, $change), standing: self::walls($change));
     }
 
     /** @throws Refusal when there is nothing to undo, or it was changed since */
@@ -194,6 +195,19 @@ final readonly class Editor
 
             return ['id' => $o->id, 'wall' => $o->wall, 'storey' => $o->storey, 'left' => $p->left, 'sillLevel' => $p->sill, 'width' => $o->width, 'height' => $o->height];
         }, $openings);
+    }
+
+    /** @return list<array<string, mixed>> */
+    private static function walls(Change $change): array
+    {
+        $walls = [];
+        foreach ($change->operations as $operation) {
+            if ($operation->after instanceof Wall) {
+                $walls[] = array_intersect_key($operation->after->toArray(), array_flip(['id', 'fromX', 'fromY', 'toX', 'toY', 'thickness', 'base', 'top']));
+            }
+        }
+
+        return $walls;
     }
 
     /** @return list<array<string, mixed>> */

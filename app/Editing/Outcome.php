@@ -18,6 +18,7 @@ final readonly class Outcome
      * @param  list<array<string, mixed>>  $findings  about what was touched; only for a try
      * @param  array{list<string>, list<string>}  $also  walls and storeys of what has moved with it
      * @param  list<array<string, mixed>>  $lines  where the setting-out lines it touched would stand; only for a try
+     * @param  list<array<string, mixed>>  $standing  how the walls it touched would stand; only for a try
      */
     public function __construct(
         public int $number,
@@ -28,6 +29,7 @@ final readonly class Outcome
         public array $findings = [],
         public array $also = [[], []],
         public array $lines = [],
+        public array $standing = [],
     ) {
     }
 
@@ -66,6 +68,7 @@ final readonly class Outcome
             'misfits' => array_map(static fn (Misfit $m): array => $m->toArray(), $this->change->misfits),
             'notes' => $this->change->notes,
             'lines' => $this->lines,
+            'walls' => $this->standing,
         ];
     }
 }

@@ -268,7 +268,17 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'outcome', anyOf: [new OA\Schema(ref: '#/components/schemas/Outcome'), new OA\Schema(type: 'null')]),
     new OA\Property(property: 'problem', anyOf: [new OA\Schema(ref: '#/components/schemas/Problem'), new OA\Schema(type: 'null')]),
 ])]
-#[OA\Schema(schema: 'Outcome', required: ['number', 'summary', 'chosen', 'touched', 'removed', 'undo', 'redo', 'placed', 'findings', 'wanted', 'misfits', 'notes', 'lines'], properties: [
+#[OA\Schema(schema: 'Outcome', required: ['number', 'summary', 'chosen', 'touched', 'removed', 'undo', 'redo', 'placed', 'findings', 'wanted', 'misfits', 'notes', 'lines', 'walls'], properties: [
+    new OA\Property(property: 'walls', type: 'array', description: 'How walls would stand, when it is tried', items: new OA\Items(required: ['id', 'fromX', 'fromY', 'toX', 'toY', 'thickness', 'base', 'top'], properties: [
+        new OA\Property(property: 'id', type: 'string'),
+        new OA\Property(property: 'fromX', type: 'number'),
+        new OA\Property(property: 'fromY', type: 'number'),
+        new OA\Property(property: 'toX', type: 'number'),
+        new OA\Property(property: 'toY', type: 'number'),
+        new OA\Property(property: 'thickness', type: 'number'),
+        new OA\Property(property: 'base', type: 'string'),
+        new OA\Property(property: 'top', type: 'string'),
+    ], type: 'object')),
     new OA\Property(property: 'lines', type: 'array', description: 'Where setting-out lines would stand, when it is tried', items: new OA\Items(required: ['id', 'wall', 'u', 'levels'], properties: [
         new OA\Property(property: 'id', type: 'string'),
         new OA\Property(property: 'wall', type: 'string'),

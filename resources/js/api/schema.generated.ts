@@ -653,6 +653,17 @@ export interface components {
             problem: components["schemas"]["Problem"] | null;
         };
         Outcome: {
+            /** @description How walls would stand, when it is tried */
+            walls: {
+                id: string;
+                fromX: number;
+                fromY: number;
+                toX: number;
+                toY: number;
+                thickness: number;
+                base: string;
+                top: string;
+            }[];
             /** @description Where setting-out lines would stand, when it is tried */
             lines: {
                 id: string;

@@ -62,7 +62,16 @@ export type Sheet =
     | 'recess';
 
 /** What a sheet would come to, as tried. */
-export type Preview = { placed: Place[]; misfits: Misfit[]; notes: string[]; wanted: number; refusal: string | null; findings: Finding[]; lines: Outcome['lines'] };
+export type Preview = {
+    placed: Place[];
+    misfits: Misfit[];
+    notes: string[];
+    wanted: number;
+    refusal: string | null;
+    findings: Finding[];
+    lines: Outcome['lines'];
+    walls: Outcome['walls'];
+};
 
 /** What is worked on alone. */
 export type Alone = { name: string; walls?: string[]; storey?: string; openings?: string[] };
@@ -134,6 +143,9 @@ type Desk = {
     open: (sheet: Sheet | null) => void;
 };
 
+/** What these come to is seen in plan. */
+const inPlan: Sheet[] = ['wallMove', 'wallTurn', 'recess'];
+
 const plain = {
     sheet: null as Sheet | null,
     preview: null,
@@ -191,6 +203,7 @@ export const useDesk = create<Desk>((set) => ({
     letGo: () => set({ inHand: null, ghost: null }),
     open: (sheet) =>
         set((s) => ({
+            ...(sheet && inPlan.includes(sheet) && s.main !== 'plan' ? { side: 'plan' as const } : {}),
             targets: sheet === 'carry' ? s.chosen.slice(1) : [],
             source: sheet === 'carry' ? (s.chosen[0] ?? null) : null,
             picking: null,

@@ -57,6 +57,7 @@ export function Sheet({ title, to, edit, args, missing, verb, many = true, keepC
                             refusal: null,
                             findings: o.findings,
                             lines: o.lines,
+                            walls: o.walls,
                         },
                     });
             } catch (problem) {
