@@ -71,6 +71,7 @@ export function Sheet({ title, to, edit, args, missing, verb, many = true, keepC
                             refusal: (problem as Error).message,
                             findings: [],
                             lines: [],
+                            walls: [],
                         },
                     });
             }
