@@ -50,7 +50,7 @@ final readonly class ProjectView
             'redo' => $this->history->redoable($project, $user)?->summary,
             'storeys' => array_map(static fn ($s): array => [...$s->toArray(), 'floor' => $design->storeys->floor($s->id), 'ceiling' => $design->storeys->ceiling($s->id)], $design->storeys->all),
             'outlines' => array_values(array_map(static fn (Outline $o): array => $o->toArray(), $design->outlines)),
-            'walls' => array_map(static fn ($b): array => [...$b->wall->toArray(), 'length' => $b->length, 'start' => $b->start(), 'end' => $b->end(), 'foot' => $b->foot, 'head' => $b->head,
+            'walls' => array_map(static fn ($b): array => [...$b->wall->toArray(), 'length' => $b->length, 'start' => $b->start(), 'end' => $b->end(), 'innerStart' => $b->left->atDepth($b->wall->thickness), 'innerEnd' => $b->right->atDepth($b->wall->thickness), 'foot' => $b->foot, 'head' => $b->head,
                 'leftJoint' => $b->left->joint->value, 'rightJoint' => $b->right->joint->value], self::inOrder($design, $structure->bodies())),
             'frontages' => $rows,
             'sets' => array_map(static fn (NamedSet $s): array => $s->toArray(), $structure->sets()),

@@ -86,7 +86,10 @@ final readonly class Editor
         $change = $edit->apply($design, $this->ids);
         $after = $design->after($change);
 
-        return new Outcome($project->change_number, $change, null, null, self::placed($after, $change, self::MOST_TRIED), $this->findings($project, $after, $scope, $change), lines: self::lines($after, $change), standing: self::walls($change));
+        $findings = $this->findings($project, $after, $scope, $change);
+        $said = $findings === null ? [sprintf('Findings are looked for when it is done: it touches more than %d walls.', self::MOST_WALLS)] : [];
+
+        return new Outcome($project->change_number, $change, null, null, self::placed($after, $change, self::MOST_TRIED), $findings ?? [], lines: self::lines($after, $change), standing: self::walls($change), said: $said);
     }
 
     /** @throws Refusal when there is nothing to undo, or it was changed since */
@@ -225,8 +228,8 @@ final readonly class Editor
         return $lines;
     }
 
-    /** @return list<array<string, mixed>> about what was touched */
-    private function findings(Project $project, Design $after, Scope $scope, Change $change): array
+    /** @return list<array<string, mixed>>|null about what was touched; null when it is too much to look through */
+    private function findings(Project $project, Design $after, Scope $scope, Change $change): ?array
     {
         $walls = $storeys = [];
         foreach ($change->operations as $operation) {
@@ -237,7 +240,7 @@ final readonly class Editor
             }
         }
         if ($walls === [] || count($walls) > self::MOST_WALLS) {
-            return [];
+            return $walls === [] ? [] : null;
         }
         if (! $scope->everything && ! $scope->wallsToo && array_diff(array_keys($walls), $scope->walls) !== []) {
             $after = $this->assembly->design($project, Scope::onStoreys(array_keys($walls), array_keys($storeys)), reading: true)->after($change);

@@ -18,6 +18,7 @@ final readonly class Outcome
      * @param  list<array<string, mixed>>  $findings  about what was touched; only for a try
      * @param  array{list<string>, list<string>}  $also  walls and storeys of what has moved with it
      * @param  list<array<string, mixed>>  $lines  where the setting-out lines it touched would stand; only for a try
+     * @param  list<string>  $said  to be said besides what the change has to say
      * @param  list<array<string, mixed>>  $standing  how the walls it touched would stand; only for a try
      */
     public function __construct(
@@ -30,6 +31,7 @@ final readonly class Outcome
         public array $also = [[], []],
         public array $lines = [],
         public array $standing = [],
+        public array $said = [],
     ) {
     }
 
@@ -66,7 +68,7 @@ final readonly class Outcome
             'findings' => $this->findings,
             'wanted' => $this->change->wanted,
             'misfits' => array_map(static fn (Misfit $m): array => $m->toArray(), $this->change->misfits),
-            'notes' => $this->change->notes,
+            'notes' => [...$this->change->notes, ...$this->said],
             'lines' => $this->lines,
             'walls' => $this->standing,
         ];

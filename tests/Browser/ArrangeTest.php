@@ -162,7 +162,23 @@ final class ArrangeTest extends BrowserCase
         $this->desk->waitFor('[data-measured]');
         // 2280 + 1200 across, 1450 up: √(3480² + 1450²) = 3770
         self::assertSame('3 770 · 3 480 · 1 450', str_replace("\u{202F}", ' ', (string) $this->desk->css('[data-measured]')->getAttribute('data-measured')));
-        $this->desk->keys(Keys::ESCAPE, 'q');
+        $this->desk->keys(Keys::ESCAPE);
+        // across the house between inner corners: 18 000 − 2 × 300 by 11 400 − 2 × 300, √(17 400² + 10 800²) = 20 479
+        $this->desk->button('Plan')->click();
+        $this->desk->button('Enlarge the plan')->click();
+        $this->desk->ready();
+        $this->desk->driver->executeScript("document.querySelector('[data-pane=plan]').focus()");
+        $this->desk->keys('i');
+        $this->desk->click('plan', 300, 300);
+        $this->desk->click('plan', 17700, 11100);
+        $this->desk->waitFor('[data-measured*="·"]');
+        self::assertSame('20 479.3 · 17 400 · 10 800', str_replace("\u{202F}", ' ', (string) $this->desk->css('[data-measured]')->getAttribute('data-measured')));
+        $this->desk->keys(Keys::ESCAPE);
+        $this->desk->button('Elevation')->click();
+        $this->desk->button('Enlarge the elevation')->click();
+        $this->desk->ready();
+        $this->focus();
+        $this->desk->keys('q');
         $this->desk->waitFor('[data-chain]');
         $this->desk->keys('q');
         $this->chooseFirstOfCharts();

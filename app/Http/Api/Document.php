@@ -61,7 +61,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'closed', type: 'boolean'),
     new OA\Property(property: 'inner', type: 'boolean'),
 ])]
-#[OA\Schema(schema: 'Wall', required: ['id', 'outline', 'position', 'fromX', 'fromY', 'toX', 'toY', 'rise', 'thickness', 'base', 'top', 'length', 'start', 'end', 'foot', 'head', 'leftJoint', 'rightJoint'], properties: [
+#[OA\Schema(schema: 'Wall', required: ['id', 'outline', 'position', 'fromX', 'fromY', 'toX', 'toY', 'rise', 'thickness', 'base', 'top', 'length', 'start', 'end', 'innerStart', 'innerEnd', 'foot', 'head', 'leftJoint', 'rightJoint'], properties: [
     new OA\Property(property: 'id', type: 'string'),
     new OA\Property(property: 'outline', type: 'string'),
     new OA\Property(property: 'position', type: 'integer'),
@@ -76,6 +76,8 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'length', type: 'number'),
     new OA\Property(property: 'start', type: 'number', description: 'From where it is measured from its left end: 0, or where an inner wall stands clear'),
     new OA\Property(property: 'end', type: 'number'),
+    new OA\Property(property: 'innerStart', type: 'number', description: 'The same of its inner face'),
+    new OA\Property(property: 'innerEnd', type: 'number'),
     new OA\Property(property: 'foot', type: 'number'),
     new OA\Property(property: 'head', type: 'number'),
     new OA\Property(property: 'leftJoint', type: 'string'),

@@ -416,6 +416,9 @@ export interface components {
             /** @description From where it is measured from its left end: 0, or where an inner wall stands clear */
             start: number;
             end: number;
+            /** @description The same of its inner face */
+            innerStart: number;
+            innerEnd: number;
             foot: number;
             head: number;
             leftJoint: string;

@@ -1,5 +1,5 @@
 import type { useData } from './data';
-import { startMeasuring } from './elevation/measuring';
+import { startMeasuring } from './measuring';
 import { startOutline } from './plan/outlining';
 import { showEverything, toggleHidden, workAlone } from './showing';
 import { hideable, useDesk, type Hideable, type Sheet } from './store';

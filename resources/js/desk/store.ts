@@ -86,7 +86,7 @@ export const hideable = {
 } as const;
 export type Hideable = keyof typeof hideable;
 
-/** A point of the elevation that is measured from or to: developed x, level. */
+/** A point that is measured from or to: developed x and level in elevation, east and north in plan. */
 export type Spot = { x: number; y: number; name: string };
 
 /** A long edit that is going on. */
@@ -110,7 +110,7 @@ type Desk = {
     alone: Alone | null;
     /** outer walls are seen through in the solid model */
     through: boolean;
-    measuring: { from: Spot | null; to: Spot | null; over: Spot | null } | null;
+    measuring: { pane: 'elevation' | 'plan'; from: Spot | null; to: Spot | null; over: Spot | null } | null;
     dimensions: boolean;
     /** the next drag in the elevation draws a frame */
     framing: boolean;

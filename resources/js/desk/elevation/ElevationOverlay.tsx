@@ -6,7 +6,7 @@ import { useShowing } from '../showing';
 import { useDesk, type Dimension, type Ghost, type View } from '../store';
 import { DimensionChain } from './DimensionChain';
 import { LinesOverlay, type DraggedLine } from './LinesOverlay';
-import { MeasureOverlay } from './MeasureBar';
+import { MeasureOverlay } from '../MeasureBar';
 import { PreviewOverlay } from './PreviewOverlay';
 
 type Props = { view: View; size: Size };
@@ -54,7 +54,7 @@ export function ElevationOverlay({ view, size, dragged }: Props & { dragged: Dra
             <FindingMarks view={view} size={size} />
             {ghost && <GhostBox ghost={ghost} view={view} size={size} />}
             <DimensionChain view={view} size={size} />
-            <MeasureOverlay view={view} size={size} />
+            <MeasureOverlay pane="elevation" view={view} size={size} />
         </>
     );
 }

@@ -5,12 +5,12 @@ import { DrawingPane, type At } from '../drawing/DrawingPane';
 import { fit, toScreen, type Bounds } from '../drawing/view';
 import { ghostAt, holdGhost, movedGhost, wallAt } from '../ghost';
 import { caughtPosition, caughtSill, ghostKey, inquire, placeGhost } from '../placing';
+import { MeasureBar } from '../MeasureBar';
+import { measureClick, measureOver, spotAt } from '../measuring';
 import { useShowing } from '../showing';
 import { useDesk } from '../store';
 import { ElevationOverlay } from './ElevationOverlay';
 import { lineAt, type DraggedLine } from './LinesOverlay';
-import { MeasureBar } from './MeasureBar';
-import { spotAt } from './measuring';
 import { paintElevation } from './paintElevation';
 import { ShowMenu } from './ShowMenu';
 
@@ -89,8 +89,7 @@ export function ElevationPane() {
     const hover = (at: At | null) => {
         const { inHand, ghost, views, measuring } = useDesk.getState();
         if (measuring && at && views.elevation) {
-            if (!measuring.to)
-                useDesk.setState({ measuring: { ...measuring, over: spotAt(data, showing, at.x, at.y, views.elevation.k) } });
+            measureOver('elevation', spotAt(data, showing, at.x, at.y, views.elevation.k));
             return;
         }
         if (!inHand) return;
@@ -174,14 +173,7 @@ export function ElevationPane() {
                 onClick={(at) => {
                     const state = useDesk.getState();
                     const k = state.views.elevation?.k ?? 1;
-                    if (state.measuring) {
-                        const spot = spotAt(data, showing, at.x, at.y, k);
-                        const { from, to } = state.measuring;
-                        useDesk.setState({
-                            measuring: !from || to ? { from: spot, to: null, over: spot } : { from, to: spot, over: null },
-                        });
-                        return;
-                    }
+                    if (state.measuring) return measureClick('elevation', spotAt(data, showing, at.x, at.y, k));
                     if (state.picking) {
                         const picked = data.openings.get(state.picking);
                         useDesk.setState({ picking: null });
@@ -240,7 +232,7 @@ export function ElevationPane() {
                     useDesk.getState().choose([...new Set([...kept, ...inFrame])]);
                 }}
             />
-            <MeasureBar />
+            <MeasureBar pane="elevation" />
             <ShowMenu />
         </div>
     );

@@ -1,5 +1,6 @@
 import type { Storey, Wall } from '../../api/client';
 import { useData } from '../data';
+import { MeasureOverlay } from '../MeasureBar';
 import { DimensionLine } from '../drawing/DimensionLine';
 import { toScreen, type Size } from '../drawing/view';
 import { gaps } from '../ghost';
@@ -82,6 +83,7 @@ export function PlanOverlay({ view, size, storey }: Props & { storey: Storey }) 
             {ghost && ghost.storey === storey.id && <PlanGhost ghost={ghost} spot={spot} quad={quad} width={size.width} />}
             <PreviewWalls view={view} size={size} storey={storey} />
             <OutlineInHand view={view} size={size} />
+            <MeasureOverlay pane="plan" view={view} size={size} />
         </>
     );
 }

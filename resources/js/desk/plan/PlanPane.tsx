@@ -7,6 +7,8 @@ import { paintStrokes, pens, place, strokes } from '../drawing/paint';
 import { type Bounds, type Size } from '../drawing/view';
 import { ghostAt, holdGhost, movedGhost } from '../ghost';
 import { caughtPosition, ghostKey, inquire, placeGhost } from '../placing';
+import { MeasureBar } from '../MeasureBar';
+import { measureClick, measureOver, spotInPlan } from '../measuring';
 import { useShowing } from '../showing';
 import { useDesk, type View } from '../store';
 import { OutlineBar } from './OutlineBar';
@@ -80,7 +82,8 @@ export function PlanPane() {
     };
 
     const hover = (at: At | null) => {
-        const { inHand, ghost, outline } = useDesk.getState();
+        const { inHand, ghost, outline, measuring } = useDesk.getState();
+        if (measuring && at) return measureOver('plan', spotInPlan(data, showing, storey, at.x, at.y, scale()));
         if (outline) return pointer(data, at && { x: at.x, y: at.y }, scale());
         if (!inHand || !at) return;
         const found = wallAt(at, 40 / scale());
@@ -99,8 +102,8 @@ export function PlanPane() {
                 overlay={(view, size) => <PlanOverlay view={view} size={size} storey={storey} />}
                 onHover={hover}
                 onPress={(at) => {
-                    const { inHand, outline, sheet } = useDesk.getState();
-                    if (inHand || outline || sheet || !data.mayEdit) return false;
+                    const { inHand, outline, sheet, measuring } = useDesk.getState();
+                    if (inHand || outline || sheet || measuring || !data.mayEdit) return false;
                     const opening = openingAt(at);
                     const wall = opening && data.walls.get(opening.wall);
                     if (!opening || !wall) return false;
@@ -125,6 +128,7 @@ export function PlanPane() {
                 }}
                 onClick={(at) => {
                     const state = useDesk.getState();
+                    if (state.measuring) return measureClick('plan', spotInPlan(data, showing, storey, at.x, at.y, scale()));
                     if (state.outline) return void outlineClick(data);
                     if (state.inHand) {
                         hover(at);
@@ -139,6 +143,7 @@ export function PlanPane() {
                 onKey={(event) => outlineKey(data, event) || ghostKey(data, event)}
             />
             {outlining && <OutlineBar />}
+            <MeasureBar pane="plan" />
             <p className="pointer-events-none absolute bottom-2 left-3 rounded bg-sheet/80 px-1 text-xs text-quiet">
                 Plan · {storey.name}
                 {showing.said.length > 0 && ` · hidden: ${showing.said.join(', ')}`}

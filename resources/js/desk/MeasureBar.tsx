@@ -1,13 +1,13 @@
-import { Button } from '../../ui/Button';
-import { tell } from '../../ui/notices';
-import { useData } from '../data';
-import { toScreen, type Size } from '../drawing/view';
-import { useDesk, type View } from '../store';
+import { Button } from '../ui/Button';
+import { tell } from '../ui/notices';
+import { useData } from './data';
+import { toScreen, type Size } from './drawing/view';
+import { useDesk, type View } from './store';
 
 /** The points measured between, and the line that joins them. */
-export function MeasureOverlay({ view, size }: { view: View; size: Size }) {
+export function MeasureOverlay({ pane, view, size }: { pane: 'elevation' | 'plan'; view: View; size: Size }) {
     const measuring = useDesk((s) => s.measuring);
-    if (!measuring) return null;
+    if (measuring?.pane !== pane) return null;
     const a = measuring.from && toScreen(view, size, measuring.from.x, measuring.from.y);
     const to = measuring.to ?? measuring.over;
     const b = to && toScreen(view, size, to.x, to.y);
@@ -45,19 +45,19 @@ export function MeasureOverlay({ view, size }: { view: View; size: Size }) {
 }
 
 /** What was measured: straight, sideways, upright; each can be copied. */
-export function MeasureBar() {
+export function MeasureBar({ pane }: { pane: 'elevation' | 'plan' }) {
     const data = useData();
     const measuring = useDesk((s) => s.measuring);
     const chain = useDesk((s) => s.dimensions);
-    if (!measuring) return null;
+    if (measuring?.pane !== pane) return null;
     const { from, to, over } = measuring;
     const end = to ?? over;
     const figures: [string, number][] =
         from && end
             ? [
                   ['straight', Math.hypot(end.x - from.x, end.y - from.y)],
-                  ['horizontal', Math.abs(end.x - from.x)],
-                  ['vertical', Math.abs(end.y - from.y)],
+                  [pane === 'plan' ? 'across the sheet' : 'horizontal', Math.abs(end.x - from.x)],
+                  [pane === 'plan' ? 'up the sheet' : 'vertical', Math.abs(end.y - from.y)],
               ]
             : [];
     const copy = (mm: number) => {
@@ -69,16 +69,27 @@ export function MeasureBar() {
     };
     return (
         <div
-            className={`absolute ${chain ? 'bottom-16' : 'bottom-2'} left-3 flex flex-wrap items-center gap-x-4 gap-y-1 rounded-md border border-hairline bg-paper px-3 py-1.5`}
+            className={`absolute ${chain && pane === 'elevation' ? 'bottom-16' : pane === 'plan' ? 'bottom-8' : 'bottom-2'} left-3 flex flex-wrap items-center gap-x-4 gap-y-1 rounded-md border border-hairline bg-paper px-3 py-1.5`}
             data-measured={figures.map((f) => data.length(f[1])).join(' · ')}
         >
             <span className="font-semibold">Measure</span>
-            {figures.length === 0 && <span className="text-quiet">Click a point: corners, jambs, heads, floors and lines are caught.</span>}
+            {figures.length === 0 && (
+                <span className="text-quiet">
+                    {pane === 'plan'
+                        ? 'Click a point: corners and jambs are caught.'
+                        : 'Click a point: corners, jambs, heads, floors and lines are caught.'}
+                </span>
+            )}
             {figures.map(([name, mm]) => (
                 <span key={name}>
                     <span className="text-quiet">{name}</span> <b>{data.length(mm)}</b>{' '}
                     {to && (
-                        <button type="button" className="min-h-6 text-xs text-tide underline" aria-label={`Copy ${name}`} onClick={() => copy(mm)}>
+                        <button
+                            type="button"
+                            className="min-h-6 text-xs text-tide underline"
+                            aria-label={`Copy ${name}`}
+                            onClick={() => copy(mm)}
+                        >
                             copy
                         </button>
                     )}

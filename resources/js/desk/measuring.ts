@@ -1,0 +1,94 @@
+import type { Storey } from '../api/client';
+import type { useData } from './data';
+import type { Showing } from './showing';
+import { useDesk, type Spot } from './store';
+
+type Data = ReturnType<typeof useData>;
+
+/** How near a pointer must come to a line to catch on it, px. */
+const REACH = 9;
+
+type Pane = 'elevation' | 'plan';
+
+/** Measuring begins in whichever drawing is enlarged; a click in the other begins anew there. */
+export function startMeasuring(): void {
+    useDesk.setState((s) => ({
+        measuring: { pane: s.main === 'plan' ? 'plan' : 'elevation', from: null, to: null, over: null },
+        inHand: null,
+        ghost: null,
+        sheet: null,
+        preview: null,
+        picking: null,
+        main: s.main === 'solid' ? 'elevation' : s.main,
+    }));
+}
+
+/** The pointer is over a point of a drawing while something is measured there. */
+export function measureOver(pane: Pane, spot: Spot): void {
+    const { measuring } = useDesk.getState();
+    if (measuring && measuring.pane === pane && !measuring.to) useDesk.setState({ measuring: { ...measuring, over: spot } });
+}
+
+/** A point is clicked: the first, the second, or the first of the next. */
+export function measureClick(pane: Pane, spot: Spot): void {
+    const { measuring } = useDesk.getState();
+    if (!measuring) return;
+    const again = measuring.pane !== pane || !measuring.from || measuring.to !== null;
+    useDesk.setState({ measuring: again ? { pane, from: spot, to: null, over: spot } : { ...measuring, to: spot, over: null } });
+}
+
+/** The point a pointer catches on: sideways on jambs, ends and lines, upright on sills, heads, floors and lines. */
+export function spotAt(data: Data, showing: Showing, x: number, y: number, k: number): Spot {
+    const reach = REACH / k;
+    const across: [number, string][] = [];
+    const up: [number, string][] = data.project.storeys.flatMap((s) => [
+        [s.floor, `floor of ${s.name}`] as [number, string],
+        [s.ceiling, `head of ${s.name}`] as [number, string],
+    ]);
+    for (const f of showing.frontages) {
+        if (x < f.offset - reach || x > f.offset + f.width + reach) continue;
+        for (const [wall, start] of Object.entries(f.walls)) {
+            for (const c of data.elevations.get(f.id)?.catches[wall]?.upright ?? []) across.push([f.offset + start + c.at, c.name]);
+            for (const c of data.elevations.get(f.id)?.catches[wall]?.level ?? []) up.push([c.at, c.name]);
+        }
+    }
+    const near = (all: [number, string][], at: number) =>
+        all.filter(([a]) => Math.abs(a - at) <= reach).sort((a, b) => Math.abs(a[0] - at) - Math.abs(b[0] - at))[0];
+    const sideways = near(across, x);
+    const upright = near(up, y);
+    return {
+        x: sideways?.[0] ?? Math.round(x),
+        y: upright?.[0] ?? Math.round(y),
+        name: [sideways?.[1], upright?.[1]].filter(Boolean).join(', '),
+    };
+}
+
+/** The point of a plan that a pointer catches on: walls' corners and openings' jambs, on both faces. */
+export function spotInPlan(data: Data, showing: Showing, storey: Storey, x: number, y: number, k: number): Spot {
+    let best: Spot & { off: number } = { x: Math.round(x), y: Math.round(y), name: '', off: REACH / k };
+    const offer = (px: number, py: number, name: string) => {
+        const off = Math.hypot(px - x, py - y);
+        if (off <= best.off) best = { x: px, y: py, name, off };
+    };
+    for (const wall of data.project.walls) {
+        if (!showing.wall(wall.id) || wall.foot > storey.ceiling - 1 || wall.head < storey.floor + 1) continue;
+        const dx = (wall.toX - wall.fromX) / wall.length;
+        const dy = (wall.toY - wall.fromY) / wall.length;
+        const outer = (u: number, name: string) => offer(wall.fromX + dx * u, wall.fromY + dy * u, `${name}, outer face`);
+        const inner = (u: number, name: string) =>
+            offer(wall.fromX + dx * u - dy * wall.thickness, wall.fromY + dy * u + dx * wall.thickness, `${name}, inner face`);
+        outer(wall.start, 'corner');
+        outer(wall.end, 'corner');
+        inner(wall.innerStart, 'corner');
+        inner(wall.innerEnd, 'corner');
+        const frontage = data.frontageOf.get(wall.id);
+        for (const o of (frontage && data.elevations.get(frontage.id)?.openings) ?? []) {
+            if (o.wall !== wall.id || o.storey !== storey.id || !showing.opening(o)) continue;
+            for (const u of [o.left, o.left + o.width]) {
+                outer(u, `jamb of ${o.label}`);
+                inner(u, `jamb of ${o.label}`);
+            }
+        }
+    }
+    return { x: best.x, y: best.y, name: best.name };
+}
