@@ -6,6 +6,7 @@ import { toScreen, type Size } from '../drawing/view';
 import { gaps } from '../ghost';
 import { useDesk, type Ghost, type View } from '../store';
 import { useOutlining } from './outlining';
+import { PlanLines, PreviewWalls } from './PlanLines';
 
 type Props = { view: View; size: Size };
 
@@ -81,45 +82,11 @@ export function PlanOverlay({ view, size, storey }: Props & { storey: Storey }) 
             })}
             <FrontageNames view={view} size={size} here={new Set(here.map((w) => w.id))} />
             {ghost && ghost.storey === storey.id && <PlanGhost ghost={ghost} spot={spot} quad={quad} width={size.width} />}
+            <PlanLines here={here} spot={spot} />
             <PreviewWalls view={view} size={size} storey={storey} />
             <OutlineInHand view={view} size={size} />
             <MeasureOverlay pane="plan" view={view} size={size} />
         </>
-    );
-}
-
-/** How walls would stand after what is on the sheet. */
-function PreviewWalls({ view, size, storey }: Props & { storey: Storey }) {
-    const data = useData();
-    const walls = useDesk((s) => s.preview?.walls);
-    if (!walls || walls.length === 0) return null;
-    const d = walls
-        .filter(
-            (w) =>
-                (data.storeys.get(w.base)?.floor ?? 0) <= storey.floor + 1 && (data.storeys.get(w.top)?.ceiling ?? 0) >= storey.ceiling - 1,
-        )
-        .map((w) => {
-            const length = Math.max(Math.hypot(w.toX - w.fromX, w.toY - w.fromY), 1);
-            const [nx, ny] = [(-(w.toY - w.fromY) / length) * w.thickness, ((w.toX - w.fromX) / length) * w.thickness];
-            const corners = [
-                [w.fromX, w.fromY],
-                [w.toX, w.toY],
-                [w.toX + nx, w.toY + ny],
-                [w.fromX + nx, w.fromY + ny],
-            ].map(([x, y]) => toScreen(view, size, x!, y!));
-            return `M${corners.map((p) => `${p.x} ${p.y}`).join('L')}Z`;
-        })
-        .join('');
-    return (
-        <path
-            data-preview-walls={walls.length}
-            d={d}
-            fill="var(--tide)"
-            fillOpacity={0.2}
-            stroke="var(--tide)"
-            strokeWidth={1.4}
-            strokeDasharray="5 3"
-        />
     );
 }
 
@@ -142,6 +109,9 @@ function FrontageNames({ view, size, here }: Props & { here: Set<string> }) {
                         textAnchor={dy > 0.5 ? 'start' : dy < -0.5 ? 'end' : 'middle'}
                         fontSize={11}
                         fill="var(--quiet)"
+                        stroke="var(--sheet)"
+                        strokeWidth={3}
+                        paintOrder="stroke"
                     >
                         {f.name}
                     </text>
