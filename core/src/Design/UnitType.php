@@ -7,11 +7,18 @@ namespace Isleward\Core\Design;
 use Isleward\Core\Fields;
 use Isleward\Core\Unit\UnitTree;
 
-/** A kind of window or door, drawn once and placed many times; an opening of another size stretches it. */
-final readonly class UnitType implements Element
+/**
+ * A kind of window or door, drawn once and placed many times; an opening of another size stretches it. Kept ready to read
+ * ({@see __serialize()}) its tree is text until someone asks for it: most reads need few of a project's types.
+ */
+final class UnitType implements Element
 {
     /** Equal for equal trees. */
-    public string $treeHash;
+    public readonly string $treeHash;
+
+    private readonly string $treeText;
+
+    private ?UnitTree $tree;
 
     /**
      * @param  float  $width  mm, of the next opening that is filled with it
@@ -19,16 +26,50 @@ final readonly class UnitType implements Element
      * @param  float  $sill  mm above the storey's floor, of the next opening
      */
     private function __construct(
-        public string $id,
-        public string $mark,
-        public string $name,
-        public int $position,
-        public float $width,
-        public float $height,
-        public float $sill,
-        public UnitTree $tree,
+        public readonly string $id,
+        public readonly string $mark,
+        public readonly string $name,
+        public readonly int $position,
+        public readonly float $width,
+        public readonly float $height,
+        public readonly float $sill,
+        UnitTree $tree,
     ) {
-        $this->treeHash = hash('xxh128', serialize($tree->toArray()));
+        $this->tree = $tree;
+        $this->treeText = json_encode($tree->toArray(), JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION);
+        $this->treeHash = hash('xxh128', $this->treeText);
+    }
+
+    public function tree(): UnitTree
+    {
+        if ($this->tree === null) {
+            $values = json_decode($this->treeText, true, 128, JSON_THROW_ON_ERROR);
+            $this->tree = UnitTree::from(new Fields(is_array($values) ? $values : []));
+        }
+
+        return $this->tree;
+    }
+
+    /** @return array<string, string|int|float> */
+    public function __serialize(): array
+    {
+        return ['id' => $this->id, 'mark' => $this->mark, 'name' => $this->name, 'position' => $this->position, 'width' => $this->width, 'height' => $this->height, 'sill' => $this->sill,
+            'treeText' => $this->treeText, 'treeHash' => $this->treeHash];
+    }
+
+    /** @param  array{id: string, mark: string, name: string, position: int, width: float, height: float, sill: float, treeText: string, treeHash: string}  $data */
+    public function __unserialize(array $data): void
+    {
+        $this->id = $data['id'];
+        $this->mark = $data['mark'];
+        $this->name = $data['name'];
+        $this->position = $data['position'];
+        $this->width = $data['width'];
+        $this->height = $data['height'];
+        $this->sill = $data['sill'];
+        $this->treeText = $data['treeText'];
+        $this->treeHash = $data['treeHash'];
+        $this->tree = null;
     }
 
     public static function from(Fields $f): self
@@ -59,7 +100,7 @@ final readonly class UnitType implements Element
     {
         return [
             'id' => $this->id, 'mark' => $this->mark, 'name' => $this->name, 'position' => $this->position,
-            'width' => $this->width, 'height' => $this->height, 'sill' => $this->sill, 'tree' => $this->tree->toArray(),
+            'width' => $this->width, 'height' => $this->height, 'sill' => $this->sill, 'tree' => $this->tree()->toArray(),
         ];
     }
 }

@@ -38,7 +38,7 @@ final readonly class TypeAdd implements Edit
                 throw Refusal::because('type.mark_taken', sprintf('The mark %s is taken by %s.', $type->mark, $other->name), [$other->id]);
             }
         }
-        Solver::solve($type->tree, $type->width, $type->height);
+        Solver::solve($type->tree(), $type->width, $type->height);
 
         return new Change(sprintf('Added %s to the rack', $type->mark), [Operation::add($type)], [$type->id]);
     }

@@ -23,6 +23,6 @@ final class Solved
             self::$units = [];
         }
 
-        return self::$units[$key] ??= Solver::solve($type->tree, $width, $height, $mirrored);
+        return self::$units[$key] ??= Solver::solve($type->tree(), $width, $height, $mirrored);
     }
 }
