@@ -248,10 +248,8 @@ final readonly class Editor
         $touched = array_flip($change->touched());
         $findings = [];
         foreach (array_keys($walls) as $wall) {
-            foreach (Findings::of($after, Bodies::one($after, $after->wall($wall))) as $finding) {
-                if (array_intersect_key(array_flip($finding->elements), $touched) !== []) {
-                    $findings[] = $finding->toArray();
-                }
+            foreach (Findings::of($after, Bodies::one($after, $after->wall($wall)), $touched) as $finding) {
+                $findings[] = $finding->toArray();
             }
         }
 

@@ -10,7 +10,7 @@ final class FacingIn implements Rule
     public function check(WallInQuestion $wall): array
     {
         $findings = [];
-        foreach ($wall->inner ? [] : $wall->placed as $p) {
+        foreach ($wall->inner ? [] : $wall->asked as $p) {
             if ($p->opening->type !== null && ! $p->opening->facesOut) {
                 $findings[] = $wall->finding('unit.facing_in', $p, $p->opening->setback, 'faces in: its outside is on the inside of the wall',
                     new Remedy('Turn it to face out', 'opening.change', ['id' => $p->opening->id, 'facesOut' => true]));

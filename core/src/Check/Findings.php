@@ -10,13 +10,20 @@ use Isleward\Core\Wall\Body;
 /** Every rule over a wall. */
 final class Findings
 {
-    /** @return list<Finding> */
-    public static function of(Design $design, Body $body): array
+    /**
+     * @param  array<string, mixed>|null  $about  only findings about these openings, their ids as keys; null for all
+     * @return list<Finding>
+     */
+    public static function of(Design $design, Body $body, ?array $about = null): array
     {
-        $wall = WallInQuestion::of($design, $body);
+        $wall = WallInQuestion::of($design, $body, $about);
         $findings = [];
         foreach ([new Overlap, new PastEdge, new NearCorner, new SillFromElsewhere, new FacingIn, new Floating, new NameAndSize, new OffLine, new LintelBearing, new RainIn] as $rule) {
-            array_push($findings, ...$rule->check($wall));
+            foreach ($rule->check($wall) as $finding) {
+                if ($about === null || array_intersect_key(array_flip($finding->elements), $about) !== []) {
+                    $findings[] = $finding;
+                }
+            }
         }
 
         return $findings;

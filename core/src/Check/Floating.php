@@ -16,7 +16,7 @@ final class Floating implements Rule
     public function check(WallInQuestion $wall): array
     {
         $findings = [];
-        foreach ($wall->placed as $p) {
+        foreach ($wall->asked as $p) {
             $type = $p->opening->type;
             if ($type === null) {
                 continue;

@@ -13,7 +13,7 @@ final class NameAndSize implements Rule
     {
         $findings = [];
         $stated = [];
-        foreach ($wall->placed as $p) {
+        foreach ($wall->asked as $p) {
             if ($p->opening->type === null) {
                 continue;
             }

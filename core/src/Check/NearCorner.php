@@ -12,7 +12,7 @@ final class NearCorner implements Rule
     public function check(WallInQuestion $wall): array
     {
         $findings = [];
-        foreach ($wall->placed as $p) {
+        foreach ($wall->asked as $p) {
             if ($p->isOff($wall->body)) {
                 continue;
             }

@@ -13,7 +13,7 @@ final class PastEdge implements Rule
     {
         $findings = [];
         $body = $wall->body;
-        foreach ($wall->placed as $p) {
+        foreach ($wall->asked as $p) {
             if ($p->isOff($body)) {
                 $findings[] = $wall->finding('opening.off_wall', $p, 0.0, 'lies wholly off its wall, so nothing is cut', null);
 

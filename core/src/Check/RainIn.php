@@ -14,7 +14,7 @@ final class RainIn implements Rule
     public function check(WallInQuestion $wall): array
     {
         $findings = [];
-        foreach ($wall->inner ? [] : $wall->placed as $p) {
+        foreach ($wall->inner ? [] : $wall->asked as $p) {
             if ($p->opening->type === null) {
                 continue;
             }

@@ -13,7 +13,7 @@ final class SillFromElsewhere implements Rule
     public function check(WallInQuestion $wall): array
     {
         $findings = [];
-        foreach ($wall->placed as $p) {
+        foreach ($wall->asked as $p) {
             $rule = $p->opening->sill;
             $from = match ($rule->from) {
                 SillDatum::Foot => $wall->body->foot,

@@ -17,19 +17,27 @@ final readonly class WallInQuestion
     /** @var list<PlacedOpening> from left to right */
     public array $placed;
 
+    /** @var list<PlacedOpening> those that are asked about: rules about one opening look at these alone */
+    public array $asked;
+
     public bool $inner;
 
-    /** @param  list<PlacedOpening>  $placed */
-    public function __construct(public Design $design, public Body $body, array $placed)
+    /**
+     * @param  list<PlacedOpening>  $placed
+     * @param  array<string, mixed>|null  $about  ids of the openings that are asked about, as keys; null for all
+     */
+    public function __construct(public Design $design, public Body $body, array $placed, ?array $about = null)
     {
         usort($placed, static fn (PlacedOpening $a, PlacedOpening $b): int => $a->left <=> $b->left);
         $this->placed = $placed;
+        $this->asked = $about === null ? $placed : array_values(array_filter($placed, static fn (PlacedOpening $p): bool => isset($about[$p->opening->id])));
         $this->inner = $design->isInner($body->wall);
     }
 
-    public static function of(Design $design, Body $body): self
+    /** @param  array<string, mixed>|null  $about  ids of the openings that are asked about, as keys; null for all */
+    public static function of(Design $design, Body $body, ?array $about = null): self
     {
-        return new self($design, $body, array_map($design->places->of(...), $design->openingsOf($body->wall->id)));
+        return new self($design, $body, array_map($design->places->of(...), $design->openingsOf($body->wall->id)), $about);
     }
 
     public function say(float $mm): string

@@ -119,6 +119,19 @@ final class FindingsTest extends TestCase
         self::assertCount(1, self::of($house));
     }
 
+    public function test_findings_about_some_are_those_of_all_that_name_them(): void
+    {
+        $house = House::box();
+        $near = $house->place(['left' => 65, 'type' => $house->type('W-03')->id]);
+        $house->place(['left' => 3000, 'type' => $house->type('W-03')->id, 'facesOut' => false]);
+        $over = $house->place(['left' => 4150, 'type' => $house->type('W-03')->id]);
+        foreach ([[$near->id], [$over->id], [$near->id, $over->id]] as $ids) {
+            $all = array_values(array_filter(self::of($house), static fn (Finding $f): bool => array_intersect($f->elements, $ids) !== []));
+            self::assertNotSame([], $all);
+            self::assertEquals($all, Findings::of($house->design, $house->body(), array_flip($ids)));
+        }
+    }
+
     public function test_what_ends_up_off_its_wall_is_found(): void
     {
         $house = House::box(heights: [3600, 3600]);
