@@ -36,7 +36,7 @@ final readonly class ProjectView
             foreach (Elevation::offsets($group) as $i => $offset) {
                 $f = $group[$i];
                 $rows[] = [
-                    'id' => $f->id, 'name' => $f->name, 'outline' => $f->outline, 'bearing' => round($f->bearing, 2), 'width' => $f->width,
+                    'id' => $f->id, 'name' => $f->name, 'outline' => $f->outline, 'bearing' => round($f->bearing, 2), 'facing' => $f->facing(), 'width' => $f->width,
                     'foot' => $f->foot, 'head' => $f->head, 'offset' => $offset, 'folds' => $f->folds, 'walls' => $f->walls, 'inner' => $inner,
                 ];
             }
@@ -79,9 +79,11 @@ final readonly class ProjectView
     {
         usort($types, static fn (UnitType $a, UnitType $b): int => $a->position <=> $b->position);
 
-        return array_map(static fn (UnitType $t): array => [
-            'id' => $t->id, 'mark' => $t->mark, 'name' => $t->name, 'width' => $t->width, 'height' => $t->height, 'sill' => $t->sill,
-            'shapes' => Drawing::plain(UnitElevation::shapes(Solved::of($t, $t->width, $t->height))),
-        ], $types);
+        return array_map(static function (UnitType $t): array {
+            $unit = Solved::of($t, $t->width, $t->height);
+
+            return ['id' => $t->id, 'mark' => $t->mark, 'name' => $t->name, 'width' => $t->width, 'height' => $t->height, 'sill' => $t->sill,
+                'door' => $unit->hasDoor(), 'shapes' => Drawing::plain(UnitElevation::shapes($unit))];
+        }, $types);
     }
 }

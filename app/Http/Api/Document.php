@@ -83,11 +83,12 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'leftJoint', type: 'string'),
     new OA\Property(property: 'rightJoint', type: 'string'),
 ])]
-#[OA\Schema(schema: 'Frontage', required: ['id', 'name', 'outline', 'bearing', 'width', 'foot', 'head', 'offset', 'folds', 'walls', 'inner'], properties: [
+#[OA\Schema(schema: 'Frontage', required: ['id', 'name', 'outline', 'bearing', 'facing', 'width', 'foot', 'head', 'offset', 'folds', 'walls', 'inner'], properties: [
     new OA\Property(property: 'id', type: 'string'),
     new OA\Property(property: 'name', type: 'string'),
     new OA\Property(property: 'outline', type: 'string'),
     new OA\Property(property: 'bearing', type: 'number'),
+    new OA\Property(property: 'facing', type: 'string', description: 'The eighth of the compass: North, North-east …'),
     new OA\Property(property: 'width', type: 'number'),
     new OA\Property(property: 'foot', type: 'number'),
     new OA\Property(property: 'head', type: 'number'),
@@ -103,7 +104,8 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'dashed', type: 'boolean'),
     new OA\Property(property: 'text', type: 'string'),
 ])]
-#[OA\Schema(schema: 'RackType', required: ['id', 'mark', 'name', 'width', 'height', 'sill', 'shapes'], properties: [
+#[OA\Schema(schema: 'RackType', required: ['id', 'mark', 'name', 'width', 'height', 'sill', 'door', 'shapes'], properties: [
+    new OA\Property(property: 'door', type: 'boolean'),
     new OA\Property(property: 'id', type: 'string'),
     new OA\Property(property: 'mark', type: 'string'),
     new OA\Property(property: 'name', type: 'string'),

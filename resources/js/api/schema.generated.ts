@@ -429,6 +429,8 @@ export interface components {
             name: string;
             outline: string;
             bearing: number;
+            /** @description The eighth of the compass: North, North-east … */
+            facing: string;
             width: number;
             foot: number;
             head: number;
@@ -450,6 +452,7 @@ export interface components {
             text?: string;
         };
         RackType: {
+            door: boolean;
             id: string;
             mark: string;
             name: string;

@@ -35,7 +35,6 @@ const operations = {
     'vertical-pivot': 'vertically pivoted',
     'hinged-door': 'hinged door',
 };
-const compass = ['North', 'North-east', 'East', 'South-east', 'South', 'South-west', 'West', 'North-west'];
 
 function valuesOf(data: Data, o: FoundOpening): Values {
     const floor = data.storeys.get(o.storey)?.floor ?? 0;
@@ -48,7 +47,7 @@ function valuesOf(data: Data, o: FoundOpening): Values {
         storey: o.storey,
         wall: o.wall,
         frontage: o.frontage.id,
-        facing: compass[Math.round(o.frontage.bearing / 45) % 8]!,
+        facing: o.frontage.facing,
         sill: `${o.sillLevel - floor} mm`,
         head: `${o.headLevel - floor} mm`,
     };
@@ -122,7 +121,7 @@ export function GatherSheet() {
         storey: Object.fromEntries(data.project.storeys.map((s) => [s.id, s.name])),
         wall: Object.fromEntries(data.project.walls.map((w) => [w.id, `${data.frontageOf.get(w.id)?.name ?? ''} ${w.position + 1}`])),
         frontage: Object.fromEntries(data.project.frontages.map((f) => [f.id, f.name])),
-        facing: Object.fromEntries(compass.map((c) => [c, c])),
+        facing: Object.fromEntries(data.project.frontages.map((f) => [f.facing, f.facing])),
     };
     return (
         <div data-sheet="gather">

@@ -12,9 +12,8 @@ export function FillSheet({ ids }: Props) {
     const data = useData();
     const bare = ids.filter((id) => data.openings.get(id)?.type === null);
     const types = data.project.types;
-    const isDoor = (mark: string) => mark.startsWith('D');
-    const [door, setDoor] = useState(types.find((t) => isDoor(t.mark))?.id ?? 'none');
-    const [window, setWindow] = useState(types.find((t) => t.mark.startsWith('W'))?.id ?? 'none');
+    const [door, setDoor] = useState(types.find((t) => t.door)?.id ?? 'none');
+    const [window, setWindow] = useState(types.find((t) => !t.door)?.id ?? 'none');
     const options = { none: 'nothing', ...Object.fromEntries(types.map((t) => [t.id, `${t.mark} ${t.name}`])) } as Record<string, string>;
     const args = { ids: bare, ...(door === 'none' ? {} : { door }), ...(window === 'none' ? {} : { window }) };
     const ready = bare.length > 0 && (door !== 'none' || window !== 'none');
