@@ -37,7 +37,7 @@ final readonly class ElementTable
             $values[$name] = $row[$column] ?? null;
         }
         foreach ($this->json as $name) {
-            $values[$name] = is_string($values[$name]) ? json_decode($values[$name], true, 64, JSON_THROW_ON_ERROR) : null;
+            $values[$name] = is_string($values[$name]) ? json_decode($values[$name], true, 128, JSON_THROW_ON_ERROR) : null;
         }
         foreach ($this->flags as $name) {
             $values[$name] = (bool) $values[$name];

@@ -34,7 +34,8 @@ class Project extends Model implements HoldsElement
     {
         return new ElementTable(Kind::Settings, 'projects', [
             'id' => 'id', 'name' => 'name', 'units' => 'units', 'cornerMargin' => 'corner_margin', 'baseLevel' => 'base_level', 'north' => 'north', 'nib' => 'nib', 'module' => 'module',
-        ], json: ['module']);
+            'finishes' => 'finishes', 'unitRules' => 'unit_rules',
+        ], json: ['module', 'finishes', 'unitRules']);
     }
 
     public function settings(): Settings

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Isleward\Core\Check;
 
 use Isleward\Core\Tolerance;
-use Isleward\Core\Unit\Solved;
 
 /** A left-over offset: a door whose foot is a little off the floor, or a unit that stands out of its wall altogether. */
 final class Floating implements Rule
@@ -26,7 +25,7 @@ final class Floating implements Rule
                 $findings[] = $wall->finding('door.floating', $p, $off, sprintf('%s %s %s the floor', $off > 0 ? 'floats' : 'is sunk', $wall->say($off), $off > 0 ? 'above' : 'under'),
                     $wall->moveUp($p, -$off), [($p->left + $p->right) / 2, $p->sill]);
             }
-            $depth = Solved::of($wall->design->type($type), $p->opening->width, $p->opening->height)->depth;
+            $depth = $wall->design->type($type)->tree()->frame->depth;
             $front = -$p->opening->setback - $depth;
             $behind = $p->opening->setback - $wall->body->wall->thickness;
             $gap = max($front, $behind);

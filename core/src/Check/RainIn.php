@@ -18,13 +18,13 @@ final class RainIn implements Rule
             if ($p->opening->type === null) {
                 continue;
             }
-            $unit = Solved::of($wall->design->type($p->opening->type), $p->opening->width, $p->opening->height);
+            $unit = Solved::in($wall->design->type($p->opening->type), $p->opening);
             foreach ($unit->lights as $light) {
                 $outward = ($light->light->opens === Opens::Outward) === $p->opening->facesOut;
                 $operation = $light->light->operation;
                 if (($operation === Operation::TopHung && ! $outward) || ($operation === Operation::BottomHung && $outward)) {
-                    $findings[] = $wall->finding('unit.rain_in', $p, $light->box->width(), sprintf('has a %s light %s wide that opens %s: rain runs in',
-                        $operation->value, $wall->say($light->box->width()), $outward ? 'outward' : 'inward'), null);
+                    $findings[] = $wall->finding('unit.rain_in', $p, $light->contour->width(), sprintf('has a %s light %s wide that opens %s: rain runs in',
+                        $operation->value, $wall->say($light->contour->width()), $outward ? 'outward' : 'inward'), null);
                     break;
                 }
             }

@@ -7,7 +7,6 @@ namespace Isleward\Core\Check;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Measure\Length;
 use Isleward\Core\Tolerance;
-use Isleward\Core\Unit\Solved;
 use Isleward\Core\Wall\Body;
 use Isleward\Core\Wall\PlacedOpening;
 
@@ -54,7 +53,7 @@ final readonly class WallInQuestion
     {
         $type = $placed->opening->type;
 
-        return $type !== null && Solved::of($this->design->type($type), $placed->opening->width, $placed->opening->height)->hasDoor();
+        return $type !== null && $this->design->type($type)->hasDoor;
     }
 
     /** Level of the floor of an opening's storey. */
@@ -112,7 +111,7 @@ final readonly class WallInQuestion
 
     private function isClear(PlacedOpening $p, float $left, float $sill): bool
     {
-        $there = new PlacedOpening($p->opening, $left, $sill);
+        $there = new PlacedOpening($p->opening, $left, $sill, $p->outline);
         foreach ($this->placed as $other) {
             if ($other->opening->id !== $p->opening->id && $there->overlaps($other)) {
                 return false;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Isleward\Core\Design;
 
 use Isleward\Core\Edit\Change;
+use Isleward\Core\Geometry\Contour;
 use Isleward\Core\Refusal;
 use Isleward\Core\Wall\Places;
 
@@ -122,6 +123,18 @@ final readonly class Design
     public function isInner(Wall $wall): bool
     {
         return ($this->outlines[$wall->outline] ?? null)?->inner === true;
+    }
+
+    /** The outline of an opening as seen from outside the wall, from its left jamb and sill; null for a rectangle. */
+    public function outlineOf(Opening $opening): ?Contour
+    {
+        $type = $opening->type === null ? null : $this->types[$opening->type] ?? null;
+        if ($type === null || ! $type->shaped) {
+            return $opening->contour();
+        }
+        $outline = $type->tree()->outline->contour($opening->width, $opening->height);
+
+        return $opening->seenMirrored() ? $outline->mirrored($opening->width) : $outline;
     }
 
     /** @return list<Opening> */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Isleward\Core\Design;
 
 use Isleward\Core\Fields;
+use Isleward\Core\Geometry\Contour;
 use Isleward\Core\Geometry\Region;
 use Isleward\Core\Measure\Length;
 use Isleward\Core\Refusal;
@@ -20,6 +21,7 @@ final readonly class Opening implements Element
      * @param  bool  $facesOut  the unit's outside is the wall's outside
      * @param  bool  $mirrored  handed the other way than the type is drawn
      * @param  float  $setback  unit's outer side behind the wall's outer face, mm
+     * @param  float|null  $ajar  how far its lights are shown open, 0 to 1; null as its type shows them
      */
     private function __construct(
         public string $id,
@@ -34,6 +36,7 @@ final readonly class Opening implements Element
         public bool $facesOut,
         public bool $mirrored,
         public float $setback,
+        public ?float $ajar,
     ) {
     }
 
@@ -52,24 +55,28 @@ final readonly class Opening implements Element
             $f->bool('facesOut', true),
             $f->bool('mirrored'),
             self::setback($f),
+            self::ajar($f),
         );
     }
 
-    /**
-     * The outline in mm, counter-clockwise, its left jamb at u and its sill at v.
-     *
-     * @return list<float>
-     */
-    public function ring(float $u, float $v): array
+    /** The outline of its hole in mm from its left jamb and sill, when it has a shape of its own. */
+    public function contour(): ?Contour
     {
-        $shape = $this->shape ?? [0.0, 0.0, 1.0, 0.0, 1.0, 1.0, 0.0, 1.0];
+        if ($this->shape === null) {
+            return null;
+        }
         $ring = [];
-        for ($i = 0, $n = count($shape); $i < $n; $i += 2) {
-            $ring[] = $u + $shape[$i] * $this->width;
-            $ring[] = $v + $shape[$i + 1] * $this->height;
+        for ($i = 0, $n = count($this->shape); $i < $n; $i += 2) {
+            array_push($ring, $this->shape[$i] * $this->width, $this->shape[$i + 1] * $this->height);
         }
 
-        return $ring;
+        return Contour::polygon($ring);
+    }
+
+    /** A unit that faces in is seen from behind: its left and right change places. */
+    public function seenMirrored(): bool
+    {
+        return $this->mirrored === $this->facesOut;
     }
 
     public function id(): string
@@ -88,7 +95,7 @@ final readonly class Opening implements Element
             'id' => $this->id, 'wall' => $this->wall, 'storey' => $this->storey, 'type' => $this->type,
             'width' => $this->width, 'height' => $this->height, 'shape' => $this->shape,
             'position' => $this->position->toArray(), 'sill' => $this->sill->toArray(),
-            'facesOut' => $this->facesOut, 'mirrored' => $this->mirrored, 'setback' => $this->setback,
+            'facesOut' => $this->facesOut, 'mirrored' => $this->mirrored, 'setback' => $this->setback, 'ajar' => $this->ajar,
         ];
     }
 
@@ -126,5 +133,15 @@ final readonly class Opening implements Element
         }
 
         return $setback;
+    }
+
+    private static function ajar(Fields $f): ?float
+    {
+        $ajar = $f->has('ajar') ? $f->number('ajar') : null;
+        if ($ajar !== null && ($ajar < 0 || $ajar > 1)) {
+            throw Refusal::because('unit.ajar', sprintf('A unit stands 0 to 100 %% open; %s %% was given.', $ajar * 100), details: ['field' => 'ajar']);
+        }
+
+        return $ajar;
     }
 }

@@ -24,6 +24,7 @@ final readonly class Settings implements Element
      * @param  float  $north  compass bearing of plan +y in degrees, clockwise from north
      * @param  float  $nib  least nib beside a door in an inner wall, mm
      * @param  Module|null  $module  what sizes and piers are coordinated to; null for nothing
+     * @param  list<Finish>  $finishes
      */
     private function __construct(
         public string $id,
@@ -34,12 +35,14 @@ final readonly class Settings implements Element
         public float $north,
         public float $nib,
         public ?Module $module,
+        public array $finishes,
+        public UnitRules $unitRules,
     ) {
     }
 
     public static function create(string $id, string $name, Units $units): self
     {
-        return new self($id, $name, $units, self::CORNER_MARGIN, 0.0, 0.0, self::NIB, Module::brick());
+        return new self($id, $name, $units, self::CORNER_MARGIN, 0.0, 0.0, self::NIB, Module::brick(), self::usualFinishes(), UnitRules::usual());
     }
 
     public static function from(Fields $f): self
@@ -58,7 +61,46 @@ final readonly class Settings implements Element
             throw Refusal::because('settings.north', sprintf('The bearing of the plan’s upward axis runs from 0° to under 360°; %s was given.', (string) $north));
         }
 
-        return new self($f->string('id'), $f->name('name'), $units, $margin, $f->length('baseLevel'), $north, $nib, $f->has('module') ? Module::from($f->fields('module')) : null);
+        return new self($f->string('id'), $f->name('name'), $units, $margin, $f->length('baseLevel'), $north, $nib, $f->has('module') ? Module::from($f->fields('module')) : null,
+            $f->has('finishes') ? self::finishes($f) : self::usualFinishes(), $f->has('unitRules') ? UnitRules::from($f->fields('unitRules')) : UnitRules::usual());
+    }
+
+    public function finish(string $id): ?Finish
+    {
+        foreach ($this->finishes as $finish) {
+            if ($finish->id === $id) {
+                return $finish;
+            }
+        }
+
+        return null;
+    }
+
+    /** @return list<Finish> */
+    private static function finishes(Fields $f): array
+    {
+        $finishes = $ids = [];
+        foreach ($f->list('finishes') as $one) {
+            $finish = Finish::from($one);
+            if (isset($ids[$finish->id])) {
+                throw Refusal::because('finish.twice', sprintf('Two finishes are called “%s”.', $finish->id), details: ['field' => 'finishes']);
+            }
+            $ids[$finish->id] = true;
+            $finishes[] = $finish;
+        }
+
+        return $finishes;
+    }
+
+    /** @return list<Finish> colours of the invented harbour, to begin with */
+    private static function usualFinishes(): array
+    {
+        $finish = static fn (string $id, string $name, string $colour, string $sheen): Finish => Finish::from(new Fields(['id' => $id, 'name' => $name, 'colour' => $colour, 'sheen' => $sheen]));
+
+        return [
+            $finish('chalk', 'Chalk', '#f1eee4', 'satin'), $finish('deep-tide', 'Deep tide', '#24494f', 'satin'), $finish('slate', 'Wet slate', '#3b4347', 'matt'),
+            $finish('lead', 'Lead', '#8b9294', 'matt'), $finish('buoy', 'Buoy', '#b9472a', 'gloss'), $finish('oiled-oak', 'Oiled oak', '#a9783f', 'matt'),
+        ];
     }
 
     public function id(): string
@@ -74,6 +116,6 @@ final readonly class Settings implements Element
     public function toArray(): array
     {
         return ['id' => $this->id, 'name' => $this->name, 'units' => $this->units->value, 'cornerMargin' => $this->cornerMargin, 'baseLevel' => $this->baseLevel, 'north' => $this->north,
-            'nib' => $this->nib, 'module' => $this->module?->toArray()];
+            'nib' => $this->nib, 'module' => $this->module?->toArray(), 'finishes' => array_map(static fn (Finish $finish): array => $finish->toArray(), $this->finishes), 'unitRules' => $this->unitRules->toArray()];
     }
 }

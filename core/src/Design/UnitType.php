@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Isleward\Core\Design;
 
 use Isleward\Core\Fields;
+use Isleward\Core\Unit\OutlineKind;
 use Isleward\Core\Unit\UnitTree;
 
 /**
@@ -15,6 +16,12 @@ final class UnitType implements Element
 {
     /** Equal for equal trees. */
     public readonly string $treeHash;
+
+    /** Whether its outline is other than a rectangle. */
+    public readonly bool $shaped;
+
+    /** Whether people go through it. */
+    public readonly bool $hasDoor;
 
     private readonly string $treeText;
 
@@ -38,6 +45,8 @@ final class UnitType implements Element
         $this->tree = $tree;
         $this->treeText = json_encode($tree->toArray(), JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION);
         $this->treeHash = hash('xxh128', $this->treeText);
+        $this->shaped = $tree->outline->kind !== OutlineKind::Rectangle;
+        $this->hasDoor = $tree->hasDoor();
     }
 
     public function tree(): UnitTree
@@ -50,14 +59,14 @@ final class UnitType implements Element
         return $this->tree;
     }
 
-    /** @return array<string, string|int|float> */
+    /** @return array<string, string|int|float|bool> */
     public function __serialize(): array
     {
         return ['id' => $this->id, 'mark' => $this->mark, 'name' => $this->name, 'position' => $this->position, 'width' => $this->width, 'height' => $this->height, 'sill' => $this->sill,
-            'treeText' => $this->treeText, 'treeHash' => $this->treeHash];
+            'treeText' => $this->treeText, 'treeHash' => $this->treeHash, 'shaped' => $this->shaped, 'hasDoor' => $this->hasDoor];
     }
 
-    /** @param  array{id: string, mark: string, name: string, position: int, width: float, height: float, sill: float, treeText: string, treeHash: string}  $data */
+    /** @param  array{id: string, mark: string, name: string, position: int, width: float, height: float, sill: float, treeText: string, treeHash: string, shaped: bool, hasDoor: bool}  $data */
     public function __unserialize(array $data): void
     {
         $this->id = $data['id'];
@@ -69,6 +78,8 @@ final class UnitType implements Element
         $this->sill = $data['sill'];
         $this->treeText = $data['treeText'];
         $this->treeHash = $data['treeHash'];
+        $this->shaped = $data['shaped'];
+        $this->hasDoor = $data['hasDoor'];
         $this->tree = null;
     }
 

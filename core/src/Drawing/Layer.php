@@ -13,7 +13,9 @@ enum Layer: string
     case Reveal = 'reveal';
     case Glass = 'glass';
     case Frame = 'frame';
+    case Infill = 'infill';
     case Sash = 'sash';
+    case Bar = 'bar';
     case Operation = 'operation';
     case Swing = 'swing';
     case Level = 'level';
@@ -25,7 +27,7 @@ enum Layer: string
     {
         return match ($this) {
             self::Face, self::Cut => 0.5,
-            self::Void, self::Frame, self::Sash => 0.25,
+            self::Void, self::Frame, self::Sash, self::Infill => 0.25,
             default => 0.13,
         };
     }
@@ -37,7 +39,8 @@ enum Layer: string
             self::Face => '#f4f1ea',
             self::Cut => '#c9c4b8',
             self::Void => '#ffffff',
-            self::Frame, self::Sash => '#ffffff',
+            self::Frame, self::Sash, self::Bar => '#ffffff',
+            self::Infill => '#ece8dd',
             self::Glass => '#e3edec',
             default => null,
         };

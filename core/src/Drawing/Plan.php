@@ -63,7 +63,7 @@ final class Plan
         ];
         $unit = Symbols::solved($design, $placed->opening);
         if ($unit !== null) {
-            array_push($shapes, ...UnitPlan::shapes($unit, $placed->opening->setback, $placed->opening->facesOut));
+            array_push($shapes, ...UnitPlan::shapes($unit, $placed->opening->setback, $placed->opening->facesOut, $placed->opening->ajar));
         }
         $at = $body->surface->inPlan($placed->left);
 

@@ -4,21 +4,26 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Drawing;
 
-use Isleward\Core\Unit\Box;
+use Isleward\Core\Geometry\Contour;
 
 /**
  * A mark on a drawing, in mm, y up. Points are flat lists [x, y, …]; an arc is [centre x, centre y, radius, start, sweep]
- * with angles in radians counter-clockwise; a text is placed by its middle.
+ * with angles in radians counter-clockwise; a text is placed by its middle. Sides of an area may be curves: each is given as
+ * [number of the point it begins at, centre x, centre y, half axis x, half axis y, start, sweep].
  */
 final readonly class Shape
 {
-    /** @param  list<list<float>>  $rings */
+    /**
+     * @param  list<list<float>>  $rings
+     * @param  list<list<list<float>>>  $curves  by ring
+     */
     private function __construct(
         public Layer $layer,
         public string $kind,
         public array $rings,
         public bool $dashed = false,
         public string $text = '',
+        public array $curves = [],
     ) {
     }
 
@@ -28,9 +33,18 @@ final readonly class Shape
         return new self($layer, 'area', $rings);
     }
 
-    public static function box(Layer $layer, Box $b): self
+    /** The area inside a contour, its curves as curves. */
+    public static function contour(Layer $layer, Contour $contour): self
     {
-        return self::area($layer, [[$b->x0, $b->y0, $b->x1, $b->y0, $b->x1, $b->y1, $b->x0, $b->y1]]);
+        $ring = $curves = [];
+        foreach ($contour->edges as $i => $e) {
+            array_push($ring, $e->x0, $e->y0);
+            if ($e->isCurved()) {
+                $curves[] = [(float) $i, $e->cx, $e->cy, $e->rx, $e->ry, $e->start, $e->sweep];
+            }
+        }
+
+        return new self($layer, 'area', [$ring], curves: $curves === [] ? [] : [$curves]);
     }
 
     /** @param  list<float>  $points */
@@ -53,8 +67,12 @@ final readonly class Shape
     /** The shape turned by $angle about the origin, then moved. */
     public function placed(float $x, float $y, float $angle): self
     {
+        if ($this->curves !== [] && $angle !== 0.0) {
+            throw new \LogicException('An area with curved sides is moved only, never turned.');
+        }
         $c = cos($angle);
         $s = sin($angle);
+        $curves = array_map(static fn (array $ring): array => array_map(static fn (array $k): array => [$k[0], $k[1] + $x, $k[2] + $y, $k[3], $k[4], $k[5], $k[6]], $ring), $this->curves);
         $rings = [];
         foreach ($this->rings as $ring) {
             if ($this->kind === 'arc') {
@@ -71,7 +89,7 @@ final readonly class Shape
             $rings[] = $this->kind === 'text' ? [...$out, $ring[2]] : $out;
         }
 
-        return new self($this->layer, $this->kind, $rings, $this->dashed, $this->text);
+        return new self($this->layer, $this->kind, $rings, $this->dashed, $this->text, $curves);
     }
 
     /** @return array<string, mixed> */
@@ -80,6 +98,9 @@ final readonly class Shape
         $out = ['layer' => $this->layer->value, 'kind' => $this->kind, 'rings' => $this->rings];
         if ($this->dashed) {
             $out['dashed'] = true;
+        }
+        if ($this->curves !== []) {
+            $out['curves'] = $this->curves;
         }
         if ($this->text !== '') {
             $out['text'] = $this->text;

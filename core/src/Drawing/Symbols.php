@@ -6,6 +6,7 @@ namespace Isleward\Core\Drawing;
 
 use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Opening;
+use Isleward\Core\Geometry\Contour;
 use Isleward\Core\Unit\Solved;
 use Isleward\Core\Unit\SolvedUnit;
 
@@ -19,7 +20,7 @@ final class Symbols
     {
         return implode('_', [
             $opening->type ?? 'bare', self::figure($opening->width), self::figure($opening->height),
-            self::seenMirrored($opening) ? 'm' : 'd', $opening->facesOut ? 'o' : 'i',
+            $opening->seenMirrored() ? 'm' : 'd', $opening->facesOut ? 'o' : 'i',
             $opening->shape === null ? 'r' : substr(sha1(serialize($opening->shape)), 0, 8),
         ]);
     }
@@ -40,31 +41,22 @@ final class Symbols
             return null;
         }
 
-        return Solved::of($design->type($opening->type), $opening->width, $opening->height, $opening->mirrored);
-    }
-
-    /** A unit that faces in is seen from behind: its left and right change places. */
-    private static function seenMirrored(Opening $opening): bool
-    {
-        return $opening->mirrored === $opening->facesOut;
+        return Solved::in($design->type($opening->type), $opening, $opening->mirrored);
     }
 
     /** @return list<Shape> */
     private static function draw(Design $design, Opening $opening): array
     {
-        $ring = $opening->ring(0.0, 0.0);
-        $shapes = [Shape::area(Layer::Void, [$ring])];
+        [$w, $h] = [$opening->width, $opening->height];
+        $outline = $design->outlineOf($opening);
+        $shapes = [Shape::contour(Layer::Void, $outline ?? Contour::rectangle(0, 0, $w, $h))];
         if ($opening->type === null) {
-            $w = $opening->width;
-            $h = $opening->height;
-
-            return $opening->shape === null
+            return $outline === null
                 ? [...$shapes, Shape::line(Layer::Reveal, [0.0, 0.0, $w, $h]), Shape::line(Layer::Reveal, [0.0, $h, $w, 0.0])]
                 : $shapes;
         }
-        $type = $design->type($opening->type);
 
-        return [...$shapes, ...UnitElevation::shapes(Solved::of($type, $opening->width, $opening->height, self::seenMirrored($opening)))];
+        return [...$shapes, ...UnitElevation::shapes(Solved::in($design->type($opening->type), $opening, $opening->seenMirrored()), $opening->facesOut)];
     }
 
     private static function figure(float $mm): string

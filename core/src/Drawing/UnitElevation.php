@@ -5,55 +5,112 @@ declare(strict_types=1);
 namespace Isleward\Core\Drawing;
 
 use Isleward\Core\Unit\HingeSide;
+use Isleward\Core\Unit\Leaf;
 use Isleward\Core\Unit\Opens;
 use Isleward\Core\Unit\Operation;
+use Isleward\Core\Unit\Role;
+use Isleward\Core\Unit\Slides;
 use Isleward\Core\Unit\SolvedLight;
 use Isleward\Core\Unit\SolvedUnit;
 
 /**
- * A unit seen from outside. Lines that meet at the hinge side mark a light that opens: full when it opens towards the
- * viewer (outward), dashed when away (inward). A pivoted sash has a pair of lines for each of its halves, the one that
- * comes outward full.
+ * A unit seen square on, its leaves shut. Lines that meet at the hinge side mark a light that opens: full when it opens
+ * towards the viewer, dashed when away. A pivoted sash has a pair of lines for each of its halves, the one that comes
+ * outward full. An arrow marks the way a leaf slides.
  */
 final class UnitElevation
 {
-    /** @return list<Shape> from the unit's lower left corner */
-    public static function shapes(SolvedUnit $unit): array
+    /**
+     * @param  bool  $fromOutside  the viewer sees its outside; what comes outward comes to the viewer
+     * @return list<Shape> from the unit's lower left corner
+     */
+    public static function shapes(SolvedUnit $unit, bool $fromOutside = true): array
     {
-        $shapes = [];
+        // what lies deeper is drawn first: leaves stand behind each other
+        $drawn = [];
         foreach ($unit->panes as $pane) {
-            $shapes[] = Shape::box(Layer::Glass, $pane->box);
+            $drawn[] = [$pane->back + $pane->thickness() / 2, Shape::contour(Layer::Glass, $pane->contour)];
         }
         foreach ($unit->members as $member) {
-            $shapes[] = Shape::box($member->role->isSash() ? Layer::Sash : Layer::Frame, $member->box);
+            $shape = Shape::contour(self::layer($member->role), $member->contour);
+            if ($member->role === Role::Trim ? $unit->tree->frame->trim !== null && $unit->tree->frame->trim[$fromOutside ? 'outside' : 'inside'] : ($member->role !== Role::Cill || $fromOutside)) {
+                $drawn[] = [$member->role === Role::Trim ? -INF : ($member->leaf === null && ! $member->role->isFilling() && $member->role !== Role::Bar && $member->role !== Role::Cill ? INF : $member->back), $shape];
+            }
         }
+        usort($drawn, static fn (array $a, array $b): int => $fromOutside ? $b[0] <=> $a[0] : $a[0] <=> $b[0]);
+        $shapes = array_column($drawn, 1);
         foreach ($unit->lights as $light) {
-            array_push($shapes, ...self::opening($light));
+            array_push($shapes, ...self::opening($light, $fromOutside));
+        }
+
+        return $shapes;
+    }
+
+    public static function layer(Role $role): Layer
+    {
+        return match (true) {
+            $role === Role::Infill => Layer::Infill,
+            $role === Role::Blade || $role === Role::Bar => Layer::Bar,
+            $role->isSash() => Layer::Sash,
+            default => Layer::Frame,
+        };
+    }
+
+    /** @return list<Shape> */
+    private static function opening(SolvedLight $light, bool $fromOutside): array
+    {
+        $away = ($light->light->opens === Opens::Inward) === $fromOutside;
+        $line = static fn (bool $dashed, float ...$points): Shape => Shape::line(Layer::Operation, array_values($points), $dashed);
+        $shapes = [];
+        foreach ($light->leaves as $leaf) {
+            [$x0, $y0, $x1, $y1] = $leaf->contour->bounds();
+            [$mx, $my] = [($x0 + $x1) / 2, ($y0 + $y1) / 2];
+            [$hinge, $free] = $leaf->hinge === HingeSide::Right ? [$x1, $x0] : [$x0, $x1];
+            $side = $line($away, $free, $y0, $hinge, $my, $free, $y1);
+            $bottom = $line($away, $x0, $y1, $mx, $y0, $x1, $y1);
+            array_push($shapes, ...match ($light->light->operation) {
+                Operation::SideHung, Operation::HingedDoor, Operation::SideHungPair, Operation::DoorPair, Operation::Folding => [$side],
+                Operation::TopHung => [$line($away, $x0, $y0, $mx, $y1, $x1, $y0)],
+                Operation::BottomHung => [$bottom],
+                Operation::TiltAndTurn => [$side, $bottom],
+                // the foot comes outward, so that rain runs off it
+                Operation::HorizontalPivot => [$line(! $fromOutside, $x0, $my, $mx, $y0, $x1, $my), $line($fromOutside, $x0, $my, $mx, $y1, $x1, $my)],
+                Operation::VerticalPivot => [$line($fromOutside, $mx, $y0, $hinge, $my, $mx, $y1), $line(! $fromOutside, $mx, $y0, $free, $my, $mx, $y1)],
+                Operation::Sliding, Operation::SlidingDoor, Operation::VerticalSliding => self::arrow($leaf),
+                default => [],
+            });
+        }
+        if ($light->light->operation === Operation::Folding && $light->leaves !== []) {
+            [$x0, $y0, $x1, $y1] = $light->contour->bounds();
+            array_push($shapes, ...self::arrowAlong($x0, $x1, $y0 + ($y1 - $y0) * 0.12, $light->hinge === HingeSide::Left ? -1.0 : 1.0, false));
         }
 
         return $shapes;
     }
 
     /** @return list<Shape> */
-    private static function opening(SolvedLight $light): array
+    private static function arrow(Leaf $leaf): array
     {
-        $b = $light->box;
-        [$mx, $my] = [($b->x0 + $b->x1) / 2, ($b->y0 + $b->y1) / 2];
-        [$hinge, $free] = $light->hinge === HingeSide::Left ? [$b->x0, $b->x1] : [$b->x1, $b->x0];
-        $inward = $light->light->opens === Opens::Inward;
-        $line = static fn (bool $dashed, float ...$points): Shape => Shape::line(Layer::Operation, array_values($points), $dashed);
-        $side = $line($inward, $free, $b->y0, $hinge, $my, $free, $b->y1);
-        $bottom = $line($inward, $b->x0, $b->y1, $mx, $b->y0, $b->x1, $b->y1);
+        [$x0, $y0, $x1, $y1] = $leaf->contour->bounds();
+        if ($leaf->slides !== null) {
+            return $leaf->slides === Slides::Fixed ? [] : self::arrowAlong($x0, $x1, ($y0 + $y1) / 2, $leaf->slides === Slides::Left ? -1.0 : 1.0, false);
+        }
+        $dy = $leaf->motion->dy;
 
-        return match ($light->light->operation) {
-            Operation::Fixed => [],
-            Operation::SideHung, Operation::HingedDoor => [$side],
-            Operation::TopHung => [$line($inward, $b->x0, $b->y0, $mx, $b->y1, $b->x1, $b->y0)],
-            Operation::BottomHung => [$bottom],
-            Operation::TiltAndTurn => [$side, $bottom],
-            // the foot comes outward, so that rain runs off it
-            Operation::HorizontalPivot => [$line(false, $b->x0, $my, $mx, $b->y0, $b->x1, $my), $line(true, $b->x0, $my, $mx, $b->y1, $b->x1, $my)],
-            Operation::VerticalPivot => [$line(true, $mx, $b->y0, $hinge, $my, $mx, $b->y1), $line(false, $mx, $b->y0, $free, $my, $mx, $b->y1)],
-        };
+        return $dy === 0.0 ? [] : self::arrowAlong($y0, $y1, ($x0 + $x1) / 2, $dy > 0 ? 1.0 : -1.0, true);
+    }
+
+    /** @return list<Shape> an arrow over the middle third of a stretch, and its head */
+    private static function arrowAlong(float $from, float $to, float $across, float $way, bool $upright): array
+    {
+        $half = ($to - $from) / 6;
+        $head = min(80.0, $half);
+        $tip = ($from + $to) / 2 + $way * $half;
+        $place = static fn (float $along, float $off): array => $upright ? [$across + $off, $along] : [$along, $across + $off];
+
+        return [
+            Shape::line(Layer::Operation, [...$place($tip - 2 * $way * $half, 0.0), ...$place($tip, 0.0)]),
+            Shape::line(Layer::Operation, [...$place($tip - $way * $head, $head / 2), ...$place($tip, 0.0), ...$place($tip - $way * $head, -$head / 2)]),
+        ];
     }
 }

@@ -4,71 +4,138 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Drawing;
 
+use Isleward\Core\Geometry\Contour;
 use Isleward\Core\Unit\HingeSide;
-use Isleward\Core\Unit\Opens;
+use Isleward\Core\Unit\Leaf;
+use Isleward\Core\Unit\Member;
+use Isleward\Core\Unit\Motion;
+use Isleward\Core\Unit\Operation;
+use Isleward\Core\Unit\Pane;
+use Isleward\Core\Unit\Pose;
 use Isleward\Core\Unit\Role;
 use Isleward\Core\Unit\SolvedLight;
 use Isleward\Core\Unit\SolvedUnit;
 
-/** A unit cut level at half its height: members, glass, and for a door its leaf standing open with the path of its edge. */
+/**
+ * A unit cut level: members, glass, leaves as far open as they stand. A hinged leaf that is shut shows where it goes: standing
+ * open with the path of its edge; a folding one half folded. What is over the cut is not shown.
+ */
 final class UnitPlan
 {
+    private function __construct(private readonly SolvedUnit $unit, private readonly float $setback, private readonly bool $facesOut, private readonly ?float $ajar)
+    {
+    }
+
     /**
      * @param  float  $setback  unit's outer side behind the wall's outer face, mm
+     * @param  float|null  $ajar  how far its lights stand open; null as their type shows them
+     * @param  float|null  $cut  height over the unit's foot, mm; null for half its height
      * @return list<Shape> x from the opening's left jamb, y the depth behind the wall's outer face
      */
-    public static function shapes(SolvedUnit $unit, float $setback, bool $facesOut): array
+    public static function shapes(SolvedUnit $unit, float $setback, bool $facesOut, ?float $ajar = null, ?float $cut = null): array
     {
-        $cut = $unit->height / 2;
-        $shapes = [];
-        $box = static function (Layer $layer, float $x0, float $x1, float $back, float $depth) use ($unit, $setback, $facesOut): Shape {
-            if (! $facesOut) {
-                [$x0, $x1, $back] = [$unit->width - $x1, $unit->width - $x0, $unit->depth - $back - $depth];
-            }
-            $y = $setback + $back;
+        return (new self($unit, $setback, $facesOut, $ajar))->at($cut ?? $unit->height / 2);
+    }
 
-            return Shape::area($layer, [[$x0, $y, $x1, $y, $x1, $y + $depth, $x0, $y + $depth]]);
-        };
-        foreach ($unit->panes as $pane) {
-            if ($pane->box->y0 <= $cut && $pane->box->y1 >= $cut) {
-                $shapes[] = $box(Layer::Glass, $pane->box->x0, $pane->box->x1, $pane->back, $pane->thickness);
+    /** @return list<Shape> */
+    private function at(float $cut): array
+    {
+        $shapes = [];
+        $poses = $ajar = [];
+        foreach ($this->unit->lights as $light) {
+            foreach ($light->leaves as $leaf) {
+                $ajar[$leaf->index] = $this->ajar ?? $light->light->ajar;
+                $poses[$leaf->index] = $leaf->motion->at($ajar[$leaf->index]);
             }
         }
-        foreach ($unit->members as $member) {
-            $upright = in_array($member->role, [Role::Jamb, Role::Mullion, Role::Stile, Role::Infill], true);
-            if ($upright && $member->box->y0 <= $cut && $member->box->y1 >= $cut) {
-                $shapes[] = $box($member->role->isSash() ? Layer::Sash : Layer::Frame, $member->box->x0, $member->box->x1, $member->back, $member->depth);
+        foreach ([...$this->unit->panes, ...$this->unit->members] as $piece) {
+            if ($piece instanceof Member && ($piece->role === Role::Trim || $piece->role === Role::Cill || $piece->section !== null)) {
+                continue;
+            }
+            $pose = $piece->leaf === null ? null : $poses[$piece->leaf];
+            foreach (self::spans($piece->contour, $cut, $pose) as [$x0, $x1]) {
+                $layer = $piece instanceof Pane ? Layer::Glass : UnitElevation::layer($piece->role);
+                $deep = $piece instanceof Pane ? $piece->thickness() : $piece->depth;
+                $shapes[] = $this->box($layer, $x0, $x1, $piece->back, $deep, $pose);
             }
         }
-        foreach ($unit->lights as $light) {
-            if ($light->light->operation->isDoor()) {
-                array_push($shapes, ...self::swing($unit, $light, $setback, $facesOut));
+        foreach ($this->unit->lights as $light) {
+            $bounds = $light->contour->bounds();
+            $cutThrough = $bounds[1] <= $cut && $bounds[3] >= $cut;
+            $shown = $light->light->operation->isDoor() || ($cutThrough && ($this->ajar ?? $light->light->ajar) > 0);
+            foreach ($shown ? $light->leaves : [] as $leaf) {
+                array_push($shapes, ...$this->path($light, $leaf, $ajar[$leaf->index]));
             }
         }
 
         return $shapes;
     }
 
-    /** @return list<Shape> */
-    private static function swing(SolvedUnit $unit, SolvedLight $light, float $setback, bool $facesOut): array
+    /** @return list<array{float, float}> what a level cut meets of a piece; of one that has slid up or down, what has come there; of a tilted one its foot, drawn as it lies */
+    private static function spans(Contour $contour, float $cut, ?Pose $pose): array
     {
-        $b = $light->box;
-        $outward = $light->light->opens === Opens::Outward;
-        $hingeLeft = $light->hinge === HingeSide::Left;
-        [$x0, $x1] = [$b->x0, $b->x1];
-        if (! $facesOut) {
-            [$x0, $x1, $hingeLeft, $outward] = [$unit->width - $b->x1, $unit->width - $b->x0, ! $hingeLeft, ! $outward];
+        if ($pose !== null && $pose->upright) {
+            $cut -= $pose->dy;
         }
-        $y = $setback + ($outward ? 0.0 : $unit->depth);
-        $hinge = $hingeLeft ? $x0 : $x1;
-        $width = $b->width();
-        $towards = $outward ? -M_PI_2 : M_PI_2;
-        $closed = $hingeLeft ? 0.0 : M_PI;
-        $sweep = $hingeLeft ? $towards : -$towards;
 
-        return [
-            Shape::line(Layer::Sash, [$hinge, $y, $hinge, $y + ($outward ? -$width : $width)]),
-            Shape::arc(Layer::Swing, $hinge, $y, $width, $closed, $sweep),
-        ];
+        return $contour->spans(false, $cut);
+    }
+
+    private function box(Layer $layer, float $x0, float $x1, float $back, float $depth, ?Pose $pose): Shape
+    {
+        $ring = [];
+        foreach ([[$x0, $back], [$x1, $back], [$x1, $back + $depth], [$x0, $back + $depth]] as [$x, $z]) {
+            if ($pose !== null && $pose->upright) {
+                [$x, , $z] = $pose->of($x, 0.0, $z);
+            }
+            array_push($ring, ...$this->point($x, $z));
+        }
+
+        return Shape::area($layer, [$ring]);
+    }
+
+    /** @return array{float, float} */
+    private function point(float $x, float $z): array
+    {
+        return $this->facesOut ? [$x, $this->setback + $z] : [$this->unit->width - $x, $this->setback + $this->unit->depth() - $z];
+    }
+
+    /** @return list<Shape> where a leaf goes */
+    private function path(SolvedLight $light, Leaf $leaf, float $ajar): array
+    {
+        [$x0, , $x1] = $leaf->contour->bounds();
+        $motion = $leaf->motion;
+        if ($light->light->operation === Operation::Folding) {
+            if ($ajar > 0) {
+                return [];
+            }
+            $pose = $motion->at(0.5);
+            [$ax, , $az] = $pose->of($x0, 0.0, $motion->z);
+            [$bx, , $bz] = $pose->of($x1, 0.0, $motion->z);
+
+            return [Shape::line(Layer::Swing, [...$this->point($ax, $az), ...$this->point($bx, $bz)], true)];
+        }
+        if (! $motion->upright || $motion->angle === 0.0 || $light->light->operation === Operation::VerticalPivot) {
+            return [];
+        }
+
+        return $this->swing($leaf, $motion, $ajar, $x1 - $x0);
+    }
+
+    /** @return list<Shape> */
+    private function swing(Leaf $leaf, Motion $motion, float $ajar, float $width): array
+    {
+        [$x0, , $x1] = $leaf->contour->bounds();
+        $free = $leaf->hinge === HingeSide::Left ? $x1 : $x0;
+        [$cx, $cy] = $this->point($motion->at, $motion->z);
+        [$fx, $fy] = $this->point($free, $motion->z);
+        $pose = $motion->at($ajar > 0 ? $ajar : 1.0);
+        [$ox, , $oz] = $pose->of($free, 0.0, $motion->z);
+        [$ex, $ey] = $this->point($ox, $oz);
+        $start = atan2($fy - $cy, $fx - $cx);
+        $sweep = atan2(sin(atan2($ey - $cy, $ex - $cx) - $start), cos(atan2($ey - $cy, $ex - $cx) - $start));
+        $arc = Shape::arc(Layer::Swing, $cx, $cy, $width, $start, $sweep);
+
+        return $ajar > 0 ? [$arc] : [Shape::line(Layer::Sash, [$cx, $cy, $ex, $ey]), $arc];
     }
 }

@@ -18,7 +18,7 @@ use Isleward\Core\Refusal;
  */
 final readonly class OpeningCarry implements Edit
 {
-    public const SETTINGS = ['type', 'width', 'height', 'sill', 'head', 'setback', 'facing', 'handing', 'shape'];
+    public const SETTINGS = ['type', 'width', 'height', 'sill', 'head', 'setback', 'facing', 'handing', 'shape', 'ajar'];
 
     /**
      * @param  list<string>  $ids
@@ -62,7 +62,7 @@ final readonly class OpeningCarry implements Edit
 
     private function carried(Design $design, Opening $source, Opening $target): Opening
     {
-        $names = ['type' => ['type'], 'width' => ['width'], 'height' => ['height'], 'setback' => ['setback'], 'facing' => ['facesOut'], 'handing' => ['mirrored'], 'shape' => ['shape']];
+        $names = ['type' => ['type'], 'width' => ['width'], 'height' => ['height'], 'setback' => ['setback'], 'facing' => ['facesOut'], 'handing' => ['mirrored'], 'shape' => ['shape'], 'ajar' => ['ajar']];
         $values = [];
         foreach ($this->settings as $setting) {
             foreach ($names[$setting] ?? [] as $name) {

@@ -55,7 +55,7 @@ final readonly class OpeningFill implements Edit
             $bare++;
             try {
                 $like = $this->like($design, $opening);
-                Solved::of($like, $opening->width, $opening->height);
+                Solved::in($like, $opening);
             } catch (Refusal $refusal) {
                 $misfits[] = new Misfit($id, $refusal->getMessage(), $design->places->of($opening));
 

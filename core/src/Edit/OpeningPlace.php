@@ -56,7 +56,7 @@ final readonly class OpeningPlace implements Edit
             'sill' => $sill,
             'facesOut' => $args->bool('facesOut', true),
             'mirrored' => $args->bool('mirrored'),
-            'setback' => $args->has('setback') ? $args->length('setback') : self::usualSetback($design),
+            'setback' => $args->has('setback') ? $args->length('setback') : $type?->tree()->setback ?? $this->usualSetback($design),
         ], $args->units()));
         OpeningRules::require($design, $opening);
 

@@ -24,7 +24,7 @@ final class OpeningRules
             throw Refusal::because('opening.not_on_storey', sprintf('This wall does not run through storey %s.', $storey->name), [$opening->id, $wall->id]);
         }
         if ($opening->type !== null) {
-            Solved::of($design->type($opening->type), $opening->width, $opening->height);
+            Solved::in($design->type($opening->type), $opening);
         }
         References::require($design, $opening);
         [$start, $end] = $design->places->span($wall);

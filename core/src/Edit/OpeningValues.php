@@ -23,7 +23,7 @@ use Isleward\Core\Wall\PlacedOpening;
 /** What an opening becomes when some of its values are changed: {@see OpeningChange} says which there are. */
 final readonly class OpeningValues
 {
-    private const PLAIN = ['storey', 'type', 'position', 'sill', 'facesOut', 'mirrored'];
+    private const PLAIN = ['storey', 'type', 'position', 'sill', 'facesOut', 'mirrored', 'ajar'];
 
     /** @param  bool  $differences  figures that begin with + or − are added to what is there */
     public function __construct(private Design $design, private Fields $args, private bool $differences)

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Exchange;
 
+use Isleward\Core\Design\Sheen;
 use Isleward\Core\Scene\Geometry;
 use Isleward\Core\Scene\Material;
 use Isleward\Core\Scene\Mesh;
@@ -30,6 +31,9 @@ final class Glb
     /** @var list<array<string, mixed>> */
     private array $nodes = [];
 
+    /** @var array<string, int> */
+    private array $materials = [];
+
     private bool $instanced = false;
 
     public static function write(Scene $scene): string
@@ -54,7 +58,7 @@ final class Glb
             'scenes' => [array_filter(['name' => $scene->name, 'nodes' => array_keys($this->nodes)], static fn ($v): bool => $v !== [])],
             'nodes' => $this->nodes,
             'meshes' => $this->meshes,
-            'materials' => array_map(self::material(...), $this->nodes === [] ? [] : Material::cases()),
+            'materials' => array_map(self::material(...), $this->nodes === [] ? [] : array_keys($this->materials)),
             'accessors' => $this->accessors,
             'bufferViews' => $this->views,
             'buffers' => $this->binary === '' ? [] : [['byteLength' => strlen($this->binary)]],
@@ -80,7 +84,7 @@ final class Glb
     {
         $primitives = [];
         foreach ($geometry->meshes as $material => $mesh) {
-            $primitives[] = $this->primitive($mesh, Material::from($material));
+            $primitives[] = $this->primitive($mesh, $material);
         }
         $this->meshes[] = ['name' => $name, 'primitives' => $primitives];
         $node = ['name' => $name, 'mesh' => count($this->meshes) - 1];
@@ -111,7 +115,7 @@ final class Glb
     }
 
     /** @return array<string, mixed> */
-    private function primitive(Mesh $mesh, Material $material): array
+    private function primitive(Mesh $mesh, string $material): array
     {
         $metres = [];
         foreach ($mesh->positions as $mm) {
@@ -121,7 +125,7 @@ final class Glb
         return [
             'attributes' => ['POSITION' => $this->floats($metres, 'VEC3', 34962)],
             'indices' => $this->indices($mesh->triangles),
-            'material' => array_search($material, Material::cases(), true),
+            'material' => $this->materials[$material] ??= count($this->materials),
         ];
     }
 
@@ -166,13 +170,29 @@ final class Glb
     }
 
     /** @return array<string, mixed> */
-    private static function material(Material $material): array
+    private static function material(string $name): array
     {
+        $known = Material::tryFrom($name);
+        [$colour, $roughness] = $known !== null ? [$known->colour(), $known->roughness()] : self::finish($name);
+
         return array_filter([
-            'name' => $material->value,
-            'pbrMetallicRoughness' => ['baseColorFactor' => $material->colour(), 'metallicFactor' => 0.0, 'roughnessFactor' => $material === Material::Glass ? 0.2 : 0.9],
-            'alphaMode' => $material === Material::Glass ? 'BLEND' : null,
-            'doubleSided' => $material === Material::Glass ? true : null,
+            'name' => $name,
+            'pbrMetallicRoughness' => ['baseColorFactor' => $colour, 'metallicFactor' => 0.0, 'roughnessFactor' => $roughness],
+            'alphaMode' => $known === Material::Glass ? 'BLEND' : null,
+            'doubleSided' => $known === Material::Glass ? true : null,
         ], static fn ($v): bool => $v !== null);
+    }
+
+    /** @return array{array{float, float, float, float}, float} linear RGB and opacity, and roughness, of a finish "#rrggbb sheen" (IEC 61966-2-1) */
+    private static function finish(string $name): array
+    {
+        [$hex, $sheen] = explode(' ', $name);
+        $linear = static function (int $at) use ($hex): float {
+            $c = (int) hexdec(substr($hex, $at, 2)) / 255;
+
+            return $c <= 0.04045 ? $c / 12.92 : (($c + 0.055) / 1.055) ** 2.4;
+        };
+
+        return [[$linear(1), $linear(3), $linear(5), 1.0], Sheen::from($sheen)->roughness()];
     }
 }

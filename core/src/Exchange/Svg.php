@@ -63,14 +63,38 @@ final class Svg
                 abs($sweep) > M_PI ? 1 : 0, $sweep > 0 ? 0 : 1, self::n($x + $r * cos($end)), self::n(-$y - $r * sin($end)))."\n";
         }
         $d = '';
-        foreach ($shape->rings as $ring) {
+        foreach ($shape->rings as $r => $ring) {
+            $curves = array_column($shape->curves[$r] ?? [], null, 0);
             for ($i = 0, $n = count($ring); $i < $n; $i += 2) {
-                $d .= ($i === 0 ? 'M' : 'L').self::n($ring[$i]).' '.self::n(-$ring[$i + 1]);
+                $d .= $i === 0 ? 'M'.self::n($ring[0]).' '.self::n(-$ring[1]) : '';
+                $j = ($i + 2) % $n;
+                if (isset($curves[intdiv($i, 2)])) {
+                    $d .= self::arc($curves[intdiv($i, 2)]);
+                } elseif ($j > 0) {
+                    $d .= 'L'.self::n($ring[$j]).' '.self::n(-$ring[$j + 1]);
+                }
             }
             $d .= $shape->kind === 'area' ? 'Z' : '';
         }
 
         return sprintf('<path class="%s" d="%s"/>', $class, $d)."\n";
+    }
+
+    /**
+     * A stretch of an ellipse, in halves: SVG draws no whole turn from a point to itself.
+     *
+     * @param  list<float>  $curve
+     */
+    private static function arc(array $curve): string
+    {
+        [, $cx, $cy, $rx, $ry, $start, $sweep] = $curve;
+        $d = '';
+        foreach ([0.5, 1.0] as $share) {
+            $t = $start + $share * $sweep;
+            $d .= sprintf('A%s %s 0 0 %d %s %s', self::n($rx), self::n($ry), $sweep > 0 ? 0 : 1, self::n($cx + $rx * cos($t)), self::n(-$cy - $ry * sin($t)));
+        }
+
+        return $d;
     }
 
     private static function style(float $scale): string

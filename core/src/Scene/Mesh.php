@@ -33,17 +33,17 @@ final readonly class Mesh
     }
 
     /**
-     * Upright boxes in one mesh, each with corners of its own.
+     * Several in one, each with corners of its own.
      *
-     * @param  list<array{float, float, float, float, float, float}>  $boxes  x0, y0, z0, x1, y1, z1
+     * @param  list<self>  $meshes
      */
-    public static function boxes(array $boxes): self
+    public static function merged(array $meshes): self
     {
         $positions = $triangles = [];
-        foreach ($boxes as [$x0, $y0, $z0, $x1, $y1, $z1]) {
+        foreach ($meshes as $mesh) {
             $first = intdiv(count($positions), 3);
-            array_push($positions, $x0, $y0, $z0, $x1, $y0, $z0, $x1, $y1, $z0, $x0, $y1, $z0, $x0, $y0, $z1, $x1, $y0, $z1, $x1, $y1, $z1, $x0, $y1, $z1);
-            foreach ([0, 2, 1, 0, 3, 2, 4, 5, 6, 4, 6, 7, 0, 1, 5, 0, 5, 4, 1, 2, 6, 1, 6, 5, 2, 3, 7, 2, 7, 6, 3, 0, 4, 3, 4, 7] as $corner) {
+            array_push($positions, ...$mesh->positions);
+            foreach ($mesh->triangles as $corner) {
                 $triangles[] = $first + $corner;
             }
         }

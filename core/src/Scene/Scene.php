@@ -5,9 +5,7 @@ declare(strict_types=1);
 namespace Isleward\Core\Scene;
 
 use Isleward\Core\Design\Design;
-use Isleward\Core\Design\Opening;
 use Isleward\Core\Drawing\Symbols;
-use Isleward\Core\Unit\SolvedUnit;
 use Isleward\Core\Wall\Body;
 use Isleward\Core\Wall\Mesher;
 
@@ -42,8 +40,9 @@ final readonly class Scene
                 $holes[] = $placed->ring();
                 $unit = Symbols::solved($design, $opening);
                 if ($unit !== null) {
-                    $key = 'unit '.Symbols::key($opening).' '.round($opening->setback, 3);
-                    $geometries[$key] ??= self::unit($unit, $opening);
+                    $key = sprintf('unit %s %s %s', Symbols::key($opening), round($opening->setback, 3), $opening->ajar ?? '')
+                        .(($unit->tree->frame->trim['inside'] ?? false) ? ' '.round($body->wall->thickness, 3) : '');
+                    $geometries[$key] ??= UnitParts::geometry($unit, $design->settings, $opening->setback, $opening->facesOut, $body->wall->thickness, $opening->ajar);
                     $at = $body->surface->inPlan($placed->left);
                     $parts[] = new Part($key, $opening->id, $at->x, $at->y, $placed->sill, $angle);
                 }
@@ -56,23 +55,9 @@ final readonly class Scene
         return new self($name, $geometries, $parts);
     }
 
-    private static function unit(SolvedUnit $unit, Opening $opening): Geometry
+    /** One unit by itself. */
+    public static function unit(string $name, Geometry $geometry): self
     {
-        $boxes = [];
-        $add = static function (Material $material, float $x0, float $x1, float $y0, float $y1, float $back, float $depth) use (&$boxes, $unit, $opening): void {
-            if (! $opening->facesOut) {
-                [$x0, $x1, $back] = [$unit->width - $x1, $unit->width - $x0, $unit->depth - $back - $depth];
-            }
-            $z = -$opening->setback - $back;
-            $boxes[$material->value][] = [$x0, $y0, $z - $depth, $x1, $y1, $z];
-        };
-        foreach ($unit->members as $m) {
-            $add($m->role->isSash() ? Material::Sash : Material::Frame, $m->box->x0, $m->box->x1, $m->box->y0, $m->box->y1, $m->back, $m->depth);
-        }
-        foreach ($unit->panes as $p) {
-            $add(Material::Glass, $p->box->x0, $p->box->x1, $p->box->y0, $p->box->y1, $p->back, $p->thickness);
-        }
-
-        return new Geometry(array_map(Mesh::boxes(...), $boxes));
+        return new self($name, [$name => $geometry], [new Part($name, 'unit', 0.0, 0.0, 0.0, 0.0)]);
     }
 }

@@ -7,7 +7,6 @@ namespace Isleward\Core\Schedule;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Opening;
 use Isleward\Core\Drawing\Symbols;
-use Isleward\Core\Geometry\Region;
 
 /** Openings grouped by type and size, counted by storey. Areas in mm² inside, m² in tables. */
 final readonly class OpeningSchedule
@@ -78,7 +77,7 @@ final readonly class OpeningSchedule
             $first->type === null ? 'bare' : $design->type($first->type)->mark,
             $first->type === null ? 'Bare opening' : $design->type($first->type)->name,
             $first->type, $first->width, $first->height,
-            Region::polygon($first->ring(0.0, 0.0))->area(),
+            $design->places->of($first)->area(),
             Symbols::solved($design, $first)?->glassArea() ?? 0.0,
             $byStorey,
             array_map(static fn (Opening $o): string => $o->id, $group),

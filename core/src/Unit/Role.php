@@ -14,10 +14,26 @@ enum Role: string
     case Transom = 'transom';
     case Stile = 'stile';
     case Rail = 'rail';
+    case Muntin = 'muntin';
+    case Bar = 'glazing bar';
     case Infill = 'infill';
+    case Panel = 'panel';
+    case LouvreFrame = 'louvre frame';
+    case Blade = 'blade';
+    case Cill = 'cill';
+    case Trim = 'trim';
 
     public function isSash(): bool
     {
-        return $this === self::Stile || $this === self::Rail;
+        return match ($this) {
+            self::Stile, self::Rail, self::Muntin, self::Panel => true,
+            default => false,
+        };
+    }
+
+    /** Whether it fills a light as glass does, rather than holding what does. */
+    public function isFilling(): bool
+    {
+        return $this === self::Infill || $this === self::Panel || $this === self::Blade;
     }
 }

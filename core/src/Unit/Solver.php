@@ -4,15 +4,18 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Unit;
 
-use Isleward\Core\Measure\Length;
-use Isleward\Core\Measure\Units;
+use Isleward\Core\Geometry\Contour;
+use Isleward\Core\Geometry\Margin;
+use Isleward\Core\Geometry\Side;
 use Isleward\Core\Refusal;
 
 /**
  * Works a unit out for a size: outline → frame → divisions → lights → members and panes.
  *
- * Jambs and stiles run through, heads, sills and rails stop between them; dividers stop at the frame or divider that
- * bounds their region. x to the right seen from outside, y up, both from the lower left corner, mm.
+ * Regions are contours, cut by upright and level lines, so that whatever is under a slope or an arch follows it. Jambs and
+ * stiles run through, heads, sills and rails stop between them, unless the frame is mitred or a corner is not one of a jamb;
+ * dividers stop at the frame or divider that bounds their region. x to the right seen from outside, y up, both from the lower
+ * left corner of the outline's box, mm.
  */
 final class Solver
 {
@@ -25,114 +28,151 @@ final class Solver
     /** @var list<SolvedLight> */
     private array $lights = [];
 
-    private function __construct(private readonly UnitTree $tree, private readonly float $width, private readonly bool $mirrored)
+    /** @var list<SolvedDivision> */
+    private array $divisions = [];
+
+    private int $leaves = 0;
+
+    private function __construct(public readonly UnitTree $tree)
     {
     }
 
     /**
      * @param  bool  $mirrored  handed the other way than drawn
+     * @param  list<float>|null  $shape  corners of the opening as shares of its size; a unit without an outline of its own takes it
      *
      * @throws Refusal when the size leaves no room for what is in it
      */
-    public static function solve(UnitTree $tree, float $width, float $height, bool $mirrored = false): SolvedUnit
+    public static function solve(UnitTree $tree, float $width, float $height, bool $mirrored = false, ?array $shape = null): SolvedUnit
     {
-        $solver = new self($tree, $width, $mirrored);
-        $inner = new Box($tree->jamb, $tree->sill, $width - $tree->jamb, $height - $tree->head);
-        $solver->requireRoom($inner, sprintf('A unit %s wide and %s high', self::mm($width), self::mm($height)));
-        if ($tree->jamb > 0) {
-            $solver->member(Role::Jamb, new Box(0, 0, $inner->x0, $height));
-            $solver->member(Role::Jamb, new Box($inner->x1, 0, $width, $height));
+        $solver = new self($tree);
+        $outline = $tree->outline->contour($width, $height);
+        if ($shape !== null && $tree->outline->kind === OutlineKind::Rectangle) {
+            $ring = [];
+            for ($i = 0, $n = count($shape); $i < $n; $i += 2) {
+                array_push($ring, $shape[$i] * $width, $shape[$i + 1] * $height);
+            }
+            $outline = Contour::polygon($ring);
+            $outline = $mirrored ? $outline->mirrored($width) : $outline;
         }
-        if ($tree->sill > 0) {
-            $solver->member(Role::Sill, new Box($inner->x0, 0, $inner->x1, $inner->y0));
+        $frame = $tree->frame;
+        foreach ([['jambs', $frame->left + $frame->right, $width], ['head and sill', $frame->head + $frame->sill, $height]] as [$what, $takes, $there]) {
+            if ($takes >= $there) {
+                throw Refusal::because('unit.frame_no_room', sprintf('Frame %s of %s together leave no room in a unit %s %s.', $what, UnitTree::mm($takes), UnitTree::mm($there), $what === 'jambs' ? 'wide' : 'high'),
+                    details: ['field' => $what === 'jambs' ? 'frame.jamb' : 'frame.head', 'takes' => $takes, 'there' => $there]);
+            }
         }
-        if ($tree->head > 0) {
-            $solver->member(Role::Head, new Box($inner->x0, $inner->y1, $inner->x1, $height));
+        $inner = $solver->border($outline, static fn (Side $side): float => $frame->width($side), [
+            'roles' => [Role::Jamb, Role::Head, Role::Sill], 'back' => 0.0, 'depth' => $frame->depth, 'mitred' => $frame->mitred, 'leaf' => null, 'path' => '', 'door' => false,
+        ]);
+        if ($inner === null) {
+            throw Refusal::because('unit.no_room', sprintf('A unit %s wide and %s high leaves no room for glass inside its frame.', UnitTree::mm($width), UnitTree::mm($height)),
+                details: ['field' => 'frame.jamb', 'width' => $width, 'height' => $height]);
         }
-        $solver->node($tree->root, $inner);
+        $solver->node($tree->root, $inner, [0.0, 0.0, $width, $height], '');
+        foreach (Surrounds::members($tree->frame, $outline, $width) as $member) {
+            $solver->members[] = $member;
+        }
+        $unit = new SolvedUnit($width, $height, $tree, $outline, $solver->members, $solver->panes, $solver->lights, $solver->divisions);
 
-        return new SolvedUnit($width, $height, $tree->depth, $solver->members, $solver->panes, $solver->lights);
+        return $mirrored ? $unit->mirrored() : $unit;
     }
 
-    private function node(Node $node, Box $box): void
+    /** @param  array{float, float, float, float}  $grid  x0, y0, x1, y1: sides of the unit or middles of the dividers that bound the region */
+    private function node(Node $node, Contour $region, array $grid, string $path): void
     {
         match (true) {
-            $node instanceof Division => $this->division($node, $box),
-            $node instanceof Light => $this->light($node, $box),
+            $node instanceof Division => $this->division($node, $region, $grid, $path),
+            $node instanceof Light => LightSolver::solve($this, $node, $region, $path),
             default => throw new \LogicException('A unit holds no '.$node::class.'.'),
         };
     }
 
-    private function division(Division $division, Box $box): void
+    /** @param  array{float, float, float, float}  $grid */
+    private function division(Division $division, Contour $region, array $grid, string $path): void
     {
         $columns = $division->axis === Axis::Columns;
-        $at = $columns ? $box->x0 : $box->y0;
-        $last = count($division->parts) - 1;
-        foreach ($division->sizes($columns ? $box->width() : $box->height()) as $i => $size) {
-            $end = $i === $last ? ($columns ? $box->x1 : $box->y1) : $at + $size;
-            $this->node($division->parts[$i]->node, $columns ? new Box($at, $box->y0, $end, $box->y1) : new Box($box->x0, $at, $box->x1, $end));
+        $box = $region->bounds();
+        [$low, $high] = $columns ? [0, 2] : [1, 3];
+        $places = $division->places($box[$low], $box[$high], $box[$low] - $grid[$low], $grid[$high] - $box[$high], $this->tree->toCentres, $path);
+        $last = count($places) - 1;
+        $parts = [];
+        foreach ($places as $i => [$from, $to, $size]) {
+            $child = $path.($path === '' ? '' : '.').$i;
+            $inside = $grid;
+            $inside[$low] = $i === 0 ? $grid[$low] : $from - $division->face / 2;
+            $inside[$high] = $i === $last ? $grid[$high] : $to + $division->face / 2;
+            $parts[] = ['from' => $from, 'to' => $to, 'size' => $size, 'fixed' => $division->parts[$i]->fixed !== null,
+                'start' => $this->tree->toCentres ? $inside[$low] : $from, 'end' => $this->tree->toCentres ? $inside[$high] : $to];
+            foreach (self::strip($region, $columns, $from, $to) as $piece) {
+                $bounds = $piece->bounds();
+                // where the region's box shrinks under a slope, what bounds it moves along
+                [$a, $b] = $columns ? [1, 3] : [0, 2];
+                $grid2 = $inside;
+                $grid2[$a] += $bounds[$a] - $box[$a];
+                $grid2[$b] += $bounds[$b] - $box[$b];
+                $this->node($division->parts[$i]->node, $piece, $grid2, $child);
+            }
             if ($i < $last) {
-                $next = $end + $division->face;
-                $this->member(
-                    $columns ? Role::Mullion : Role::Transom,
-                    $columns ? new Box($end, $box->y0, $next, $box->y1) : new Box($box->x0, $end, $box->x1, $next),
-                );
-                $at = $next;
+                foreach (self::strip($region, $columns, $to, $places[$i + 1][0]) as $piece) {
+                    $depth = $division->depth ?? $this->tree->frame->depth;
+                    $this->member(new Member($columns ? Role::Mullion : Role::Transom, $piece, ($this->tree->frame->depth - $depth) / 2, $depth, $path));
+                }
             }
         }
+        $this->divisions[] = new SolvedDivision($path, $division->axis, $division->face, $box, $parts);
     }
 
-    private function light(Light $light, Box $box): void
+    /** @return list<Contour> */
+    public static function strip(Contour $region, bool $columns, float $from, float $to): array
     {
-        $this->requireRoom($box, 'A light');
-        $hinge = $this->mirrored ? ($light->hinge === HingeSide::Left ? HingeSide::Right : HingeSide::Left) : $light->hinge;
-        $this->lights[] = new SolvedLight($light, $this->placed($box), $hinge);
-        if ($light->operation === Operation::Fixed) {
-            $this->pane($light, $box, $this->tree->depth);
-
-            return;
+        $out = [];
+        foreach ($region->clipped($columns, $from, true) as $piece) {
+            array_push($out, ...$piece->clipped($columns, $to, false));
         }
-        $inner = $box->inset($light->sashFace, $light->bottomRail, $light->sashFace, $light->sashFace);
-        $this->requireRoom($inner, sprintf('A sash %s wide and %s high', self::mm($box->width()), self::mm($box->height())));
-        $this->member(Role::Stile, new Box($box->x0, $box->y0, $inner->x0, $box->y1), $light->sashDepth);
-        $this->member(Role::Stile, new Box($inner->x1, $box->y0, $box->x1, $box->y1), $light->sashDepth);
-        $this->member(Role::Rail, new Box($inner->x0, $box->y0, $inner->x1, $inner->y0), $light->sashDepth);
-        $this->member(Role::Rail, new Box($inner->x0, $inner->y1, $inner->x1, $box->y1), $light->sashDepth);
-        $this->pane($light, $inner, $light->sashDepth);
+
+        return $out;
     }
 
-    private function member(Role $role, Box $box, ?float $depth = null): void
+    /**
+     * Members along every side of a contour, and what is left inside them; null when nothing is.
+     *
+     * @param  callable(Side): float  $width
+     * @param  array{roles: array{Role, Role, Role}, back: float, depth: float, mitred: bool, leaf: int|null, path: string, door: bool}  $as  roles of jambs, heads and sills
+     */
+    public function border(Contour $contour, callable $width, array $as): ?Contour
     {
-        $depth ??= $this->tree->depth;
-        $this->members[] = new Member($role, $this->placed($box), ($this->tree->depth - $depth) / 2, $depth);
-    }
-
-    private function pane(Light $light, Box $box, float $depth): void
-    {
-        if ($light->solid) {
-            $this->members[] = new Member(Role::Infill, $this->placed($box), ($this->tree->depth - min($light->glass, $depth)) / 2, min($light->glass, $depth));
-
-            return;
+        $sides = array_map(static fn ($e): Side => $e->side(), $contour->edges);
+        $widths = array_map($width, $sides);
+        $margin = Margin::inside($contour, $widths);
+        if ($margin->inner === null) {
+            return null;
         }
-        $this->panes[] = new Pane($this->placed($box), ($this->tree->depth - min($light->glass, $depth)) / 2, $light->glass);
-    }
-
-    private function placed(Box $box): Box
-    {
-        return $this->mirrored ? $box->mirrored($this->width) : $box;
-    }
-
-    private function requireRoom(Box $box, string $what): void
-    {
-        if ($box->width() < 1 || $box->height() < 1) {
-            throw Refusal::because('unit.no_room', sprintf(
-                '%s leaves no room for glass: %s by %s would remain.', $what, self::mm($box->width()), self::mm($box->height())),
-                details: ['width' => $box->width(), 'height' => $box->height()]);
+        foreach (Corners::pieces($margin, $sides, $widths, $as['mitred']) as [$i, $piece]) {
+            $role = $as['roles'][$sides[$i]->isJamb() ? 0 : ($sides[$i] === Side::Head ? 1 : 2)];
+            $this->member(new Member($role, $piece, $as['back'], $as['depth'], $as['path'], $as['leaf'], null, $as['door']));
         }
+
+        return $margin->inner;
     }
 
-    private static function mm(float $length): string
+    public function member(Member $member): void
     {
-        return Length::format($length, Units::Millimetre);
+        $this->members[] = $member;
+    }
+
+    public function pane(Pane $pane): void
+    {
+        $this->panes[] = $pane;
+    }
+
+    public function light(SolvedLight $light): void
+    {
+        $this->lights[] = $light;
+    }
+
+    public function nextLeaf(): int
+    {
+        return $this->leaves++;
     }
 }

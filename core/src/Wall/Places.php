@@ -49,7 +49,7 @@ final class Places
         $left = $this->along($opening->position->along, $wall) - $opening->position->pointInWidth($opening->width);
         $level = $this->level($opening->sill, $wall, $opening->storey);
 
-        return new PlacedOpening($opening, $left, $opening->sill->edge === Edge::Head ? $level - $opening->height : $level);
+        return new PlacedOpening($opening, $left, $opening->sill->edge === Edge::Head ? $level - $opening->height : $level, $this->design->outlineOf($opening));
     }
 
     /** The opening of this id as the design holds it. */

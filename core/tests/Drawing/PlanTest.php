@@ -38,8 +38,8 @@ final class PlanTest extends TestCase
             $arcs = array_values(array_filter($openings[$door->id], static fn (Shape $s): bool => $s->kind === 'arc'));
             self::assertCount(1, $arcs);
             [$x, $y, $r, $start, $sweep] = $arcs[0]->rings[0];
-            // D-01 opens inward, hung left as drawn: leaf 880 wide in a frame of 60, 90 behind the south face
-            self::assertEqualsWithDelta([$hinge, $side > 0 ? 160 : 90, 880], [$x, $y, $r], 1e-6);
+            // D-01 opens inward, hung left as drawn: a leaf 880 wide and 68 deep in the middle of a frame 70 deep, 90 behind the south face; it turns about its inner face
+            self::assertEqualsWithDelta([$hinge, $side > 0 ? 159 : 91, 880], [$x, $y, $r], 1e-6);
             self::assertEqualsWithDelta($side * 880, $r * sin($start + $sweep), 1e-6, 'its open edge is inside, or outside when the unit faces in');
         }
     }

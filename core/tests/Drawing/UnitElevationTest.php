@@ -45,6 +45,6 @@ final class UnitElevationTest extends TestCase
         $frame = ['jamb' => 50, 'head' => 50, 'sill' => 50, 'depth' => 70];
         $solid = Solver::solve(UnitTree::from(new Fields(['frame' => $frame, 'root' => ['operation' => 'fixed', 'glass' => 40, 'solid' => true]])), 1100, 900);
         self::assertSame([0.0, 1.0], [$solid->glassArea(), $solid->frameShare()]);
-        self::assertEqualsWithDelta(1000 * 800, $solid->members[4]->box->area(), 1e-9);
+        self::assertEqualsWithDelta(1000 * 800, $solid->members[4]->contour->area(), 1e-9);
     }
 }

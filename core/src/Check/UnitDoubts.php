@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Check;
+
+use Isleward\Core\Unit\Solved;
+use Isleward\Core\Unit\UnitChecks;
+
+/** What is doubtful about the units in a wall by themselves: leaves beyond their limits, low doors, clashing blades, stretched outlines. */
+final class UnitDoubts implements Rule
+{
+    public function check(WallInQuestion $wall): array
+    {
+        $findings = [];
+        $known = [];
+        foreach ($wall->asked as $p) {
+            $o = $p->opening;
+            if ($o->type === null) {
+                continue;
+            }
+            $key = $o->type.'|'.$o->width.'|'.$o->height.'|'.($o->shape === null ? '' : implode(',', $o->shape));
+            $known[$key] ??= UnitChecks::of(Solved::in($wall->design->type($o->type), $o), $wall->design->settings->unitRules);
+            $said = [];
+            foreach ($known[$key] as $doubt) {
+                // of several leaves alike one is said
+                if (! isset($said[$doubt['rule']])) {
+                    $said[$doubt['rule']] = true;
+                    $findings[] = $wall->finding($doubt['rule'], $p, $doubt['figure'], $doubt['what'], null);
+                }
+            }
+        }
+
+        return $findings;
+    }
+}

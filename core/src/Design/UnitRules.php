@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Design;
+
+use Isleward\Core\Fields;
+use Isleward\Core\Unit\Operation;
+
+/**
+ * What a project's units are checked against and weighed by. All defaults are common practice: greatest leaf by operation, 2000
+ * clear under a door's head, timber of 500 kg/m³ for frames and 600 kg/m³ for solid infills.
+ */
+final readonly class UnitRules
+{
+    private const LIMITS = [
+        'side-hung' => [900.0, 1600.0, 60.0], 'side-hung-pair' => [900.0, 1600.0, 60.0], 'top-hung' => [1500.0, 1500.0, 80.0], 'bottom-hung' => [1500.0, 1000.0, 60.0],
+        'tilt-and-turn' => [1400.0, 2400.0, 100.0], 'horizontal-pivot' => [1800.0, 1800.0, 120.0], 'vertical-pivot' => [1800.0, 1800.0, 120.0], 'sliding' => [1500.0, 2400.0, 150.0],
+        'vertical-sliding' => [1400.0, 1400.0, 60.0], 'folding' => [1000.0, 2600.0, 90.0], 'hinged-door' => [1200.0, 2500.0, 120.0], 'door-pair' => [1200.0, 2500.0, 120.0], 'sliding-door' => [2500.0, 2700.0, 250.0],
+    ];
+
+    /** @param  array<string, array{float, float, float}>  $limits  operation → greatest width and height of a leaf, mm, and weight, kg */
+    private function __construct(public array $limits, public float $doorClear, public float $frameDensity, public float $infillDensity)
+    {
+    }
+
+    public static function usual(): self
+    {
+        return new self(self::LIMITS, 2000.0, 500.0, 600.0);
+    }
+
+    public static function from(Fields $f): self
+    {
+        $limits = self::LIMITS;
+        $given = $f->has('limits') ? $f->fields('limits') : new Fields([]);
+        foreach (array_keys($limits) as $operation) {
+            if ($given->has($operation)) {
+                $l = $given->fields($operation);
+                $what = 'The greatest %s of a '.Operation::from($operation)->label().' leaf';
+                $limits[$operation] = [$l->size('width', sprintf($what, 'width')), $l->size('height', sprintf($what, 'height')), max(1.0, $l->number('weight'))];
+            }
+        }
+
+        return new self($limits, $f->has('doorClear') ? $f->size('doorClear', 'The clear height of a door', 0.0) : 2000.0,
+            $f->has('frameDensity') ? max(1.0, $f->number('frameDensity')) : 500.0, $f->has('infillDensity') ? max(1.0, $f->number('infillDensity')) : 600.0);
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return [
+            'limits' => array_map(static fn (array $l): array => ['width' => $l[0], 'height' => $l[1], 'weight' => $l[2]], $this->limits),
+            'doorClear' => $this->doorClear, 'frameDensity' => $this->frameDensity, 'infillDensity' => $this->infillDensity,
+        ];
+    }
+}

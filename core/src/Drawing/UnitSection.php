@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Drawing;
+
+use Isleward\Core\Geometry\Contour;
+use Isleward\Core\Unit\Member;
+use Isleward\Core\Unit\Pane;
+use Isleward\Core\Unit\Role;
+use Isleward\Core\Unit\SolvedUnit;
+
+/** A unit cut upright, the outside on the left: members, glass, blades, leaves as far open as they stand, cill and trim. */
+final class UnitSection
+{
+    /**
+     * @param  float  $cut  x from the unit's left side, mm
+     * @param  float  $setback  unit's outer side behind the wall's outer face, mm; the cill reaches over it
+     * @param  float|null  $ajar  how far its lights stand open; null as their type shows them
+     * @return list<Shape> x the depth behind the unit's outer side, y up from its foot
+     */
+    public static function shapes(SolvedUnit $unit, float $cut, float $setback = 0.0, ?float $ajar = null): array
+    {
+        $poses = [];
+        foreach ($unit->lights as $light) {
+            foreach ($light->leaves as $leaf) {
+                $poses[$leaf->index] = $leaf->motion->at($ajar ?? $light->light->ajar);
+            }
+        }
+        $shapes = [];
+        foreach ([...$unit->panes, ...$unit->members] as $piece) {
+            $layer = $piece instanceof Pane ? Layer::Glass : UnitElevation::layer($piece->role);
+            if ($piece instanceof Member && $piece->role === Role::Trim) {
+                continue;
+            }
+            if ($piece instanceof Member && $piece->section !== null) {
+                if ($piece->contour->spans(true, $cut) !== []) {
+                    $shapes[] = Shape::area($layer, [self::turned($piece->section)]);
+                }
+
+                continue;
+            }
+            [$back, $deep] = $piece instanceof Pane ? [$piece->back, $piece->thickness()] : [$piece->back, $piece->depth];
+            if ($piece instanceof Member && $piece->role === Role::Cill) {
+                [$back, $deep] = [$back - $setback, $deep + $setback];
+            }
+            $pose = $piece->leaf === null ? null : $poses[$piece->leaf];
+            $shift = $pose !== null && $pose->upright ? $pose->dx : 0.0;
+            // a leaf turned about an upright axis is no longer where the cut is
+            $there = $pose === null || ! $pose->upright || $pose->angle === 0.0;
+            foreach ($there ? self::spans($piece->contour, $cut - $shift) : [] as [$y0, $y1]) {
+                $ring = [];
+                foreach ([[$back, $y0], [$back + $deep, $y0], [$back + $deep, $y1], [$back, $y1]] as [$z, $y]) {
+                    if ($pose !== null) {
+                        [, $y, $z] = $pose->of($cut, $y, $z);
+                    }
+                    array_push($ring, $z, $y);
+                }
+                $shapes[] = Shape::area($layer, [$ring]);
+            }
+        }
+
+        return $shapes;
+    }
+
+    /** @return list<array{float, float}> */
+    private static function spans(Contour $contour, float $cut): array
+    {
+        return $contour->spans(true, $cut);
+    }
+
+    /**
+     * @param  list<float>  $section  [y, depth, …]
+     * @return list<float> [depth, y, …]
+     */
+    private static function turned(array $section): array
+    {
+        $out = [];
+        for ($i = 0, $n = count($section); $i < $n; $i += 2) {
+            array_push($out, $section[$i + 1], $section[$i]);
+        }
+
+        return $out;
+    }
+}

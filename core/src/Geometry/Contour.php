@@ -1,0 +1,271 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Geometry;
+
+use Isleward\Core\Tolerance;
+
+/**
+ * A closed outline of straight and elliptical edges with its inside on their left, mm. Unlike a {@see Region} its curves stay
+ * curves: areas, lengths, cuts by upright and level lines, and margins are exact.
+ */
+final readonly class Contour
+{
+    /** @param  non-empty-list<Edge>  $edges */
+    private function __construct(public array $edges)
+    {
+    }
+
+    /** @param  non-empty-list<Edge>  $edges each beginning where the one before ends */
+    public static function of(array $edges): self
+    {
+        return new self($edges);
+    }
+
+    public static function rectangle(float $x0, float $y0, float $x1, float $y1): self
+    {
+        return new self([Edge::straight($x0, $y0, $x1, $y0), Edge::straight($x1, $y0, $x1, $y1), Edge::straight($x1, $y1, $x0, $y1), Edge::straight($x0, $y1, $x0, $y0)]);
+    }
+
+    /** @param  list<float>  $ring corners [x, y, …], counter-clockwise */
+    public static function polygon(array $ring): self
+    {
+        $edges = [];
+        for ($i = 0, $n = count($ring); $i < $n; $i += 2) {
+            $j = ($i + 2) % $n;
+            $edges[] = Edge::straight($ring[$i], $ring[$i + 1], $ring[$j], $ring[$j + 1]);
+        }
+        if ($edges === []) {
+            throw InvalidPath::noLength();
+        }
+
+        return new self($edges);
+    }
+
+    /** In mm²; negative when it runs clockwise. */
+    public function area(): float
+    {
+        $sum = 0.0;
+        foreach ($this->edges as $e) {
+            $sum += $e->moment();
+        }
+
+        return $sum / 2;
+    }
+
+    public function perimeter(): float
+    {
+        return array_sum(array_map(static fn (Edge $e): float => $e->length(), $this->edges));
+    }
+
+    /** @return array{float, float, float, float} x0, y0, x1, y1 */
+    public function bounds(): array
+    {
+        [$x0, $y0, $x1, $y1] = $this->edges[0]->bounds();
+        foreach ($this->edges as $e) {
+            [$a, $b, $c, $d] = $e->bounds();
+            $x0 = min($x0, $a);
+            $y0 = min($y0, $b);
+            $x1 = max($x1, $c);
+            $y1 = max($y1, $d);
+        }
+
+        return [$x0, $y0, $x1, $y1];
+    }
+
+    public function width(): float
+    {
+        [$x0, , $x1] = $this->bounds();
+
+        return $x1 - $x0;
+    }
+
+    public function height(): float
+    {
+        [, $y0, , $y1] = $this->bounds();
+
+        return $y1 - $y0;
+    }
+
+    public function isRectangle(): bool
+    {
+        if (count($this->edges) !== 4) {
+            return false;
+        }
+        foreach ($this->edges as $e) {
+            if ($e->isCurved() || (abs($e->x1 - $e->x0) > 1e-6 && abs($e->y1 - $e->y0) > 1e-6)) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    public function hasCurves(): bool
+    {
+        foreach ($this->edges as $e) {
+            if ($e->isCurved()) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    public function mirrored(float $width): self
+    {
+        return new self(array_map(static fn (Edge $e): Edge => $e->mirrored($width), array_reverse($this->edges)));
+    }
+
+    public function shifted(float $x, float $y): self
+    {
+        return new self(array_map(static fn (Edge $e): Edge => $e->shifted($x, $y), $this->edges));
+    }
+
+    /**
+     * Corners and points on curves, whose chords leave them by no more than $sagitta mm.
+     *
+     * @return list<float> [x, y, …] counter-clockwise
+     */
+    public function ring(float $sagitta = 0.1): array
+    {
+        $out = [];
+        foreach ($this->edges as $e) {
+            array_push($out, ...$e->chords($sagitta));
+        }
+        // begins where the first edge does
+        array_unshift($out, ...array_splice($out, -2));
+
+        return $out;
+    }
+
+    /**
+     * What lies right of x = $at ($upright) or over y = $at; the other side when not $beyond. One piece or several, or none.
+     *
+     * @return list<self>
+     */
+    public function clipped(bool $upright, float $at, bool $beyond): array
+    {
+        [$x0, $y0, $x1, $y1] = $this->bounds();
+        [$low, $high] = $upright ? [$x0, $x1] : [$y0, $y1];
+        if ($beyond ? $at <= $low + 1e-7 : $at >= $high - 1e-7) {
+            return [$this];
+        }
+        if ($beyond ? $at >= $high - 1e-7 : $at <= $low + 1e-7) {
+            return [];
+        }
+        $chains = [];
+        $chain = [];
+        foreach ($this->edges as $edge) {
+            $cuts = [0.0, ...$edge->crossings($upright, $at), 1.0];
+            for ($i = 0, $n = count($cuts) - 1; $i < $n; $i++) {
+                [$mx, $my] = $edge->at(($cuts[$i] + $cuts[$i + 1]) / 2);
+                $off = ($upright ? $mx : $my) - $at;
+                if ($beyond ? $off > 1e-7 : $off < -1e-7) {
+                    $chain[] = $n === 1 ? $edge : $edge->part($cuts[$i], $cuts[$i + 1]);
+                } elseif ($chain !== []) {
+                    $chains[] = $chain;
+                    $chain = [];
+                }
+            }
+        }
+        if ($chain !== []) {
+            if ($chains !== [] && hypot($chains[0][0]->x0 - $chain[count($chain) - 1]->x1, $chains[0][0]->y0 - $chain[count($chain) - 1]->y1) < 1e-6 && ! self::onLine($chains[0][0], $upright, $at)) {
+                $chains[0] = [...$chain, ...$chains[0]];
+            } else {
+                $chains[] = $chain;
+            }
+        }
+
+        return self::closed($chains, $upright, $at, $beyond);
+    }
+
+    /**
+     * Where the line x = $at ($upright) or y = $at runs inside: from and to along it, rising.
+     *
+     * @return list<array{float, float}>
+     */
+    public function spans(bool $upright, float $at): array
+    {
+        $cuts = [];
+        foreach ($this->edges as $edge) {
+            [$a, $b] = $upright ? [$edge->x0, $edge->x1] : [$edge->y0, $edge->y1];
+            foreach ($edge->crossings($upright, $at) as $share) {
+                $cuts[] = $edge->at($share)[$upright ? 1 : 0];
+            }
+            // a corner on the line counts once where the outline goes through it
+            if (abs($a - $at) < 1e-9 && ! $edge->isCurved() ? $b < $at : (abs($b - $at) < 1e-9 && ! $edge->isCurved() && $a < $at)) {
+                $cuts[] = abs($a - $at) < 1e-9 ? ($upright ? $edge->y0 : $edge->x0) : ($upright ? $edge->y1 : $edge->x1);
+            }
+        }
+        sort($cuts);
+        $spans = [];
+        for ($i = 1, $n = count($cuts); $i < $n; $i += 2) {
+            $spans[] = [$cuts[$i - 1], $cuts[$i]];
+        }
+
+        return $spans;
+    }
+
+    private static function onLine(Edge $e, bool $upright, float $at): bool
+    {
+        return abs(($upright ? $e->x0 : $e->y0) - $at) < 1e-6;
+    }
+
+    /**
+     * Closes chains whose ends lie on a line along it, with the inside on the left.
+     *
+     * @param  list<non-empty-list<Edge>>  $chains
+     * @return list<self>
+     */
+    private static function closed(array $chains, bool $upright, float $at, bool $beyond): array
+    {
+        // along the line in the direction that has what is kept on its left
+        $sign = $upright === $beyond ? -1.0 : 1.0;
+        $ends = [];
+        foreach ($chains as $i => $chain) {
+            $first = $chain[0];
+            $last = $chain[count($chain) - 1];
+            $ends[] = [$sign * ($upright ? $last->y1 : $last->x1), 0, $i];
+            $ends[] = [$sign * ($upright ? $first->y0 : $first->x0), 1, $i];
+        }
+        usort($ends, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
+        $next = [];
+        $open = $waiting = [];
+        foreach ($ends as [, $isStart, $i]) {
+            if ($isStart === 1 && $open !== []) {
+                $next[array_shift($open)] = $i;
+            } elseif ($isStart === 1) {
+                $waiting[] = $i;
+            } elseif ($waiting !== []) {
+                $next[$i] = array_shift($waiting);
+            } else {
+                $open[] = $i;
+            }
+        }
+        $out = [];
+        $done = [];
+        foreach (array_keys($chains) as $from) {
+            if (isset($done[$from])) {
+                continue;
+            }
+            $edges = [];
+            for ($i = $from; ! isset($done[$i]); $i = $next[$i] ?? $from) {
+                $done[$i] = true;
+                array_push($edges, ...$chains[$i]);
+                $last = $edges[count($edges) - 1];
+                $to = $chains[$next[$i] ?? $from][0];
+                if (hypot($to->x0 - $last->x1, $to->y0 - $last->y1) > 1e-7) {
+                    $edges[] = Edge::straight($last->x1, $last->y1, $to->x0, $to->y0);
+                }
+            }
+            $piece = $edges === [] ? null : new self($edges);
+            if ($piece !== null && $piece->area() > Tolerance::LENGTH) {
+                $out[] = $piece;
+            }
+        }
+
+        return $out;
+    }
+}

@@ -1,0 +1,195 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Geometry;
+
+/**
+ * A margin of its own width along each edge inside a contour: what it leaves, and the pieces it is made of. The pieces meet
+ * along the line from outer to inner corner, which between two of one width is the mitre; they and what is left fill the
+ * contour exactly.
+ */
+final readonly class Margin
+{
+    /**
+     * @param  Contour|null  $inner  what is left, or null when nothing is
+     * @param  array<int, array{array{float, float}, array{float, float}}>  $inside  by edge: the inner points at its start and its end
+     * @param  array<int, Edge|null>  $lines  by edge: its inner line; null when it has vanished
+     */
+    private function __construct(public Contour $outer, public ?Contour $inner, public array $inside, public array $lines)
+    {
+    }
+
+    /** @param  list<float>  $widths  by edge of the contour, mm; none is negative */
+    public static function inside(Contour $contour, array $widths): self
+    {
+        return self::along($contour, $widths);
+    }
+
+    /** The band of one width outside a contour. */
+    public static function outside(Contour $contour, float $width): self
+    {
+        return self::along($contour, array_fill(0, count($contour->edges), -$width));
+    }
+
+    /** @param  list<float>  $widths */
+    private static function along(Contour $contour, array $widths): self
+    {
+        $edges = $contour->edges;
+        $lines = [];
+        $active = [];
+        foreach ($edges as $i => $edge) {
+            $lines[] = $edge->moved($widths[$i]);
+            if ($lines[$i] !== null) {
+                $active[] = $i;
+            }
+        }
+        do {
+            $n = count($active);
+            if ($n < 2) {
+                return new self($contour, null, [], $lines);
+            }
+            $corners = [];
+            for ($k = 0; $k < $n; $k++) {
+                $corners[$k] = self::corner($edges, $lines, $widths, $active[($k + $n - 1) % $n], $active[$k]);
+            }
+            $worst = -1;
+            $least = 1e-6;
+            for ($k = 0; $k < $n; $k++) {
+                $left = self::left($lines[$active[$k]] ?? throw new \LogicException('An active edge has a line.'), $edges[$active[$k]], $corners[$k][1], $corners[($k + 1) % $n][0]);
+                if ($left < $least) {
+                    $least = $left;
+                    $worst = $k;
+                }
+            }
+            if ($worst >= 0) {
+                array_splice($active, $worst, 1);
+            }
+        } while ($worst >= 0);
+
+        $inner = $inside = [];
+        foreach ($active as $k => $i) {
+            [$from, $start] = $corners[$k];
+            if ($from !== $start) {
+                $inner[] = Edge::straight($from[0], $from[1], $start[0], $start[1]);
+            }
+            $end = $corners[($k + 1) % $n][0];
+            $inner[] = ($lines[$i] ?? throw new \LogicException('An active edge has a line.'))->between($start[0], $start[1], $end[0], $end[1]);
+            $inside[$i] = [$start, $end];
+            for ($gone = ($i + 1) % count($edges); $gone !== $active[($k + 1) % $n]; $gone = ($gone + 1) % count($edges)) {
+                $inside[$gone] = [$end, $end];
+                $lines[$gone] = null;
+            }
+        }
+        $inner = Contour::of($inner);
+
+        return new self($contour, $inner->area() > 1.0 && ! self::crossesItself($inner) ? $inner : null, $inside, $lines);
+    }
+
+    /**
+     * @param  list<Edge>  $edges
+     * @param  array<int, Edge|null>  $lines
+     * @param  list<float>  $widths
+     * @return array{array{float, float}, array{float, float}} where the line before ends and where the next begins: one point, or two with a step between them
+     */
+    private static function corner(array $edges, array $lines, array $widths, int $a, int $b): array
+    {
+        $before = $lines[$a] ?? throw new \LogicException('An active edge has a line.');
+        $after = $lines[$b] ?? throw new \LogicException('An active edge has a line.');
+        [$ax, $ay] = $edges[$a]->direction(1.0);
+        [$bx, $by] = $edges[$b]->direction(0.0);
+        $tangent = abs($ax * $by - $ay * $bx) < 1e-6 && $ax * $bx + $ay * $by > 0;
+        if (! $tangent || ($a + 1) % count($edges) !== $b) {
+            $meets = $before->meets($after, $after->x0, $after->y0);
+            if ($meets !== null) {
+                return [$meets, $meets];
+            }
+        }
+        $from = [$before->x1, $before->y1];
+        $to = [$after->x0, $after->y0];
+
+        return hypot($to[0] - $from[0], $to[1] - $from[1]) < 1e-6 ? [$from, $from] : [$from, $to];
+    }
+
+    /**
+     * How much of an inner line is left, in its own direction; less than nothing when its neighbours cross before it begins.
+     *
+     * @param  array{float, float}  $start
+     * @param  array{float, float}  $end
+     */
+    private static function left(Edge $line, Edge $edge, array $start, array $end): float
+    {
+        if (! $line->isCurved()) {
+            [$dx, $dy] = $edge->direction(0.0);
+
+            return ($end[0] - $start[0]) * $dx + ($end[1] - $start[1]) * $dy;
+        }
+        $piece = $line->between($start[0], $start[1], $end[0], $end[1]);
+
+        return abs($piece->sweep) > abs($line->sweep) + M_PI ? -abs($piece->sweep - 2 * M_PI) * $line->rx : abs($piece->sweep) * $line->rx;
+    }
+
+    private static function crossesItself(Contour $contour): bool
+    {
+        $n = count($contour->edges);
+        if ($n < 5) {
+            return false;
+        }
+        for ($i = 0; $i < $n; $i++) {
+            for ($j = $i + 2; $j < $n - ($i === 0 ? 1 : 0); $j++) {
+                if (self::cross($contour->edges[$i], $contour->edges[$j])) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
+    }
+
+    private static function cross(Edge $a, Edge $b): bool
+    {
+        $side = static fn (Edge $e, float $x, float $y): float => ($e->x1 - $e->x0) * ($y - $e->y0) - ($e->y1 - $e->y0) * ($x - $e->x0);
+
+        return ! $a->isCurved() && ! $b->isCurved()
+            && $side($a, $b->x0, $b->y0) * $side($a, $b->x1, $b->y1) < -1e-3 && $side($b, $a->x0, $a->y0) * $side($b, $a->x1, $a->y1) < -1e-3;
+    }
+
+    /**
+     * The piece along an edge; $through lets it run on to the outer edge at its start or end, or makes it stop at the inner
+     * line of a neighbour that does. Null where the margin has no width.
+     *
+     * @param  array{array{float, float}, array{float, float}}|null  $outerEnds  when they are not the edge's own
+     * @param  array{array{float, float}, array{float, float}}|null  $innerEnds
+     */
+    public function piece(int $i, ?array $outerEnds = null, ?array $innerEnds = null): ?Contour
+    {
+        $edge = $this->outer->edges[$i];
+        [$p, $q] = $outerEnds ?? [[$edge->x0, $edge->y0], [$edge->x1, $edge->y1]];
+        [$r, $s] = $innerEnds ?? $this->inside[$i];
+        $edges = [$edge->between($p[0], $p[1], $q[0], $q[1])];
+        array_push($edges, ...self::joined($q, $s));
+        $line = $this->lines[$i];
+        if ($line !== null && $line->isCurved()) {
+            $edges[] = $line->between($r[0], $r[1], $s[0], $s[1])->reversed();
+        } else {
+            array_push($edges, ...self::joined($s, $r));
+        }
+        array_push($edges, ...self::joined($r, $p));
+        if (count($edges) < 3) {
+            return null;
+        }
+        $piece = Contour::of($edges);
+
+        return $piece->area() > 1e-3 ? $piece : null;
+    }
+
+    /**
+     * @param  array{float, float}  $from
+     * @param  array{float, float}  $to
+     * @return list<Edge> the straight edge between two points, when they are two
+     */
+    private static function joined(array $from, array $to): array
+    {
+        return hypot($from[0] - $to[0], $from[1] - $to[1]) > 1e-7 ? [Edge::straight($from[0], $from[1], $to[0], $to[1])] : [];
+    }
+}
