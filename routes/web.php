@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\BenchController;
 use App\Http\Controllers\ChangeController;
 use App\Http\Controllers\DrawingController;
 use App\Http\Controllers\EditController;
@@ -12,6 +13,7 @@ use App\Http\Controllers\ProjectController;
 use App\Http\Controllers\ScheduleController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\TaskController;
+use App\Http\Controllers\UnitTypeController;
 use Illuminate\Support\Facades\Route;
 
 if ((bool) config('isleward.bench')) {
@@ -37,11 +39,16 @@ Route::prefix('api')->group(function (): void {
                 Route::get('schedules/openings', [ScheduleController::class, 'openings']);
                 Route::get('schedules/walls', [ScheduleController::class, 'walls']);
                 Route::get('gather', GatherController::class);
+                Route::get('types/{type}', [UnitTypeController::class, 'show']);
+                Route::get('type-drawings', [UnitTypeController::class, 'drawings']);
+                Route::post('bench', [BenchController::class, 'view']);
+                Route::post('bench/solid', [BenchController::class, 'solid']);
                 Route::get('changes', [ChangeController::class, 'index']);
                 Route::get('exports/elevation.svg', [ExportController::class, 'svg']);
                 Route::get('exports/model.glb', [ExportController::class, 'glb']);
                 Route::get('exports/openings.csv', [ExportController::class, 'openingsCsv']);
                 Route::get('exports/walls.csv', [ExportController::class, 'wallsCsv']);
+                Route::get('exports/types.json', [ExportController::class, 'types']);
             });
             Route::middleware('can:edit,project')->group(function (): void {
                 Route::post('edits', [EditController::class, 'run']);

@@ -95,7 +95,8 @@ final class Assembly
      */
     private function inScope(Project $project, Scope $scope, array $structure, array $lines): array
     {
-        $openings = $scope->openings;
+        $openings = $scope->types === [] ? $scope->openings
+            : Opening::query()->toBase()->where('project_id', $project->id)->whereIn('unit_type_id', $scope->types)->pluck('id')->all();
         if ($scope->referrers) {
             $openings = $this->referring->referrers($project, [...$openings, ...$scope->lines], $lines);
         }

@@ -11,10 +11,7 @@ use Isleward\Core\Design\Design;
 use Isleward\Core\Design\NamedSet;
 use Isleward\Core\Design\Outline;
 use Isleward\Core\Design\UnitType;
-use Isleward\Core\Drawing\Drawing;
 use Isleward\Core\Drawing\Elevation;
-use Isleward\Core\Drawing\UnitElevation;
-use Isleward\Core\Unit\Solved;
 use Isleward\Core\Wall\Body;
 use Isleward\Core\Wall\Frontage;
 
@@ -54,7 +51,7 @@ final readonly class ProjectView
                 'leftJoint' => $b->left->joint->value, 'rightJoint' => $b->right->joint->value], self::inOrder($design, $structure->bodies())),
             'frontages' => $rows,
             'sets' => array_map(static fn (NamedSet $s): array => $s->toArray(), $structure->sets()),
-            'types' => self::types(array_values($design->types)),
+            'types' => self::types($design, array_values($design->types)),
         ];
     }
 
@@ -73,17 +70,30 @@ final readonly class ProjectView
 
     /**
      * @param  list<UnitType>  $types
-     * @return list<array<string, mixed>> with each type's drawing at its own size
+     * @return list<array<string, mixed>> what the rack finds them by; their drawings are asked for when they come into view
      */
-    private static function types(array $types): array
+    private static function types(Design $design, array $types): array
     {
         usort($types, static fn (UnitType $a, UnitType $b): int => $a->position <=> $b->position);
 
-        return array_map(static function (UnitType $t): array {
-            $unit = Solved::of($t, $t->width, $t->height);
+        return array_map(static function (UnitType $t) use ($design): array {
+            $words = [];
+            foreach ($t->tree()->lights() as $light) {
+                $words[$light->glazing->solid && ! $light->operation->moves() ? 'solid infill' : $light->operation->label()] = true;
+                if ($light->bars !== null) {
+                    $words['bars'] = true;
+                }
+            }
+            foreach ($t->tree()->finishes as $finish) {
+                $words[mb_strtolower($design->settings->finish($finish)->name ?? $finish)] = true;
+            }
+            $outline = $t->tree()->outline;
+            if ($t->shaped) {
+                $words[$outline->form->value ?? $outline->kind->value] = true;
+            }
 
             return ['id' => $t->id, 'mark' => $t->mark, 'name' => $t->name, 'width' => $t->width, 'height' => $t->height, 'sill' => $t->sill,
-                'door' => $unit->hasDoor(), 'shapes' => Drawing::plain(UnitElevation::shapes($unit))];
+                'door' => $t->hasDoor, 'words' => array_keys($words), 'hash' => substr($t->treeHash, 0, 12)];
         }, $types);
     }
 }

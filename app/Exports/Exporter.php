@@ -7,10 +7,12 @@ namespace App\Exports;
 use App\Assembly\Assembly;
 use App\Derived\Structure;
 use App\Models\Project;
+use Isleward\Core\Design\UnitType;
 use Isleward\Core\Drawing\Elevation;
 use Isleward\Core\Exchange\Csv;
 use Isleward\Core\Exchange\Glb;
 use Isleward\Core\Exchange\Svg;
+use Isleward\Core\Exchange\TypesJson;
 use Isleward\Core\Refusal;
 use Isleward\Core\Scene\Scene;
 use Isleward\Core\Schedule\OpeningSchedule;
@@ -62,5 +64,15 @@ final readonly class Exporter
         $structure = new Structure($this->assembly, $project);
 
         return Csv::write(WallSchedule::of($structure->with($structure->openings()), $structure->bodies(), $structure->frontages())->table());
+    }
+
+    /** @param  list<string>|null  $ids  null for all */
+    public function types(Project $project, ?array $ids): string
+    {
+        $design = (new Structure($this->assembly, $project))->design();
+        $types = array_values(array_filter($design->types, static fn (UnitType $t): bool => $ids === null || in_array($t->id, $ids, true)));
+        usort($types, static fn (UnitType $a, UnitType $b): int => $a->position <=> $b->position);
+
+        return TypesJson::write($design->settings, $types);
     }
 }

@@ -4,6 +4,7 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter, Route, Routes } from 'react-router';
 import { api, Problem } from './api/client';
+import { BenchPage } from './bench/BenchPage';
 import { DeskPage } from './desk/DeskPage';
 import { ProjectsPage } from './projects/ProjectsPage';
 import { SignInPage } from './projects/SignInPage';
@@ -26,6 +27,7 @@ function Gate() {
         <Routes>
             <Route path="/" element={<ProjectsPage user={session.data.user} />} />
             <Route path="/projects/:project" element={<DeskPage />} />
+            <Route path="/projects/:project/bench/:type" element={<BenchPage />} />
             <Route path="*" element={<p className="p-8">There is nothing at this address. <a className="text-tide underline" href="/">To the projects</a></p>} />
         </Routes>
     );

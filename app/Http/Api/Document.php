@@ -31,7 +31,9 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'openings', type: 'integer'),
     new OA\Property(property: 'storeys', type: 'integer'),
 ])]
-#[OA\Schema(schema: 'Settings', required: ['id', 'name', 'units', 'cornerMargin', 'baseLevel', 'north', 'nib', 'module'], properties: [
+#[OA\Schema(schema: 'Settings', required: ['id', 'name', 'units', 'cornerMargin', 'baseLevel', 'north', 'nib', 'module', 'finishes', 'unitRules'], properties: [
+    new OA\Property(property: 'finishes', type: 'array', items: new OA\Items(ref: '#/components/schemas/Finish')),
+    new OA\Property(property: 'unitRules', ref: '#/components/schemas/UnitRules'),
     new OA\Property(property: 'id', type: 'string'),
     new OA\Property(property: 'name', type: 'string'),
     new OA\Property(property: 'units', type: 'string', enum: ['mm', 'm', 'ft-in']),
@@ -40,6 +42,18 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'north', type: 'number'),
     new OA\Property(property: 'nib', type: 'number'),
     new OA\Property(property: 'module', description: 'What masonry is coordinated to', anyOf: [new OA\Schema(ref: '#/components/schemas/Module'), new OA\Schema(type: 'null')]),
+])]
+#[OA\Schema(schema: 'Finish', required: ['id', 'name', 'colour', 'sheen'], properties: [
+    new OA\Property(property: 'id', type: 'string'),
+    new OA\Property(property: 'name', type: 'string'),
+    new OA\Property(property: 'colour', type: 'string', description: '#rrggbb'),
+    new OA\Property(property: 'sheen', type: 'string', enum: ['matt', 'satin', 'gloss']),
+])]
+#[OA\Schema(schema: 'UnitRules', required: ['limits', 'doorClear', 'frameDensity', 'infillDensity'], properties: [
+    new OA\Property(property: 'limits', type: 'object', description: 'Greatest leaf by operation: mm and kg', additionalProperties: new OA\AdditionalProperties(required: ['width', 'height', 'weight'], properties: [new OA\Property(property: 'width', type: 'number'), new OA\Property(property: 'height', type: 'number'), new OA\Property(property: 'weight', type: 'number')], type: 'object')),
+    new OA\Property(property: 'doorClear', type: 'number'),
+    new OA\Property(property: 'frameDensity', type: 'number', description: 'kg/m³'),
+    new OA\Property(property: 'infillDensity', type: 'number', description: 'kg/m³'),
 ])]
 #[OA\Schema(schema: 'Module', required: ['length', 'height', 'joint'], properties: [
     new OA\Property(property: 'length', type: 'number'),
@@ -103,8 +117,9 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'rings', type: 'array', items: new OA\Items(type: 'array', items: new OA\Items(type: 'number'))),
     new OA\Property(property: 'dashed', type: 'boolean'),
     new OA\Property(property: 'text', type: 'string'),
+    new OA\Property(property: 'curves', type: 'array', description: 'By ring: sides that are curves, [number of the point it begins at, centre x, centre y, half axis x, half axis y, start, sweep]', items: new OA\Items(type: 'array', items: new OA\Items(type: 'array', items: new OA\Items(type: 'number')))),
 ])]
-#[OA\Schema(schema: 'RackType', required: ['id', 'mark', 'name', 'width', 'height', 'sill', 'door', 'shapes'], properties: [
+#[OA\Schema(schema: 'RackType', required: ['id', 'mark', 'name', 'width', 'height', 'sill', 'door', 'words', 'hash'], properties: [
     new OA\Property(property: 'door', type: 'boolean'),
     new OA\Property(property: 'id', type: 'string'),
     new OA\Property(property: 'mark', type: 'string'),
@@ -112,7 +127,83 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'width', type: 'number'),
     new OA\Property(property: 'height', type: 'number'),
     new OA\Property(property: 'sill', type: 'number'),
-    new OA\Property(property: 'shapes', type: 'array', items: new OA\Items(ref: '#/components/schemas/Shape')),
+    new OA\Property(property: 'words', type: 'array', description: 'Operations, finishes and so on that it is found by', items: new OA\Items(type: 'string')),
+    new OA\Property(property: 'hash', type: 'string', description: 'Equal for equal makes'),
+])]
+#[OA\Schema(schema: 'UnitTypeValues', required: ['mark', 'name', 'width', 'height', 'sill', 'tree'], properties: [
+    new OA\Property(property: 'id', type: 'string'),
+    new OA\Property(property: 'mark', type: 'string'),
+    new OA\Property(property: 'name', type: 'string'),
+    new OA\Property(property: 'width', type: 'number'),
+    new OA\Property(property: 'height', type: 'number'),
+    new OA\Property(property: 'sill', type: 'number'),
+    new OA\Property(property: 'tree', type: 'object', additionalProperties: true),
+])]
+#[OA\Schema(schema: 'BenchDimension', required: ['side', 'row', 'axis', 'from', 'to', 'value', 'kind', 'typed', 'step', 'args', 'field', 'label'], properties: [
+    new OA\Property(property: 'side', type: 'string', enum: ['below', 'above', 'left', 'right', 'inside', 'slope']),
+    new OA\Property(property: 'row', type: 'integer', description: 'Counted from the unit outward'),
+    new OA\Property(property: 'axis', type: 'string', enum: ['x', 'y', 'angle']),
+    new OA\Property(property: 'from', type: 'number'),
+    new OA\Property(property: 'to', type: 'number'),
+    new OA\Property(property: 'value', type: 'number', description: 'mm, or degrees of an angle'),
+    new OA\Property(property: 'kind', type: 'string', enum: ['part', 'overall', 'rise', 'angle']),
+    new OA\Property(property: 'typed', type: 'boolean', description: 'Typed rather than what is left'),
+    new OA\Property(property: 'step', type: 'string'),
+    new OA\Property(property: 'args', type: 'object', additionalProperties: true),
+    new OA\Property(property: 'field', type: 'string', description: 'The argument that the figure is'),
+    new OA\Property(property: 'label', type: 'string'),
+    new OA\Property(property: 'path', type: 'string', description: 'Of the division it measures'),
+    new OA\Property(property: 'at', type: 'number'),
+])]
+#[OA\Schema(schema: 'BenchLight', required: ['path', 'operation', 'label', 'ring', 'box', 'area', 'values', 'leaves', 'free', 'louvre'], properties: [
+    new OA\Property(property: 'path', type: 'string'),
+    new OA\Property(property: 'operation', type: 'string'),
+    new OA\Property(property: 'label', type: 'string'),
+    new OA\Property(property: 'ring', type: 'array', items: new OA\Items(type: 'number')),
+    new OA\Property(property: 'box', type: 'array', items: new OA\Items(type: 'number')),
+    new OA\Property(property: 'area', type: 'number'),
+    new OA\Property(property: 'values', type: 'object', additionalProperties: true),
+    new OA\Property(property: 'leaves', type: 'array', items: new OA\Items(required: ['width', 'height', 'weight'], properties: [new OA\Property(property: 'width', type: 'number'), new OA\Property(property: 'height', type: 'number'), new OA\Property(property: 'weight', type: 'number')])),
+    new OA\Property(property: 'free', required: ['width', 'height', 'area', 'air'], properties: [new OA\Property(property: 'width', type: 'number'), new OA\Property(property: 'height', type: 'number'), new OA\Property(property: 'area', type: 'number'), new OA\Property(property: 'air', type: 'number')], type: 'object'),
+    new OA\Property(property: 'louvre', required: ['count', 'pitch', 'gap', 'end', 'length', 'free'], properties: [new OA\Property(property: 'count', type: 'integer'), new OA\Property(property: 'pitch', type: 'number'), new OA\Property(property: 'gap', type: 'number'), new OA\Property(property: 'end', type: 'number'), new OA\Property(property: 'length', type: 'number'), new OA\Property(property: 'free', type: 'number')], type: 'object', nullable: true),
+])]
+#[OA\Schema(schema: 'BenchDivider', required: ['path', 'index', 'axis', 'at', 'face', 'from', 'to', 'least', 'most'], properties: [
+    new OA\Property(property: 'path', type: 'string'),
+    new OA\Property(property: 'index', type: 'integer'),
+    new OA\Property(property: 'axis', type: 'string', enum: ['x', 'y']),
+    new OA\Property(property: 'at', type: 'number'),
+    new OA\Property(property: 'face', type: 'number'),
+    new OA\Property(property: 'from', type: 'number'),
+    new OA\Property(property: 'to', type: 'number'),
+    new OA\Property(property: 'least', type: 'number'),
+    new OA\Property(property: 'most', type: 'number'),
+])]
+#[OA\Schema(schema: 'BenchFigures', required: ['area', 'glass', 'frameShare', 'weight', 'free', 'clear', 'louvre'], properties: [
+    new OA\Property(property: 'area', type: 'number', description: 'mm²'),
+    new OA\Property(property: 'glass', type: 'number'),
+    new OA\Property(property: 'frameShare', type: 'number'),
+    new OA\Property(property: 'weight', required: ['glass', 'infill', 'frame', 'total'], properties: [new OA\Property(property: 'glass', type: 'number'), new OA\Property(property: 'infill', type: 'number'), new OA\Property(property: 'frame', type: 'number'), new OA\Property(property: 'total', type: 'number')], type: 'object'),
+    new OA\Property(property: 'free', type: 'number', description: 'Clear opening of all lights, wholly open, mm²'),
+    new OA\Property(property: 'clear', required: ['width', 'height'], properties: [new OA\Property(property: 'width', type: 'number'), new OA\Property(property: 'height', type: 'number')], type: 'object'),
+    new OA\Property(property: 'louvre', type: 'number', description: 'Free area of louvres, mm²'),
+])]
+#[OA\Schema(schema: 'BenchView', required: ['width', 'height', 'tree', 'elevation', 'plan', 'section', 'cuts', 'depth', 'dimensions', 'lights', 'dividers', 'figures', 'doubts', 'members', 'panes', 'hardware'], properties: [
+    new OA\Property(property: 'width', type: 'number'),
+    new OA\Property(property: 'height', type: 'number'),
+    new OA\Property(property: 'tree', type: 'object', additionalProperties: true),
+    new OA\Property(property: 'elevation', type: 'array', items: new OA\Items(ref: '#/components/schemas/Shape')),
+    new OA\Property(property: 'plan', type: 'array', items: new OA\Items(ref: '#/components/schemas/Shape')),
+    new OA\Property(property: 'section', type: 'array', items: new OA\Items(ref: '#/components/schemas/Shape')),
+    new OA\Property(property: 'cuts', required: ['x', 'y'], properties: [new OA\Property(property: 'x', type: 'number'), new OA\Property(property: 'y', type: 'number')], type: 'object'),
+    new OA\Property(property: 'depth', type: 'number'),
+    new OA\Property(property: 'dimensions', type: 'array', items: new OA\Items(ref: '#/components/schemas/BenchDimension')),
+    new OA\Property(property: 'lights', type: 'array', items: new OA\Items(ref: '#/components/schemas/BenchLight')),
+    new OA\Property(property: 'dividers', type: 'array', items: new OA\Items(ref: '#/components/schemas/BenchDivider')),
+    new OA\Property(property: 'figures', ref: '#/components/schemas/BenchFigures'),
+    new OA\Property(property: 'doubts', type: 'array', items: new OA\Items(required: ['rule', 'path', 'figure', 'what'], properties: [new OA\Property(property: 'rule', type: 'string'), new OA\Property(property: 'path', type: 'string'), new OA\Property(property: 'figure', type: 'number'), new OA\Property(property: 'what', type: 'string')])),
+    new OA\Property(property: 'members', type: 'array', items: new OA\Items(required: ['what', 'part', 'face', 'depth', 'length', 'ends', 'radius', 'count'], properties: [new OA\Property(property: 'what', type: 'string'), new OA\Property(property: 'part', type: 'string'), new OA\Property(property: 'face', type: 'number'), new OA\Property(property: 'depth', type: 'number'), new OA\Property(property: 'length', type: 'number'), new OA\Property(property: 'ends', type: 'array', items: new OA\Items(type: 'number')), new OA\Property(property: 'radius', type: 'number', nullable: true), new OA\Property(property: 'count', type: 'integer')])),
+    new OA\Property(property: 'panes', type: 'array', items: new OA\Items(required: ['glass', 'width', 'height', 'rectangular', 'area', 'perimeter', 'weight', 'count'], properties: [new OA\Property(property: 'glass', type: 'string'), new OA\Property(property: 'width', type: 'number'), new OA\Property(property: 'height', type: 'number'), new OA\Property(property: 'rectangular', type: 'boolean'), new OA\Property(property: 'area', type: 'number'), new OA\Property(property: 'perimeter', type: 'number'), new OA\Property(property: 'weight', type: 'number'), new OA\Property(property: 'count', type: 'integer')])),
+    new OA\Property(property: 'hardware', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'integer')),
 ])]
 #[OA\Schema(schema: 'Project', required: ['settings', 'role', 'number', 'undo', 'redo', 'storeys', 'outlines', 'walls', 'frontages', 'sets', 'types'], properties: [
     new OA\Property(property: 'settings', ref: '#/components/schemas/Settings'),
@@ -168,7 +259,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'fromLeft', type: 'number'),
     new OA\Property(property: 'fromRight', type: 'number'),
 ])]
-#[OA\Schema(schema: 'PlacedOpening', required: ['id', 'wall', 'storey', 'type', 'width', 'height', 'shape', 'position', 'sill', 'facesOut', 'mirrored', 'setback', 'label', 'symbol', 'u', 'left', 'fromLeft', 'fromRight', 'sillLevel', 'headLevel', 'coordinated'], properties: [
+#[OA\Schema(schema: 'PlacedOpening', required: ['id', 'wall', 'storey', 'type', 'width', 'height', 'shape', 'position', 'sill', 'facesOut', 'mirrored', 'setback', 'ajar', 'label', 'symbol', 'u', 'left', 'fromLeft', 'fromRight', 'sillLevel', 'headLevel', 'coordinated'], properties: [
     new OA\Property(property: 'id', type: 'string'),
     new OA\Property(property: 'wall', type: 'string'),
     new OA\Property(property: 'storey', type: 'string'),
@@ -181,6 +272,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'facesOut', type: 'boolean'),
     new OA\Property(property: 'mirrored', type: 'boolean'),
     new OA\Property(property: 'setback', type: 'number'),
+    new OA\Property(property: 'ajar', type: 'number', nullable: true, description: 'How far it is shown open, 0 to 1; null as its type is'),
     new OA\Property(property: 'label', type: 'string'),
     new OA\Property(property: 'symbol', type: 'string'),
     new OA\Property(property: 'u', type: 'number', description: 'Left jamb on the frontage'),

@@ -53,6 +53,19 @@ final readonly class ExportController
         return $this->file($this->exporter->wallsCsv($project), 'text/csv; charset=utf-8', $project, 'walls.csv');
     }
 
+    #[OA\Get(path: '/projects/{project}/exports/types.json', operationId: 'exportTypes', summary: 'Unit types as JSON, of the schema /schemas/unit-types.schema.json',
+        parameters: [
+            new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
+            new OA\Parameter(name: 'ids', in: 'query', description: 'Ids with commas between them; all when left out', schema: new OA\Schema(type: 'string')),
+        ],
+        responses: [new OA\Response(response: 200, description: 'JSON', content: new OA\MediaType(mediaType: 'application/json', schema: new OA\Schema(type: 'object', additionalProperties: true)))])]
+    public function types(Request $request, Project $project): Response
+    {
+        $ids = $request->has('ids') ? explode(',', (string) $request->string('ids')) : null;
+
+        return $this->file($this->exporter->types($project, $ids), 'application/json', $project, 'unit-types.json');
+    }
+
     private function file(string $content, string $type, Project $project, string $name): Response
     {
         return new Response($content, 200, [

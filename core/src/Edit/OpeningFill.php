@@ -108,17 +108,11 @@ final readonly class OpeningFill implements Edit
     /** @param  array<array-key, UnitType>  $types */
     private static function made(array $types, UnitType $like, Opening $opening, Ids $ids): UnitType
     {
-        $marks = array_flip(array_map(static fn (UnitType $t): string => $t->mark, array_values($types)));
-        $letter = preg_match('/^(\pL+)/u', $like->mark, $m) === 1 ? $m[1] : 'U';
-        $n = 1;
-        while (isset($marks[sprintf('%s-%02d', $letter, $n)])) {
-            $n++;
-        }
         $size = sprintf('%s × %s', Length::format($opening->width, Units::Millimetre), Length::format($opening->height, Units::Millimetre));
         $name = trim((string) preg_replace(TypeName::SIZE, '', $like->name), ' ,').', '.$size;
 
         return UnitType::from(new Fields([
-            ...$like->toArray(), 'id' => $ids->next(Kind::Type), 'mark' => sprintf('%s-%02d', $letter, $n), 'name' => mb_substr($name, 0, 80),
+            ...$like->toArray(), 'id' => $ids->next(Kind::Type), 'mark' => TypeMark::next($types, $like->mark), 'name' => mb_substr($name, 0, 80),
             'position' => count($types), 'width' => $opening->width, 'height' => $opening->height,
         ]));
     }

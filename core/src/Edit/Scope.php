@@ -17,6 +17,7 @@ final readonly class Scope
      * @param  bool  $referrers  also what is placed from $openings, and from what is
      * @param  list<string>  $lines  also the openings placed from these lines
      * @param  list<string>  $storeys  of $walls only what may stand on these storeys; empty for all
+     * @param  list<string>  $types  also the openings filled with these, with all others of their walls
      */
     private function __construct(
         public bool $everything,
@@ -27,6 +28,7 @@ final readonly class Scope
         public array $lines = [],
         public bool $kept = false,
         public array $storeys = [],
+        public array $types = [],
     ) {
     }
 
@@ -61,6 +63,12 @@ final readonly class Scope
     public static function onStoreys(array $walls, array $storeys): self
     {
         return new self(false, $walls, storeys: $storeys);
+    }
+
+    /** The openings filled with these types, with all others of their walls. */
+    public static function ofTypes(string ...$types): self
+    {
+        return new self(false, wallsToo: true, types: array_values($types));
     }
 
     /** These openings alone. */

@@ -8,10 +8,9 @@ use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Kind;
 use Isleward\Core\Design\UnitType;
 use Isleward\Core\Fields;
-use Isleward\Core\Refusal;
-use Isleward\Core\Unit\Solver;
+use Isleward\Core\Unit\Solved;
 
-/** Adds a unit type to the project's rack. */
+/** Adds a unit type to the project's rack; without a mark it takes the next free one of its kind, W or D. */
 final readonly class TypeAdd implements Edit
 {
     private function __construct(private Fields $args)
@@ -30,16 +29,25 @@ final readonly class TypeAdd implements Edit
 
     public function apply(Design $design, Ids $ids): Change
     {
-        $type = UnitType::from(new Fields([
-            ...$this->args->all(), 'id' => $ids->next(Kind::Type), 'position' => count($design->types),
-        ], $this->args->units()));
-        foreach ($design->types as $other) {
-            if ($other->mark === $type->mark) {
-                throw Refusal::because('type.mark_taken', sprintf('The mark %s is taken by %s.', $type->mark, $other->name), [$other->id]);
-            }
+        $values = ['id' => $ids->next(Kind::Type), 'position' => self::lastPosition($design) + 1] + $this->args->all();
+        $make = fn (string $mark): UnitType => UnitType::from(new Fields(['mark' => $mark] + $values, $this->args->units()));
+        $type = $make($this->args->string('mark', '') === '' ? '?' : $this->args->string('mark'));
+        if ($type->mark === '?') {
+            $type = $make(TypeMark::next($design->types, $type->hasDoor ? 'D' : 'W'));
         }
-        Solver::solve($type->tree(), $type->width, $type->height);
+        TypeMark::requireFree($design->types, $type);
+        Solved::of($type, $type->width, $type->height);
 
         return new Change(sprintf('Added %s to the rack', $type->mark), [Operation::add($type)], [$type->id]);
+    }
+
+    public static function lastPosition(Design $design): int
+    {
+        $last = -1;
+        foreach ($design->types as $type) {
+            $last = max($last, $type->position);
+        }
+
+        return $last;
     }
 }

@@ -5,12 +5,18 @@ declare(strict_types=1);
 namespace Isleward\Core\Edit;
 
 use Isleward\Core\Design\Design;
+use Isleward\Core\Design\Kind;
+use Isleward\Core\Design\Opening;
 use Isleward\Core\Design\UnitType;
 use Isleward\Core\Fields;
-use Isleward\Core\Refusal;
+use Isleward\Core\Tolerance;
 use Isleward\Core\Unit\Solved;
 
-/** Changes a unit type's mark, name, size or usual sill. A size stated in its name follows its size; openings keep theirs. */
+/**
+ * Changes a unit type: its mark, name, size, usual sill or its make ("tree"). A size stated in its name follows its size. Every
+ * opening filled with it follows: those of its size take the new one, those stretched to another keep theirs. An opening it no
+ * longer fits is told; with "fit": "fitting" such openings keep the unit they have, as a type of its own.
+ */
 final readonly class TypeChange implements Edit
 {
     private function __construct(private string $id, private Fields $args)
@@ -24,24 +30,69 @@ final readonly class TypeChange implements Edit
 
     public function scope(): Scope
     {
+        foreach (['width', 'height', 'tree'] as $name) {
+            if ($this->args->has($name)) {
+                return Scope::ofTypes($this->id);
+            }
+        }
+
         return Scope::none();
     }
 
     public function apply(Design $design, Ids $ids): Change
     {
         $before = $design->type($this->id);
-        $given = array_intersect_key($this->args->all(), array_flip(['mark', 'name', 'width', 'height', 'sill']));
+        $given = array_intersect_key($this->args->all(), array_flip(['mark', 'name', 'width', 'height', 'sill', 'tree']));
         $after = UnitType::from(new Fields([...$before->toArray(), ...$given], $this->args->units()));
         if (! isset($given['name']) && TypeName::size($after->name) !== null) {
             $after = UnitType::from(new Fields(['name' => TypeName::withSize($after->name, $after->width, $after->height)] + $after->toArray()));
         }
-        foreach ($design->types as $other) {
-            if ($other->id !== $after->id && $other->mark === $after->mark) {
-                throw Refusal::because('type.mark_taken', sprintf('The mark %s is taken by %s.', $after->mark, $other->name), [$other->id]);
-            }
-        }
+        TypeMark::requireFree($design->types, $after);
         Solved::of($after, $after->width, $after->height);
+        $summary = static fn (int $n): string => sprintf('Changed %s', $after->mark);
+        if ($this->scope()->types === []) {
+            return new Change($summary(0), [Operation::alter($before, $after)], [$this->id]);
+        }
 
-        return new Change(sprintf('Changed %s', $after->mark), [Operation::alter($before, $after)], [$this->id]);
+        return $this->withOpenings($design, $ids, $before, $after);
+    }
+
+    private function withOpenings(Design $design, Ids $ids, UnitType $before, UnitType $after): Change
+    {
+        $attempt = Attempt::from($design, $this->args);
+        $attempt->also(Operation::alter($before, $after));
+        $stretched = 0;
+        foreach ($design->openings as $opening) {
+            if ($opening->type !== $before->id) {
+                continue;
+            }
+            $own = Tolerance::same($opening->width, $before->width) && Tolerance::same($opening->height, $before->height);
+            $stretched += $own ? 0 : 1;
+            $attempt->alter($opening, $own ? $opening->with(['width' => $after->width, 'height' => $after->height]) : $opening);
+        }
+        if ($stretched > 0 && (! Tolerance::same($before->width, $after->width) || ! Tolerance::same($before->height, $after->height))) {
+            $attempt->note(sprintf('%s of another size than the type keep theirs.', ucfirst(Words::counts(['opening' => $stretched]))));
+        }
+        $change = $attempt->change(static fn (int $n): string => $n === 0 ? sprintf('Changed %s', $after->mark) : sprintf('Changed %s in %s', $after->mark, Words::counts(['opening' => $n])));
+        if ($change->misfits === [] || ! $change->fittingOnly) {
+            return new Change($change->summary, $change->operations, [$this->id], $change->misfits, $change->notes, $change->fittingOnly, $change->wanted);
+        }
+
+        return $this->keeping($design, $ids, $before, $change);
+    }
+
+    /** Openings that the changed type does not fit keep the one they have. */
+    private function keeping(Design $design, Ids $ids, UnitType $before, Change $change): Change
+    {
+        $kept = UnitType::from(new Fields(['id' => $ids->next(Kind::Type), 'mark' => TypeMark::next($design->types, $before->mark), 'position' => TypeAdd::lastPosition($design) + 1] + $before->toArray()));
+        $operations = [...$change->operations, Operation::add($kept)];
+        foreach ($change->misfits as $misfit) {
+            $opening = $design->opening($misfit->element);
+            $operations[] = Operation::alter($opening, $opening->with(['type' => $kept->id]));
+        }
+        $count = count($change->misfits);
+
+        return new Change($change->summary, $operations, [$this->id], $change->misfits,
+            [...$change->notes, sprintf('%s the unit as it was, as type %s.', $count === 1 ? 'One opening keeps' : "$count openings keep", $kept->mark)], true, $change->wanted);
     }
 }

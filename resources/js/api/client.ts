@@ -20,6 +20,12 @@ export type Place = Schemas['Place'];
 export type Task = Schemas['Task'];
 export type Units = Schemas['Settings']['units'];
 export type Args = Record<string, unknown>;
+export type BenchView = Schemas['BenchView'];
+export type BenchLight = Schemas['BenchLight'];
+export type BenchDimension = Schemas['BenchDimension'];
+export type BenchDivider = Schemas['BenchDivider'];
+export type UnitTypeValues = Schemas['UnitTypeValues'];
+export type Finish = Schemas['Finish'];
 
 /** What the server refused, with its code and a sentence for people. */
 export class Problem extends Error {
@@ -87,8 +93,22 @@ export const api = {
     openingSchedule: (project: string) => answer(client.GET('/projects/{project}/schedules/openings', at(project))),
     wallSchedule: (project: string) => answer(client.GET('/projects/{project}/schedules/walls', at(project))),
     changes: (project: string) => answer(client.GET('/projects/{project}/changes', at(project))),
+    unitType: (project: string, type: string) => answer(client.GET('/projects/{project}/types/{type}', { params: { path: { project, type } } })),
+    typeDrawings: (project: string, ids: string[]) => answer(client.GET('/projects/{project}/type-drawings', { params: { path: { project }, query: { ids: ids.join() } } })) as Promise<Record<string, Shape[]>>,
+    bench: (project: string, body: paths['/projects/{project}/bench']['post']['requestBody']['content']['application/json']) => answer(client.POST('/projects/{project}/bench', { ...at(project), body })),
+    exportTypes: (project: string) => answer(client.GET('/projects/{project}/exports/types.json', { params: { path: { project } } })) as Promise<TypesDocument>,
     readLength: (text: string, units: Units) => answer(client.GET('/lengths', { params: { query: { text, units } } })),
 };
+
+/** Unit types as they are exported. */
+export type TypesDocument = { types: { mark: string; name: string; width: number; height: number }[] } & Record<string, unknown>;
+
+/** A unit that is being made, as GLB. */
+export async function benchSolid(project: string, draft: Args, ajar: number | null): Promise<ArrayBuffer> {
+    const { data, error, response } = await client.POST('/projects/{project}/bench/solid', { ...at(project), body: { draft, ajar }, parseAs: 'arrayBuffer' });
+    if (!response.ok) throw Problem.from(error, response.status);
+    return data as unknown as ArrayBuffer;
+}
 
 /** A frontage's solid parts; the browser's cache asks whether they changed. */
 export async function fetchScene(project: string, frontage: string): Promise<ArrayBuffer> {

@@ -4,6 +4,40 @@
  */
 
 export interface paths {
+    "/projects/{project}/bench": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take a step on a unit that is being made, or none, and see it */
+        post: operations["bench"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/projects/{project}/bench/solid": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A unit that is being made as GLB */
+        post: operations["benchSolid"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/projects/{project}/changes": {
         parameters: {
             query?: never;
@@ -191,6 +225,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/projects/{project}/exports/types.json": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Unit types as JSON, of the schema /schemas/unit-types.schema.json */
+        get: operations["exportTypes"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/projects/{project}/gather": {
         parameters: {
             query?: never;
@@ -335,6 +386,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/projects/{project}/types/{type}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A unit type with its make, and how many openings it fills */
+        get: operations["unitType"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/projects/{project}/type-drawings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Elevations of unit types at their own sizes */
+        get: operations["typeDrawings"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -369,6 +454,8 @@ export interface components {
             storeys: number;
         };
         Settings: {
+            finishes: components["schemas"]["Finish"][];
+            unitRules: components["schemas"]["UnitRules"];
             id: string;
             name: string;
             /** @enum {string} */
@@ -379,6 +466,29 @@ export interface components {
             nib: number;
             /** @description What masonry is coordinated to */
             module: components["schemas"]["Module"] | null;
+        };
+        Finish: {
+            id: string;
+            name: string;
+            /** @description #rrggbb */
+            colour: string;
+            /** @enum {string} */
+            sheen: "matt" | "satin" | "gloss";
+        };
+        UnitRules: {
+            /** @description Greatest leaf by operation: mm and kg */
+            limits: {
+                [key: string]: {
+                    width: number;
+                    height: number;
+                    weight: number;
+                };
+            };
+            doorClear: number;
+            /** @description kg/m³ */
+            frameDensity: number;
+            /** @description kg/m³ */
+            infillDensity: number;
         };
         Module: {
             length: number;
@@ -450,6 +560,8 @@ export interface components {
             rings: number[][];
             dashed?: boolean;
             text?: string;
+            /** @description By ring: sides that are curves, [number of the point it begins at, centre x, centre y, half axis x, half axis y, start, sweep] */
+            curves?: number[][][];
         };
         RackType: {
             door: boolean;
@@ -459,7 +571,157 @@ export interface components {
             width: number;
             height: number;
             sill: number;
-            shapes: components["schemas"]["Shape"][];
+            /** @description Operations, finishes and so on that it is found by */
+            words: string[];
+            /** @description Equal for equal makes */
+            hash: string;
+        };
+        UnitTypeValues: {
+            id?: string;
+            mark: string;
+            name: string;
+            width: number;
+            height: number;
+            sill: number;
+            tree: {
+                [key: string]: unknown;
+            };
+        };
+        BenchDimension: {
+            /** @enum {string} */
+            side: "below" | "above" | "left" | "right" | "inside" | "slope";
+            /** @description Counted from the unit outward */
+            row: number;
+            /** @enum {string} */
+            axis: "x" | "y" | "angle";
+            from: number;
+            to: number;
+            /** @description mm, or degrees of an angle */
+            value: number;
+            /** @enum {string} */
+            kind: "part" | "overall" | "rise" | "angle";
+            /** @description Typed rather than what is left */
+            typed: boolean;
+            step: string;
+            args: {
+                [key: string]: unknown;
+            };
+            /** @description The argument that the figure is */
+            field: string;
+            label: string;
+            /** @description Of the division it measures */
+            path?: string;
+            at?: number;
+        };
+        BenchLight: {
+            path: string;
+            operation: string;
+            label: string;
+            ring: number[];
+            box: number[];
+            area: number;
+            values: {
+                [key: string]: unknown;
+            };
+            leaves: {
+                width: number;
+                height: number;
+                weight: number;
+            }[];
+            free: {
+                width: number;
+                height: number;
+                area: number;
+                air: number;
+            };
+            louvre: {
+                count: number;
+                pitch: number;
+                gap: number;
+                end: number;
+                length: number;
+                free: number;
+            } | null;
+        };
+        BenchDivider: {
+            path: string;
+            index: number;
+            /** @enum {string} */
+            axis: "x" | "y";
+            at: number;
+            face: number;
+            from: number;
+            to: number;
+            least: number;
+            most: number;
+        };
+        BenchFigures: {
+            /** @description mm² */
+            area: number;
+            glass: number;
+            frameShare: number;
+            weight: {
+                glass: number;
+                infill: number;
+                frame: number;
+                total: number;
+            };
+            /** @description Clear opening of all lights, wholly open, mm² */
+            free: number;
+            clear: {
+                width: number;
+                height: number;
+            };
+            /** @description Free area of louvres, mm² */
+            louvre: number;
+        };
+        BenchView: {
+            width: number;
+            height: number;
+            tree: {
+                [key: string]: unknown;
+            };
+            elevation: components["schemas"]["Shape"][];
+            plan: components["schemas"]["Shape"][];
+            section: components["schemas"]["Shape"][];
+            cuts: {
+                x: number;
+                y: number;
+            };
+            depth: number;
+            dimensions: components["schemas"]["BenchDimension"][];
+            lights: components["schemas"]["BenchLight"][];
+            dividers: components["schemas"]["BenchDivider"][];
+            figures: components["schemas"]["BenchFigures"];
+            doubts: {
+                rule: string;
+                path: string;
+                figure: number;
+                what: string;
+            }[];
+            members: {
+                what: string;
+                part: string;
+                face: number;
+                depth: number;
+                length: number;
+                ends: number[];
+                radius: number | null;
+                count: number;
+            }[];
+            panes: {
+                glass: string;
+                width: number;
+                height: number;
+                rectangular: boolean;
+                area: number;
+                perimeter: number;
+                weight: number;
+                count: number;
+            }[];
+            hardware: {
+                [key: string]: number;
+            };
         };
         Project: {
             settings: components["schemas"]["Settings"];
@@ -543,6 +805,8 @@ export interface components {
             facesOut: boolean;
             mirrored: boolean;
             setback: number;
+            /** @description How far it is shown open, 0 to 1; null as its type is */
+            ajar: number | null;
             label: string;
             symbol: string;
             /** @description Left jamb on the frontage */
@@ -746,6 +1010,92 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    bench: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    draft: {
+                        width: number;
+                        height: number;
+                        tree: {
+                            [key: string]: unknown;
+                        };
+                    };
+                    steps?: {
+                        step: string;
+                        args: {
+                            [key: string]: unknown;
+                        };
+                    }[];
+                    /** @description 0 to 1; null as the type shows itself */
+                    ajar?: number | null;
+                    /** @description The light that plan and section are cut through */
+                    light?: string | null;
+                    /** @description The elevation seen from inside */
+                    inside?: boolean;
+                };
+            };
+        };
+        responses: {
+            /** @description What it is now */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenchView"];
+                };
+            };
+            /** @description It cannot be built so */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    benchSolid: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    draft: {
+                        [key: string]: unknown;
+                    };
+                    ajar?: number | null;
+                };
+            };
+        };
+        responses: {
+            /** @description Binary glTF */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "model/gltf-binary": string;
+                };
+            };
+        };
+    };
     changes: {
         parameters: {
             query?: never;
@@ -1085,6 +1435,33 @@ export interface operations {
                 };
                 content: {
                     "text/csv": string;
+                };
+            };
+        };
+    };
+    exportTypes: {
+        parameters: {
+            query?: {
+                /** @description Ids with commas between them; all when left out */
+                ids?: string;
+            };
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description JSON */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        [key: string]: unknown;
+                    };
                 };
             };
         };
@@ -1475,6 +1852,68 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Task"];
+                };
+            };
+        };
+    };
+    unitType: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+                type: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The type */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        type: components["schemas"]["UnitTypeValues"];
+                        openings: number;
+                    };
+                };
+            };
+            /** @description None */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    typeDrawings: {
+        parameters: {
+            query: {
+                /** @description Ids with commas between them, 100 at the most */
+                ids: string;
+            };
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Shapes by type */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        [key: string]: components["schemas"]["Shape"][];
+                    };
                 };
             };
         };

@@ -1,5 +1,10 @@
-import { useRef, useState, type KeyboardEvent } from 'react';
-import type { RackType, Shape } from '../api/client';
+import { useQueries } from '@tanstack/react-query';
+import { useVirtualizer } from '@tanstack/react-virtual';
+import { useCallback, useMemo, useRef, useState, type KeyboardEvent } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { api, type RackType, type Shape } from '../api/client';
+import { svgPath } from './drawing/svgPath';
+import { RackMenu } from './RackMenu';
 import { useData } from './data';
 import { takeInHand } from './placing';
 import { useDesk } from './store';
@@ -13,18 +18,21 @@ export function Rack() {
     const inHand = useDesk((s) => s.inHand);
     const chosen = useDesk((s) => s.chosen);
     const list = useRef<HTMLDivElement>(null);
+    const navigate = useNavigate();
     const chosenType = chosen.length === 1 ? data.openings.get(chosen[0]!)?.type : undefined;
     const shown = data.project.types.find((t) => t.id === (inHand ? inHand.type : chosenType));
     const placed = shown && [...data.openings.values()].filter((o) => o.type === shown.id).length;
 
     const [sought, setSought] = useState('');
-    const types = data.project.types.filter((t) => matches(t, sought));
+    const types = useMemo(() => data.project.types.filter((t) => matches(t, sought)), [data.project.types, sought]);
 
     const take = (type: RackType | null) => {
         if (inHand && inHand.type === (type?.id ?? null)) return useDesk.getState().letGo();
         takeInHand(data, { type: type?.id ?? null, label: type?.mark ?? 'bare opening', width: type?.width ?? 1000, height: type?.height ?? 1000, sill: type?.sill ?? 900 });
         document.querySelector<HTMLElement>('[data-pane=elevation]')?.focus({ preventScroll: true });
     };
+
+    const openBench = (type: RackType) => void navigate(`/projects/${data.id}/bench/${type.id}`);
 
     const walk = (event: KeyboardEvent) => {
         if (event.key !== 'ArrowRight' && event.key !== 'ArrowLeft') return;
@@ -38,12 +46,9 @@ export function Rack() {
     return (
         <section aria-label="Rack of unit types" className="flex h-[92px] shrink-0 items-stretch border-b border-hairline bg-paper">
             <div ref={list} onKeyDown={walk} className="flex min-w-0 grow" role="toolbar" aria-label="Unit types">
-                <div className="flex grow items-end gap-1 overflow-x-auto px-3 pb-1" onWheel={(e) => e.currentTarget.scrollBy({ left: e.deltaY })}>
-                    {types.map((t) => (
-                        <Stand key={t.id} mark={t.mark} title={`${t.mark} ${t.name}, ${data.length(t.width)} × ${data.length(t.height)}`} on={inHand?.type === t.id} disabled={!data.mayEdit} width={t.width} height={t.height} shapes={t.shapes} onClick={() => take(t)} />
-                    ))}
-                    {types.length === 0 && <span className="self-center text-quiet">No unit is like “{sought}”: try its mark, operation, width or height.</span>}
-                </div>
+                <Shelf types={types} onTake={take} onOpen={openBench} />
+                {types.length === 0 && <span className="self-center px-3 text-quiet">No unit is like “{sought}”: try its mark, operation, finish, width or height.</span>}
+                {data.mayEdit && <RackMenu />}
                 <div className="flex items-end border-l border-hairline px-2 pb-1">
                     <Stand mark="bare" title="Bare opening, no unit" on={inHand !== null && inHand.type === null} disabled={!data.mayEdit} width={1000} height={1000} shapes={[]} onClick={() => take(null)} />
                 </div>
@@ -56,6 +61,7 @@ export function Rack() {
                         </span>
                         <span>
                             {data.length(inHand.width)} × {data.length(inHand.height)}
+                            {inHand.type && <BenchLink type={inHand.type} />}
                         </span>
                         <span className="text-xs">Click a wall or type figures · Esc lets go</span>
                     </>
@@ -67,6 +73,7 @@ export function Rack() {
                         <span>
                             {data.length(shown.width)} × {data.length(shown.height)} · {placed} placed
                         </span>
+                        <BenchLink type={shown.id} />
                     </>
                 ) : (
                     <>
@@ -90,18 +97,84 @@ export function Rack() {
     );
 }
 
-/** Whether every word that is sought is in a type's mark, name, width or height. */
+function BenchLink({ type }: { type: string }) {
+    const data = useData();
+    return (
+        <Link to={`/projects/${data.id}/bench/${type}`} className="ml-1 text-xs text-tide underline">
+            at the bench
+        </Link>
+    );
+}
+
+/** Whether every word that is sought is in a type's mark, name, width, height, operations, bars or finishes. */
 function matches(type: RackType, sought: string): boolean {
-    const text = `${type.mark} ${type.name} ${type.width} ${type.height}`.toLowerCase();
+    const text = `${type.mark} ${type.name} ${type.width} ${type.height} ${type.words.join(' ')}`.toLowerCase();
     return sought
         .toLowerCase()
         .split(/\s+/)
         .every((word) => text.includes(word));
 }
 
-type StandProps = { mark: string; title: string; on: boolean; disabled: boolean; width: number; height: number; shapes: Shape[]; onClick: () => void };
+/** Drawings are asked for so many at a time. */
+const CHUNK = 40;
 
-function Stand({ mark, title, on, disabled, width, height, shapes, onClick }: StandProps) {
+/** The types in a row; only those in view are drawn. */
+function Shelf({ types, onTake, onOpen }: { types: RackType[]; onTake: (t: RackType) => void; onOpen: (t: RackType) => void }) {
+    const data = useData();
+    const inHand = useDesk((s) => s.inHand);
+    const scroller = useRef<HTMLDivElement>(null);
+    const shelf = useVirtualizer({
+        horizontal: true,
+        count: types.length,
+        getScrollElement: () => scroller.current,
+        estimateSize: (i) => Math.max(types[i]!.width * SCALE, 8) + 14 + Math.max(0, 34 - types[i]!.width * SCALE),
+        getItemKey: (i) => types[i]!.id,
+        gap: 4,
+        overscan: 6,
+        initialRect: { width: 900, height: 90 },
+    });
+    const shown = shelf.getVirtualItems();
+    const wanted = [...new Set(shown.map((item) => Math.floor(item.index / CHUNK)))].map((n) => types.slice(n * CHUNK, (n + 1) * CHUNK));
+    const drawings = useQueries({
+        queries: wanted.map((chunk) => ({
+            queryKey: ['rack', data.id, chunk.map((t) => `${t.id} ${t.hash} ${t.width} ${t.height}`).join()],
+            queryFn: () => api.typeDrawings(data.id, chunk.map((t) => t.id)),
+            staleTime: Infinity,
+        })),
+        combine: useCallback((results: { data?: Record<string, Shape[]> }[]) => Object.assign({}, ...results.map((r) => r.data)) as Record<string, Shape[]>, []),
+    });
+    return (
+        <div ref={scroller} className="min-w-0 grow overflow-x-auto overflow-y-hidden px-3" onWheel={(e) => e.currentTarget.scrollBy({ left: e.deltaY })}>
+            <div className="relative h-full" style={{ width: shelf.getTotalSize() }}>
+                {shown.map((item) => {
+                    const t = types[item.index]!;
+                    return (
+                        <div key={item.key} className="absolute bottom-1 flex justify-center" style={{ left: item.start, width: item.size }}>
+                            <Stand
+                                mark={t.mark}
+                                title={`${t.mark} ${t.name}, ${data.length(t.width)} × ${data.length(t.height)}`}
+                                on={inHand?.type === t.id}
+                                disabled={!data.mayEdit}
+                                width={t.width}
+                                height={t.height}
+                                shapes={drawings[t.id] ?? outlineOf(t)}
+                                onClick={() => onTake(t)}
+                                onDoubleClick={() => onOpen(t)}
+                            />
+                        </div>
+                    );
+                })}
+            </div>
+        </div>
+    );
+}
+
+/** Until its drawing is there. */
+const outlineOf = (t: RackType): Shape[] => [{ layer: 'frame', kind: 'area', rings: [[0, 0, t.width, 0, t.width, t.height, 0, t.height]] }];
+
+type StandProps = { mark: string; title: string; on: boolean; disabled: boolean; width: number; height: number; shapes: Shape[]; onClick: () => void; onDoubleClick?: () => void };
+
+function Stand({ mark, title, on, disabled, width, height, shapes, onClick, onDoubleClick }: StandProps) {
     const w = Math.max(width * SCALE, 8);
     return (
         <button
@@ -111,25 +184,16 @@ function Stand({ mark, title, on, disabled, width, height, shapes, onClick }: St
             aria-pressed={on}
             disabled={disabled}
             onClick={onClick}
+            onDoubleClick={onDoubleClick}
             className={`group flex shrink-0 flex-col items-center px-1.5 pt-1 ${on ? 'text-tide' : ''}`}
         >
             <svg width={w + 2} height={height * SCALE + 2} viewBox={`-40 ${-height - 40} ${width + 80} ${height + 80}`} aria-hidden="true" className="overflow-visible">
                 {shapes.length === 0 && <path d={`M0 0V${-height}H${width}V0ZM0 0L${width} ${-height}M0 ${-height}L${width} 0`} fill="none" stroke="currentColor" strokeWidth={0.8} vectorEffect="non-scaling-stroke" strokeDasharray="3 2" />}
                 {shapes.map((s, i) => (
-                    <path key={i} d={pathOf(s)} vectorEffect="non-scaling-stroke" stroke="currentColor" strokeWidth={s.layer === 'glass' || s.layer === 'operation' ? 0.3 : 0.5} fill={s.layer === 'glass' ? 'var(--glass)' : s.kind === 'area' ? 'var(--frame)' : 'none'} />
+                    <path key={i} d={svgPath(s)} vectorEffect="non-scaling-stroke" stroke="currentColor" strokeWidth={s.layer === 'glass' || s.layer === 'operation' ? 0.3 : 0.5} fill={s.layer === 'glass' ? 'var(--glass)' : s.kind === 'area' ? 'var(--frame)' : 'none'} />
                 ))}
             </svg>
             <span className={`mt-px w-[calc(100%+12px)] border-t text-center text-[11px] leading-tight whitespace-nowrap ${on ? 'border-t-4 border-tide font-semibold' : 'border-quiet group-hover:text-tide'}`}>{mark}</span>
         </button>
     );
-}
-
-function pathOf(shape: Shape): string {
-    return shape.rings
-        .map((ring) => {
-            let d = '';
-            for (let i = 0; i < ring.length; i += 2) d += `${i === 0 ? 'M' : 'L'}${ring[i]} ${-ring[i + 1]!}`;
-            return shape.kind === 'area' ? `${d}Z` : d;
-        })
-        .join('');
 }

@@ -15,7 +15,9 @@ export function pens(): Record<string, Pen> {
         reveal: { stroke: ink, weight: 0.35 },
         glass: { fill: colour('glass'), stroke: ink, weight: 0.35 },
         frame: { fill: colour('frame'), stroke: ink, weight: 0.7 },
+        infill: { fill: colour('wall'), stroke: ink, weight: 0.7 },
         sash: { fill: colour('frame'), stroke: ink, weight: 0.7 },
+        bar: { fill: colour('frame'), stroke: ink, weight: 0.35 },
         operation: { stroke: colour('quiet'), weight: 0.7 },
         swing: { stroke: colour('quiet'), weight: 0.7 },
     };
@@ -38,7 +40,7 @@ export function strokes(shapes: Shape[]): Stroke[] {
 }
 
 function trace(path: Path2D, shape: Shape): void {
-    for (const ring of shape.rings) {
+    for (const [r, ring] of shape.rings.entries()) {
         if (shape.kind === 'arc') {
             const [x, y, r, start, sweep] = ring as [number, number, number, number, number];
             path.moveTo(x + r * Math.cos(start), y + r * Math.sin(start));
@@ -46,9 +48,14 @@ function trace(path: Path2D, shape: Shape): void {
             continue;
         }
         if (shape.kind === 'text') continue;
+        path.moveTo(ring[0]!, ring[1]!);
+        const curves = new Map(shape.curves?.[r]?.map((c) => [c[0], c]));
         for (let i = 0; i < ring.length; i += 2) {
-            if (i === 0) path.moveTo(ring[0]!, ring[1]!);
-            else path.lineTo(ring[i]!, ring[i + 1]!);
+            const curve = curves.get(i / 2);
+            if (curve) {
+                const [, cx, cy, rx, ry, start, sweep] = curve as [number, number, number, number, number, number, number];
+                path.ellipse(cx, cy, rx, ry, 0, start, start + sweep, sweep < 0);
+            } else if (i + 2 < ring.length) path.lineTo(ring[i + 2]!, ring[i + 3]!);
         }
         if (shape.kind === 'area') path.closePath();
     }

@@ -1,0 +1,103 @@
+import { Redo2, Undo2 } from 'lucide-react';
+import { useEffect, useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { Button } from '../ui/Button';
+import { Mark } from '../ui/Mark';
+import { Menu } from '../ui/Menu';
+import { useData } from '../desk/data';
+import { look, redo, rename, step, undo, useBench } from './draft';
+import { RemoveType } from './RemoveType';
+
+type Props = { isNew: boolean; type: string; openings: number; unsaved: boolean; onSave: (how: 'change' | 'new') => void };
+
+export function BenchHeader({ isNew, type, openings, unsaved, onSave }: Props) {
+    const data = useData();
+    const navigate = useNavigate();
+    const draft = useBench((b) => b.draft)!;
+    const past = useBench((b) => b.past.length);
+    const future = useBench((b) => b.future.length);
+    const inside = useBench((b) => b.inside);
+    const [removing, setRemoving] = useState(false);
+    return (
+        <header className="flex h-[46px] shrink-0 items-center gap-3 border-b border-hairline bg-sheet px-3">
+            <Link to={`/projects/${data.id}`} aria-label="To the desk" className="flex items-center gap-2 font-semibold whitespace-nowrap hover:text-tide">
+                <Mark size={26} /> Desk
+            </Link>
+            <h1 className="sr-only">Unit bench</h1>
+            <Name label="Mark" value={draft.mark} placeholder={isNew ? 'next free' : ''} width="w-20" disabled={!data.mayEdit} onChange={(mark) => rename({ mark })} />
+            <Name label="Name" value={draft.name} placeholder="Name" width="w-56" disabled={!data.mayEdit} onChange={(name) => rename({ name })} />
+            <span className="rounded border border-hairline px-2 py-0.5 text-xs whitespace-nowrap text-quiet">
+                {isNew ? 'not on the rack yet' : openings === 0 ? 'in no opening' : openings === 1 ? 'in 1 opening' : `in ${openings} openings`}
+                {unsaved && !isNew ? ' · not saved' : ''}
+            </span>
+            <span className="grow" />
+            <Button look="plain" aria-pressed={inside} onClick={() => void look({ inside: !inside })} title="The elevation as it is seen from the other side">
+                {inside ? 'Seen from inside' : 'Seen from outside'}
+            </Button>
+            <AjarControl />
+            {data.mayEdit && (
+                <>
+                    <Button look="plain" aria-label="Undo" title="Undo (Ctrl Z)" disabled={past === 0} onClick={() => void undo()} className="px-1.5">
+                        <Undo2 size={15} /> Undo
+                    </Button>
+                    <Button look="plain" aria-label="Redo" title="Redo (Ctrl Shift Z)" disabled={future === 0} onClick={() => void redo()} className="px-1.5">
+                        <Redo2 size={15} /> Redo
+                    </Button>
+                    <Menu
+                        trigger={<Button>More</Button>}
+                        items={[
+                            { label: 'Hand it the other way', onSelect: () => void step('mirror', {}, '') },
+                            ...(isNew
+                                ? []
+                                : [
+                                      { label: 'Make another like this', onSelect: () => onSave('new') },
+                                      { label: 'A new unit from scratch', onSelect: () => void navigate(`/projects/${data.id}/bench/new`) },
+                                      'line' as const,
+                                      { label: `Remove ${draft.mark} from the rack`, warn: true, onSelect: () => setRemoving(true) },
+                                  ]),
+                        ]}
+                    />
+                    <Button look="main" disabled={!unsaved} title="Ctrl S" onClick={() => onSave(isNew ? 'new' : 'change')}>
+                        {isNew ? 'Put on the rack' : 'Save'}
+                    </Button>
+                </>
+            )}
+            <RemoveType type={type} mark={draft.mark} open={removing} onClose={() => setRemoving(false)} onRemoved={() => void navigate(`/projects/${data.id}`)} />
+        </header>
+    );
+}
+
+/** How far open plan, section and solid show it; the elevation is always shut. */
+function AjarControl() {
+    const ajar = useBench((b) => b.ajar);
+    return (
+        <label className="flex items-center gap-2 whitespace-nowrap text-quiet" title="How far open plan, section and solid show it, for now">
+            Ajar
+            <input type="range" aria-label="Ajar" min={0} max={100} step={5} value={Math.round((ajar ?? 0) * 100)} onChange={(e) => void look({ ajar: Number(e.target.value) === 0 ? null : Number(e.target.value) / 100 })} className="w-24 accent-[var(--tide)]" />
+            <span className="w-9 text-right text-ink">{Math.round((ajar ?? 0) * 100)} %</span>
+        </label>
+    );
+}
+
+function Name({ label, value, placeholder, width, disabled, onChange }: { label: string; value: string; placeholder: string; width: string; disabled: boolean; onChange: (text: string) => void }) {
+    const [text, setText] = useState(value);
+    useEffect(() => setText(value), [value]);
+    const send = () => {
+        if (text.trim() !== value) onChange(text.trim());
+    };
+    return (
+        <input
+            aria-label={label}
+            value={text}
+            placeholder={placeholder}
+            readOnly={disabled}
+            maxLength={80}
+            onChange={(e) => setText(e.target.value)}
+            onBlur={send}
+            onKeyDown={(e) => {
+                if (e.key === 'Enter') e.currentTarget.blur();
+            }}
+            className={`min-h-8 ${width} rounded border border-transparent bg-sheet px-2 font-semibold hover:border-hairline focus:border-tide`}
+        />
+    );
+}

@@ -1,0 +1,80 @@
+import { useEffect, useRef, useState } from 'react';
+import type { Args, BenchDimension } from '../api/client';
+import { formatLength } from '../measure/format';
+import { useData } from '../desk/data';
+import { step, useBench } from './draft';
+import type { Line } from './layout';
+
+export const fieldOf = (d: BenchDimension): string => `${d.step} ${JSON.stringify(d.args)} ${d.field}`;
+
+/** The arguments of a dimension's step with what was typed for its figure. */
+function argsOf(d: BenchDimension, text: string): Args {
+    if (d.step === 'part' && /^\s*(rest|=)?\s*$/i.test(text)) return { ...d.args, share: 1 };
+    const share = /^\s*(\d+(?:[.,]\d+)?)\s*(?:shares?|×|x)\s*$/i.exec(text);
+    if (d.step === 'part' && share) return { ...d.args, share: Number(share[1]!.replace(',', '.')) };
+    if (d.step === 'stretch' && d.field === 'length' && /^\s*(rest|=)?\s*$/i.test(text)) return { ...d.args, share: 1 };
+    const [group, name] = d.field.split('.');
+    return name ? { ...d.args, [group!]: { ...(d.args[group!] as Args), [name]: text } } : { ...d.args, [d.field]: text };
+}
+
+/** A figure on the drawing that is a field: what is typed is solid, what is left of it faint. */
+export function DimensionField({ dimension: d, line }: { dimension: BenchDimension; line: Line }) {
+    const data = useData();
+    const wrong = useBench((b) => (b.wrong?.field === fieldOf(d) ? b.wrong.message : null));
+    const [text, setText] = useState<string | null>(null);
+    const input = useRef<HTMLInputElement>(null);
+    const shown = d.axis === 'angle' ? `${+d.value.toFixed(2)}°` : formatLength(d.value, data.project.settings.units);
+    const dropped = useRef(false);
+
+    useEffect(() => {
+        if (wrong === null && document.activeElement !== input.current) setText(null);
+    }, [shown, wrong]);
+
+    const send = async () => {
+        if (text === null || text.trim() === shown || !data.mayEdit) return;
+        if (await step(d.step, argsOf(d, text), fieldOf(d))) setText(null);
+    };
+    const width = Math.max((text ?? shown).length * 7 + 12, 34);
+
+    return (
+        <>
+            <input
+                ref={input}
+                aria-label={d.label}
+                aria-invalid={wrong !== null}
+                readOnly={!data.mayEdit}
+                title={wrong ?? `${d.label}${d.typed ? '' : ': what is left'}${d.kind === 'part' ? ' · “rest” gives it what is left' : ''}`}
+                value={text ?? shown}
+                data-field={fieldOf(d)}
+                className={`absolute h-5 -translate-x-1/2 -translate-y-1/2 rounded-sm border text-center text-[11.5px] tabular-nums outline-offset-0 focus:z-20 ${
+                    wrong ? 'z-20 border-buoy bg-buoy-wash text-buoy' : `border-transparent bg-sheet hover:border-tide ${d.kind === 'overall' ? 'font-bold text-ink' : d.typed ? 'font-semibold text-tide' : 'text-quiet italic'}`
+                }`}
+                style={{ left: line.label[0], top: line.label[1], width }}
+                onFocus={(e) => e.target.select()}
+                onChange={(e) => {
+                    setText(e.target.value);
+                    if (wrong) useBench.setState({ wrong: null });
+                }}
+                onBlur={() => {
+                    if (!dropped.current) void send();
+                    dropped.current = false;
+                }}
+                onKeyDown={(e) => {
+                    e.stopPropagation();
+                    if (e.key === 'Enter') void send();
+                    if (e.key === 'Escape') {
+                        setText(null);
+                        useBench.setState({ wrong: null });
+                        dropped.current = true;
+                        e.currentTarget.blur();
+                    }
+                }}
+            />
+            {wrong && (
+                <p role="alert" className="absolute z-30 w-64 -translate-x-1/2 border-l-3 border-buoy bg-buoy-wash px-2 py-1 text-xs leading-snug text-buoy shadow" style={{ left: Math.max(135, line.label[0]), top: line.label[1] + 13 }}>
+                    {wrong}
+                </p>
+            )}
+        </>
+    );
+}

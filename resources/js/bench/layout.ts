@@ -1,0 +1,79 @@
+import type { BenchDimension, BenchView, Shape } from '../api/client';
+
+export type Layout = {
+    /** px for a mm */
+    k: number;
+    /** where the elevation's lower left corner, the section's and the plan's lie, px */
+    elevation: [number, number];
+    section: [number, number];
+    plan: [number, number];
+    width: number;
+    height: number;
+};
+
+const ROW = { below: 27, above: 27, left: 64, right: 64 };
+const GAP = 26;
+
+type Box = [number, number, number, number];
+
+/** Bounds of shapes, arcs by their ends and middle. */
+export function boundsOf(shapes: Shape[], least: Box): Box {
+    let [x0, y0, x1, y1] = least;
+    const add = (x: number, y: number) => {
+        x0 = Math.min(x0, x);
+        y0 = Math.min(y0, y);
+        x1 = Math.max(x1, x);
+        y1 = Math.max(y1, y);
+    };
+    for (const s of shapes)
+        for (const ring of s.rings) {
+            if (s.kind === 'arc') {
+                const [x, y, r, start, sweep] = ring as [number, number, number, number, number];
+                for (const share of [0, 0.5, 1]) add(x + r * Math.cos(start + share * sweep), y + r * Math.sin(start + share * sweep));
+            } else if (s.kind !== 'text') for (let i = 0; i < ring.length; i += 2) add(ring[i]!, ring[i + 1]!);
+        }
+    return [x0, y0, x1, y1];
+}
+
+/** Elevation with its chains, section to its right at the same heights, plan under it at the same widths: as large as fits. */
+export function layOut(view: BenchView, width: number, height: number): Layout {
+    const rows = (side: BenchDimension['side']) => view.dimensions.filter((d) => d.side === side).reduce((n, d) => Math.max(n, d.row + 1), 0);
+    const plan = boundsOf(view.plan, [0, 0, view.width, view.depth]);
+    const section = boundsOf(view.section, [0, 0, view.depth, view.height]);
+    const margin = { left: rows('left') * ROW.left + 18, right: rows('right') * ROW.right + GAP, above: rows('above') * ROW.above + 20, below: rows('below') * ROW.below + GAP };
+    const slopes = view.dimensions.some((d) => d.side === 'slope') ? 18 : 0;
+    const across = plan[2] - plan[0] + section[2] - section[0];
+    const up = view.height + plan[3] - plan[1];
+    const k = Math.max(0.01, Math.min((width - margin.left - margin.right - GAP) / across, (height - margin.above - margin.below - slopes - GAP) / up));
+    const x = margin.left - Math.min(0, plan[0]) * k + Math.max(0, (width - margin.left - margin.right - GAP - across * k) / 2);
+    const y = margin.above + slopes + view.height * k + Math.max(0, (height - margin.above - margin.below - slopes - GAP - up * k) / 2);
+    return {
+        k,
+        elevation: [x, y],
+        section: [x + view.width * k + margin.right - Math.min(0, section[0]) * k, y],
+        // the outside at the foot, as one stands before the elevation
+        plan: [x, y + margin.below + plan[3] * k],
+        width,
+        height,
+    };
+}
+
+export type Line = { from: [number, number]; to: [number, number]; label: [number, number]; upright: boolean };
+
+/** Where a dimension's line and figure stand, px. */
+export function dimensionLine(d: BenchDimension, view: BenchView, l: Layout, mirrored: boolean): Line {
+    const [ex, ey] = l.elevation;
+    const flip = (x: number) => (mirrored ? view.width - x : x);
+    const x = (mm: number) => ex + flip(mm) * l.k;
+    const y = (mm: number) => ey - mm * l.k;
+    const middle = (d.from + d.to) / 2;
+    if (d.axis === 'angle') return { from: [x(middle), y(d.at!)], to: [x(middle), y(d.at!)], label: [x(middle), y(d.at!) - 30], upright: false };
+    if (d.axis === 'x') {
+        const at = d.side === 'above' ? ey - view.height * l.k - 16 - d.row * ROW.above : d.side === 'below' ? ey + 17 + d.row * ROW.below : y(d.at ?? 0) - 12;
+        return { from: [x(d.from), at], to: [x(d.to), at], label: [x(middle), at], upright: false };
+    }
+    const side = mirrored ? (d.side === 'left' ? 'right' : d.side === 'right' ? 'left' : d.side) : d.side;
+    const at =
+        side === 'left' ? ex - 22 - d.row * ROW.left : side === 'right' ? ex + view.width * l.k + 22 + d.row * ROW.right : d.side === 'slope' ? x(d.at!) : x(d.at ?? 0) + 12;
+    return { from: [at, y(d.from)], to: [at, y(d.to)], label: [side === 'left' ? at - 4 : at + (side === 'right' ? 4 : 0), y(middle)], upright: true };
+}
