@@ -223,18 +223,6 @@ final class ArrangeTest extends BrowserCase
         $this->desk->waitForText('W-09 small light');
     }
 
-    private function goTo(string $frontage): void
-    {
-        $this->desk->css(sprintf('nav[aria-label="Frontages"] button[title^="%s ·"]', $frontage))->click();
-        $this->desk->ready();
-    }
-
-    private function offset(string $frontage): float
-    {
-        return (float) $this->desk->driver->executeAsyncScript(
-            'const [name, done] = arguments; fetch(`/api/projects/${location.pathname.split("/").pop()}`).then((r) => r.json()).then((p) => done(p.frontages.find((f) => f.name === name).offset));', [$frontage]);
-    }
-
     /** @return list<float> left jambs along the workshop's north wall */
     private function lefts(): array
     {

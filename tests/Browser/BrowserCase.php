@@ -54,6 +54,18 @@ abstract class BrowserCase extends TestCase
         $this->desk->field('Position');
     }
 
+    protected function goTo(string $frontage): void
+    {
+        $this->desk->css(sprintf('nav[aria-label="Frontages"] button[title^="%s ·"]', $frontage))->click();
+        $this->desk->ready();
+    }
+
+    protected function offset(string $frontage): float
+    {
+        return (float) $this->desk->driver->executeAsyncScript(
+            'const [name, done] = arguments; fetch(`/api/projects/${location.pathname.split("/").pop()}`).then((r) => r.json()).then((p) => done(p.frontages.find((f) => f.name === name).offset));', [$frontage]);
+    }
+
     /** @return list<string> serious and critical violations (axe-core) */
     protected function axe(): array
     {

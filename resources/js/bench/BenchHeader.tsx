@@ -97,7 +97,7 @@ function Name({ label, value, placeholder, width, disabled, onChange }: { label:
             onKeyDown={(e) => {
                 if (e.key === 'Enter') e.currentTarget.blur();
             }}
-            className={`min-h-8 ${width} rounded border border-transparent bg-sheet px-2 font-semibold hover:border-hairline focus:border-tide`}
+            className={`min-h-8 ${width} rounded border border-hairline bg-sheet px-2 font-semibold placeholder:font-normal hover:border-tide focus:border-tide`}
         />
     );
 }

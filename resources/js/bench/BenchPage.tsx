@@ -50,6 +50,7 @@ function Bench({ type }: { type: string }) {
     const chosen = useBench((b) => b.chosen);
     const draft = useBench((b) => b.draft);
     const wrong = useBench((b) => b.wrong);
+    const busy = useBench((b) => b.busy);
     const unsaved = useBench(isUnsaved);
     useBenchKeys(() => setSaving(isNew ? 'new' : 'change'));
 
@@ -64,8 +65,9 @@ function Bench({ type }: { type: string }) {
     }, [opened, asked, found, isNew, data.id, type]);
 
     useEffect(() => {
+        if (!opened) return; // what is on the bench is still another unit
         if (unsaved) keepUnsaved(type);
-        else if (opened) forget(data.id, type);
+        else forget(data.id, type);
     }, [draft, unsaved, opened, data.id, type]);
 
     useEffect(() => {
@@ -86,7 +88,7 @@ function Bench({ type }: { type: string }) {
     const shown = lights.filter((l, i) => lights.findIndex((o) => o.path === l.path) === i);
     const general = wrong && (wrong.field === '' || wrong.field === 'card outline') ? wrong.message : null;
     return (
-        <div className="flex h-full flex-col">
+        <div className="flex h-full flex-col" data-busy={busy}>
             <BenchHeader isNew={isNew} type={type} openings={isNew ? 0 : (stored.data?.openings ?? 0)} unsaved={unsaved} onSave={setSaving} />
             <main className="flex min-h-0 grow">
                 <div className="min-w-0 grow">{tab === 'solid' ? <SolidView /> : <BenchDrawing />}</div>

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { Args } from '../api/client';
+import { api, type Args } from '../api/client';
 import { Choice } from '../ui/Choice';
 import { Figure } from '../desk/card/Figure';
 import { Heading, Sentence } from '../desk/card/parts';
@@ -91,7 +91,6 @@ export function UnitCard() {
 }
 
 async function readLength(units: 'mm' | 'm' | 'ft-in', text: string): Promise<number | string> {
-    const { api } = await import('../api/client');
     try {
         return (await api.readLength(text, units)).mm;
     } catch (problem) {

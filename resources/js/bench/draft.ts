@@ -147,6 +147,6 @@ async function inTurn(work: () => Promise<void>): Promise<void> {
 export function choose(path: string | null, add = false): void {
     const { chosen } = useBench.getState();
     const next = path === null ? [] : add ? (chosen.includes(path) ? chosen.filter((c) => c !== path) : [...chosen, path]) : [path];
-    if (next.join() === chosen.join()) return;
+    if (JSON.stringify(next) === JSON.stringify(chosen)) return;
     void look({ chosen: next });
 }

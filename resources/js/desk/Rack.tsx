@@ -127,7 +127,7 @@ function Shelf({ types, onTake, onOpen }: { types: RackType[]; onTake: (t: RackT
         horizontal: true,
         count: types.length,
         getScrollElement: () => scroller.current,
-        estimateSize: (i) => Math.max(types[i]!.width * SCALE, 8) + 14 + Math.max(0, 34 - types[i]!.width * SCALE),
+        estimateSize: (i) => Math.max(types[i]!.width * SCALE + 12, 40),
         getItemKey: (i) => types[i]!.id,
         gap: 4,
         overscan: 6,

@@ -1,0 +1,181 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\WebDriverKeys as Keys;
+
+/** The unit bench: a composite unit made from nothing, placed as one, changed, and what follows from it. */
+final class BenchTest extends BrowserCase
+{
+    public function test_the_composite_unit_is_built_placed_and_scheduled_as_one(): void
+    {
+        $started = microtime(true);
+        $this->openBench('new');
+        $this->figure('Width', '3900');
+        $this->figure('Height', '2850');
+        $this->pick('Outline', 'a head in stretches');
+        $this->card('Length of head stretch 1', '650');
+        $this->card('Length of head stretch 2', '1500');
+        $this->card('Rise of head stretch 2', '420');
+        $this->until('Height', '3 270');
+        self::assertSame('2 850', $this->shown('Height at the left end'), 'the left end stays, the whole follows');
+
+        $this->light('');
+        $this->form('c', '2250');
+        $this->light('1');
+        $this->form('d', '650, 1500, rest');
+        $this->light('0');
+        $this->form('d', '650, 1500, 750, rest');
+        $this->light('0.0');
+        $this->form('c', '700');
+        $this->pick('Filling', 'a solid infill');
+        $this->light('0.0.1');
+        $this->pick('Operation', 'bottom-hung');
+        $this->light('0.1');
+        $this->pick('Operation', 'sliding');
+        $this->light('0.2');
+        $this->form('c', '450');
+        $this->pick('Operation', 'louvre');
+        $this->light('0.2.1');
+        $this->pick('Operation', 'vertical sliding');
+        $this->light('0.3');
+        $this->form('c', '2050');
+        $this->pick('Operation', 'hinged door');
+        $this->pick('Hinge side', 'right');
+        $this->pick('Leaf style', 'part glazed');
+        $this->light('0.3.1');
+        $this->pick('Operation', 'top-hung');
+        $this->desk->keys(Keys::ESCAPE);
+        $this->pick('Finish of frame outside', 'Deep tide, satin');
+        $this->pick('Finish of frame inside', 'Chalk, satin');
+        $this->call('Harbour front');
+        self::assertLessThan(120, microtime(true) - $started, 'in under two minutes');
+        self::assertSame(['1', '1.0'], [substr($this->path('1.0'), 0, 1), $this->path('1.0')]);
+
+        // the light under the slope is a quadrilateral that follows it
+        self::assertSame(10, $this->desk->count('[data-light]'));
+        $this->desk->button('Put on the rack')->click();
+        $this->desk->waitFor('[role=dialog]');
+        $this->desk->keys(Keys::ENTER);
+        $this->desk->waitForText('in no opening');
+        $mark = $this->desk->css('[aria-label=Mark]')->getAttribute('value');
+        self::assertMatchesRegularExpression('/^D-\d\d$/', $mark, 'it holds a door, so its mark is a door’s');
+
+        // then by its angle, and everything follows
+        $this->figure('Angle of stretch 2 of the head', '22°');
+        $this->until('Height', '3 456');
+        self::assertSame('2 850', $this->shown('Height at the left end'));
+        $this->desk->keys(Keys::ESCAPE);
+        $this->desk->holding(Keys::CONTROL, fn () => $this->desk->keys('s'));
+        $this->desk->waitForText("Changed $mark");
+
+        // one unit in the wall, one line in the schedule
+        $this->desk->css('[aria-label="To the desk"]')->click();
+        $this->desk->ready();
+        $this->find($mark);
+        $this->takeFromRack($mark);
+        $this->goTo('West');
+        $x = $this->offset('West');
+        $this->desk->click('elevation', $x + 2600, 1000);
+        $this->desk->waitForText("$mark Harbour front");
+        $this->desk->button('Schedules')->click();
+        $this->desk->waitFor(sprintf('[aria-label="%s, 1 placed"]', $mark));
+        self::assertSame(1, $this->desk->count(sprintf('[aria-label^="%s, "]', $mark).'[aria-label$="placed"]'));
+        self::assertSame([], $this->axe());
+        $this->desk->button('Schedules')->click();
+    }
+
+    private function openBench(string $type): void
+    {
+        preg_match('#projects/([^/?]+)#', $this->desk->driver->getCurrentURL(), $m);
+        $this->desk->driver->get(sprintf('%s/projects/%s/bench/%s', (string) getenv('ISLEWARD_ADDRESS'), $m[1] ?? '', $type));
+        $this->desk->waitFor('[data-light]');
+    }
+
+    /** A figure on the drawing. */
+    private function figure(string $label, string $text): void
+    {
+        $input = $this->desk->css(sprintf('input[data-field][aria-label="%s"]', $label));
+        $input->click();
+        $this->desk->keys($text, Keys::ENTER);
+        $this->settled();
+    }
+
+    private function card(string $label, string $text): void
+    {
+        $this->desk->type($label, $text);
+        $this->settled();
+    }
+
+    private function shown(string $label): string
+    {
+        return (string) preg_replace('/\s/u', ' ', (string) $this->desk->css(sprintf('input[data-field][aria-label="%s"]', $label))->getAttribute('value'));
+    }
+
+    private function until(string $label, string $text): void
+    {
+        $this->desk->waitUntil(fn (): bool => $this->shown($label) === $text, "$label $text");
+    }
+
+    private function light(string $path): void
+    {
+        $this->desk->driver->executeScript('document.activeElement.blur()');
+        $this->desk->css(sprintf('[data-light="%s"]', $path))->click();
+        $this->desk->waitFor(sprintf('[data-light="%s"][aria-pressed=true]', $path));
+        $this->settled();
+    }
+
+    private function path(string $path): string
+    {
+        return (string) $this->desk->css(sprintf('[data-light="%s"]', $path))->getAttribute('data-light');
+    }
+
+    /** A form that a key opens, filled in and sent. */
+    private function form(string $key, string $text): void
+    {
+        $this->desk->keys($key);
+        $this->desk->waitFor('#divide-into, #cut-size');
+        $this->desk->keys($text, Keys::ENTER);
+        $this->desk->waitUntil(fn (): bool => $this->desk->count('#divide-into, #cut-size') === 0, "the form of $key to close");
+        $this->settled();
+    }
+
+    private function pick(string $label, string $option): void
+    {
+        $this->desk->css(sprintf('button[aria-label="%s"]', $label))->click();
+        $this->desk->waitFor('[role=option]');
+        foreach ($this->desk->driver->findElements(\Facebook\WebDriver\WebDriverBy::cssSelector('[role=option]')) as $item) {
+            if ($item->getText() === $option) {
+                $item->click();
+                $this->settled();
+
+                return;
+            }
+        }
+        self::fail("“{$label}” does not offer “{$option}”.");
+    }
+
+    private function call(string $name): void
+    {
+        $input = $this->desk->css('[aria-label=Name]');
+        $input->click();
+        $this->desk->holding(Keys::CONTROL, fn () => $this->desk->keys('a'));
+        $this->desk->keys($name, Keys::ENTER);
+    }
+
+    private function find(string $text): void
+    {
+        $input = $this->desk->css('[aria-label="Find a unit"]');
+        $input->click();
+        $this->desk->keys($text);
+    }
+
+    /** Nothing is on its way to the server any more. */
+    private function settled(): void
+    {
+        usleep(60_000);
+        $this->desk->waitUntil(fn (): bool => $this->desk->count('[data-busy=true]') === 0, 'the bench to settle');
+    }
+}
