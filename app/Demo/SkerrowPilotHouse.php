@@ -97,7 +97,7 @@ final class SkerrowPilotHouse
     {
         $this->row($walls[0], 'Watch', 'W-03', 250, 1375, 5);
         $this->row($walls[1], 'Watch', 'W-03', 450, 1600, 3);
-        $this->row($walls[2], 'Watch', 'W-09', 1200, 1800, 3);
+        $this->row($walls[2], 'Watch', 'W-37', 950, 1800, 3);
         $this->row($walls[3], 'Watch', 'D-01', 2200, 0, 1);
     }
 
@@ -107,8 +107,8 @@ final class SkerrowPilotHouse
         $this->place($walls[0], 'Quay', null, ['from' => 'middle', 'value' => 0, 'to' => 'centre'], ['width' => 4200, 'height' => 3400, 'sill' => ['from' => 'floor', 'height' => 0]]);
         $window = $this->row($walls[0], 'Quay', 'W-01', 600, 0, 1);
         $this->run('opening.mirror', ['ids' => $window, 'about' => 'middle', 'copy' => true]);
-        $this->row($walls[2], 'Quay', 'W-09', 1400, 2000, 5);
-        $this->row($walls[3], 'Quay', 'D-04', 2700, 0, 1);
+        $this->row($walls[2], 'Quay', 'W-39', 1250, 2000, 5);
+        $this->row($walls[3], 'Quay', 'D-18', 1650, 0, 1);
     }
 
     /** Rooms on two storeys: a corridor wall, and walls between the rooms with a door at a nib in each; one nib is agreed to be less. */

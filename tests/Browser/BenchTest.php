@@ -97,8 +97,9 @@ final class BenchTest extends BrowserCase
     /** A figure on the drawing. */
     private function figure(string $label, string $text): void
     {
-        $input = $this->desk->css(sprintf('input[data-field][aria-label="%s"]', $label));
-        $input->click();
+        $selector = sprintf('input[data-field][aria-label="%s"]', $label);
+        $this->desk->waitFor($selector);
+        $this->desk->css($selector)->click();
         $this->desk->keys($text, Keys::ENTER);
         $this->settled();
     }

@@ -72,6 +72,7 @@ final class View
             }
         }
         [$x0, $y0, $x1, $y1] = $best->contour->bounds();
+
         // off the middle, where the bars of an even number stand
         return [$x0 + ($x1 - $x0) * 0.48, $y0 + ($y1 - $y0) * 0.48];
     }

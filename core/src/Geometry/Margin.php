@@ -15,8 +15,10 @@ final readonly class Margin
      * @param  Contour|null  $inner  what is left, or null when nothing is
      * @param  array<int, array{array{float, float}, array{float, float}}>  $inside  by edge: the inner points at its start and its end
      * @param  array<int, Edge|null>  $lines  by edge: its inner line; null when it has vanished
+     * @param  list<float>  $widths  by edge
+     * @param  array<int, array{float, float}>  $steps  by edge: where the line before it ends, when they do not meet and a step joins them
      */
-    private function __construct(public Contour $outer, public ?Contour $inner, public array $inside, public array $lines)
+    private function __construct(public Contour $outer, public ?Contour $inner, public array $inside, public array $lines, private array $widths, private array $steps = [])
     {
     }
 
@@ -47,7 +49,7 @@ final readonly class Margin
         do {
             $n = count($active);
             if ($n < 2) {
-                return new self($contour, null, [], $lines);
+                return new self($contour, null, [], $lines, $widths);
             }
             $corners = [];
             for ($k = 0; $k < $n; $k++) {
@@ -67,11 +69,12 @@ final readonly class Margin
             }
         } while ($worst >= 0);
 
-        $inner = $inside = [];
+        $inner = $inside = $steps = [];
         foreach ($active as $k => $i) {
             [$from, $start] = $corners[$k];
             if ($from !== $start) {
                 $inner[] = Edge::straight($from[0], $from[1], $start[0], $start[1]);
+                $steps[$i] = $from;
             }
             $end = $corners[($k + 1) % $n][0];
             $inner[] = ($lines[$i] ?? throw new \LogicException('An active edge has a line.'))->between($start[0], $start[1], $end[0], $end[1]);
@@ -83,7 +86,7 @@ final readonly class Margin
         }
         $inner = Contour::of($inner);
 
-        return new self($contour, $inner->area() > 1.0 && ! self::crossesItself($inner) ? $inner : null, $inside, $lines);
+        return new self($contour, $inner->area() > 1.0 && ! self::crossesItself($inner) ? $inner : null, $inside, $lines, $widths, $steps);
     }
 
     /**
@@ -163,24 +166,101 @@ final readonly class Margin
      */
     public function piece(int $i, ?array $outerEnds = null, ?array $innerEnds = null): ?Contour
     {
+        if ($this->widths[$i] === 0.0 || $this->belongs($i) !== 0) {
+            return null;
+        }
         $edge = $this->outer->edges[$i];
         [$p, $q] = $outerEnds ?? [[$edge->x0, $edge->y0], [$edge->x1, $edge->y1]];
         [$r, $s] = $innerEnds ?? $this->inside[$i];
         $edges = [$edge->between($p[0], $p[1], $q[0], $q[1])];
-        array_push($edges, ...self::joined($q, $s));
+        array_push($edges, ...$this->inward($i, $q, $s));
         $line = $this->lines[$i];
         if ($line !== null && $line->isCurved()) {
             $edges[] = $line->between($r[0], $r[1], $s[0], $s[1])->reversed();
         } else {
             array_push($edges, ...self::joined($s, $r));
         }
-        array_push($edges, ...self::joined($r, $p));
+        array_push($edges, ...$this->outward($i, $r, $p));
         if (count($edges) < 3) {
             return null;
         }
         $piece = Contour::of($edges);
 
         return $piece->area() > 1e-3 ? $piece : null;
+    }
+
+    /**
+     * From the outer end of an edge's piece to its inner one, with what it takes of the next edge.
+     *
+     * @param  array{float, float}  $q
+     * @param  array{float, float}  $s
+     * @return list<Edge>
+     */
+    private function inward(int $i, array $q, array $s): array
+    {
+        $j = ($i + 1) % count($this->outer->edges);
+        $next = $this->outer->edges[$j];
+        if ($this->lines[$j] === null && $this->belongs($j) === -1) {
+            return [$next, ...self::joined([$next->x1, $next->y1], $s)];
+        }
+        if ($this->widths[$j] === 0.0 && $this->lines[$j] !== null) {
+            $to = $this->inside[$j][0];
+
+            return hypot($to[0] - $q[0], $to[1] - $q[1]) > 1e-7 ? [$next->between($q[0], $q[1], $to[0], $to[1]), ...self::joined($to, $s)] : self::joined($q, $s);
+        }
+
+        return self::joined($q, $s);
+    }
+
+    /**
+     * From the inner start of an edge's piece to its outer one, with what it takes of the edge before.
+     *
+     * @param  array{float, float}  $r
+     * @param  array{float, float}  $p
+     * @return list<Edge>
+     */
+    private function outward(int $i, array $r, array $p): array
+    {
+        $j = ($i + count($this->outer->edges) - 1) % count($this->outer->edges);
+        $before = $this->outer->edges[$j];
+        if ($this->lines[$j] === null && $this->belongs($j) === 1) {
+            return [...self::joined($r, [$before->x0, $before->y0]), $before];
+        }
+        $step = $r === $this->inside[$i][0] ? $this->steps[$i] ?? $r : $r;
+        if ($this->widths[$j] === 0.0 && $this->lines[$j] !== null && hypot($step[0] - $p[0], $step[1] - $p[1]) > 1e-7) {
+            return [...self::joined($r, $step), $before->between($step[0], $step[1], $p[0], $p[1])];
+        }
+
+        return [...self::joined($r, $step), ...self::joined($step, $p)];
+    }
+
+    /**
+     * Whose the room along an edge is whose inner line has vanished: its own (0), or a part of the piece after it (1) or before
+     * it (-1), where it has no width or its neighbours' lines cross outside it.
+     */
+    private function belongs(int $i): int
+    {
+        if ($this->lines[$i] !== null) {
+            return 0;
+        }
+        if ($this->widths[$i] === 0.0) {
+            return 1;
+        }
+        $edge = $this->outer->edges[$i];
+        [$px, $py] = $this->inside[$i][0];
+        if (Contour::of([$edge, ...self::joined([$edge->x1, $edge->y1], [$px, $py]), ...self::joined([$px, $py], [$edge->x0, $edge->y0])])->area() >= 0) {
+            return 0;
+        }
+        $j = ($i + 1) % count($this->outer->edges);
+        $next = $this->outer->edges[$j];
+        [$rx, $ry] = $this->inside[$j][1];
+        $ring = [$next->x0, $next->y0, $next->x1, $next->y1, $rx, $ry, $px, $py];
+        $within = true;
+        for ($k = 0; $k < 8; $k += 2) {
+            $within = $within && ($ring[($k + 2) % 8] - $ring[$k]) * ($edge->y0 - $ring[$k + 1]) - ($ring[($k + 3) % 8] - $ring[$k + 1]) * ($edge->x0 - $ring[$k]) > 0;
+        }
+
+        return $within ? 1 : -1;
     }
 
     /**

@@ -4,12 +4,10 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Scene;
 
-use Isleward\Core\Design\Finish;
 use Isleward\Core\Design\Settings;
 use Isleward\Core\Geometry\Region;
 use Isleward\Core\Unit\FinishPart;
 use Isleward\Core\Unit\Member;
-use Isleward\Core\Unit\Pane;
 use Isleward\Core\Unit\Pose;
 use Isleward\Core\Unit\Role;
 use Isleward\Core\Unit\SolvedUnit;

@@ -148,7 +148,13 @@ final class Solver
         if ($margin->inner === null) {
             return null;
         }
-        foreach (Corners::pieces($margin, $sides, $widths, $as['mitred']) as [$i, $piece]) {
+        $pieces = Corners::pieces($margin, $sides, $widths, $as['mitred']);
+        $short = $contour->area() - $margin->inner->area() - array_sum(array_map(static fn (array $p): float => $p[1]->area(), $pieces));
+        if (abs($short) > 0.01) {
+            throw Refusal::because('unit.frame_crosses', sprintf('Stretches next to each other are so much shorter than the frame of %s beside them is wide that its pieces would overlap by %s mm².', UnitTree::mm(max($widths)), number_format(abs($short), 0, '.', ' ')),
+                details: ['path' => $as['path'], 'field' => 'outline']);
+        }
+        foreach ($pieces as [$i, $piece]) {
             $role = $as['roles'][$sides[$i]->isJamb() ? 0 : ($sides[$i] === Side::Head ? 1 : 2)];
             $this->member(new Member($role, $piece, $as['back'], $as['depth'], $as['path'], $as['leaf'], null, $as['door']));
         }

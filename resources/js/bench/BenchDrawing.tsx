@@ -93,8 +93,11 @@ export function BenchDrawing() {
                     <DimensionMark key={i} line={l} tone={dimensions[i]!.kind === 'overall' ? 'var(--ink)' : 'var(--tide)'} />
                 ))}
                 {drag && <Dragged drag={drag} layout={layout} flip={flip} length={data.length} />}
-                <text x={layout.section[0]} y={layout.section[1] + 15} fontSize={11} fill="var(--quiet)" textAnchor="start">
-                    outside · inside
+                <text x={layout.section[0] - 2} y={layout.section[1] + 15} fontSize={11} fill="var(--quiet)" textAnchor="end">
+                    outside
+                </text>
+                <text x={layout.section[0] + view.depth * layout.k + 2} y={layout.section[1] + 15} fontSize={11} fill="var(--quiet)">
+                    inside
                 </text>
                 <text x={px - 8} y={py + 4 - planBox[1] * layout.k} fontSize={11} fill="var(--quiet)" textAnchor="end">
                     outside

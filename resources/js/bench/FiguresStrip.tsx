@@ -14,13 +14,13 @@ export function FiguresStrip() {
         ['Frame share', `${(f.frameShare * 100).toFixed(1)} %`],
         ['Weight', `${f.weight.total.toFixed(0)} kg`],
         ['Free opening', formatArea(f.free, units)],
-        ...(f.louvre > 0 ? [['Louvre free area', formatArea(f.louvre, units)] as [string, string]] : []),
+        ...(f.louvre > 0 ? [['Louvre free', formatArea(f.louvre, units)] as [string, string]] : []),
         ...(f.clear.width > 0 ? [['Largest clear', `${data.length(f.clear.width)} × ${data.length(f.clear.height)}`] as [string, string]] : []),
     ];
     return (
         <section aria-label="Figures of the unit" className="shrink-0 border-t border-hairline bg-sheet px-4 py-2">
             {doubts.length > 0 && (
-                <ul className="mb-2 max-h-28 space-y-1 overflow-auto" aria-label="Findings" tabIndex={0}>
+                <ul className="mb-2 max-h-36 space-y-1 overflow-auto" aria-label="Findings" tabIndex={0}>
                     {doubts.map((d, i) => (
                         <li key={i}>
                             <button type="button" data-doubt={d.rule} className="w-full border-l-3 border-buoy bg-buoy-wash px-2 py-0.5 text-left text-xs leading-snug hover:underline" onClick={() => choose(d.path)}>
@@ -30,11 +30,11 @@ export function FiguresStrip() {
                     ))}
                 </ul>
             )}
-            <dl className="grid grid-cols-[auto_auto_auto_auto] gap-x-3 text-xs">
+            <dl className="grid grid-cols-[5fr_6fr] gap-x-4 text-xs">
                 {rows.map(([name, figure]) => (
-                    <div key={name} className="contents">
+                    <div key={name} className="flex justify-between gap-2 whitespace-nowrap">
                         <dt className="text-quiet">{name}</dt>
-                        <dd className="text-right font-semibold">{figure}</dd>
+                        <dd className="font-semibold">{figure}</dd>
                     </div>
                 ))}
             </dl>

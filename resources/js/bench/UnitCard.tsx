@@ -121,7 +121,7 @@ function OutlineWords({ outline, fixed }: { outline: Outline; fixed: boolean }) 
     const stretches = (name: 'head' | 'sill') =>
         side(name).map((s, i) => (
             <li key={`${name} ${i}`} className="flex items-baseline gap-1.5">
-                <span className="w-9 text-quiet">{name} {i + 1}</span>
+                <span className="w-12 shrink-0 text-quiet">{name} {i + 1}</span>
                 <Figure label={`Length of ${name} stretch ${i + 1}`} shown={s.length === undefined ? 'rest' : data.length(s.length)} disabled={fixed} onSend={(t) => send('stretch', /^rest$|^$/i.test(t.trim()) ? { side: name, index: i, share: 1 } : { side: name, index: i, length: t }, 'stretch')} /> long, rising{' '}
                 <Figure
                     label={`Rise of ${name} stretch ${i + 1}`}

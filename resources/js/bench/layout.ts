@@ -13,6 +13,8 @@ export type Layout = {
 
 const ROW = { below: 27, above: 27, left: 64, right: 64 };
 const GAP = 26;
+/** room for “inside” beside the foot of the section */
+const SECTION_NAME = 20;
 
 type Box = [number, number, number, number];
 
@@ -40,7 +42,7 @@ export function layOut(view: BenchView, width: number, height: number): Layout {
     const rows = (side: BenchDimension['side']) => view.dimensions.filter((d) => d.side === side).reduce((n, d) => Math.max(n, d.row + 1), 0);
     const plan = boundsOf(view.plan, [0, 0, view.width, view.depth]);
     const section = boundsOf(view.section, [0, 0, view.depth, view.height]);
-    const margin = { left: rows('left') * ROW.left + 18, right: rows('right') * ROW.right + GAP, above: rows('above') * ROW.above + 20, below: rows('below') * ROW.below + GAP };
+    const margin = { left: rows('left') * ROW.left + 18, right: rows('right') * ROW.right + GAP + SECTION_NAME, above: rows('above') * ROW.above + 20, below: rows('below') * ROW.below + GAP };
     const slopes = view.dimensions.some((d) => d.side === 'slope') ? 18 : 0;
     const across = plan[2] - plan[0] + section[2] - section[0];
     const up = view.height + plan[3] - plan[1];
@@ -67,7 +69,12 @@ export function dimensionLine(d: BenchDimension, view: BenchView, l: Layout, mir
     const x = (mm: number) => ex + flip(mm) * l.k;
     const y = (mm: number) => ey - mm * l.k;
     const middle = (d.from + d.to) / 2;
-    if (d.axis === 'angle') return { from: [x(middle), y(d.at!)], to: [x(middle), y(d.at!)], label: [x(middle), y(d.at!) - 30], upright: false };
+    if (d.axis === 'angle') {
+        // beside the slope, square to it
+        const slope = ((mirrored ? -d.value : d.value) * Math.PI) / 180;
+        const at: [number, number] = [x(middle) - 19 * Math.sin(slope), y(d.at!) - 19 * Math.cos(slope) * Math.sign(Math.cos(slope))];
+        return { from: at, to: at, label: at, upright: false };
+    }
     if (d.axis === 'x') {
         const at = d.side === 'above' ? ey - view.height * l.k - 16 - d.row * ROW.above : d.side === 'below' ? ey + 17 + d.row * ROW.below : y(d.at ?? 0) - 12;
         return { from: [x(d.from), at], to: [x(d.to), at], label: [x(middle), at], upright: false };

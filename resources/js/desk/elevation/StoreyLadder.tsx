@@ -19,9 +19,12 @@ export function StoreyLadder() {
                     const top = y(s.ceiling);
                     const bottom = y(s.floor);
                     const height = bottom - top;
+                    // only what is in sight, so that no button lies under what is beside the drawing
+                    const shownTop = Math.max(0, top);
+                    const shown = Math.min(size.height, bottom) - shownTop;
                     const isActive = s.id === active;
                     return (
-                        <div key={s.id}>
+                        <div key={s.id} hidden={shown <= 0}>
                             <button
                                 type="button"
                                 onClick={() => {
@@ -33,8 +36,8 @@ export function StoreyLadder() {
                                 className={`absolute right-0 left-0 flex flex-col justify-center px-2 text-left hover:bg-tide-wash/60 ${chosen.includes(s.id) ? 'bg-tide-wash' : ''}`}
                                 ref={(el) => {
                                     if (el) {
-                                        el.style.top = `${top}px`;
-                                        el.style.height = `${Math.max(height, 1)}px`;
+                                        el.style.top = `${shownTop}px`;
+                                        el.style.height = `${Math.max(shown, 1)}px`;
                                     }
                                 }}
                             >
