@@ -86,7 +86,7 @@ final readonly class ElevationView
         $module = $this->design->settings->module;
 
         return [...$p->opening->toArray(), 'label' => $this->design->label($p->opening), 'symbol' => $symbol, 'u' => $u + $p->left,
-            'left' => $p->left, 'fromLeft' => $p->left - $body->start(), 'fromRight' => $body->end() - $p->right, 'sillLevel' => $p->sill, 'headLevel' => $p->head,
+            'left' => $p->left, 'fromLeft' => $p->left - $body->start(), 'fromRight' => $body->end() - $p->right, 'sillLevel' => $p->sill, 'headLevel' => $p->head, 'area' => $p->area(),
             'coordinated' => $module === null ? null : ['width' => $module->opening($p->opening->width), 'height' => $module->height($p->opening->height),
                 'fromLeft' => $module->pier($p->left - $body->start()), 'fromRight' => $module->pier($body->end() - $p->right)]];
     }

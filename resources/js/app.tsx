@@ -5,6 +5,7 @@ import { createRoot } from 'react-dom/client';
 import { BrowserRouter, Route, Routes } from 'react-router';
 import { api, Problem } from './api/client';
 import { BenchPage } from './bench/BenchPage';
+import { SheetsPage } from './sheets/SheetsPage';
 import { DeskPage } from './desk/DeskPage';
 import { ProjectsPage } from './projects/ProjectsPage';
 import { SignInPage } from './projects/SignInPage';
@@ -28,6 +29,7 @@ function Gate() {
             <Route path="/" element={<ProjectsPage user={session.data.user} />} />
             <Route path="/projects/:project" element={<DeskPage />} />
             <Route path="/projects/:project/bench/:type" element={<BenchPage />} />
+            <Route path="/projects/:project/sheets" element={<SheetsPage />} />
             <Route path="*" element={<p className="p-8">There is nothing at this address. <a className="text-tide underline" href="/">To the projects</a></p>} />
         </Routes>
     );

@@ -259,7 +259,8 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'fromLeft', type: 'number'),
     new OA\Property(property: 'fromRight', type: 'number'),
 ])]
-#[OA\Schema(schema: 'PlacedOpening', required: ['id', 'wall', 'storey', 'type', 'width', 'height', 'shape', 'position', 'sill', 'facesOut', 'mirrored', 'setback', 'ajar', 'label', 'symbol', 'u', 'left', 'fromLeft', 'fromRight', 'sillLevel', 'headLevel', 'coordinated'], properties: [
+#[OA\Schema(schema: 'PlacedOpening', required: ['id', 'wall', 'storey', 'type', 'width', 'height', 'shape', 'position', 'sill', 'facesOut', 'mirrored', 'setback', 'ajar', 'label', 'symbol', 'u', 'left', 'fromLeft', 'fromRight', 'sillLevel', 'headLevel', 'area', 'coordinated'], properties: [
+    new OA\Property(property: 'area', type: 'number', description: 'What it takes out of the wall, mm²'),
     new OA\Property(property: 'id', type: 'string'),
     new OA\Property(property: 'wall', type: 'string'),
     new OA\Property(property: 'storey', type: 'string'),
@@ -356,12 +357,15 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'sentence', type: 'string'),
     new OA\Property(property: 'place', anyOf: [new OA\Schema(ref: '#/components/schemas/Place'), new OA\Schema(type: 'null')]),
 ])]
-#[OA\Schema(schema: 'Task', required: ['id', 'state', 'done', 'total', 'outcome', 'problem'], properties: [
+#[OA\Schema(schema: 'Task', required: ['id', 'state', 'done', 'total', 'outcome', 'file', 'problem'], properties: [
     new OA\Property(property: 'id', type: 'string'),
     new OA\Property(property: 'state', type: 'string', enum: ['waiting', 'running', 'stopping', 'done', 'refused', 'cancelled']),
     new OA\Property(property: 'done', type: 'integer'),
     new OA\Property(property: 'total', type: 'integer'),
-    new OA\Property(property: 'outcome', anyOf: [new OA\Schema(ref: '#/components/schemas/Outcome'), new OA\Schema(type: 'null')]),
+    new OA\Property(property: 'outcome', description: 'of an edit', anyOf: [new OA\Schema(ref: '#/components/schemas/Outcome'), new OA\Schema(type: 'null')]),
+    new OA\Property(property: 'file', description: 'that it has made', anyOf: [
+        new OA\Schema(required: ['name', 'sheets', 'bytes'], properties: [new OA\Property(property: 'name', type: 'string'), new OA\Property(property: 'sheets', type: 'integer'), new OA\Property(property: 'bytes', type: 'integer')]), new OA\Schema(type: 'null'),
+    ]),
     new OA\Property(property: 'problem', anyOf: [new OA\Schema(ref: '#/components/schemas/Problem'), new OA\Schema(type: 'null')]),
 ])]
 #[OA\Schema(schema: 'Outcome', required: ['number', 'summary', 'chosen', 'touched', 'removed', 'undo', 'redo', 'placed', 'findings', 'wanted', 'misfits', 'notes', 'lines', 'walls'], properties: [

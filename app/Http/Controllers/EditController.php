@@ -80,8 +80,7 @@ final readonly class EditController
     private function begin(Project $project, User $user, string $name, array $args, int $base): Task
     {
         Edits::make($name, new Fields($args, $project->settings()->units)); // what cannot be asked for is said at once
-        Task::query()->where('created_at', '<', now()->subDay())->delete();
-        $task = Task::query()->create(['project_id' => $project->id, 'user_id' => $user->id, 'edit' => $name, 'args' => $args, 'base' => $base, 'state' => 'waiting', 'done' => 0, 'total' => 0]);
+        $task = Task::begin($project, $user, $name, $args, $base);
         dispatch(new RunTask($task->id));
 
         return $task;

@@ -8,9 +8,11 @@ use App\Http\Problems;
 use App\Models\Project;
 use App\Models\Task;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Support\Facades\Auth;
 use OpenApi\Attributes as OA;
+use Symfony\Component\HttpFoundation\BinaryFileResponse;
 
-/** Edits that run on their own: how far they are, and stopping them. */
+/** Edits and files in the making that run on their own: how far they are, stopping them, and what they wrote. Each is seen by who began it. */
 final class TaskController
 {
     #[OA\Get(path: '/projects/{project}/tasks/{task}', operationId: 'showTask', summary: 'How far a long edit is, and what it came to',
@@ -39,9 +41,29 @@ final class TaskController
         return new JsonResponse($this->of($project, $task)->toView());
     }
 
+    #[OA\Get(path: '/projects/{project}/tasks/{task}/file', operationId: 'taskFile', summary: 'The file that a task has made; it is kept for a day',
+        parameters: [
+            new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
+            new OA\Parameter(name: 'task', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
+        ],
+        responses: [
+            new OA\Response(response: 200, description: 'The file', content: new OA\MediaType(mediaType: 'application/octet-stream', schema: new OA\Schema(type: 'string', format: 'binary'))),
+            new OA\Response(response: 404, description: 'None', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+        ])]
+    public function file(Project $project, string $task): BinaryFileResponse
+    {
+        $found = $this->of($project, $task);
+        $name = $found->makesFile() && $found->state === 'done' ? $found->outcome['name'] ?? null : null;
+        if (! is_string($name) || ! is_file($found->file())) {
+            abort(404);
+        }
+
+        return response()->download($found->file(), $name, ['Content-Type' => str_ends_with($name, '.pdf') ? 'application/pdf' : 'application/zip']);
+    }
+
     private function of(Project $project, string $task): Task
     {
-        $found = Task::query()->where('project_id', $project->id)->findOrFail($task);
+        $found = Task::query()->where('project_id', $project->id)->where('user_id', Auth::id())->findOrFail($task);
         if ($found->isLost()) {
             $found->update(['state' => 'refused', 'outcome' => (array) Problems::problem(422, 'task.lost', 'The server stopped while this was going on. Nothing of it was done; ask for it again.')->getData(true)]);
         }

@@ -368,6 +368,57 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/projects/{project}/types/{type}/sheet": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The sheet of a unit type, as SVG by page */
+        get: operations["unitSheet"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/projects/{project}/exports/sheets/{type}.{format}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The sheet of a unit type as a file: SVG of its first page, or PDF of them all */
+        get: operations["exportSheet"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/projects/{project}/sheets": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Draw the sheets of unit types into one file; it goes on as a task, whose file can be fetched when it is done */
+        post: operations["makeSheets"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/projects/{project}/tasks/{task}": {
         parameters: {
             query?: never;
@@ -381,6 +432,23 @@ export interface paths {
         post?: never;
         /** Stop a long edit; nothing of it stays */
         delete: operations["stopTask"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/projects/{project}/tasks/{task}/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The file that a task has made; it is kept for a day */
+        get: operations["taskFile"];
+        put?: never;
+        post?: never;
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -793,6 +861,8 @@ export interface components {
             fromRight: number;
         };
         PlacedOpening: {
+            /** @description What it takes out of the wall, mm² */
+            area: number;
             id: string;
             wall: string;
             storey: string;
@@ -919,7 +989,14 @@ export interface components {
             state: "waiting" | "running" | "stopping" | "done" | "refused" | "cancelled";
             done: number;
             total: number;
+            /** @description of an edit */
             outcome: components["schemas"]["Outcome"] | null;
+            /** @description that it has made */
+            file: {
+                name: string;
+                sheets: number;
+                bytes: number;
+            } | null;
             problem: components["schemas"]["Problem"] | null;
         };
         Outcome: {
@@ -1810,6 +1887,126 @@ export interface operations {
             };
         };
     };
+    unitSheet: {
+        parameters: {
+            query?: {
+                /** @description A3 when left out */
+                paper?: "A4" | "A3" | "A2" | "A1" | "ANSI-A" | "ANSI-B" | "ANSI-C";
+            };
+            header?: never;
+            path: {
+                project: string;
+                type: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Pages */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        pages: string[];
+                    };
+                };
+            };
+            /** @description None */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    exportSheet: {
+        parameters: {
+            query?: {
+                paper?: "A4" | "A3" | "A2" | "A1" | "ANSI-A" | "ANSI-B" | "ANSI-C";
+                /** @description of an SVG; 1 when left out */
+                page?: number;
+            };
+            header?: never;
+            path: {
+                project: string;
+                type: string;
+                format: "svg" | "pdf";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description SVG or PDF */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/svg+xml": string;
+                    "application/pdf": string;
+                };
+            };
+            /** @description None */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    makeSheets: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @description of types; all when left out */
+                    ids?: string[];
+                    /** @enum {string} */
+                    paper: "A4" | "A3" | "A2" | "A1" | "ANSI-A" | "ANSI-B" | "ANSI-C";
+                    /**
+                     * @description one PDF, or an archive of SVG files
+                     * @enum {string}
+                     */
+                    format: "pdf" | "zip";
+                };
+            };
+        };
+        responses: {
+            /** @description Begun */
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Task"];
+                };
+            };
+            /** @description Cannot be drawn */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     showTask: {
         parameters: {
             query?: never;
@@ -1852,6 +2049,38 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Task"];
+                };
+            };
+        };
+    };
+    taskFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+                task: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The file */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/octet-stream": string;
+                };
+            };
+            /** @description None */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
                 };
             };
         };

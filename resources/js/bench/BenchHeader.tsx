@@ -50,6 +50,7 @@ export function BenchHeader({ isNew, type, openings, unsaved, onSave }: Props) {
                             ...(isNew
                                 ? []
                                 : [
+                                      { label: 'Its sheet', onSelect: () => void navigate(`/projects/${data.id}/sheets?type=${type}`) },
                                       { label: 'Make another like this', onSelect: () => onSave('new') },
                                       { label: 'A new unit from scratch', onSelect: () => void navigate(`/projects/${data.id}/bench/new`) },
                                       'line' as const,

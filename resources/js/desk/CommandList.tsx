@@ -46,6 +46,7 @@ export function CommandList() {
                               name: `Place ${t.mark} ${t.name}`,
                               run: () => takeInHand(data, { type: t.id, label: t.mark, width: t.width, height: t.height, sill: t.sill }),
                           })),
+                          { name: 'Make a new unit at the bench', run: () => void navigate(`/projects/${data.id}/bench/new`) },
                           {
                               name: 'Place a bare opening',
                               run: () => takeInHand(data, { type: null, label: 'bare opening', width: 1000, height: 1000, sill: 900 }),
@@ -61,6 +62,8 @@ export function CommandList() {
                               : []),
                       ]
                     : []),
+                ...data.project.types.map((t) => ({ name: `${t.mark} ${t.name} at the bench`, run: () => void navigate(`/projects/${data.id}/bench/${t.id}`) })),
+                { name: 'Sheets of the unit types', run: () => void navigate(`/projects/${data.id}/sheets`) },
                 ...exportsOffered.map((e) => ({ name: `Export: ${e.label}`, run: () => download(data.id, e.file) })),
                 { name: 'Settings of the project', run: () => desk.set({ settings: true }) },
             ],

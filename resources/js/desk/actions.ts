@@ -18,6 +18,12 @@ const sheet = (name: string, which: Sheet, key?: string, short?: string): Action
     run: () => useDesk.getState().open(which),
 });
 
+/** Whether the chosen openings hold one type of unit. */
+function oneType(data: Data): boolean {
+    const types = new Set(openings(data).map((id) => data.openings.get(id)!.type));
+    return types.size === 1 && !types.has(null);
+}
+
 /** What can be done with the chosen openings, in the order of a working day. */
 export function openingActions(data: Data): Action[] {
     if (openings(data).length === 0) return [];
@@ -34,6 +40,7 @@ export function openingActions(data: Data): Action[] {
         sheet('Carry settings to others', 'carry', 'y', 'Carry'),
         sheet('Fill bare openings with units', 'fill', 'f', 'Fill'),
         sheet('Empty: take the units out', 'empty', 'b', 'Empty'),
+        ...(oneType(data) ? [{ name: 'Make the unit a type of its own', short: 'Own type', run: () => void data.edit('opening.own-type', { ids: openings(data) }) }] : []),
     ];
 }
 

@@ -16,6 +16,7 @@ import {
 } from '../api/client';
 import { complain } from '../ui/notices';
 import { formatLength } from '../measure/format';
+import { followTask } from './followTask';
 import { useDesk } from './store';
 
 export type FoundOpening = PlacedOpening & { frontage: Frontage };
@@ -115,16 +116,8 @@ export function DataProvider({ id, children }: { id: string; children: ReactNode
 
     const goOn = useCallback(
         async (what: string, name: string, args: Args, base: number): Promise<Outcome> => {
-            let task = await api.beginEdit(id, name, args, base);
-            while (task.state === 'waiting' || task.state === 'running' || task.state === 'stopping') {
-                useDesk.setState({ going: { id: task.id, what, done: task.done, total: task.total, state: task.state } });
-                await new Promise((later) => window.setTimeout(later, 350));
-                task = await api.task(id, task.id);
-            }
-            useDesk.setState({ going: null });
-            if (task.state === 'done' && task.outcome) return task.outcome;
-            if (task.state === 'refused') throw Problem.from(task.problem, task.problem?.status ?? 422);
-            throw new Problem(0, 'task.cancelled', 'Stopped. Nothing of it was done.');
+            const task = await followTask(id, what, api.beginEdit(id, name, args, base));
+            return task.outcome!;
         },
         [id],
     );

@@ -1,3 +1,4 @@
+import { Link } from 'react-router';
 import { formatArea } from '../../measure/format';
 import { Choice } from '../../ui/Choice';
 import { openingActions } from '../actions';
@@ -140,6 +141,16 @@ export function OpeningCard({ opening }: { opening: FoundOpening }) {
                 />
                 {opening.type && (
                     <>
+                        {' '}
+                        (
+                        <Link to={`/projects/${data.id}/bench/${opening.type}`} className="text-tide underline">
+                            at the bench
+                        </Link>
+                        )
+                    </>
+                )}
+                {opening.type && (
+                    <>
                         ,{' '}
                         <Figure
                             label="Behind the outer face"
@@ -169,6 +180,17 @@ export function OpeningCard({ opening }: { opening: FoundOpening }) {
                             ]}
                             onChange={(to) => void change({ mirrored: to === 'mirrored' })}
                         />
+                        , shown{' '}
+                        <Figure
+                            label="Ajar"
+                            shown={opening.ajar === null ? 'as its type is' : `${+(opening.ajar * 100).toFixed(1)} %`}
+                            disabled={fixed}
+                            onSend={(text) => {
+                                const share = /^(as .*|-)?$/.test(text.trim()) ? null : shareOf(text);
+                                return share === null && !/^(as .*|-)?$/.test(text.trim()) ? Promise.resolve(`“${text}” is no share: give 0 to 100 %, or nothing for as its type is.`) : change({ ajar: share });
+                            }}
+                        />{' '}
+                        open
                     </>
                 )}
                 .
@@ -188,7 +210,7 @@ export function OpeningCard({ opening }: { opening: FoundOpening }) {
                         'Sill and head above the floor',
                         `${data.length(opening.sillLevel - floor)} · ${data.length(opening.headLevel - floor)}`,
                     ],
-                    ['Opening', formatArea(opening.width * opening.height, units)],
+                    ['Opening', formatArea(opening.area, units)],
                     ...(figures
                         ? ([
                               ['Glass', formatArea(figures.glass, units)],

@@ -1,0 +1,101 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Exports\MakeSheets;
+use App\Exports\Pdf;
+use App\Exports\UnitSheets;
+use App\Models\Project;
+use App\Models\Task;
+use App\Models\User;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Isleward\Core\Fields;
+use Isleward\Core\Refusal;
+use OpenApi\Attributes as OA;
+
+/** Sheets of unit types. */
+final readonly class SheetController
+{
+    private const PAPERS = ['A4', 'A3', 'A2', 'A1', 'ANSI-A', 'ANSI-B', 'ANSI-C'];
+
+    public function __construct(private UnitSheets $sheets)
+    {
+    }
+
+    #[OA\Get(path: '/projects/{project}/types/{type}/sheet', operationId: 'unitSheet', summary: 'The sheet of a unit type, as SVG by page',
+        parameters: [
+            new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
+            new OA\Parameter(name: 'type', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
+            new OA\Parameter(name: 'paper', in: 'query', description: 'A3 when left out', schema: new OA\Schema(type: 'string', enum: self::PAPERS)),
+        ],
+        responses: [
+            new OA\Response(response: 200, description: 'Pages', content: new OA\JsonContent(required: ['pages'], properties: [new OA\Property(property: 'pages', type: 'array', items: new OA\Items(type: 'string'))])),
+            new OA\Response(response: 404, description: 'None', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+        ])]
+    public function show(Request $request, Project $project, string $type): JsonResponse
+    {
+        return new JsonResponse(['pages' => $this->pages($request, $project, $type)]);
+    }
+
+    #[OA\Get(path: '/projects/{project}/exports/sheets/{type}.{format}', operationId: 'exportSheet', summary: 'The sheet of a unit type as a file: SVG of its first page, or PDF of them all',
+        parameters: [
+            new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
+            new OA\Parameter(name: 'type', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
+            new OA\Parameter(name: 'format', in: 'path', required: true, schema: new OA\Schema(type: 'string', enum: ['svg', 'pdf'])),
+            new OA\Parameter(name: 'paper', in: 'query', schema: new OA\Schema(type: 'string', enum: self::PAPERS)),
+            new OA\Parameter(name: 'page', in: 'query', description: 'of an SVG; 1 when left out', schema: new OA\Schema(type: 'integer')),
+        ],
+        responses: [
+            new OA\Response(response: 200, description: 'SVG or PDF', content: [new OA\MediaType(mediaType: 'image/svg+xml', schema: new OA\Schema(type: 'string')), new OA\MediaType(mediaType: 'application/pdf', schema: new OA\Schema(type: 'string', format: 'binary'))]),
+            new OA\Response(response: 404, description: 'None', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+        ])]
+    public function file(Request $request, Project $project, string $type, string $format): Response
+    {
+        $pages = $this->pages($request, $project, $type);
+        $page = $request->integer('page', 1);
+        $content = $format === 'pdf' ? Pdf::of($pages) : $pages[$page - 1] ?? abort(404);
+
+        return new Response($content, 200, [
+            'Content-Type' => $format === 'pdf' ? 'application/pdf' : 'image/svg+xml',
+            'Content-Disposition' => sprintf('attachment; filename="unit-sheet%s.%s"', $format === 'svg' && $page > 1 ? "-$page" : '', $format),
+        ]);
+    }
+
+    #[OA\Post(path: '/projects/{project}/sheets', operationId: 'makeSheets', summary: 'Draw the sheets of unit types into one file; it goes on as a task, whose file can be fetched when it is done',
+        parameters: [new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['paper', 'format'], properties: [
+            new OA\Property(property: 'ids', type: 'array', description: 'of types; all when left out', items: new OA\Items(type: 'string')),
+            new OA\Property(property: 'paper', type: 'string', enum: self::PAPERS),
+            new OA\Property(property: 'format', type: 'string', enum: ['pdf', 'zip'], description: 'one PDF, or an archive of SVG files'),
+        ])),
+        responses: [
+            new OA\Response(response: 202, description: 'Begun', content: new OA\JsonContent(ref: '#/components/schemas/Task')),
+            new OA\Response(response: 422, description: 'Cannot be drawn', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+        ])]
+    public function make(Request $request, Project $project): JsonResponse
+    {
+        $body = new Fields($request->json()->all());
+        $args = ['paper' => UnitSheets::paper($body->string('paper'))->value, 'format' => $body->string('format')] + ($body->has('ids') ? ['ids' => $body->strings('ids')] : []);
+        if (! in_array($args['format'], ['pdf', 'zip'], true)) {
+            throw Refusal::because('sheets.format', 'Sheets are written as one PDF, or as an archive of SVG files.');
+        }
+        /** @var User $user */
+        $user = $request->user();
+        $task = Task::begin($project, $user, MakeSheets::EDIT, $args);
+        dispatch(new MakeSheets($task->id));
+
+        return new JsonResponse($task->toView(), 202);
+    }
+
+    /** @return non-empty-list<string> */
+    private function pages(Request $request, Project $project, string $type): array
+    {
+        $pages = $this->sheets->of($project, $type, UnitSheets::paper((string) $request->string('paper', 'A3')));
+
+        return $pages === null || $pages === [] ? abort(404) : $pages;
+    }
+}
