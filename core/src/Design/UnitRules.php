@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Isleward\Core\Design;
 
 use Isleward\Core\Fields;
+use Isleward\Core\Refusal;
 use Isleward\Core\Unit\Operation;
 
 /**
@@ -37,12 +38,19 @@ final readonly class UnitRules
             if ($given->has($operation)) {
                 $l = $given->fields($operation);
                 $what = 'The greatest %s of a '.Operation::from($operation)->label().' leaf';
-                $limits[$operation] = [$l->size('width', sprintf($what, 'width')), $l->size('height', sprintf($what, 'height')), max(1.0, $l->number('weight'))];
+                $limits[$operation] = [$l->size('width', sprintf($what, 'width')), $l->size('height', sprintf($what, 'height')), self::positive($l, 'weight', sprintf($what, 'weight'))];
             }
         }
 
         return new self($limits, $f->has('doorClear') ? $f->size('doorClear', 'The clear height of a door', 0.0) : 2000.0,
-            $f->has('frameDensity') ? max(1.0, $f->number('frameDensity')) : 500.0, $f->has('infillDensity') ? max(1.0, $f->number('infillDensity')) : 600.0);
+            $f->has('frameDensity') ? self::positive($f, 'frameDensity', 'The density of frames') : 500.0, $f->has('infillDensity') ? self::positive($f, 'infillDensity', 'The density of infills') : 600.0);
+    }
+
+    private static function positive(Fields $f, string $name, string $what): float
+    {
+        $value = $f->number($name);
+
+        return $value > 0 ? $value : throw Refusal::because('settings.unit_rules', sprintf('%s must be more than nothing; %s was given.', $what, $value), details: ['field' => $name]);
     }
 
     /** @return array<string, mixed> */

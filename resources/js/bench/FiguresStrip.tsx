@@ -1,3 +1,5 @@
+import { useState } from 'react';
+import { UnitLimitsDialog } from '../desk/UnitLimitsDialog';
 import { formatArea } from '../measure/format';
 import { useData } from '../desk/data';
 import { choose, useBench } from './draft';
@@ -6,6 +8,7 @@ import { choose, useBench } from './draft';
 export function FiguresStrip() {
     const data = useData();
     const view = useBench((b) => b.view);
+    const [limits, setLimits] = useState(false);
     if (!view) return null;
     const { figures: f, doubts } = view;
     const units = data.project.settings.units;
@@ -28,8 +31,14 @@ export function FiguresStrip() {
                             </button>
                         </li>
                     ))}
+                    <li>
+                        <button type="button" className="text-xs text-tide underline" onClick={() => setLimits(true)}>
+                            What this project holds units to…
+                        </button>
+                    </li>
                 </ul>
             )}
+            <UnitLimitsDialog open={limits} onClose={() => setLimits(false)} />
             <dl className="grid grid-cols-[5fr_6fr] gap-x-4 text-xs">
                 {rows.map(([name, figure]) => (
                     <div key={name} className="flex justify-between gap-2 whitespace-nowrap">

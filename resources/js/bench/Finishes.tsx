@@ -59,7 +59,7 @@ function Swatch({ finish }: { finish: Finish }) {
 }
 
 /** The list of the project's finishes. */
-function FinishesDialog({ open, onClose }: { open: boolean; onClose: () => void }) {
+export function FinishesDialog({ open, onClose }: { open: boolean; onClose: () => void }) {
     const data = useData();
     const [list, setList] = useState<Finish[] | null>(null);
     const shown = list ?? data.project.settings.finishes;
@@ -110,7 +110,7 @@ function FinishesDialog({ open, onClose }: { open: boolean; onClose: () => void 
                 <Button onClick={add}>Add a finish</Button>
                 <span className="flex gap-2">
                     <Button onClick={close}>Cancel</Button>
-                    <Button look="main" onClick={() => void save()}>
+                    <Button look="main" disabled={!data.mayEdit} onClick={() => void save()}>
                         Keep
                     </Button>
                 </span>

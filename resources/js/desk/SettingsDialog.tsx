@@ -7,6 +7,8 @@ import { TextField } from '../ui/TextField';
 import { UnitsChoice } from '../ui/UnitsChoice';
 import { useData } from './data';
 import { useDesk } from './store';
+import { UnitLimitsDialog } from './UnitLimitsDialog';
+import { FinishesDialog } from '../bench/Finishes';
 
 /** The project's settings: name, units, the margin at corners, the nib in inner walls, masonry, the lowest floor's level, north. */
 export function SettingsDialog() {
@@ -37,6 +39,7 @@ function Form() {
         return { length: data.length(m.length), height: data.length(m.height), joint: data.length(m.joint) };
     });
     const [problem, setProblem] = useState<string>();
+    const [further, setFurther] = useState<'limits' | 'finishes' | null>(null);
 
     async function save(event: FormEvent) {
         event.preventDefault();
@@ -100,6 +103,16 @@ function Form() {
             </div>
             <TextField label="Level of the lowest floor above the site datum" value={level} onChange={setLevel} />
             <TextField label="Bearing of the plan’s upward direction, degrees clockwise from north" value={north} onChange={setNorth} />
+            <p className="flex gap-4">
+                <button type="button" className="text-tide underline" onClick={() => setFurther('limits')}>
+                    Limits of sashes and leaves…
+                </button>
+                <button type="button" className="text-tide underline" onClick={() => setFurther('finishes')}>
+                    Finishes…
+                </button>
+            </p>
+            <UnitLimitsDialog open={further === 'limits'} onClose={() => setFurther(null)} />
+            <FinishesDialog open={further === 'finishes'} onClose={() => setFurther(null)} />
             <p role="alert" className="text-buoy empty:hidden">
                 {problem}
             </p>
