@@ -7,6 +7,7 @@ namespace Isleward\Core\Bench;
 use Isleward\Core\Fields;
 use Isleward\Core\Refusal;
 use Isleward\Core\Unit\Axis;
+use Isleward\Core\Unit\SolvedDivision;
 
 /** Steps that divide regions and put them together again. */
 final class Dividing
@@ -135,40 +136,41 @@ final class Dividing
         foreach ($before as $division) {
             $node = $after->division($division->path);
             $parts = Draft::parts($node);
-            foreach ($parts as $i => $part) {
-                if (isset($part['fixed'])) {
-                    [$from, $end] = [$division->parts[$i]['from'], $division->parts[$i]['to']];
-                    $parts[$i]['fixed'] = $to === 'faces' ? $end - $from : self::toCentres($draft, $division->path, $i, $end - $from, count($parts), $division->face);
-                }
-            }
-            $after = $after->withNode($division->path, ['parts' => $parts] + $node);
+            $after = $after->withNode($division->path, ['parts' => self::measured($division, $parts, $to === 'centres')] + $node);
         }
 
         return $after;
     }
 
-    /** A clear size with what bounds it to its centre line, or to the unit's side. */
-    private static function toCentres(Draft $draft, string $path, int $i, float $clear, int $count, float $face): float
+    /**
+     * Parts with their sizes measured another way. Shares stay as they are where they divide the rest as before; else they
+     * become the sizes, in their ratio.
+     *
+     * @param  list<array<array-key, mixed>>  $parts
+     * @return list<array<array-key, mixed>>
+     */
+    private static function measured(SolvedDivision $division, array $parts, bool $toCentres): array
     {
-        $axis = Draft::axis($draft->division($path));
-
-        return $clear + ($i > 0 ? $face / 2 : self::beside($draft, $path, $axis, false)) + ($i < $count - 1 ? $face / 2 : self::beside($draft, $path, $axis, true));
-    }
-
-    /** From a region's edge to the middle of the divider beside it, or to the unit's side. */
-    private static function beside(Draft $draft, string $path, Axis $axis, bool $high): float
-    {
-        while ($path !== '') {
-            [$parent, $i] = Draft::parent($path);
-            $division = $draft->division($parent);
-            if (Draft::axis($division) === $axis && ($high ? $i < count(Draft::parts($division)) - 1 : $i > 0)) {
-                return (new Fields($division))->number('face') / 2;
+        $sizes = $ratios = [];
+        [$low, $high] = $division->axis === Axis::Columns ? [0, 2] : [1, 3];
+        foreach ($division->parts as $i => ['from' => $from, 'to' => $end]) {
+            $sizes[$i] = ! $toCentres ? $end - $from
+                : ($i < count($parts) - 1 ? $end + $division->face / 2 : $division->grid[$high]) - ($i > 0 ? $from - $division->face / 2 : $division->grid[$low]);
+            $share = $parts[$i]['share'] ?? null;
+            if (is_int($share) || is_float($share)) {
+                $ratios[] = $sizes[$i] / $share;
             }
-            $path = $parent;
         }
-        $frame = $draft->tree()->frame;
+        $keep = $ratios === [] || max($ratios) - min($ratios) < 1e-6 * max($ratios);
+        foreach ($parts as $i => $part) {
+            if (isset($part['fixed'])) {
+                $parts[$i]['fixed'] = $sizes[$i];
+            } elseif (! $keep) {
+                $parts[$i]['share'] = $sizes[$i];
+            }
+        }
 
-        return $axis === Axis::Columns ? ($high ? $frame->right : $frame->left) : ($high ? $frame->head : $frame->sill);
+        return $parts;
     }
 
     /**

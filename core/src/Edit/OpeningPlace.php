@@ -56,16 +56,19 @@ final readonly class OpeningPlace implements Edit
             'sill' => $sill,
             'facesOut' => $args->bool('facesOut', true),
             'mirrored' => $args->bool('mirrored'),
-            'setback' => $args->has('setback') ? $args->length('setback') : $type?->tree()->setback ?? $this->usualSetback($design),
+            'setback' => $args->has('setback') ? $args->length('setback') : $type?->tree()->setback ?? self::usualSetback($design->wall($args->string('wall'))->thickness, $type?->tree()->frame->depth ?? 0.0),
         ], $args->units()));
         OpeningRules::require($design, $opening);
 
         return new Change(sprintf('Placed %s', $design->label($opening)), [Operation::add($opening)], [$opening->id]);
     }
 
-    /** A third of the way into the wall, in steps of 10, so that there is a reveal outside and a board inside (common practice). */
-    private function usualSetback(Design $design): float
+    /**
+     * About a third of the way into the wall, in steps of 10, so that there is a reveal outside and a board inside; never so far
+     * that the frame stands out inside; a frame deeper than the wall stands out of both faces alike (common practice).
+     */
+    private static function usualSetback(float $thickness, float $depth): float
     {
-        return round($design->wall($this->args->string('wall'))->thickness * 0.3 / 10) * 10;
+        return $depth >= $thickness ? ($thickness - $depth) / 2 : min(round($thickness * 0.3 / 10) * 10, $thickness - $depth);
     }
 }

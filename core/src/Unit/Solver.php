@@ -120,7 +120,7 @@ final class Solver
                 }
             }
         }
-        $this->divisions[] = new SolvedDivision($path, $division->axis, $division->face, $box, $parts);
+        $this->divisions[] = new SolvedDivision($path, $division->axis, $division->face, $box, $grid, $parts);
     }
 
     /** @return list<Contour> */
