@@ -10,10 +10,9 @@ use Isleward\Core\Scene\Scene;
 use Isleward\Core\Tests\Support\House;
 use Isleward\Core\Wall\Bodies;
 use Isleward\Core\Wall\Mesher;
-use PHPUnit\Framework\TestCase;
 
 /** Our geometry and files held against libraries that are not ours. */
-final class PeersTest extends TestCase
+final class PeersTest extends PeerCase
 {
     public function test_net_areas_agree_with_polygon_clipping_jsts_and_earcut(): void
     {
@@ -104,26 +103,5 @@ final class PeersTest extends TestCase
         }
 
         return $holes;
-    }
-
-    /**
-     * @param  list<array<string, mixed>>  $cases
-     * @return list<array<string, mixed>>
-     */
-    private static function ask(string $script, array $cases): array
-    {
-        $file = (string) tempnam(sys_get_temp_dir(), 'peer');
-        file_put_contents($file, json_encode($cases, JSON_THROW_ON_ERROR));
-
-        return self::node($script, $file);
-    }
-
-    private static function node(string $script, string $file): mixed
-    {
-        exec(sprintf('node %s %s 2>&1', escapeshellarg(__DIR__.'/'.$script), escapeshellarg($file)), $lines, $code);
-        unlink($file);
-        self::assertSame(0, $code, implode("\n", $lines));
-
-        return json_decode((string) end($lines), true, 64, JSON_THROW_ON_ERROR);
     }
 }

@@ -208,6 +208,23 @@ final readonly class Contour
         return $spans;
     }
 
+    /** Whether two of its sides cross, curves taken as chords that leave them by 1 mm. */
+    public function crossesItself(): bool
+    {
+        $ring = $this->ring(1.0);
+        $n = intdiv(count($ring), 2);
+        $side = static fn (int $i, int $j): float => ($ring[(2 * $i + 2) % (2 * $n)] - $ring[2 * $i]) * ($ring[(2 * $j + 1) % (2 * $n)] - $ring[2 * $i + 1]) - ($ring[(2 * $i + 3) % (2 * $n)] - $ring[2 * $i + 1]) * ($ring[(2 * $j) % (2 * $n)] - $ring[2 * $i]);
+        for ($i = 0; $i < $n && $n > 4; $i++) {
+            for ($j = $i + 2; $j < $n - ($i === 0 ? 1 : 0); $j++) {
+                if ($side($i, $j) * $side($i, $j + 1) < -1e-3 && $side($j, $i) * $side($j, $i + 1) < -1e-3) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
+    }
+
     private static function onLine(Edge $e, bool $upright, float $at): bool
     {
         return abs(($upright ? $e->x0 : $e->y0) - $at) < 1e-6;

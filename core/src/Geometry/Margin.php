@@ -55,15 +55,7 @@ final readonly class Margin
             for ($k = 0; $k < $n; $k++) {
                 $corners[$k] = self::corner($edges, $lines, $widths, $active[($k + $n - 1) % $n], $active[$k]);
             }
-            $worst = -1;
-            $least = 1e-6;
-            for ($k = 0; $k < $n; $k++) {
-                $left = self::left($lines[$active[$k]] ?? throw new \LogicException('An active edge has a line.'), $edges[$active[$k]], $corners[$k][1], $corners[($k + 1) % $n][0]);
-                if ($left < $least) {
-                    $least = $left;
-                    $worst = $k;
-                }
-            }
+            $worst = self::vanishing($edges, $lines, $active, $corners);
             if ($worst >= 0) {
                 array_splice($active, $worst, 1);
             }
@@ -86,7 +78,36 @@ final readonly class Margin
         }
         $inner = Contour::of($inner);
 
-        return new self($contour, $inner->area() > 1.0 && ! self::crossesItself($inner) ? $inner : null, $inside, $lines, $widths, $steps);
+        return new self($contour, $inner->area() > 1.0 && ! $inner->crossesItself() ? $inner : null, $inside, $lines, $widths, $steps);
+    }
+
+    /**
+     * Which of the lines still there has to go next: the one most of which its neighbours have passed, or the shorter of two that
+     * pass each other by, since what lay between them is gone; -1 for none.
+     *
+     * @param  list<Edge>  $edges
+     * @param  array<int, Edge|null>  $lines
+     * @param  list<int>  $active
+     * @param  list<array{array{float, float}, array{float, float}}>  $corners
+     */
+    private static function vanishing(array $edges, array $lines, array $active, array $corners): int
+    {
+        $n = count($active);
+        $worst = -1;
+        $least = 1e-6;
+        for ($k = 0; $k < $n; $k++) {
+            $before = ($k + $n - 1) % $n;
+            if (($active[$before] + 1) % count($edges) !== $active[$k] && $corners[$k][0] !== $corners[$k][1]) {
+                return $edges[$active[$before]]->length() < $edges[$active[$k]]->length() ? $before : $k;
+            }
+            $left = self::left($lines[$active[$k]] ?? throw new \LogicException('An active edge has a line.'), $edges[$active[$k]], $corners[$k][1], $corners[($k + 1) % $n][0]);
+            if ($left < $least) {
+                $least = $left;
+                $worst = $k;
+            }
+        }
+
+        return $worst;
     }
 
     /**
@@ -130,31 +151,6 @@ final readonly class Margin
         $piece = $line->between($start[0], $start[1], $end[0], $end[1]);
 
         return abs($piece->sweep) > abs($line->sweep) + M_PI ? -abs($piece->sweep - 2 * M_PI) * $line->rx : abs($piece->sweep) * $line->rx;
-    }
-
-    private static function crossesItself(Contour $contour): bool
-    {
-        $n = count($contour->edges);
-        if ($n < 5) {
-            return false;
-        }
-        for ($i = 0; $i < $n; $i++) {
-            for ($j = $i + 2; $j < $n - ($i === 0 ? 1 : 0); $j++) {
-                if (self::cross($contour->edges[$i], $contour->edges[$j])) {
-                    return true;
-                }
-            }
-        }
-
-        return false;
-    }
-
-    private static function cross(Edge $a, Edge $b): bool
-    {
-        $side = static fn (Edge $e, float $x, float $y): float => ($e->x1 - $e->x0) * ($y - $e->y0) - ($e->y1 - $e->y0) * ($x - $e->x0);
-
-        return ! $a->isCurved() && ! $b->isCurved()
-            && $side($a, $b->x0, $b->y0) * $side($a, $b->x1, $b->y1) < -1e-3 && $side($b, $a->x0, $a->y0) * $side($b, $a->x1, $a->y1) < -1e-3;
     }
 
     /**
@@ -227,6 +223,9 @@ final readonly class Margin
             return [...self::joined($r, [$before->x0, $before->y0]), $before];
         }
         $step = $r === $this->inside[$i][0] ? $this->steps[$i] ?? $r : $r;
+        if (abs(($step[0] - $r[0]) * ($p[1] - $r[1]) - ($step[1] - $r[1]) * ($p[0] - $r[0])) < 1e-6 * hypot($p[0] - $r[0], $p[1] - $r[1])) {
+            $step = $r; // along the line to the outer end: no corner of the piece
+        }
         if ($this->widths[$j] === 0.0 && $this->lines[$j] !== null && hypot($step[0] - $p[0], $step[1] - $p[1]) > 1e-7) {
             return [...self::joined($r, $step), $before->between($step[0], $step[1], $p[0], $p[1])];
         }
@@ -257,7 +256,7 @@ final readonly class Margin
         $ring = [$next->x0, $next->y0, $next->x1, $next->y1, $rx, $ry, $px, $py];
         $within = true;
         for ($k = 0; $k < 8; $k += 2) {
-            $within = $within && ($ring[($k + 2) % 8] - $ring[$k]) * ($edge->y0 - $ring[$k + 1]) - ($ring[($k + 3) % 8] - $ring[$k + 1]) * ($edge->x0 - $ring[$k]) > 0;
+            $within = $within && ($ring[($k + 2) % 8] - $ring[$k]) * ($edge->y0 - $ring[$k + 1]) - ($ring[($k + 3) % 8] - $ring[$k + 1]) * ($edge->x0 - $ring[$k]) > -1e-6;
         }
 
         return $within ? 1 : -1;

@@ -41,6 +41,12 @@ final class UnitParts
      */
     public static function geometry(SolvedUnit $unit, Settings $settings, float $setback, bool $facesOut, float $thickness, ?float $ajar): Geometry
     {
+        return new Geometry(array_map(Mesh::merged(...), self::solids($unit, $settings, $setback, $facesOut, $thickness, $ajar)));
+    }
+
+    /** @return array<string, list<Mesh>> each member, infill, pane and blade a closed solid of its own, by material; arguments as of {@see geometry} */
+    public static function solids(SolvedUnit $unit, Settings $settings, float $setback, bool $facesOut, float $thickness, ?float $ajar): array
+    {
         $poses = [];
         foreach ($unit->lights as $light) {
             foreach ($light->leaves as $leaf) {
@@ -58,7 +64,7 @@ final class UnitParts
             $parts->add(Material::Glass->value, self::prism($pane->contour->ring(self::SAGITTA), $pane->back, $pane->thickness()), $pane->leaf);
         }
 
-        return new Geometry(array_map(Mesh::merged(...), $parts->meshes));
+        return $parts->meshes;
     }
 
     private function member(Member $member): void

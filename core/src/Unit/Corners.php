@@ -20,25 +20,12 @@ final class Corners
     {
         $edges = $margin->outer->edges;
         $n = count($edges);
+        $through = $mitred ? [] : self::through($margin, $sides, $widths);
         // what a neighbour changes of a piece: its inner ends where it runs through, its outer ones where it stops
         $innerStart = $innerEnd = $outerStart = $outerEnd = [];
-        for ($b = 0; $b < $n && ! $mitred; $b++) {
+        foreach ($through as $b => [$afterStops, $x]) {
             $a = ($b + $n - 1) % $n;
-            if ($widths[$a] <= 0 || $widths[$b] <= 0 || $sides[$a]->isJamb() === $sides[$b]->isJamb() || $margin->lines[$a] === null || $margin->lines[$b] === null
-                || $edges[$a]->isCurved() || $edges[$b]->isCurved()) {
-                continue;
-            }
-            [$ax, $ay] = $edges[$a]->direction(1.0);
-            [$bx, $by] = $edges[$b]->direction(0.0);
-            if ($ax * $by - $ay * $bx < 1e-6) {
-                continue; // tangent, or a corner that points inward
-            }
-            [$through, $stops] = $sides[$a]->isJamb() ? [$a, $b] : [$b, $a];
-            $x = $margin->lines[$through]?->meets($edges[$stops], $edges[$b]->x0, $edges[$b]->y0);
-            if ($x === null) {
-                continue;
-            }
-            if ($through === $a) {
+            if ($afterStops) {
                 $innerEnd[$a] = $outerStart[$b] = $x;
             } else {
                 $innerStart[$b] = $outerEnd[$a] = $x;
@@ -58,5 +45,48 @@ final class Corners
         }
 
         return $pieces;
+    }
+
+    /**
+     * Corners at which a jamb runs through and a head or sill stops at its inner line. Where the jambs on both sides would meet
+     * before they reach the edge between them, neither runs through.
+     *
+     * @param  list<Side>  $sides
+     * @param  list<float>  $widths
+     * @return array<int, array{bool, array{float, float}}> by the edge after the corner: whether that one stops, and where
+     */
+    private static function through(Margin $margin, array $sides, array $widths): array
+    {
+        $edges = $margin->outer->edges;
+        $n = count($edges);
+        $through = [];
+        for ($b = 0; $b < $n; $b++) {
+            $a = ($b + $n - 1) % $n;
+            if ($widths[$a] <= 0 || $widths[$b] <= 0 || $sides[$a]->isJamb() === $sides[$b]->isJamb() || $margin->lines[$a] === null || $margin->lines[$b] === null
+                || $edges[$a]->isCurved() || $edges[$b]->isCurved()) {
+                continue;
+            }
+            [$ax, $ay] = $edges[$a]->direction(1.0);
+            [$bx, $by] = $edges[$b]->direction(0.0);
+            if ($ax * $by - $ay * $bx < 1e-6) {
+                continue; // tangent, or a corner that points inward
+            }
+            [$runs, $stops] = $sides[$a]->isJamb() ? [$a, $b] : [$b, $a];
+            $x = $margin->lines[$runs]?->meets($edges[$stops], $edges[$b]->x0, $edges[$b]->y0);
+            if ($x !== null) {
+                $through[$b] = [$runs === $a, $x];
+            }
+        }
+        foreach ($edges as $i => $e) {
+            $next = ($i + 1) % $n;
+            [$dx, $dy] = $e->direction(0.0);
+            $start = isset($through[$i]) && $through[$i][0] ? $through[$i][1] : [$e->x0, $e->y0];
+            $end = isset($through[$next]) && ! $through[$next][0] ? $through[$next][1] : [$e->x1, $e->y1];
+            if (! $e->isCurved() && ($end[0] - $start[0]) * $dx + ($end[1] - $start[1]) * $dy < 1e-6) {
+                unset($through[$i], $through[$next]);
+            }
+        }
+
+        return $through;
     }
 }

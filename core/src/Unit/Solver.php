@@ -149,10 +149,8 @@ final class Solver
             return null;
         }
         $pieces = Corners::pieces($margin, $sides, $widths, $as['mitred']);
-        $short = $contour->area() - $margin->inner->area() - array_sum(array_map(static fn (array $p): float => $p[1]->area(), $pieces));
-        if (abs($short) > 0.01) {
-            throw Refusal::because('unit.frame_crosses', sprintf('Stretches next to each other are so much shorter than the frame of %s beside them is wide that its pieces would overlap by %s mm².', UnitTree::mm(max($widths)), number_format(abs($short), 0, '.', ' ')),
-                details: ['path' => $as['path'], 'field' => 'outline']);
+        if (! $contour->isRectangle()) {
+            self::requireWhole($contour, $margin->inner, array_column($pieces, 1), max($widths), $as['path']);
         }
         foreach ($pieces as [$i, $piece]) {
             $role = $as['roles'][$sides[$i]->isJamb() ? 0 : ($sides[$i] === Side::Head ? 1 : 2)];
@@ -160,6 +158,21 @@ final class Solver
         }
 
         return $margin->inner;
+    }
+
+    /**
+     * @param  list<Contour>  $pieces
+     *
+     * @throws Refusal when the pieces of a frame or sash do not fill its place, each in one piece
+     */
+    private static function requireWhole(Contour $contour, Contour $inner, array $pieces, float $widest, string $path): void
+    {
+        $short = $contour->area() - $inner->area() - array_sum(array_map(static fn (Contour $p): float => $p->area(), $pieces));
+        $crossed = array_filter($pieces, static fn (Contour $p): bool => $p->crossesItself());
+        if (abs($short) > 0.01 || $crossed !== []) {
+            throw Refusal::because('unit.frame_crosses', sprintf('Some sides of this %s are so much shorter than the %s of its frame or sash that its pieces would run across each other.', $path === '' ? 'unit' : 'light', UnitTree::mm($widest)),
+                details: ['path' => $path, 'field' => 'outline']);
+        }
     }
 
     public function member(Member $member): void

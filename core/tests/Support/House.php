@@ -68,6 +68,18 @@ final class House implements Ids
         return Edits::make($edit, new Fields($args, $this->design->settings->units))->apply($this->design, $this);
     }
 
+    /** Whether an edit is refused with a sentence. @param  array<string, mixed>  $args */
+    public function refuses(string $edit, array $args): bool
+    {
+        try {
+            $this->try($edit, $args)->requireDoable();
+        } catch (\Isleward\Core\Refusal) {
+            return true;
+        }
+
+        return false;
+    }
+
     public function storey(int $i): string
     {
         return $this->design->storeys->all[$i]->id;
