@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Editing;
 
 use App\Http\Problems;
+use App\Models\Project;
 use App\Models\Task;
 
 /** One run of a task: taken once, telling how far it is, stopped when asked to, with what it came to or why not. */
@@ -27,7 +28,7 @@ final readonly class TaskRun
             $this->end('cancelled', null);
         } catch (\Throwable $e) {
             report($e);
-            $this->end('refused', (array) Problems::respond($e)->getData(true));
+            $this->end('refused', (array) Problems::respond($e, Project::query()->find($task->project_id)?->settings()->units)->getData(true));
         }
     }
 

@@ -5,23 +5,26 @@ declare(strict_types=1);
 namespace App\Http;
 
 use App\Editing\Conflict;
+use App\Models\Project;
 use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Session\TokenMismatchException;
 use Illuminate\Validation\ValidationException;
+use Isleward\Core\Measure\Units;
 use Isleward\Core\Refusal;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 
 /** Everything that goes wrong, as application/problem+json (RFC 9457) with a stable code and a sentence. */
 final class Problems
 {
-    public static function respond(\Throwable $e): JsonResponse
+    /** @param  Units|null  $units  in which lengths are said; null for those of the project that is asked about */
+    public static function respond(\Throwable $e, ?Units $units = null): JsonResponse
     {
         return match (true) {
             $e instanceof Conflict => self::problem(409, $e->reason, $e->getMessage(), ['elements' => $e->elements, 'details' => $e->details]),
-            $e instanceof Refusal => self::problem(422, $e->reason, $e->getMessage(), ['elements' => $e->elements, 'details' => $e->details]),
+            $e instanceof Refusal => self::problem(422, $e->reason, $e->said($units ?? self::units()), ['elements' => $e->elements, 'details' => $e->details]),
             $e instanceof ValidationException => self::problem(422, 'request.invalid', $e->getMessage(), ['fields' => $e->errors()]),
             $e instanceof AuthenticationException => self::problem(401, 'session.missing', 'Sign in first.'),
             $e instanceof AuthorizationException => self::problem(403, 'project.not_allowed', $e->getMessage()),
@@ -30,6 +33,13 @@ final class Problems
             $e instanceof HttpExceptionInterface => self::http($e),
             default => self::problem(500, 'server.error', config('app.debug') === true ? $e->getMessage() : 'Something went wrong on our side. Nothing was changed; try again.'),
         };
+    }
+
+    private static function units(): Units
+    {
+        $project = request()->route('project');
+
+        return $project instanceof Project ? $project->settings()->units : Units::Millimetre;
     }
 
     /** @param  array<string, mixed>  $more */

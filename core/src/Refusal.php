@@ -4,11 +4,15 @@ declare(strict_types=1);
 
 namespace Isleward\Core;
 
+use Isleward\Core\Measure\Length;
+use Isleward\Core\Measure\Units;
+
 /**
  * What cannot be done, said so that a designer understands it.
  *
  * Every reason has a class with named constructors, or uses {@see Refusal::because()}; the code is stable and in the
- * form "subject.reason", the sentence carries the figures, and the elements name what it concerns.
+ * form "subject.reason", the sentence carries the figures, and the elements name what it concerns. Lengths that it marks
+ * ({@see Length::mark()}) are written in the units of whoever it is said to; its message has them in mm.
  */
 class Refusal extends \DomainException
 {
@@ -18,11 +22,17 @@ class Refusal extends \DomainException
      */
     final protected function __construct(
         public readonly string $reason,
-        string $sentence,
+        private readonly string $sentence,
         public readonly array $elements = [],
         public readonly array $details = [],
     ) {
-        parent::__construct($sentence);
+        parent::__construct(Length::said($sentence, Units::Millimetre));
+    }
+
+    /** The sentence with its lengths as a project writes them. */
+    public function said(Units $units): string
+    {
+        return Length::said($this->sentence, $units);
     }
 
     /**

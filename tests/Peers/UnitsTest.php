@@ -49,13 +49,18 @@ final class UnitsTest extends PeerCase
             $units[] = Units::random(true);
         }
         $settings = Settings::create('pr-1', 'Peers', Measure::Millimetre);
-        $cases = array_map(static fn (SolvedUnit $u): array => ['solids' => array_map(static fn (Mesh $m): array => ['positions' => $m->positions, 'triangles' => $m->triangles], array_merge(...array_values(UnitParts::solids($u, $settings, 90.0, true, 300.0, 0.0))))], $units);
+        $solids = static fn (SolvedUnit $u, float $ajar): array => ['solids' => array_map(static fn (Mesh $m): array => ['positions' => $m->positions, 'triangles' => $m->triangles], array_merge(...array_values(UnitParts::solids($u, $settings, 90.0, true, 300.0, $ajar))))];
+        $cases = array_map(static fn (SolvedUnit $u): array => $solids($u, 0.0), $units);
+        foreach (Stock::types() as $i => $type) {
+            array_push($cases, $solids($units[$i], 0.25), $solids($units[$i], 1.0));
+        }
         foreach (self::ask('units.mjs', $cases) as $i => $theirs) {
             self::assertSame(['NoError'], $theirs['states'], "unit $i");
             self::assertIsNumeric($theirs['union']);
             self::assertIsNumeric($theirs['sum']);
             self::assertGreaterThan(0, $theirs['union']);
-            self::assertEqualsWithDelta(1.0, $theirs['sum'] / $theirs['union'], 1e-3, "unit $i ".($i < count(Stock::types()) ? (string) Stock::types()[$i]['mark'] : ''));
+            // leaves have no clearance here, so one that has begun to turn grazes what it shut against
+            self::assertEqualsWithDelta(1.0, $theirs['sum'] / $theirs['union'], $i < count($units) ? 1e-3 : 3e-3, "unit $i");
         }
     }
 

@@ -11,6 +11,7 @@ use Isleward\Core\Drawing\Shape;
 use Isleward\Core\Drawing\UnitElevation;
 use Isleward\Core\Drawing\UnitPlan;
 use Isleward\Core\Drawing\UnitSection;
+use Isleward\Core\Measure\Length;
 use Isleward\Core\Unit\Axis;
 use Isleward\Core\Unit\Opens;
 use Isleward\Core\Unit\Operation;
@@ -53,7 +54,7 @@ final class View
             'lights' => array_map(static fn ($l): array => Figures::light($unit, $l, $rules, $ajar), $unit->lights),
             'dividers' => self::dividers($unit),
             'figures' => Figures::of($unit, $rules),
-            'doubts' => $doubts,
+            'doubts' => array_map(static fn (array $d): array => ['what' => Length::said($d['what'], $settings->units)] + $d, $doubts),
             'members' => TakeOff::members($unit), 'panes' => TakeOff::panes($unit), 'hardware' => (object) TakeOff::hardware($unit),
         ];
     }

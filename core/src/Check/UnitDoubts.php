@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Check;
 
+use Isleward\Core\Measure\Length;
 use Isleward\Core\Unit\Solved;
 use Isleward\Core\Unit\UnitChecks;
 
@@ -26,7 +27,7 @@ final class UnitDoubts implements Rule
                 // of several leaves alike one is said
                 if (! isset($said[$doubt['rule']])) {
                     $said[$doubt['rule']] = true;
-                    $findings[] = $wall->finding($doubt['rule'], $p, $doubt['figure'], $doubt['what'], null);
+                    $findings[] = $wall->finding($doubt['rule'], $p, $doubt['figure'], Length::said($doubt['what'], $wall->design->settings->units), null);
                 }
             }
         }

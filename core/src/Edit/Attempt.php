@@ -103,7 +103,7 @@ final class Attempt
                 $why = $this->whyNot($after, $placed, $before);
             } catch (Refusal $refusal) {
                 $placed = self::placeOrNull($after, $opening);
-                $why = $refusal->getMessage();
+                $why = $refusal->said($this->design->settings->units);
             }
             if ($why !== null) {
                 $this->misfits[] = new Misfit($before->id ?? $opening->id, $why, $placed);

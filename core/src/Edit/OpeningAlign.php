@@ -59,7 +59,7 @@ final readonly class OpeningAlign implements Edit
             try {
                 $attempt->alter($opening, $this->aligned($design, $opening, $with));
             } catch (Refusal $refusal) {
-                $attempt->cannot($id, $refusal->getMessage());
+                $attempt->cannot($id, $refusal->said($design->settings->units));
             }
         }
 

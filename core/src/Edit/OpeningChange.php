@@ -60,7 +60,7 @@ final readonly class OpeningChange implements Edit
                 try {
                     $attempt->alter($before, $values->of($before));
                 } catch (Refusal $refusal) {
-                    $attempt->cannot($id, $refusal->getMessage());
+                    $attempt->cannot($id, $refusal->said($design->settings->units));
                 }
             }
 

@@ -57,7 +57,7 @@ final readonly class OpeningFill implements Edit
                 $like = $this->like($design, $opening);
                 Solved::in($like, $opening);
             } catch (Refusal $refusal) {
-                $misfits[] = new Misfit($id, $refusal->getMessage(), $design->places->of($opening));
+                $misfits[] = new Misfit($id, $refusal->said($design->settings->units), $design->places->of($opening));
 
                 continue;
             }

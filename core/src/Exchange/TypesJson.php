@@ -75,7 +75,7 @@ final class TypesJson
                 $type = UnitType::from(new Fields(['id' => $ids->next(Kind::Type), 'position' => ++$position] + $one->all()));
                 Solved::of($type, $type->width, $type->height);
             } catch (Refusal $refusal) {
-                throw Refusal::because('import.type', sprintf('Type %d%s of this document cannot be read: %s Nothing was brought in.', $i + 1, $mark === '' ? '' : ", $mark,", $refusal->getMessage()), details: ['reason' => $refusal->reason]);
+                throw Refusal::because('import.type', sprintf('Type %d%s of this document cannot be read: %s Nothing was brought in.', $i + 1, $mark === '' ? '' : ", $mark,", $refusal->said($design->settings->units)), details: ['reason' => $refusal->reason]);
             }
             $free = self::isTaken($types, $type->mark) ? TypeMark::next($types, $type->mark) : $type->mark;
             if ($free !== $type->mark) {

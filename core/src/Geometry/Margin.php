@@ -88,7 +88,7 @@ final readonly class Margin
      * @param  list<Edge>  $edges
      * @param  array<int, Edge|null>  $lines
      * @param  list<int>  $active
-     * @param  list<array{array{float, float}, array{float, float}}>  $corners
+     * @param  array<int, array{array{float, float}, array{float, float}}>  $corners  by place in $active
      */
     private static function vanishing(array $edges, array $lines, array $active, array $corners): int
     {

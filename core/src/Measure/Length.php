@@ -51,12 +51,24 @@ final class Length
         };
     }
 
+    /** A length in a sentence of which it is not known yet in whose units it will be said: {@see said()}. */
+    public static function mark(float $mm): string
+    {
+        return sprintf('{mm:%.6F}', $mm);
+    }
+
+    /** A sentence with the lengths that are marked in it written in these units. */
+    public static function said(string $sentence, Units $units): string
+    {
+        return (string) preg_replace_callback('/\{mm:(-?\d+\.\d+)\}/', static fn (array $m): string => self::format((float) $m[1], $units), $sentence);
+    }
+
     private static function millimetres(float $mm): string
     {
         $rounded = round($mm, 1);
         $whole = abs($rounded - round($rounded)) < 0.05;
 
-        return number_format($rounded + 0.0, $whole ? 0 : 1, '.', self::THIN_SPACE);
+        return str_replace('-', '−', number_format($rounded + 0.0, $whole ? 0 : 1, '.', self::THIN_SPACE));
     }
 
     private static function feetInches(float $mm): string

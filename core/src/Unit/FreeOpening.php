@@ -130,7 +130,7 @@ final readonly class FreeOpening
 
     private static function folded(float $w, float $h, int $leaves, float $thick, float $angle): self
     {
-        $free = $angle <= 0.0 ? 0.0 : max(0.0, $w - $w * cos($angle) - $thick * sin($angle) * ($leaves % 2 === 0 ? $leaves / 2 : ($leaves + 1) / 2));
+        $free = $angle <= 0.0 ? 0.0 : max(0.0, $w - $w * cos($angle) - $leaves * $thick * sin($angle));
 
         return new self($free, $free > 0 ? $h : 0.0, $free * $h, $free * $h);
     }

@@ -55,7 +55,7 @@ final class LightSolver
             Operation::VerticalPivot => [$this->leaf($region, $back, $sash, Motion::turning(true, ($x0 + $x1) / 2, $depth / 2, $light->reach() * ($light->hinge === HingeSide::Left ? -1 : 1)), $light->hinge)],
             Operation::Sliding, Operation::SlidingDoor => $this->sliding($region, $sash),
             Operation::VerticalSliding => $this->verticalSliding($region, $sash),
-            Operation::Folding => $this->folding($region, $sash, $face, $outward),
+            Operation::Folding => $this->folding($region, $sash, $outward),
             default => [],
         };
     }
@@ -156,7 +156,7 @@ final class LightSolver
     }
 
     /** @return list<Leaf> */
-    private function folding(Contour $region, Sash $sash, float $face, bool $outward): array
+    private function folding(Contour $region, Sash $sash, bool $outward): array
     {
         $this->requireLevel($region);
         [$x0, $y0, $x1, $y1] = $region->bounds();
@@ -166,6 +166,7 @@ final class LightSolver
             throw $this->noRoom('leaf', $width, $y1 - $y0);
         }
         $left = $this->light->hinge === HingeSide::Left;
+        $back = ($this->solver->tree->frame->depth - $sash->depth) / 2;
         $leaves = [];
         for ($i = 0; $i < $n; $i++) {
             $from = $x0 + $i * $width;
@@ -173,8 +174,8 @@ final class LightSolver
             $turn = ($outward === $left ? -1 : 1) * $this->light->reach();
             // leaves hang in pairs: one turns about its side towards the jamb, the next about the other
             $hinge = ($order % 2 === 0) === $left ? HingeSide::Left : HingeSide::Right;
-            $leaves[] = $this->leaf(Contour::rectangle($from, $y0, $from + $width, $y1), ($this->solver->tree->frame->depth - $sash->depth) / 2, $sash,
-                Motion::folding($order, $left ? $x0 : $x1, $left ? $width : -$width, $face, $turn), $hinge);
+            $leaves[] = $this->leaf(Contour::rectangle($from, $y0, $from + $width, $y1), $back, $sash,
+                Motion::folding($order, $left ? $x0 : $x1, $left ? $width : -$width, $sash->depth, $outward ? $back : $back + $sash->depth, $turn), $hinge);
         }
 
         return $leaves;

@@ -6,7 +6,6 @@ namespace Isleward\Core\Unit;
 
 use Isleward\Core\Fields;
 use Isleward\Core\Measure\Length;
-use Isleward\Core\Measure\Units;
 use Isleward\Core\Refusal;
 
 /** How a unit is made up: an outline, a frame, and a tree of divisions and lights. Sizes come from the opening it fills. */
@@ -103,9 +102,10 @@ final readonly class UnitTree
         return $lights;
     }
 
+    /** A length in a sentence about a unit, which is said in the units of its project: {@see Length::said()}. */
     public static function mm(float $length): string
     {
-        return Length::format($length, Units::Millimetre);
+        return Length::mark($length);
     }
 
     /** @return array<string, mixed> */

@@ -8,6 +8,7 @@ use Isleward\Core\Bench\Dimensions;
 use Isleward\Core\Bench\Draft;
 use Isleward\Core\Bench\Steps;
 use Isleward\Core\Fields;
+use Isleward\Core\Measure\Units as Measure;
 use Isleward\Core\Refusal;
 use Isleward\Core\Tests\Support\Units;
 use Isleward\Core\Unit\SolvedUnit;
@@ -116,6 +117,17 @@ final class StepsTest extends TestCase
             self::fail('It was taken.');
         } catch (Refusal $refusal) {
             self::assertMatchesRegularExpression($message, $refusal->getMessage());
+        }
+    }
+
+    public function test_a_refusal_is_said_in_the_units_of_the_project(): void
+    {
+        try {
+            Units::made("6'", "5'", [['frame', ['values' => ['jamb' => "3' 6\""]]]], Measure::FeetInches);
+            self::fail('It was taken.');
+        } catch (Refusal $refusal) {
+            self::assertSame('Frame jambs of 7\' 0" together leave no room in a unit 6\' 0" wide.', $refusal->said(Measure::FeetInches));
+            self::assertMatchesRegularExpression('/^Frame jambs of 2\s133\.6 together leave no room in a unit 1\s828\.8 wide\.$/u', $refusal->getMessage());
         }
     }
 

@@ -83,6 +83,42 @@ final class FindingsTest extends TestCase
         self::assertSame([], self::of($house), '20 is meant');
     }
 
+    /** Limits are those a new project has (common practice): each case is just over one of them, and just under it nothing is said. */
+    public function test_units_over_the_projects_limits_are_found_with_their_figure(): void
+    {
+        $sash = ['sashFace' => 60, 'sashDepth' => 68, 'glazing' => [6, 16, 6]];
+        $hung = ['operation' => 'side-hung', 'hinge' => 'left', 'opens' => 'inward'] + $sash;
+        $door = ['operation' => 'hinged-door', 'hinge' => 'left', 'opens' => 'inward'] + $sash;
+        $light = ['operation' => 'fixed', 'glazing' => [6]];
+        foreach ([
+            'unit.sash_wide' => [$hung, [1000, 900], [1011, 900], 901.0],
+            'unit.sash_tall' => [['operation' => 'bottom-hung'] + $hung, [900, 1115], [900, 1116], 1001.0],
+            'unit.sash_heavy' => [['glazing' => [12, 16, 12]] + $hung, [900, 1100], [900, 1600], null],
+            'unit.door_clear' => [$door, [900, 2115], [900, 2114], 1999.0],
+            'unit.small_light' => [$hung, [290, 900], [285, 900], 55.0],
+            'louvre.clash' => [['operation' => 'louvre', 'louvre' => ['thickness' => 20, 'pitch' => 29]], [900, 900], null, null],
+            'unit.stretched' => [$light, [900, 900], [900, 1000], 100.0],
+        ] as $rule => [$root, $good, $bad, $figure]) {
+            $found = static function (array $root, array $size) use ($rule): array {
+                $house = House::box();
+                $type = $house->do('type.add', ['mark' => 'T-1', 'name' => 'unit', 'width' => $size[0], 'height' => $size[1], 'sill' => 300,
+                    'tree' => ['frame' => ['jamb' => 55, 'head' => 55, 'sill' => 60, 'depth' => 70], 'root' => $root] + ($rule === 'unit.stretched' ? ['outline' => ['kind' => 'round']] : [])])->chosen[0];
+                $house->place(['left' => 2000, 'type' => $type, 'sill' => ['from' => 'floor', 'height' => 300]]);
+
+                return array_values(array_filter(self::of($house), static fn (Finding $f): bool => $f->rule === $rule));
+            };
+            if ($bad === null) {
+                $root = ['louvre' => ['thickness' => 20, 'pitch' => 28]] + $root;
+            }
+            self::assertSame([], $found(['louvre' => ['thickness' => 20, 'pitch' => 29]] + $root, $good), "$rule: not over the limit");
+            $over = $found($root, $bad ?? $good);
+            self::assertCount(1, $over, $rule);
+            if ($figure !== null) {
+                self::assertEqualsWithDelta($figure, $over[0]->figure, 1e-6, $rule);
+            }
+        }
+    }
+
     public function test_rain_must_run_off_a_hung_light(): void
     {
         foreach ([['top-hung', 'outward', true, 0], ['top-hung', 'inward', true, 1], ['top-hung', 'outward', false, 1], ['bottom-hung', 'inward', true, 0], ['bottom-hung', 'outward', true, 1]] as [$operation, $opens, $facesOut, $count]) {

@@ -70,7 +70,7 @@ final class LengthTest extends TestCase
     {
         yield [1450.0, Units::Millimetre, '1 450'];
         yield [12.52, Units::Millimetre, '12.5'];
-        yield [-85.0, Units::Millimetre, '-85'];
+        yield [-85.0, Units::Millimetre, '−85'];
         yield [1450.0, Units::Metre, '1.450 m'];
         yield [1689.1, Units::FeetInches, "5' 6 1/2\""];
         yield [1676.4, Units::FeetInches, "5' 6\""];
