@@ -171,7 +171,7 @@ final class ArrangingTest extends ProjectCase
         $this->assertProblem($this->edit('opening.stack', ['ids' => [], 'storeys' => 'all'], query: '?job=1'), 422, 'opening.none');
         $this->actingAs($this->member(\App\Models\Role::Viewer));
         $this->edit('opening.stack', ['ids' => $ids, 'storeys' => 'all'], query: '?job=1')->assertForbidden();
-        $this->deleteJson("/api/projects/{$this->project->id}/tasks/$task")->assertForbidden();
+        $this->deleteJson("/api/projects/{$this->project->id}/tasks/$task")->assertNotFound();
     }
 
     /** Runs the queue with someone asking for a stop as soon as the task has begun. */

@@ -118,7 +118,7 @@ final class OpeningEditsTest extends TestCase
         yield 'before the left end' => [['left' => -1500], 'opening.off_wall', '300 before the wall’s left end'];
         yield 'over the head' => [['left' => 1000, 'sill' => ['from' => 'datum', 'height' => 8000]], 'opening.off_wall', '800 over the wall’s head'];
         yield 'no width' => [['left' => 1000, 'width' => 0], 'size.too_small', 'width of an opening'];
-        yield 'a negative height' => [['left' => 1000, 'height' => '-5'], 'size.too_small', '-5 was given'];
+        yield 'a negative height' => [['left' => 1000, 'height' => '-5'], 'size.too_small', '−5 was given'];
         yield 'a storey that is none' => [['left' => 1000, 'storey' => 'st-none'], 'storey.unknown', 'not in this project'];
         yield 'no room for glass' => [['left' => 1000, 'width' => 200], 'unit.no_room', 'no room for glass'];
         yield 'a sum that does not parse' => [['left' => '12oo'], 'length.unreadable', 'oo'];
