@@ -36,10 +36,16 @@ final readonly class Shape
     /** The area inside a contour, its curves as curves. */
     public static function contour(Layer $layer, Contour $contour): self
     {
+        if ($contour->isRectangle()) {
+            [$x0, $y0, $x1, $y1] = $contour->bounds();
+
+            return new self($layer, 'area', [[$x0, $y0, $x1, $y0, $x1, $y1, $x0, $y1]]);
+        }
         $ring = $curves = [];
-        foreach ($contour->edges as $i => $e) {
-            array_push($ring, $e->x0, $e->y0);
-            if ($e->isCurved()) {
+        foreach ($contour->edges() as $i => $e) {
+            $ring[] = $e->x0;
+            $ring[] = $e->y0;
+            if ($e->rx > 0.0) {
                 $curves[] = [(float) $i, $e->cx, $e->cy, $e->rx, $e->ry, $e->start, $e->sweep];
             }
         }

@@ -27,18 +27,28 @@ final class UnitElevation
     public static function shapes(SolvedUnit $unit, bool $fromOutside = true): array
     {
         // what lies deeper is drawn first: leaves stand behind each other
-        $drawn = [];
+        $pieces = $depths = [];
         foreach ($unit->panes as $pane) {
-            $drawn[] = [$pane->back + $pane->thickness() / 2, Shape::contour(Layer::Glass, $pane->contour)];
+            $pieces[] = Shape::contour(Layer::Glass, $pane->contour);
+            $depths[] = $pane->back + $pane->thickness() / 2;
         }
+        $trim = $unit->tree->frame->trim;
         foreach ($unit->members as $member) {
-            $shape = Shape::contour(self::layer($member->role), $member->contour);
-            if ($member->role === Role::Trim ? $unit->tree->frame->trim !== null && $unit->tree->frame->trim[$fromOutside ? 'outside' : 'inside'] : ($member->role !== Role::Cill || $fromOutside)) {
-                $drawn[] = [$member->role === Role::Trim ? -INF : ($member->leaf === null && ! $member->role->isFilling() && $member->role !== Role::Bar && $member->role !== Role::Cill ? INF : $member->back), $shape];
+            $role = $member->role;
+            if ($role === Role::Trim ? $trim !== null && $trim[$fromOutside ? 'outside' : 'inside'] : ($role !== Role::Cill || $fromOutside)) {
+                $pieces[] = Shape::contour(self::layer($role), $member->contour);
+                $depths[] = match (true) {
+                    $role === Role::Trim => -INF,
+                    $member->leaf === null && ! $role->isFilling() && $role !== Role::Bar && $role !== Role::Cill => INF,
+                    default => $member->back,
+                };
             }
         }
-        usort($drawn, static fn (array $a, array $b): int => $fromOutside ? $b[0] <=> $a[0] : $a[0] <=> $b[0]);
-        $shapes = array_column($drawn, 1);
+        $fromOutside ? arsort($depths) : asort($depths);
+        $shapes = [];
+        foreach ($depths as $i => $_) {
+            $shapes[] = $pieces[$i];
+        }
         foreach ($unit->lights as $light) {
             array_push($shapes, ...self::opening($light, $fromOutside));
         }
@@ -48,11 +58,11 @@ final class UnitElevation
 
     public static function layer(Role $role): Layer
     {
-        return match (true) {
-            $role === Role::Infill => Layer::Infill,
-            $role === Role::Blade || $role === Role::Bar => Layer::Bar,
-            $role->isSash() => Layer::Sash,
-            default => Layer::Frame,
+        return match ($role) {
+            Role::Jamb, Role::Head, Role::Sill, Role::Mullion, Role::Transom, Role::LouvreFrame, Role::Cill, Role::Trim => Layer::Frame,
+            Role::Stile, Role::Rail, Role::Muntin, Role::Panel => Layer::Sash,
+            Role::Blade, Role::Bar => Layer::Bar,
+            Role::Infill => Layer::Infill,
         };
     }
 

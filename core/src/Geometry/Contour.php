@@ -10,11 +10,29 @@ use Isleward\Core\Tolerance;
  * A closed outline of straight and elliptical edges with its inside on their left, mm. Unlike a {@see Region} its curves stay
  * curves: areas, lengths, cuts by upright and level lines, and margins are exact.
  */
-final readonly class Contour
+final class Contour
 {
-    /** @param  non-empty-list<Edge>  $edges */
-    private function __construct(public array $edges)
+    /** @var array{float, float, float, float}|null known once it has been asked for */
+    private ?array $box = null;
+
+    private ?bool $rectangular = null;
+
+    private ?bool $convex = null;
+
+    /** @param  non-empty-list<Edge>|null  $edges  null for those of a rectangle, which are made when they are asked for */
+    private function __construct(private ?array $edges)
     {
+    }
+
+    /** @return non-empty-list<Edge> */
+    public function edges(): array
+    {
+        if ($this->edges === null) {
+            [$x0, $y0, $x1, $y1] = $this->box ?? throw new \LogicException('A contour without edges is a rectangle.');
+            $this->edges = [Edge::straight($x0, $y0, $x1, $y0), Edge::straight($x1, $y0, $x1, $y1), Edge::straight($x1, $y1, $x0, $y1), Edge::straight($x0, $y1, $x0, $y0)];
+        }
+
+        return $this->edges;
     }
 
     /** @param  non-empty-list<Edge>  $edges each beginning where the one before ends */
@@ -25,7 +43,11 @@ final readonly class Contour
 
     public static function rectangle(float $x0, float $y0, float $x1, float $y1): self
     {
-        return new self([Edge::straight($x0, $y0, $x1, $y0), Edge::straight($x1, $y0, $x1, $y1), Edge::straight($x1, $y1, $x0, $y1), Edge::straight($x0, $y1, $x0, $y0)]);
+        $self = new self(null);
+        $self->box = [$x0, $y0, $x1, $y1];
+        $self->rectangular = true;
+
+        return $self;
     }
 
     /** @param  list<float>  $ring corners [x, y, …], counter-clockwise */
@@ -46,8 +68,11 @@ final readonly class Contour
     /** In mm²; negative when it runs clockwise. */
     public function area(): float
     {
+        if ($this->edges === null && $this->box !== null) {
+            return ($this->box[2] - $this->box[0]) * ($this->box[3] - $this->box[1]);
+        }
         $sum = 0.0;
-        foreach ($this->edges as $e) {
+        foreach ($this->edges() as $e) {
             $sum += $e->moment();
         }
 
@@ -56,14 +81,17 @@ final readonly class Contour
 
     public function perimeter(): float
     {
-        return array_sum(array_map(static fn (Edge $e): float => $e->length(), $this->edges));
+        return array_sum(array_map(static fn (Edge $e): float => $e->length(), $this->edges()));
     }
 
     /** @return array{float, float, float, float} x0, y0, x1, y1 */
     public function bounds(): array
     {
-        [$x0, $y0, $x1, $y1] = $this->edges[0]->bounds();
-        foreach ($this->edges as $e) {
+        if ($this->box !== null) {
+            return $this->box;
+        }
+        [$x0, $y0, $x1, $y1] = $this->edges()[0]->bounds();
+        foreach ($this->edges() as $e) {
             [$a, $b, $c, $d] = $e->bounds();
             $x0 = min($x0, $a);
             $y0 = min($y0, $b);
@@ -71,7 +99,7 @@ final readonly class Contour
             $y1 = max($y1, $d);
         }
 
-        return [$x0, $y0, $x1, $y1];
+        return $this->box = [$x0, $y0, $x1, $y1];
     }
 
     public function width(): float
@@ -90,11 +118,16 @@ final readonly class Contour
 
     public function isRectangle(): bool
     {
-        if (count($this->edges) !== 4) {
+        return $this->rectangular ??= $this->hasFourSquareSides();
+    }
+
+    private function hasFourSquareSides(): bool
+    {
+        if (count($this->edges()) !== 4) {
             return false;
         }
-        foreach ($this->edges as $e) {
-            if ($e->isCurved() || (abs($e->x1 - $e->x0) > 1e-6 && abs($e->y1 - $e->y0) > 1e-6)) {
+        foreach ($this->edges() as $e) {
+            if ($e->rx > 0.0 || (abs($e->x1 - $e->x0) > 1e-6 && abs($e->y1 - $e->y0) > 1e-6)) {
                 return false;
             }
         }
@@ -104,7 +137,10 @@ final readonly class Contour
 
     public function hasCurves(): bool
     {
-        foreach ($this->edges as $e) {
+        if ($this->edges === null) {
+            return false;
+        }
+        foreach ($this->edges() as $e) {
             if ($e->isCurved()) {
                 return true;
             }
@@ -115,12 +151,16 @@ final readonly class Contour
 
     public function mirrored(float $width): self
     {
-        return new self(array_map(static fn (Edge $e): Edge => $e->mirrored($width), array_reverse($this->edges)));
+        if ($this->edges === null && $this->box !== null) {
+            return self::rectangle($width - $this->box[2], $this->box[1], $width - $this->box[0], $this->box[3]);
+        }
+
+        return new self(array_map(static fn (Edge $e): Edge => $e->mirrored($width), array_reverse($this->edges())));
     }
 
     public function shifted(float $x, float $y): self
     {
-        return new self(array_map(static fn (Edge $e): Edge => $e->shifted($x, $y), $this->edges));
+        return new self(array_map(static fn (Edge $e): Edge => $e->shifted($x, $y), $this->edges()));
     }
 
     /**
@@ -131,7 +171,7 @@ final readonly class Contour
     public function ring(float $sagitta = 0.1): array
     {
         $out = [];
-        foreach ($this->edges as $e) {
+        foreach ($this->edges() as $e) {
             array_push($out, ...$e->chords($sagitta));
         }
         // begins where the first edge does
@@ -155,9 +195,20 @@ final readonly class Contour
         if ($beyond ? $at >= $high - 1e-7 : $at <= $low + 1e-7) {
             return [];
         }
+        if ($this->isRectangle()) {
+            return [match (true) {
+                $upright && $beyond => self::rectangle($at, $y0, $x1, $y1),
+                $upright => self::rectangle($x0, $y0, $at, $y1),
+                $beyond => self::rectangle($x0, $at, $x1, $y1),
+                default => self::rectangle($x0, $y0, $x1, $at),
+            }];
+        }
+        if ($this->isConvex()) {
+            return $this->halved($upright, $at, $beyond);
+        }
         $chains = [];
         $chain = [];
-        foreach ($this->edges as $edge) {
+        foreach ($this->edges() as $edge) {
             $cuts = [0.0, ...$edge->crossings($upright, $at), 1.0];
             for ($i = 0, $n = count($cuts) - 1; $i < $n; $i++) {
                 [$mx, $my] = $edge->at(($cuts[$i] + $cuts[$i + 1]) / 2);
@@ -188,8 +239,14 @@ final readonly class Contour
      */
     public function spans(bool $upright, float $at): array
     {
+        if ($this->isRectangle()) {
+            [$x0, $y0, $x1, $y1] = $this->bounds();
+            [$low, $high, $from, $to] = $upright ? [$x0, $x1, $y0, $y1] : [$y0, $y1, $x0, $x1];
+
+            return $at > $low && $at < $high ? [[$from, $to]] : [];
+        }
         $cuts = [];
-        foreach ($this->edges as $edge) {
+        foreach ($this->edges() as $edge) {
             [$a, $b] = $upright ? [$edge->x0, $edge->x1] : [$edge->y0, $edge->y1];
             foreach ($edge->crossings($upright, $at) as $share) {
                 $cuts[] = $edge->at($share)[$upright ? 1 : 0];
@@ -223,6 +280,62 @@ final readonly class Contour
         }
 
         return false;
+    }
+
+    /** Whether all its edges are straight and it turns left at every corner, so that a line leaves one piece on either side. */
+    private function isConvex(): bool
+    {
+        if ($this->convex !== null) {
+            return $this->convex;
+        }
+        $before = $this->edges()[count($this->edges()) - 1];
+        foreach ($this->edges() as $e) {
+            if ($e->rx > 0.0 || ($before->x1 - $before->x0) * ($e->y1 - $e->y0) - ($before->y1 - $before->y0) * ($e->x1 - $e->x0) <= 0.0) {
+                return $this->convex = false;
+            }
+            $before = $e;
+        }
+
+        return $this->convex = true;
+    }
+
+    /**
+     * The one piece of a convex contour on a side of a line that runs through it.
+     *
+     * @return list<self>
+     */
+    private function halved(bool $upright, float $at, bool $beyond): array
+    {
+        $sign = $beyond ? 1.0 : -1.0;
+        $out = [];
+        foreach ($this->edges() as $e) {
+            $a = $sign * (($upright ? $e->x0 : $e->y0) - $at);
+            $b = $sign * (($upright ? $e->x1 : $e->y1) - $at);
+            if ($a > -1e-7 && $b > -1e-7) {
+                if ($a > 1e-7 || $b > 1e-7) {
+                    $out[] = $e;
+                }
+
+                continue;
+            }
+            if ($a <= 1e-7 && $b <= 1e-7) {
+                continue;
+            }
+            $share = $a / ($a - $b);
+            [$x, $y] = $upright ? [$at, $e->y0 + $share * ($e->y1 - $e->y0)] : [$e->x0 + $share * ($e->x1 - $e->x0), $at];
+            $out[] = $a > 0 ? Edge::straight($e->x0, $e->y0, $x, $y) : Edge::straight($x, $y, $e->x1, $e->y1);
+        }
+        $closed = [];
+        $n = count($out);
+        foreach ($out as $i => $e) {
+            $closed[] = $e;
+            $next = $out[($i + 1) % $n];
+            if (abs($next->x0 - $e->x1) > 1e-7 || abs($next->y0 - $e->y1) > 1e-7) {
+                $closed[] = Edge::straight($e->x1, $e->y1, $next->x0, $next->y0);
+            }
+        }
+
+        return count($closed) > 2 ? [new self($closed)] : [];
     }
 
     private static function onLine(Edge $e, bool $upright, float $at): bool

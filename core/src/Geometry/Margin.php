@@ -31,13 +31,13 @@ final readonly class Margin
     /** The band of one width outside a contour. */
     public static function outside(Contour $contour, float $width): self
     {
-        return self::along($contour, array_fill(0, count($contour->edges), -$width));
+        return self::along($contour, array_fill(0, count($contour->edges()), -$width));
     }
 
     /** @param  list<float>  $widths */
     private static function along(Contour $contour, array $widths): self
     {
-        $edges = $contour->edges;
+        $edges = $contour->edges();
         $lines = [];
         $active = [];
         foreach ($edges as $i => $edge) {
@@ -165,7 +165,7 @@ final readonly class Margin
         if ($this->widths[$i] === 0.0 || $this->belongs($i) !== 0) {
             return null;
         }
-        $edge = $this->outer->edges[$i];
+        $edge = $this->outer->edges()[$i];
         [$p, $q] = $outerEnds ?? [[$edge->x0, $edge->y0], [$edge->x1, $edge->y1]];
         [$r, $s] = $innerEnds ?? $this->inside[$i];
         $edges = [$edge->between($p[0], $p[1], $q[0], $q[1])];
@@ -194,8 +194,8 @@ final readonly class Margin
      */
     private function inward(int $i, array $q, array $s): array
     {
-        $j = ($i + 1) % count($this->outer->edges);
-        $next = $this->outer->edges[$j];
+        $j = ($i + 1) % count($this->outer->edges());
+        $next = $this->outer->edges()[$j];
         if ($this->lines[$j] === null && $this->belongs($j) === -1) {
             return [$next, ...self::joined([$next->x1, $next->y1], $s)];
         }
@@ -217,8 +217,8 @@ final readonly class Margin
      */
     private function outward(int $i, array $r, array $p): array
     {
-        $j = ($i + count($this->outer->edges) - 1) % count($this->outer->edges);
-        $before = $this->outer->edges[$j];
+        $j = ($i + count($this->outer->edges()) - 1) % count($this->outer->edges());
+        $before = $this->outer->edges()[$j];
         if ($this->lines[$j] === null && $this->belongs($j) === 1) {
             return [...self::joined($r, [$before->x0, $before->y0]), $before];
         }
@@ -245,13 +245,13 @@ final readonly class Margin
         if ($this->widths[$i] === 0.0) {
             return 1;
         }
-        $edge = $this->outer->edges[$i];
+        $edge = $this->outer->edges()[$i];
         [$px, $py] = $this->inside[$i][0];
         if (Contour::of([$edge, ...self::joined([$edge->x1, $edge->y1], [$px, $py]), ...self::joined([$px, $py], [$edge->x0, $edge->y0])])->area() >= 0) {
             return 0;
         }
-        $j = ($i + 1) % count($this->outer->edges);
-        $next = $this->outer->edges[$j];
+        $j = ($i + 1) % count($this->outer->edges());
+        $next = $this->outer->edges()[$j];
         [$rx, $ry] = $this->inside[$j][1];
         $ring = [$next->x0, $next->y0, $next->x1, $next->y1, $rx, $ry, $px, $py];
         $within = true;

@@ -18,7 +18,7 @@ final class Corners
      */
     public static function pieces(Margin $margin, array $sides, array $widths, bool $mitred): array
     {
-        $edges = $margin->outer->edges;
+        $edges = $margin->outer->edges();
         $n = count($edges);
         $through = $mitred ? [] : self::through($margin, $sides, $widths);
         // what a neighbour changes of a piece: its inner ends where it runs through, its outer ones where it stops
@@ -57,7 +57,7 @@ final class Corners
      */
     private static function through(Margin $margin, array $sides, array $widths): array
     {
-        $edges = $margin->outer->edges;
+        $edges = $margin->outer->edges();
         $n = count($edges);
         $through = [];
         for ($b = 0; $b < $n; $b++) {

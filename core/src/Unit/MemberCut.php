@@ -21,7 +21,7 @@ final readonly class MemberCut
 
     public static function of(Member $member): self
     {
-        $edges = $member->contour->edges;
+        $edges = $member->contour->edges();
         $longest = $edges[0];
         foreach ($edges as $e) {
             if ($e->isCurved() && (! $longest->isCurved() || $e->length() > $longest->length())) {

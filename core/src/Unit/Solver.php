@@ -126,6 +126,12 @@ final class Solver
     /** @return list<Contour> */
     public static function strip(Contour $region, bool $columns, float $from, float $to): array
     {
+        if ($region->isRectangle()) {
+            [$x0, $y0, $x1, $y1] = $region->bounds();
+            [$low, $high] = $columns ? [max($x0, $from), min($x1, $to)] : [max($y0, $from), min($y1, $to)];
+
+            return $high - $low <= 1e-7 ? [] : [$columns ? Contour::rectangle($low, $y0, $high, $y1) : Contour::rectangle($x0, $low, $x1, $high)];
+        }
         $out = [];
         foreach ($region->clipped($columns, $from, true) as $piece) {
             array_push($out, ...$piece->clipped($columns, $to, false));
@@ -142,22 +148,54 @@ final class Solver
      */
     public function border(Contour $contour, callable $width, array $as): ?Contour
     {
-        $sides = array_map(static fn ($e): Side => $e->side(), $contour->edges);
+        if ($contour->isRectangle()) {
+            return $this->rectangularBorder($contour, $width, $as);
+        }
+        $sides = array_map(static fn ($e): Side => $e->side(), $contour->edges());
         $widths = array_map($width, $sides);
         $margin = Margin::inside($contour, $widths);
         if ($margin->inner === null) {
             return null;
         }
         $pieces = Corners::pieces($margin, $sides, $widths, $as['mitred']);
-        if (! $contour->isRectangle()) {
-            self::requireWhole($contour, $margin->inner, array_column($pieces, 1), max($widths), $as['path']);
-        }
+        self::requireWhole($contour, $margin->inner, array_column($pieces, 1), max($widths), $as['path']);
         foreach ($pieces as [$i, $piece]) {
             $role = $as['roles'][$sides[$i]->isJamb() ? 0 : ($sides[$i] === Side::Head ? 1 : 2)];
             $this->member(new Member($role, $piece, $as['back'], $as['depth'], $as['path'], $as['leaf'], null, $as['door']));
         }
 
         return $margin->inner;
+    }
+
+    /**
+     * The same of a rectangle, which most frames and nearly all sashes are.
+     *
+     * @param  callable(Side): float  $width
+     * @param  array{roles: array{Role, Role, Role}, back: float, depth: float, mitred: bool, leaf: int|null, path: string, door: bool}  $as
+     */
+    private function rectangularBorder(Contour $contour, callable $width, array $as): ?Contour
+    {
+        [$x0, $y0, $x1, $y1] = $contour->bounds();
+        [$sill, $right, $head, $left] = [$width(Side::Sill), $width(Side::Right), $width(Side::Head), $width(Side::Left)];
+        [$ix0, $iy0, $ix1, $iy1] = [$x0 + $left, $y0 + $sill, $x1 - $right, $y1 - $head];
+        if ($ix1 - $ix0 < 1e-6 || $iy1 - $iy0 < 1e-6 || ($ix1 - $ix0) * ($iy1 - $iy0) <= 1.0) {
+            return null;
+        }
+        [$jamb, $top, $foot] = $as['roles'];
+        $pieces = $as['mitred'] ? [
+            [$sill, $foot, Contour::polygon([$x0, $y0, $x1, $y0, $ix1, $iy0, $ix0, $iy0])], [$right, $jamb, Contour::polygon([$x1, $y0, $x1, $y1, $ix1, $iy1, $ix1, $iy0])],
+            [$head, $top, Contour::polygon([$x1, $y1, $x0, $y1, $ix0, $iy1, $ix1, $iy1])], [$left, $jamb, Contour::polygon([$x0, $y1, $x0, $y0, $ix0, $iy0, $ix0, $iy1])],
+        ] : [
+            [$sill, $foot, Contour::rectangle($ix0, $y0, $ix1, $iy0)], [$right, $jamb, Contour::rectangle($ix1, $y0, $x1, $y1)],
+            [$head, $top, Contour::rectangle($ix0, $iy1, $ix1, $y1)], [$left, $jamb, Contour::rectangle($x0, $y0, $ix0, $y1)],
+        ];
+        foreach ($pieces as [$wide, $role, $piece]) {
+            if ($wide > 0.0) {
+                $this->members[] = new Member($role, $piece, $as['back'], $as['depth'], $as['path'], $as['leaf'], null, $as['door']);
+            }
+        }
+
+        return Contour::rectangle($ix0, $iy0, $ix1, $iy1);
     }
 
     /**

@@ -16,8 +16,8 @@ final class Surrounds
         $members = [];
         if ($frame->trim !== null && ($frame->trim['outside'] || $frame->trim['inside'])) {
             $around = Margin::outside($outline, $frame->trim['face'])->inner;
-            $back = $around === null ? null : Margin::inside($around, array_fill(0, count($around->edges), $frame->trim['face']));
-            foreach ($back?->inner !== null ? array_keys($back->outer->edges) : [] as $i) {
+            $back = $around === null ? null : Margin::inside($around, array_fill(0, count($around->edges()), $frame->trim['face']));
+            foreach ($back?->inner !== null ? array_keys($back->outer->edges()) : [] as $i) {
                 $piece = $back?->piece($i);
                 if ($piece !== null) {
                     $members[] = new Member(Role::Trim, $piece, 0.0, $frame->trim['proud']);

@@ -81,7 +81,7 @@ final class RegionsTest extends TestCase
         foreach ($unit->lights as $light) {
             $lights[$light->path] = $light->contour;
         }
-        self::assertCount(4, $lights['1.1']->edges);
+        self::assertCount(4, $lights['1.1']->edges());
         self::assertFalse($lights['1.1']->isRectangle());
         self::assertTrue($lights['1.0']->isRectangle() && $lights['1.2']->isRectangle());
         // under 420 over 1500: the light's own head rises in the same proportion over its clear width
