@@ -10,6 +10,9 @@ $theirs = $read('manifold');
 $ours = $read('cut');
 [$small, $middle, $large] = $read('edit');
 $fps = $read('fps');
+$rack = $read('rack');
+$glb = $read('glb');
+[$unit, $clipping] = [$read('unit'), $read('clipping')];
 ['stack' => $stack, 'gather' => $gather, 'try' => $try] = $read('arrange');
 $figures = [];
 foreach ([100, 1000, 4000] as $n) {
@@ -23,6 +26,9 @@ $figures['edit.growth.100_10000'] = [$large['edit'] / $small['edit'], 'time rati
 $figures['stack.40_vs_1'] = [$stack['forty'] / $stack['one'], sprintf('%.0f ms against %.0f ms', $stack['forty'], $stack['one']), 20.0];
 $figures['gather.vs_bare_query'] = [$gather['gather'] / $gather['query'], sprintf('%.1f ms against %.1f ms for %d rows', $gather['gather'], $gather['query'], $gather['rows']), 3.0];
 $figures['try.vs_bare_read'] = [$try['try'] / $try['read'], sprintf('%.1f ms against %.1f ms', $try['try'], $try['read']), 1.5];
+$figures['unit.vs_clipping'] = [$unit['ms'] / $clipping['ms'], sprintf('%.2f ms against %.2f ms', $unit['ms'], $clipping['ms']), 3.0];
+$figures['glb.bytes_per_opening.5000'] = [($glb['5000'] - $glb['2500']) / 2500, sprintf('%.1f MB with 5000 openings of 30 types, %.1f MB with 2500', $glb['5000'] / 1e6, $glb['2500'] / 1e6), null];
+$figures['rack.fps.500'] = [$rack['fps'], sprintf('of %.0f while nothing moves, %d of 500 units drawn at once', $rack['still'], $rack['drawn']), null];
 $figures['desk.fps.5000'] = [min($fps), sprintf('panning %.0f, zooming %.0f frames a second', $fps['pan'], $fps['zoom']), null];
 
 if (getenv('JSON') === '1') {

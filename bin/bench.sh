@@ -10,6 +10,16 @@ for count in 100 1000 5000 10000; do
     say "a project of $count openings"
     PROJECT[$count]="$(php "${PHP_JIT[@]}" artisan isleward:bench-project "$count")"
 done
+PROJECT[rack]="$(php "${PHP_JIT[@]}" artisan isleward:bench-project 100 --rack=465)"
+say "files of 2500 and of 5000 openings of 30 types"
+for count in 2500 5000; do
+    project="$(php "${PHP_JIT[@]}" artisan isleward:bench-project "$count" --types=30)"
+    php "${PHP_JIT[@]}" artisan isleward:export "$project" --format=glb --out "$VAR/bench-$count.glb" --quiet
+done
+printf '{"2500": %d, "5000": %d}\n' "$(stat -c %s "$VAR/bench-2500.glb")" "$(stat -c %s "$VAR/bench-5000.glb")" >"$VAR/bench-glb.json"
+say "solving and drawing a unit, against polygon-clipping"
+php "${PHP_JIT[@]}" bench/unit.php >"$VAR/bench-unit.json"
+node bench/unit.mjs "$VAR/bench-unit.json" >"$VAR/bench-clipping.json"
 php artisan config:cache --quiet
 php artisan route:cache --quiet
 start_web "$VAR/side-web" "$SIDE_PORT"
@@ -22,4 +32,6 @@ say "stacking, gathering and trying, against bare ones"
 php bench/arrange.php "http://127.0.0.1:$SIDE_PORT" "${PROJECT[10000]}" >"$VAR/bench-arrange.json"
 say "frames while panning and zooming 5000 openings"
 php bench/fps.php "http://127.0.0.1:$SIDE_PORT" "Bench 5000" >"$VAR/bench-fps.json"
+say "frames while a rack of 500 types is drawn along"
+php bench/rack.php "http://127.0.0.1:$SIDE_PORT" "Bench rack 465" >"$VAR/bench-rack.json"
 JSON="$JSON" php bench/report.php "$VAR"

@@ -8,6 +8,7 @@ use App\Editing\NewProject;
 use App\Models\Opening;
 use App\Models\Outline;
 use App\Models\Project;
+use App\Models\UnitType;
 use App\Models\User;
 use App\Models\Wall;
 use Illuminate\Console\Command;
@@ -15,15 +16,16 @@ use Illuminate\Support\Str;
 use Isleward\Core\Design\Kind;
 use Isleward\Core\Edit\Ids;
 use Isleward\Core\Fields;
+use Isleward\Core\Unit\Stock;
 
-/** Makes a project of many openings to measure with: ten storeys, 25 openings a wall and storey. Prints its id. */
+/** Makes a project of many openings to measure with: ten storeys, 25 openings a wall and storey; with more types on the rack, or in its openings. Prints its id. */
 final class BenchProjectCommand extends Command
 {
     private const STOREYS = 10;
 
     private const PER_STOREY = 25;
 
-    protected $signature = 'isleward:bench-project {openings}';
+    protected $signature = 'isleward:bench-project {openings} {--types=3 : that the openings hold} {--rack=0 : more types on the rack}';
 
     protected $description = 'Make a project of many openings';
 
@@ -36,9 +38,18 @@ final class BenchProjectCommand extends Command
         for ($i = 0; $i < self::STOREYS; $i++) {
             $storeys[] = ['name' => "Level $i", 'height' => 3600];
         }
-        $project = $new->create($user, new Fields(['name' => "Bench $left", 'units' => 'mm', 'storeys' => $storeys]));
+        $rack = (int) $this->option('rack');
+        $project = $new->create($user, new Fields(['name' => $rack > 0 ? "Bench rack $rack" : "Bench $left".((int) $this->option('types') > 3 ? ' of many types' : ''), 'units' => 'mm', 'storeys' => $storeys]));
         $storeyIds = $project->getConnection()->table('storeys')->where('project_id', $project->id)->orderBy('position')->pluck('id')->all();
         $types = $project->getConnection()->table('unit_types')->where('project_id', $project->id)->whereIn('mark', ['W-01', 'W-02', 'W-03'])->pluck('id')->all();
+        $stock = Stock::types();
+        for ($i = count($types); $i < (int) $this->option('types'); $i++) {
+            // windows of one size whose frames differ, so that each is a type of its own
+            $types[] = $this->type($project, $ids, ['mark' => "V-$i"] + $stock[$i % 3], $i);
+        }
+        for ($i = 0; $i < (int) $this->option('rack'); $i++) {
+            $this->type($project, $ids, ['mark' => "R-$i"] + $stock[$i % count($stock)], 0);
+        }
         for ($block = 0; $left > 0; $block++) {
             $left = $this->block($project, $ids, $block, $storeyIds, $types, $left);
         }
@@ -46,6 +57,18 @@ final class BenchProjectCommand extends Command
         $this->line($project->id);
 
         return self::SUCCESS;
+    }
+
+    /** @param  array<string, mixed>  $values  of a stock type; its jambs become $wider mm wider */
+    private function type(Project $project, Ids $ids, array $values, int $wider): string
+    {
+        $tree = (new Fields($values))->array('tree');
+        $frame = (new Fields($tree))->array('frame');
+        $id = $ids->next(Kind::Type);
+        $jamb = is_numeric($frame['jamb'] ?? null) ? (float) $frame['jamb'] : 0.0;
+        UnitType::query()->insert(['id' => $id, 'project_id' => $project->id, 'position' => 1000 + UnitType::query()->where('project_id', $project->id)->count(), 'tree' => json_encode(['frame' => ['jamb' => $jamb + $wider] + $frame] + $tree)] + $values);
+
+        return $id;
     }
 
     /**

@@ -38,9 +38,17 @@ class Project extends Model implements HoldsElement
         ], json: ['module', 'finishes', 'unitRules']);
     }
 
+    /** @var array{array<string, mixed>, Settings}|null the row that the settings were last read from, and they */
+    private ?array $read = null;
+
     public function settings(): Settings
     {
-        return Settings::from(new Fields(self::elements()->values($this->getAttributes())));
+        $row = $this->getAttributes();
+        if ($this->read === null || $this->read[0] !== $row) {
+            $this->read = [$row, Settings::from(new Fields(self::elements()->values($row)))];
+        }
+
+        return $this->read[1];
     }
 
     /** @return BelongsToMany<User, $this> */

@@ -1,5 +1,6 @@
 // Reads documents and answers, for each, with what ajv says of it by the published schema: an empty list when it is valid.
 import { readFileSync } from 'node:fs';
+import { URL } from 'node:url';
 import Ajv2020 from 'ajv/dist/2020.js';
 
 const schema = JSON.parse(readFileSync(new URL('../../public/schemas/unit-types.schema.json', import.meta.url), 'utf8'));

@@ -5,6 +5,7 @@ import { gaps } from '../ghost';
 import { useShowing } from '../showing';
 import { useDesk, type Dimension, type Ghost, type View } from '../store';
 import { DimensionChain } from './DimensionChain';
+import { FindingMarks } from './FindingMarks';
 import { LinesOverlay, type DraggedLine } from './LinesOverlay';
 import { MeasureOverlay } from '../MeasureBar';
 import { PreviewOverlay } from './PreviewOverlay';
@@ -98,37 +99,6 @@ function ChosenOpening({ opening, view, size }: Props & { opening: FoundOpening 
             stroke="var(--tide)"
             strokeWidth={2}
         />
-    );
-}
-
-function FindingMarks({ view, size }: Props) {
-    const { findings, openings } = useData();
-    const showing = useShowing();
-    const inner = useDesk((s) => s.face) === 'inner';
-    if (!showing.findings) return null;
-    return (
-        <>
-            {findings.map((f, i) => {
-                const opening = openings.get(f.elements[0]!);
-                if (f.frontage.inner !== inner || !showing.wall(f.wall) || (opening && !showing.opening(opening))) return null;
-                const p = toScreen(view, size, f.frontage.offset + f.at[0]!, f.at[1]!);
-                if (p.x < -10 || p.x > size.width + 10 || p.y < -10 || p.y > size.height + 10) return null;
-                return (
-                    <g
-                        key={i}
-                        className="pointer-events-auto cursor-pointer"
-                        onPointerDown={(e) => e.stopPropagation()}
-                        onClick={() => useDesk.getState().choose([f.elements[0]!])}
-                    >
-                        <title>{f.sentence}</title>
-                        <circle cx={p.x} cy={p.y} r={8} fill="var(--buoy)" stroke="var(--sheet)" strokeWidth={1.5} />
-                        <text x={p.x} y={p.y + 4} textAnchor="middle" fontSize={11} fontWeight={700} fill="var(--sheet)">
-                            !
-                        </text>
-                    </g>
-                );
-            })}
-        </>
     );
 }
 
