@@ -21,8 +21,6 @@ $shoot = static function (string $name) use ($desk, $folder): void {
 $take = static fn (string $mark) => $desk->css(sprintf('[aria-label="Unit types"] [aria-label^="%s "]', $mark))->click();
 
 $desk->driver->get($address);
-$desk->waitFor('input[type=email]');
-$shoot('sign-in');
 $desk->signIn();
 $shoot('projects');
 $desk->openProject('Skerrow Pilot House');
@@ -114,6 +112,22 @@ $desk->waitFor('[cmdk-input]');
 $desk->keys('place');
 $shoot('find-or-do');
 $desk->keys(Keys::ESCAPE);
+// units
+$project = $desk->driver->getCurrentURL();
+$front = (string) $desk->driver->executeAsyncScript('const done = arguments[0]; fetch(`/api${location.pathname}`).then((r) => r.json()).then((p) => done(p.types.find((t) => t.mark === "D-18").id));');
+$desk->driver->get("$project/bench/$front");
+$desk->waitFor('[data-light="0.3.0"]');
+$desk->css('[data-light="0.3.0"]')->click();
+$desk->waitFor('[data-light="0.3.0"][aria-pressed=true]');
+$desk->driver->executeScript('document.querySelector("input[type=range], [role=slider]").focus()');
+$desk->keys(...array_fill(0, 4, Keys::PAGE_UP));
+$shoot('bench');
+$desk->driver->get("$project/sheets?type=$front");
+$desk->waitFor('[data-page] svg');
+$shoot('unit-sheet');
+$desk->driver->get($project);
+$desk->ready();
+sleep(2);
 $desk->driver->executeScript("localStorage.theme = 'dark'");
 $desk->driver->navigate()->refresh();
 $desk->ready();

@@ -56,6 +56,7 @@ final class BenchTest extends BrowserCase
 
         // the light under the slope is a quadrilateral that follows it
         self::assertSame(10, $this->desk->count('[data-light]'));
+        self::assertSame([], $this->axe());
         $this->desk->button('Put on the rack')->click();
         $this->desk->waitFor('[role=dialog]');
         $this->desk->keys(Keys::ENTER);
@@ -83,8 +84,23 @@ final class BenchTest extends BrowserCase
         $this->desk->button('Schedules')->click();
         $this->desk->waitFor(sprintf('[aria-label="%s, 1 placed"]', $mark));
         self::assertSame(1, $this->desk->count(sprintf('[aria-label^="%s, "]', $mark).'[aria-label$="placed"]'));
+        $this->desk->ready();
         self::assertSame([], $this->axe());
         $this->desk->button('Schedules')->click();
+
+        // and its sheet
+        $project = $this->desk->driver->getCurrentURL();
+        $this->desk->driver->get(explode('?', $project)[0].'/sheets');
+        $this->desk->waitFor('[data-page] svg');
+        $this->desk->driver->findElement(\Facebook\WebDriver\WebDriverBy::xpath(sprintf('//button[@data-type][starts-with(normalize-space(), "%s")]', $mark)))->click();
+        $this->desk->waitUntil(fn (): bool => str_contains((string) $this->desk->css('[data-page]')->getText(), "$mark Harbour front"), 'its sheet');
+        self::assertStringContainsString('Deep tide, satin', (string) $this->desk->css('[data-page]')->getText());
+        self::assertSame([], $this->axe());
+        $this->desk->css(sprintf('input[aria-label="Tick %s"]', $mark))->click();
+        $this->desk->button('The 1 ticked as one PDF')->click();
+        $this->desk->waitForText('skerrow-pilot-house-unit-sheets.pdf');
+        $this->desk->driver->get($project);
+        $this->desk->ready();
     }
 
     private function openBench(string $type): void

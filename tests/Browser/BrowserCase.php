@@ -70,11 +70,11 @@ abstract class BrowserCase extends TestCase
     protected function axe(): array
     {
         $this->desk->driver->executeScript((string) file_get_contents(dirname(__DIR__, 2).'/node_modules/axe-core/axe.min.js'));
-        /** @var list<array{id: string, impact: string, nodes: list<array{html: string}>}> */
+        /** @var list<array{id: string, impact: string, nodes: list<array{html: string, any: list<array{relatedNodes: list<array{html: string}>}>}>}> */
         $violations = $this->desk->driver->executeAsyncScript('const done=arguments[0]; axe.run(document,{runOnly:["wcag2a","wcag2aa","wcag21a","wcag21aa","wcag22aa"]}).then(r=>done(r.violations))');
 
         return array_values(array_map(
-            static fn (array $v): string => $v['id'].': '.implode(' | ', array_map(static fn (array $n): string => mb_substr($n['html'], 0, 200), array_slice($v['nodes'], 0, 4))),
+            static fn (array $v): string => $v['id'].': '.implode(' | ', array_map(static fn (array $n): string => mb_substr($n['html'], 0, 200).' beside '.implode(' ', array_map(static fn (array $r): string => mb_substr($r['html'], 0, 120), array_merge(...array_column($n['any'], 'relatedNodes')))), array_slice($v['nodes'], 0, 4))),
             array_filter($violations, static fn (array $v): bool => in_array($v['impact'], ['serious', 'critical'], true)),
         ));
     }

@@ -46,7 +46,7 @@ export function DimensionField({ dimension: d, line }: { dimension: BenchDimensi
                 title={wrong ?? `${d.label}${d.typed ? '' : ': what is left'}${d.kind === 'part' ? ' · “rest” gives it what is left' : ''}`}
                 value={text ?? shown}
                 data-field={fieldOf(d)}
-                className={`absolute h-5 -translate-x-1/2 -translate-y-1/2 rounded-sm border text-center text-[11.5px] tabular-nums outline-offset-0 focus:z-20 ${
+                className={`absolute h-6 -translate-x-1/2 -translate-y-1/2 rounded-sm border text-center text-[11.5px] tabular-nums outline-offset-0 focus:z-20 ${
                     wrong ? 'z-20 border-buoy bg-buoy-wash text-buoy' : `border-transparent bg-sheet hover:border-tide ${d.kind === 'overall' ? 'font-bold text-ink' : d.typed ? 'font-semibold text-tide' : 'text-quiet italic'}`
                 }`}
                 style={{ left: line.label[0], top: line.label[1], width }}

@@ -25,7 +25,7 @@ export function Finishes() {
                     </button>
                 )}
             </header>
-            <dl className="mt-1 grid grid-cols-[1fr_auto] gap-y-1">
+            <dl className="mt-1 grid grid-cols-[1fr_auto] gap-y-2">
                 {Object.entries(parts).map(([part, label]) => {
                     const finish = finishes.find((f) => f.id === mine[part]);
                     return (

@@ -39,27 +39,35 @@ export function LightCard({ lights }: { lights: BenchLight[] }) {
         <>
             <Heading
                 title={lights.length > 1 ? `${lights.length} lights` : light.label[0]!.toUpperCase() + light.label.slice(1)}
-                note={lights.length > 1 ? 'What is set here is set in all of them.' : `${data.length(light.box[2]! - light.box[0]!)} × ${data.length(light.box[3]! - light.box[1]!)} between frame and dividers`}
+                note={
+                    lights.length > 1
+                        ? 'What is set here is set in all of them.'
+                        : `${data.length(light.box[2]! - light.box[0]!)} × ${data.length(light.box[3]! - light.box[1]!)} between frame and dividers`
+                }
             />
             {!fixed && <Dividing paths={paths} lights={lights} />}
             <Sentence>
                 It is {choice('Operation', 'operation', operations, op)}
                 {v.hinge !== undefined && (
                     <>
-                        , {op === 'side-hung-pair' || op === 'door-pair' ? 'active leaf on the' : op === 'folding' ? 'folding to the' : 'hung'} {choice('Hinge side', 'hinge', sides)}
+                        , {op === 'side-hung-pair' || op === 'door-pair' ? 'active leaf on the' : op === 'folding' ? 'folding to the' : 'hung'}{' '}
+                        {choice('Hinge side', 'hinge', sides)}
                     </>
                 )}
-                {v.opens !== undefined && <>, opening {choice('Opening', 'opens', ways)}</>}.
+                {v.opens !== undefined && <>, opening</>}
+                {v.opens !== undefined && <span className="whitespace-nowrap"> {choice('Opening', 'opens', ways)}.</span>}
+                {v.opens === undefined && '.'}
             </Sentence>
             <Moves values={v} op={op} set={set} fixed={fixed} choose={(values) => void step('light', { paths, values }, 'card leaves')} />
             {moves && (
                 <Sentence>
-                    Stiles {figure('Stiles', 'sashFace')}, top rail {figure('Top rail', 'topRail')}, bottom rail {figure('Bottom rail', 'bottomRail')}, {figure('Sash depth', 'sashDepth')} deep;{' '}
-                    {choice('Leaf style', 'style', styles, (v.style as string) ?? 'glazed')}
+                    Stiles {figure('Stiles', 'sashFace')}, top rail {figure('Top rail', 'topRail')}, bottom rail {figure('Bottom rail', 'bottomRail')},{' '}
+                    {figure('Sash depth', 'sashDepth')} deep; {choice('Leaf style', 'style', styles, (v.style as string) ?? 'glazed')}
                     {v.style === 'panelled' && (
                         <>
                             , <Figure label="Panels across" shown={String(v.columns)} disabled={fixed} onSend={(t) => set({ columns: t }, 'columns')} /> ×{' '}
-                            <Figure label="Panels up" shown={String(v.rows)} disabled={fixed} onSend={(t) => set({ rows: t }, 'rows')} /> panels with rails of {figure('Rails between panels', 'innerRail')}
+                            <Figure label="Panels up" shown={String(v.rows)} disabled={fixed} onSend={(t) => set({ rows: t }, 'rows')} /> panels with rails of{' '}
+                            {figure('Rails between panels', 'innerRail')}
                         </>
                     )}
                     {v.style === 'part-glazed' && (
@@ -70,12 +78,21 @@ export function LightCard({ lights }: { lights: BenchLight[] }) {
                     .
                 </Sentence>
             )}
-            {op === 'louvre' ? <LouvreWords values={(v.louvre as Values) ?? {}} light={light} set={set} fixed={fixed} /> : op !== 'open' && <Filling values={v} set={set} fixed={fixed} />}
+            {op === 'louvre' ? (
+                <LouvreWords values={(v.louvre as Values) ?? {}} light={light} set={set} fixed={fixed} />
+            ) : (
+                op !== 'open' && <Filling values={v} set={set} fixed={fixed} />
+            )}
             {lights.length === 1 && (
                 <Facts
                     rows={[
                         ['Light', formatArea(light.area, units)],
-                        ...light.leaves.slice(0, 2).map((l, i): [string, string] => [light.leaves.length > 1 ? `Leaf ${i + 1}` : 'Leaf', `${data.length(l.width)} × ${data.length(l.height)} · ${l.weight.toFixed(1)} kg`]),
+                        ...light.leaves
+                            .slice(0, 2)
+                            .map((l, i): [string, string] => [
+                                light.leaves.length > 1 ? `Leaf ${i + 1}` : 'Leaf',
+                                `${data.length(l.width)} × ${data.length(l.height)} · ${l.weight.toFixed(1)} kg`,
+                            ]),
                         ...(light.free.area > 0 && op !== 'louvre'
                             ? ([
                                   ['Clear opening', `${data.length(light.free.width)} × ${data.length(light.free.height)}`],
@@ -125,7 +142,13 @@ function Moves({ values: v, op, set, fixed, choose }: Part & { op: string; choos
                     {leaves.map((leaf, i) => (
                         <span key={i}>
                             leaf {i + 1}{' '}
-                            <Choice label={`Leaf ${i + 1}`} value={leaf} disabled={fixed} options={Object.entries(said).map(([value, label]) => ({ value, label }))} onChange={(to) => choose({ leaves: leaves.map((l, j) => (j === i ? to : l)) })} />
+                            <Choice
+                                label={`Leaf ${i + 1}`}
+                                value={leaf}
+                                disabled={fixed}
+                                options={Object.entries(said).map(([value, label]) => ({ value, label }))}
+                                onChange={(to) => choose({ leaves: leaves.map((l, j) => (j === i ? to : l)) })}
+                            />
                             {i < leaves.length - 1 ? ', ' : ''}
                         </span>
                     ))}
@@ -136,7 +159,9 @@ function Moves({ values: v, op, set, fixed, choose }: Part & { op: string; choos
                         disabled={fixed}
                         onSend={(t) => {
                             const n = Math.round(Number(t));
-                            return n >= 1 && n <= 8 ? set({ leaves: Array.from({ length: n }, (_, i) => leaves[i] ?? 'left') }, 'leaves') : Promise.resolve('A sliding light has one to eight leaves.');
+                            return n >= 1 && n <= 8
+                                ? set({ leaves: Array.from({ length: n }, (_, i) => leaves[i] ?? 'left') }, 'leaves')
+                                : Promise.resolve('A sliding light has one to eight leaves.');
                         }}
                     />{' '}
                     leaves on <Figure label="Tracks" shown={String(v.tracks)} disabled={fixed} onSend={(t) => set({ tracks: t }, 'tracks')} /> tracks,{' '}
@@ -178,7 +203,7 @@ function Moves({ values: v, op, set, fixed, choose }: Part & { op: string; choos
                     {op === 'folding' ? 'each turning ' : 'Opens '}
                     <Figure
                         label="Opens to"
-                        shown={`${(v.reach as number) ?? ({ 'top-hung': 45, 'bottom-hung': 30, folding: 85 }[op] ?? 90)}°`}
+                        shown={`${(v.reach as number) ?? { 'top-hung': 45, 'bottom-hung': 30, folding: 85 }[op] ?? 90}°`}
                         disabled={fixed}
                         onSend={(t) => {
                             const degrees = Number(t.replace('°', '').replace(',', '.').trim());
@@ -220,8 +245,7 @@ function Filling({ values: v, set, fixed }: Part) {
                 ) : (
                     <Figure label="Panes and gaps" shown={glazing} disabled={fixed} onSend={(t) => set({ glazing: t.split(/[-–/,;\s]+/).filter(Boolean) }, 'glazing')} />
                 )}
-                {solid ? ' thick' : ' (pane, gap, pane)'}
-                , its outer face{' '}
+                {solid ? ' thick' : ' (pane, gap, pane)'}, its outer face{' '}
                 {v.glassAt !== undefined || typed ? (
                     <>
                         <Figure
@@ -236,7 +260,12 @@ function Filling({ values: v, set, fixed }: Part) {
                         behind the unit’s
                     </>
                 ) : (
-                    <button type="button" disabled={fixed} className="rounded-sm border-b border-tide bg-tide-wash px-1 font-semibold hover:text-tide" onClick={() => setTyped(true)}>
+                    <button
+                        type="button"
+                        disabled={fixed}
+                        className="rounded-sm border-b border-tide bg-tide-wash px-1 font-semibold hover:text-tide"
+                        onClick={() => setTyped(true)}
+                    >
                         in the middle
                     </button>
                 )}
@@ -286,7 +315,8 @@ function LouvreWords({ values: l, light, set, fixed }: Part & { light: BenchLigh
                 onChange={(profile) => void change({ profile }, 'profile')}
             />{' '}
             blades {length('Blade depth', 'chord')} deep and {length('Blade thickness', 'thickness')} thick at{' '}
-            <Figure label="Blade angle" shown={`${l.angle as number}°`} disabled={fixed} onSend={(t) => change({ angle: Number(t.replace('°', '').replace(',', '.')) }, 'angle')} />,{' '}
+            <Figure label="Blade angle" shown={`${l.angle as number}°`} disabled={fixed} onSend={(t) => change({ angle: Number(t.replace('°', '').replace(',', '.')) }, 'angle')} />
+            ,{' '}
             {l.count !== undefined ? (
                 <>
                     <Figure label="Number of blades" shown={String(l.count)} disabled={fixed} onSend={(t) => change({ count: t }, 'count')} /> of them evenly

@@ -14,7 +14,7 @@ export type Layout = {
 const ROW = { below: 27, above: 27, left: 64, right: 64 };
 const GAP = 26;
 /** room for “inside” beside the foot of the section */
-const SECTION_NAME = 20;
+const SECTION_NAME = 36;
 
 type Box = [number, number, number, number];
 

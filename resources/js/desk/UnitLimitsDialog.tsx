@@ -9,7 +9,13 @@ import { useData } from './data';
 /** The greatest leaf of each operation, the least clear height of a door, and what frames and infills are weighed by. */
 export function UnitLimitsDialog({ open, onClose }: { open: boolean; onClose: () => void }) {
     return (
-        <Dialog open={open} onClose={onClose} wide title="Limits of sashes and leaves" note="Units over them are findings, never refused. They are common practice until you put your supplier’s here.">
+        <Dialog
+            open={open}
+            onClose={onClose}
+            wide
+            title="Limits of sashes and leaves"
+            note="Units over them are findings, never refused. They are common practice until you put your supplier’s here."
+        >
             <Form onClose={onClose} />
         </Dialog>
     );
@@ -18,7 +24,14 @@ export function UnitLimitsDialog({ open, onClose }: { open: boolean; onClose: ()
 function Form({ onClose }: { onClose: () => void }) {
     const data = useData();
     const rules = data.project.settings.unitRules;
-    const [limits, setLimits] = useState(() => Object.fromEntries(Object.entries(rules.limits).map(([o, l]) => [o, { width: data.length(l.width), height: data.length(l.height), weight: String(l.weight) }])));
+    const [limits, setLimits] = useState(() =>
+        Object.fromEntries(
+            Object.entries(rules.limits).map(([o, l]) => [
+                o,
+                { width: data.length(l.width), height: data.length(l.height), weight: String(l.weight) },
+            ]),
+        ),
+    );
     const [clear, setClear] = useState(data.length(rules.doorClear));
     const [frame, setFrame] = useState(String(rules.frameDensity));
     const [infill, setInfill] = useState(String(rules.infillDensity));
@@ -29,7 +42,9 @@ function Form({ onClose }: { onClose: () => void }) {
         event.preventDefault();
         event.stopPropagation(); // it stands inside another form
         const number = (text: string) => Number(text.replace(',', '.'));
-        const unread = [frame, infill, ...rows.map(({ value }) => limits[value]!.weight)].find((text) => text.trim() === '' || !Number.isFinite(number(text)));
+        const unread = [frame, infill, ...rows.map(({ value }) => limits[value]!.weight)].find(
+            (text) => text.trim() === '' || !Number.isFinite(number(text)),
+        );
         if (unread !== undefined) return setProblem(`“${unread}” is no number.`);
         // figures that were left alone keep the places that are not shown
         const length = (text: string, was: number) => (text === data.length(was) ? was : text);
@@ -38,7 +53,16 @@ function Form({ onClose }: { onClose: () => void }) {
                 'settings.change',
                 {
                     unitRules: {
-                        limits: Object.fromEntries(rows.map(({ value }) => [value, { width: length(limits[value]!.width, rules.limits[value]!.width), height: length(limits[value]!.height, rules.limits[value]!.height), weight: number(limits[value]!.weight) }])),
+                        limits: Object.fromEntries(
+                            rows.map(({ value }) => [
+                                value,
+                                {
+                                    width: length(limits[value]!.width, rules.limits[value]!.width),
+                                    height: length(limits[value]!.height, rules.limits[value]!.height),
+                                    weight: number(limits[value]!.weight),
+                                },
+                            ]),
+                        ),
                         doorClear: length(clear, rules.doorClear),
                         frameDensity: number(frame),
                         infillDensity: number(infill),

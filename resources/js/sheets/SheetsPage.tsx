@@ -53,7 +53,11 @@ function Sheets() {
     const write = async (format: 'pdf' | 'zip') => {
         const ids = ticked.length > 0 ? ticked : undefined;
         try {
-            const task = await followTask(data.id, `the sheets of ${ids ? ids.length : types.length} unit types`, api.makeSheets(data.id, { paper, format, ...(ids ? { ids } : {}) }));
+            const task = await followTask(
+                data.id,
+                `the sheets of ${ids ? ids.length : types.length} unit types`,
+                api.makeSheets(data.id, { paper, format, ...(ids ? { ids } : {}) }),
+            );
             const link = document.createElement('a');
             link.href = `/api/projects/${data.id}/tasks/${task.id}/file`;
             link.download = task.file!.name;
@@ -68,7 +72,11 @@ function Sheets() {
     return (
         <div className="flex h-full flex-col">
             <header className="flex h-[46px] shrink-0 items-center gap-3 border-b border-hairline bg-sheet px-3">
-                <Link to={`/projects/${data.id}`} aria-label="To the desk" className="flex items-center gap-2 font-semibold whitespace-nowrap hover:text-tide">
+                <Link
+                    to={`/projects/${data.id}`}
+                    aria-label="To the desk"
+                    className="flex items-center gap-2 font-semibold whitespace-nowrap hover:text-tide"
+                >
                     <Mark size={26} /> Desk
                 </Link>
                 <h1 className="font-semibold">Unit sheets</h1>
@@ -104,8 +112,19 @@ function Sheets() {
                 )}
             </header>
             <main className="flex min-h-0 grow">
-                <TypeList types={types} shown={shown?.id} ticked={ticked} onShow={(id) => setSearch({ type: id }, { replace: true })} onTick={setTicked} />
-                <div className="min-w-0 grow overflow-auto bg-paper p-4" tabIndex={0} aria-label={shown ? `Sheet of ${shown.mark}` : 'Sheet'} data-busy={sheet.isFetching}>
+                <TypeList
+                    types={types}
+                    shown={shown?.id}
+                    ticked={ticked}
+                    onShow={(id) => setSearch({ type: id }, { replace: true })}
+                    onTick={setTicked}
+                />
+                <div
+                    className="min-w-0 grow overflow-auto bg-paper p-4"
+                    tabIndex={0}
+                    aria-label={shown ? `Sheet of ${shown.mark}` : 'Sheet'}
+                    data-busy={sheet.isFetching}
+                >
                     {!shown && (
                         <p className="p-6 text-quiet">
                             There are no unit types in this project, so there is nothing to draw.{' '}
@@ -130,10 +149,29 @@ function Sheets() {
 /** A page as it will be on paper, as wide as there is room. Our server writes it, with all text escaped and no scripts. */
 function Page({ svg, zoom }: { svg: string; zoom: number }) {
     const markup = useMemo(() => ({ __html: svg.slice(svg.indexOf('<svg')) }), [svg]);
-    return <div className="mb-4 border border-hairline bg-white shadow-sm [&>svg]:block [&>svg]:h-auto [&>svg]:w-full" data-page style={{ width: `${zoom * 100}%` }} dangerouslySetInnerHTML={markup} />;
+    return (
+        <div
+            className="mb-4 border border-hairline bg-white shadow-sm [&>svg]:block [&>svg]:h-auto [&>svg]:w-full"
+            data-page
+            style={{ width: `${zoom * 100}%` }}
+            dangerouslySetInnerHTML={markup}
+        />
+    );
 }
 
-function TypeList({ types, shown, ticked, onShow, onTick }: { types: RackType[]; shown: string | undefined; ticked: string[]; onShow: (id: string) => void; onTick: (ids: string[]) => void }) {
+function TypeList({
+    types,
+    shown,
+    ticked,
+    onShow,
+    onTick,
+}: {
+    types: RackType[];
+    shown: string | undefined;
+    ticked: string[];
+    onShow: (id: string) => void;
+    onTick: (ids: string[]) => void;
+}) {
     const list = useRef<HTMLUListElement>(null);
     const walk = (event: KeyboardEvent) => {
         const by = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0;
@@ -148,7 +186,11 @@ function TypeList({ types, shown, ticked, onShow, onTick }: { types: RackType[];
             <p className="flex justify-between border-b border-hairline px-3 py-1.5 text-xs text-quiet">
                 <span>{ticked.length > 0 ? `${ticked.length} of ${types.length} ticked` : `${types.length} unit types`}</span>
                 {types.length > 0 && (
-                    <button type="button" className="text-tide underline" onClick={() => onTick(ticked.length > 0 ? [] : types.map((t) => t.id))}>
+                    <button
+                        type="button"
+                        className="text-tide underline"
+                        onClick={() => onTick(ticked.length > 0 ? [] : types.map((t) => t.id))}
+                    >
                         {ticked.length > 0 ? 'Tick none' : 'Tick all'}
                     </button>
                 )}
@@ -156,8 +198,21 @@ function TypeList({ types, shown, ticked, onShow, onTick }: { types: RackType[];
             <ul ref={list} className="min-h-0 grow overflow-auto py-1" onKeyDown={walk}>
                 {types.map((t) => (
                     <li key={t.id} className={`flex items-center gap-2 px-3 ${t.id === shown ? 'bg-tide-wash' : ''}`}>
-                        <input type="checkbox" aria-label={`Tick ${t.mark}`} checked={ticked.includes(t.id)} onChange={(e) => onTick(e.target.checked ? [...ticked, t.id] : ticked.filter((id) => id !== t.id))} className="accent-(--tide)" />
-                        <button type="button" data-type={t.id} aria-current={t.id === shown} tabIndex={t.id === shown ? 0 : -1} onClick={() => onShow(t.id)} className="flex min-h-7 min-w-0 grow items-baseline gap-2 text-left">
+                        <input
+                            type="checkbox"
+                            aria-label={`Tick ${t.mark}`}
+                            checked={ticked.includes(t.id)}
+                            onChange={(e) => onTick(e.target.checked ? [...ticked, t.id] : ticked.filter((id) => id !== t.id))}
+                            className="accent-(--tide)"
+                        />
+                        <button
+                            type="button"
+                            data-type={t.id}
+                            aria-current={t.id === shown}
+                            tabIndex={t.id === shown ? 0 : -1}
+                            onClick={() => onShow(t.id)}
+                            className="flex min-h-7 min-w-0 grow items-baseline gap-2 text-left"
+                        >
                             <b className="w-11 shrink-0">{t.mark}</b>
                             <span className="truncate">{t.name}</span>
                         </button>

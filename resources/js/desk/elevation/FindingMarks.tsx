@@ -42,7 +42,11 @@ export function FindingMarks({ view, size }: { view: View; size: Size }) {
     const marks = useMemo(
         () =>
             groups
-                .filter((g) => Math.abs(g.x * view.k - tileX * AHEAD) < width / 2 + AHEAD && Math.abs(g.y * view.k - tileY * AHEAD) < height / 2 + AHEAD)
+                .filter(
+                    (g) =>
+                        Math.abs(g.x * view.k - tileX * AHEAD) < width / 2 + AHEAD &&
+                        Math.abs(g.y * view.k - tileY * AHEAD) < height / 2 + AHEAD,
+                )
                 .map((g) => <Mark key={`${g.elements[0]} ${g.sentences[0]}`} group={g} x={sign * g.x * view.k} y={-g.y * view.k} />),
         [groups, view.k, sign, tileX, tileY, width, height],
     );
@@ -63,7 +67,9 @@ function Mark({ group, x, y }: { group: Group; x: number; y: number }) {
                 if (group.elements.length > 1) useDesk.getState().show(group.elements);
             }}
         >
-            <title>{many === 1 ? group.sentences[0] : `${many} findings here: ${group.sentences.slice(0, 3).join(' ')}${many > 3 ? ' …' : ''}`}</title>
+            <title>
+                {many === 1 ? group.sentences[0] : `${many} findings here: ${group.sentences.slice(0, 3).join(' ')}${many > 3 ? ' …' : ''}`}
+            </title>
             <circle r={many > 99 ? 12 : many > 1 ? 10 : 8} fill="var(--buoy)" stroke="var(--sheet)" strokeWidth={1.5} />
             <text y={4} textAnchor="middle" fontSize={many > 99 ? 9.5 : 11} fontWeight={700} fill="var(--sheet)">
                 {many === 1 ? '!' : many}
