@@ -8,7 +8,14 @@ export function TakeOffCard() {
     const data = useData();
     const view = useBench((b) => b.view)!;
     const units = data.project.settings.units;
-    const ends = (m: (typeof view.members)[number]) => (m.radius !== null ? `radius ${data.length(m.radius)}` : m.ends.length === 0 ? 'curved' : m.ends.every((e) => e === 90) ? 'square' : m.ends.map((e) => `${+e.toFixed(1)}°`).join(' · '));
+    const ends = (m: (typeof view.members)[number]) =>
+        m.radius !== null
+            ? `radius ${data.length(m.radius)}`
+            : m.ends.length === 0
+              ? 'curved'
+              : m.ends.every((e) => e === 90)
+                ? 'square'
+                : m.ends.map((e) => `${+e.toFixed(1)}°`).join(' · ');
     return (
         <>
             <Heading title="Take-off" note="Of one unit: lengths point to point, glass with its edge cover." />
@@ -25,20 +32,22 @@ export function TakeOffCard() {
                     </tr>
                 ))}
             </Table>
-            <Table heads={['Glass', 'Size', 'Area', 'Weight', 'No.']}>
-                {view.panes.map((p, i) => (
-                    <tr key={i} className="border-b border-hairline/60">
-                        <td className="py-0.5">{p.glass}</td>
-                        <td className="text-right whitespace-nowrap">
-                            {data.length(p.width)} × {data.length(p.height)}
-                            {p.rectangular ? '' : ', shaped'}
-                        </td>
-                        <td className="text-right">{formatArea(p.area, units)}</td>
-                        <td className="text-right">{p.weight.toFixed(1)} kg</td>
-                        <td className="text-right font-semibold">{p.count}</td>
-                    </tr>
-                ))}
-            </Table>
+            {view.panes.length > 0 && (
+                <Table heads={['Glass', 'Size', 'Area', 'Weight', 'No.']}>
+                    {view.panes.map((p, i) => (
+                        <tr key={i} className="border-b border-hairline/60">
+                            <td className="py-0.5">{p.glass}</td>
+                            <td className="text-right whitespace-nowrap">
+                                {data.length(p.width)} × {data.length(p.height)}
+                                {p.rectangular ? '' : ', shaped'}
+                            </td>
+                            <td className="text-right">{formatArea(p.area, units)}</td>
+                            <td className="text-right">{p.weight.toFixed(1)} kg</td>
+                            <td className="text-right font-semibold">{p.count}</td>
+                        </tr>
+                    ))}
+                </Table>
+            )}
             {Object.keys(view.hardware).length > 0 && (
                 <Table heads={['Hardware', 'No.']}>
                     {Object.entries(view.hardware).map(([what, n]) => (

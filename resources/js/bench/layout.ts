@@ -13,8 +13,8 @@ export type Layout = {
 
 const ROW = { below: 27, above: 27, left: 64, right: 64 };
 const GAP = 26;
-/** room for “inside” beside the foot of the section */
-const SECTION_NAME = 36;
+/** room for “inside” right of the section's foot, and left of the plan */
+const NAME = 46;
 
 type Box = [number, number, number, number];
 
@@ -42,12 +42,12 @@ export function layOut(view: BenchView, width: number, height: number): Layout {
     const rows = (side: BenchDimension['side']) => view.dimensions.filter((d) => d.side === side).reduce((n, d) => Math.max(n, d.row + 1), 0);
     const plan = boundsOf(view.plan, [0, 0, view.width, view.depth]);
     const section = boundsOf(view.section, [0, 0, view.depth, view.height]);
-    const margin = { left: rows('left') * ROW.left + 18, right: rows('right') * ROW.right + GAP + SECTION_NAME, above: rows('above') * ROW.above + 20, below: rows('below') * ROW.below + GAP };
+    const margin = { left: Math.max(rows('left') * ROW.left + 18, NAME + 14), right: rows('right') * ROW.right + GAP + 20, above: rows('above') * ROW.above + 20, below: rows('below') * ROW.below + GAP };
     const slopes = view.dimensions.some((d) => d.side === 'slope') ? 18 : 0;
     const across = plan[2] - plan[0] + section[2] - section[0];
     const up = view.height + plan[3] - plan[1];
-    const k = Math.max(0.01, Math.min((width - margin.left - margin.right - GAP) / across, (height - margin.above - margin.below - slopes - GAP) / up));
-    const x = margin.left - Math.min(0, plan[0]) * k + Math.max(0, (width - margin.left - margin.right - GAP - across * k) / 2);
+    const k = Math.max(0.01, Math.min((width - margin.left - margin.right - NAME) / across, (height - margin.above - margin.below - slopes - GAP) / up));
+    const x = margin.left - Math.min(0, plan[0]) * k + Math.max(0, (width - margin.left - margin.right - NAME - across * k) / 2);
     const y = margin.above + slopes + view.height * k + Math.max(0, (height - margin.above - margin.below - slopes - GAP - up * k) / 2);
     return {
         k,

@@ -146,6 +146,7 @@ final readonly class Desk
      */
     public function point(string $pane, float $x, float $y): array
     {
+        $this->waitFor(sprintf('[data-pane=%s]:not([data-view=""])[data-view]', $pane));
         /** @var array{float|int, float|int} */
         $at = $this->driver->executeScript(
             'const p=document.querySelector(`[data-pane=${arguments[0]}]`); const [vx,vy,k]=p.dataset.view.split(",").map(Number); const r=p.getBoundingClientRect(); return [r.left+r.width/2+(arguments[1]-vx)*k, r.top+r.height/2-(arguments[2]-vy)*k];',
