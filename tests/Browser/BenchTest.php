@@ -103,6 +103,45 @@ final class BenchTest extends BrowserCase
         $this->desk->ready();
     }
 
+    public function test_wrong_figures_stay_at_their_field_and_a_change_shows_what_would_not_fit(): void
+    {
+        $type = (string) $this->desk->driver->executeAsyncScript('const done = arguments[0]; fetch(`/api${location.pathname}`).then((r) => r.json()).then((p) => done(p.types.find((t) => t.mark === "W-03").id));');
+        $this->openBench($type);
+        // two sashes and a mullion want more than that: the drawing stays, the field says why, Esc drops it
+        $this->figure('Width', '300');
+        $this->desk->waitFor('input[data-field][aria-label="Width"][aria-invalid=true]');
+        self::assertMatchesRegularExpression('/no room|too/', (string) $this->desk->css('input[aria-label="Width"] + [role=alert]')->getText());
+        self::assertSame('510', $this->shown('Part 1 from the left'), 'the last good drawing');
+        $this->desk->holding(Keys::CONTROL, fn () => $this->desk->keys('s'));
+        usleep(300_000);
+        self::assertSame(0, $this->desk->count('[role=dialog]'), 'what was refused is not saved over');
+        $this->desk->keys(Keys::ESCAPE);
+        $this->until('Width', '1 200');
+
+        // the mullion is dragged, and taken back
+        $divider = $this->desk->css('[data-divider=" 0"]');
+        (new \Facebook\WebDriver\Interactions\WebDriverActions($this->desk->driver))->dragAndDropBy($divider, 60, 0)->perform();
+        $this->desk->waitUntil(fn (): bool => $this->shown('Part 1 from the left') !== '510', 'the mullion to move');
+        $this->settled();
+        self::assertSame(1020.0, array_sum(array_map(fn (int $i): float => (float) $this->shown("Part $i from the left"), [1, 2])), 'what one part gains the other loses');
+        $this->desk->holding(Keys::CONTROL, fn () => $this->desk->keys('z'));
+        $this->until('Part 1 from the left', '510');
+
+        // Tab goes round the figures; a wider one is tried on all its openings, and those with no room keep what they have
+        $this->desk->css('input[data-field][aria-label="Part 1 from the left"]')->click();
+        $this->desk->keys(Keys::TAB);
+        self::assertSame('Part 2 from the left', $this->desk->driver->switchTo()->activeElement()->getAttribute('aria-label'));
+        $this->figure('Width', '2400');
+        $this->desk->holding(Keys::CONTROL, fn () => $this->desk->keys('s'));
+        $this->desk->waitForText('would no longer fit');
+        self::assertStringContainsString('past the wall’s right end', $this->desk->text());
+        $this->desk->button('Change 10 openings, keep 19')->click();
+        $this->desk->waitForText('in 10 openings');
+        $this->desk->css('[aria-label="To the desk"]')->click();
+        $this->desk->ready();
+        $this->desk->waitFor('[aria-label^="Undo: Changed W-03"]');
+    }
+
     private function openBench(string $type): void
     {
         preg_match('#projects/([^/?]+)#', $this->desk->driver->getCurrentURL(), $m);

@@ -63,7 +63,7 @@ export function BenchHeader({ isNew, type, openings, unsaved, onSave }: Props) {
                     </Button>
                 </>
             )}
-            <RemoveType type={type} mark={draft.mark} open={removing} onClose={() => setRemoving(false)} onRemoved={() => void navigate(`/projects/${data.id}`)} />
+            <RemoveType type={type} mark={draft.mark} openings={openings} open={removing} onClose={() => setRemoving(false)} onRemoved={() => void navigate(`/projects/${data.id}`)} />
         </header>
     );
 }

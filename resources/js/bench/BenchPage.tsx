@@ -7,7 +7,7 @@ import { Going } from '../desk/Going';
 import { tell } from '../ui/notices';
 import { BenchDrawing } from './BenchDrawing';
 import { BenchHeader } from './BenchHeader';
-import { forget, isUnsaved, keepUnsaved, open, useBench, type Draft } from './draft';
+import { forget, isUnsaved, keepUnsaved, open, settled, useBench, type Draft } from './draft';
 import { FiguresStrip } from './FiguresStrip';
 import { LightCard } from './LightCard';
 import { SaveDialog } from './SaveDialog';
@@ -52,7 +52,13 @@ function Bench({ type }: { type: string }) {
     const wrong = useBench((b) => b.wrong);
     const busy = useBench((b) => b.busy);
     const unsaved = useBench(isUnsaved);
-    useBenchKeys(() => setSaving(isNew ? 'new' : 'change'));
+    // what is still on its way is saved too; what was refused is looked at first
+    const askToSave = (how: 'change' | 'new') =>
+        void settled().then(() => {
+            const bench = useBench.getState();
+            if (bench.wrong === null && (isUnsaved(bench) || how === 'new')) setSaving(how);
+        });
+    useBenchKeys(() => askToSave(isNew ? 'new' : 'change'));
 
     const found = stored.data?.type;
     useEffect(() => {
@@ -89,7 +95,7 @@ function Bench({ type }: { type: string }) {
     const general = wrong && (wrong.field === '' || wrong.field === 'card outline') ? wrong.message : null;
     return (
         <div className="flex h-full flex-col" data-busy={busy}>
-            <BenchHeader isNew={isNew} type={type} openings={isNew ? 0 : (stored.data?.openings ?? 0)} unsaved={unsaved} onSave={setSaving} />
+            <BenchHeader isNew={isNew} type={type} openings={isNew ? 0 : (stored.data?.openings ?? 0)} unsaved={unsaved} onSave={askToSave} />
             <main className="flex min-h-0 grow">
                 <div className="min-w-0 grow">{tab === 'solid' ? <SolidView /> : <BenchDrawing />}</div>
                 <aside aria-label="Card of the unit" className="flex w-[340px] shrink-0 flex-col border-l border-hairline bg-paper">

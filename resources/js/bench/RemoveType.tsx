@@ -5,14 +5,15 @@ import { Choice } from '../ui/Choice';
 import { Dialog } from '../ui/Dialog';
 import { useData } from '../desk/data';
 
-type Props = { type: string; mark: string; open: boolean; onClose: () => void; onRemoved: () => void };
+type Props = { type: string; mark: string; openings: number; open: boolean; onClose: () => void; onRemoved: () => void };
 
 /** Takes a type off the rack; one in use says what takes its place. */
-export function RemoveType({ type, mark, open, onClose, onRemoved }: Props) {
+export function RemoveType({ type, mark, openings, open, onClose, onRemoved }: Props) {
     const data = useData();
-    const [instead, setInstead] = useState<string | null>(null);
+    const [picked, setInstead] = useState<string | null>(null);
     const [why, setWhy] = useState<string | null>(null);
     const others = data.project.types.filter((t) => t.id !== type);
+    const instead = picked ?? (openings > 0 ? (others[0]?.id ?? null) : null);
     const remove = async () => {
         try {
             await data.edit('type.remove', { id: type, ...(instead ? { instead } : {}) }, { quiet: true });
@@ -36,7 +37,7 @@ export function RemoveType({ type, mark, open, onClose, onRemoved }: Props) {
             )}
             {instead !== null && (
                 <p className="mb-3">
-                    In its openings goes <Choice label="Instead" value={instead} options={others.map((t) => ({ value: t.id, label: `${t.mark} ${t.name}` }))} onChange={setInstead} />.
+                    It is in {openings === 1 ? '1 opening' : openings > 1 ? `${openings} openings` : 'openings'}: in its place there goes <Choice label="Instead" value={instead} options={others.map((t) => ({ value: t.id, label: `${t.mark} ${t.name}` }))} onChange={setInstead} />.
                 </p>
             )}
             <div className="flex justify-end gap-2">

@@ -55,6 +55,9 @@ export const isUnsaved = (b: Bench): boolean => b.draft !== null && JSON.stringi
 
 let queue: Promise<unknown> = Promise.resolve();
 
+/** When all steps that were asked for have been taken or refused. */
+export const settled = (): Promise<unknown> => queue;
+
 /** Shows the draft as it is, with what was changed about looking at it. */
 export async function look(change: Partial<Pick<Bench, 'ajar' | 'inside' | 'chosen'>> = {}): Promise<void> {
     useBench.setState(change);
