@@ -10,6 +10,7 @@ use App\Http\Controllers\ExportController;
 use App\Http\Controllers\GatherController;
 use App\Http\Controllers\LengthController;
 use App\Http\Controllers\ProjectController;
+use App\Http\Controllers\RevisionController;
 use App\Http\Controllers\ScheduleController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\SheetController;
@@ -49,6 +50,8 @@ Route::prefix('api')->group(function (): void {
                 Route::get('tasks/{task}', [TaskController::class, 'show']);
                 Route::delete('tasks/{task}', [TaskController::class, 'stop']);
                 Route::get('tasks/{task}/file', [TaskController::class, 'file']);
+                Route::get('revisions', [RevisionController::class, 'index']);
+                Route::get('revisions/{letter}/difference', [RevisionController::class, 'difference']);
                 Route::get('changes', [ChangeController::class, 'index']);
                 Route::get('exports/elevation.svg', [ExportController::class, 'svg']);
                 Route::get('exports/model.glb', [ExportController::class, 'glb']);
@@ -59,6 +62,8 @@ Route::prefix('api')->group(function (): void {
             });
             Route::middleware('can:edit,project')->group(function (): void {
                 Route::post('edits', [EditController::class, 'run']);
+                Route::post('revisions', [RevisionController::class, 'keep']);
+                Route::post('revisions/{letter}/restore', [RevisionController::class, 'restore']);
                 Route::post('undo', [EditController::class, 'undo']);
                 Route::post('redo', [EditController::class, 'redo']);
             });

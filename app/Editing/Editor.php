@@ -9,6 +9,7 @@ use App\Assembly\Referring;
 use App\Models\Change as Logged;
 use App\Models\Opening;
 use App\Models\Project;
+use App\Models\Revision;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use Isleward\Core\Check\Findings;
@@ -102,6 +103,30 @@ final readonly class Editor
     public function redo(Project $project, User $user): Outcome
     {
         return $this->reverse($project, $user, 'redo', fn (Project $held): ?Logged => $this->history->redoable($held, $user), 'There is nothing of yours to redo.');
+    }
+
+    /**
+     * Makes everything as it was in a revision, as a change of its own that can be undone.
+     *
+     * @param  int  $base  number of the latest change the client has seen
+     *
+     * @throws Refusal when it is as it was, or was changed meanwhile
+     */
+    public function restore(Project $project, User $user, Revision $revision, int $base, Revisions $revisions): Outcome
+    {
+        return $this->holding($project, function (Project $held) use ($user, $revision, $base, $revisions): Outcome {
+            if ($base !== $held->change_number) {
+                throw Refusal::because('revision.changed_since', 'The project was changed meanwhile: look at what differs again before you go back.');
+            }
+            $change = $revisions->since($held, $revision->number)->inverse(sprintf('Went back to revision %s', $revision->letter));
+            if ($change->isEmpty()) {
+                throw Refusal::because('revision.same', sprintf('It is as it was in revision %s.', $revision->letter));
+            }
+            $this->assembly->write($held, $change);
+            $this->history->append($held, $user, 'revision.restore', 'do', $change);
+
+            return $this->outcome($held, $user, $change);
+        });
     }
 
     /**

@@ -84,7 +84,6 @@ final class BenchTest extends BrowserCase
         $this->desk->button('Schedules')->click();
         $this->desk->waitFor(sprintf('[aria-label="%s, 1 placed"]', $mark));
         self::assertSame(1, $this->desk->count(sprintf('[aria-label^="%s, "]', $mark).'[aria-label$="placed"]'));
-        $this->desk->ready();
         self::assertSame([], $this->axe());
         $this->desk->button('Schedules')->click();
 

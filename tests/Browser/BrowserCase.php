@@ -69,6 +69,7 @@ abstract class BrowserCase extends TestCase
     /** @return list<string> serious and critical violations (axe-core) */
     protected function axe(): array
     {
+        usleep(500_000); // what was opened last has found its size
         $this->desk->driver->executeScript((string) file_get_contents(dirname(__DIR__, 2).'/node_modules/axe-core/axe.min.js'));
         /** @var list<array{id: string, impact: string, nodes: list<array{html: string, any: list<array{relatedNodes: list<array{html: string}>}>}>}> */
         $violations = $this->desk->driver->executeAsyncScript('const done=arguments[0]; axe.run(document,{runOnly:["wcag2a","wcag2aa","wcag21a","wcag21aa","wcag22aa"]}).then(r=>done(r.violations))');

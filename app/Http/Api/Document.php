@@ -357,6 +357,21 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'sentence', type: 'string'),
     new OA\Property(property: 'place', anyOf: [new OA\Schema(ref: '#/components/schemas/Place'), new OA\Schema(type: 'null')]),
 ])]
+#[OA\Schema(schema: 'Revision', required: ['letter', 'number', 'note', 'person', 'at'], properties: [
+    new OA\Property(property: 'letter', type: 'string'),
+    new OA\Property(property: 'number', type: 'integer', description: 'of the latest change it holds'),
+    new OA\Property(property: 'note', type: 'string'),
+    new OA\Property(property: 'person', type: 'string'),
+    new OA\Property(property: 'at', type: 'string', format: 'date-time'),
+])]
+#[OA\Schema(schema: 'Difference', required: ['kind', 'what', 'element', 'sentence', 'then', 'now'], properties: [
+    new OA\Property(property: 'kind', type: 'string'),
+    new OA\Property(property: 'what', type: 'string', enum: ['added', 'removed', 'moved', 'changed']),
+    new OA\Property(property: 'element', type: 'string'),
+    new OA\Property(property: 'sentence', type: 'string'),
+    new OA\Property(property: 'then', description: 'Where an opening was', anyOf: [new OA\Schema(ref: '#/components/schemas/Place'), new OA\Schema(type: 'null')]),
+    new OA\Property(property: 'now', description: 'Where it is', anyOf: [new OA\Schema(ref: '#/components/schemas/Place'), new OA\Schema(type: 'null')]),
+])]
 #[OA\Schema(schema: 'Task', required: ['id', 'state', 'done', 'total', 'outcome', 'file', 'problem'], properties: [
     new OA\Property(property: 'id', type: 'string'),
     new OA\Property(property: 'state', type: 'string', enum: ['waiting', 'running', 'stopping', 'done', 'refused', 'cancelled']),

@@ -62,10 +62,11 @@ final readonly class TypeChange implements Edit
         $attempt = Attempt::from($design, $this->args);
         $attempt->also(Operation::alter($before, $after));
         $stretched = 0;
-        foreach ($design->openings as $opening) {
-            if ($opening->type !== $before->id) {
-                continue;
-            }
+        // along each wall and up, so that which of several fit does not hang on the order they were made in
+        $filled = array_filter($design->openings, static fn (Opening $o): bool => $o->type === $before->id);
+        $places = array_map($design->places->of(...), $filled);
+        uksort($filled, static fn (string $a, string $b): int => [$places[$a]->opening->wall, $places[$a]->sill, $places[$a]->left, $a] <=> [$places[$b]->opening->wall, $places[$b]->sill, $places[$b]->left, $b]);
+        foreach ($filled as $opening) {
             $own = Tolerance::same($opening->width, $before->width) && Tolerance::same($opening->height, $before->height);
             $stretched += $own ? 0 : 1;
             $attempt->alter($opening, $own ? $opening->with(['width' => $after->width, 'height' => $after->height]) : $opening);

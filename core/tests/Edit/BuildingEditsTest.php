@@ -11,6 +11,8 @@ use Isleward\Core\Edit\Edits;
 use Isleward\Core\Edit\Operation;
 use Isleward\Core\Fields;
 use Isleward\Core\Refusal;
+use Isleward\Core\Revision\Difference;
+use Isleward\Core\Revision\Folded;
 use Isleward\Core\Tests\Support\House;
 use Isleward\Core\Wall\Frontages;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -119,6 +121,7 @@ final class BuildingEditsTest extends TestCase
         $house = House::box(heights: [3600, 3000, 3000]);
         $plain = static fn (Design $d): string => json_encode(self::sorted($d), JSON_THROW_ON_ERROR);
         $states = [$plain($house->design)];
+        $designs = [$house->design];
         $changes = $done = [];
         for ($i = 0; $i < 3000; $i++) {
             [$edit, $args] = self::randomEdit($house);
@@ -131,6 +134,7 @@ final class BuildingEditsTest extends TestCase
             $operations = array_map(static fn (Operation $o): Operation => Operation::from(new Fields(json_decode((string) json_encode($o->toArray()), true))), $change->operations);
             $changes[] = new Change($change->summary, $operations);
             $states[] = $plain($house->design);
+            $designs[] = $house->design;
             $done[] = $edit;
             self::assertAllHasAPlace($house->design, "after $i: {$change->summary}");
         }
@@ -148,6 +152,33 @@ final class BuildingEditsTest extends TestCase
             $design = $design->after($change);
         }
         self::assertSame(md5($states[count($changes)]), md5($plain($design)));
+        self::assertStretchesFold($changes, $states, $designs, $plain);
+    }
+
+    /**
+     * Law: a stretch of changes folded into one makes the later state of the earlier one, and its inverse the earlier of the later;
+     * what differs between them is told for every opening that came, went or changed.
+     *
+     * @param  list<Change>  $changes
+     * @param  list<string>  $states
+     * @param  list<Design>  $designs
+     * @param  \Closure(Design): string  $plain
+     */
+    private static function assertStretchesFold(array $changes, array $states, array $designs, \Closure $plain): void
+    {
+        for ($n = 0; $n < 80; $n++) {
+            $from = mt_rand(0, count($changes) - 2);
+            $to = min(count($changes), $from + mt_rand(1, 60));
+            $folded = Folded::change('', array_map(static fn (Change $c): array => $c->operations, array_slice($changes, $from, $to - $from)));
+            self::assertSame(self::told($states[$to], $plain($designs[$from]->after($folded))), self::told($plain($designs[$from]->after($folded)), $states[$to]));
+            self::assertSame(self::told($states[$from], $plain($designs[$to]->after($folded->inverse('')))), self::told($plain($designs[$to]->after($folded->inverse(''))), $states[$from]));
+            $rows = array_column(Difference::between($designs[$from], $designs[$to], $folded), null, 'element');
+            foreach ($folded->operations as $operation) {
+                $row = $rows[$operation->id] ?? self::fail("{$operation->kind->value} $operation->id is not told");
+                self::assertSame([$operation->before === null, $operation->after === null], [$row['what'] === 'added', $row['what'] === 'removed']);
+                self::assertStringEndsWith('.', $row['sentence']);
+            }
+        }
     }
 
     /** @return list<string> the elements of one state that are otherwise in another, and the whole when that is not it */

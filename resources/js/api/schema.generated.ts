@@ -315,6 +315,58 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/projects/{project}/revisions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The revisions of a project, latest first */
+        get: operations["revisions"];
+        put?: never;
+        /** Keep the project as it is as the next revision */
+        post: operations["keepRevision"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/projects/{project}/revisions/{letter}/difference": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What differs between a revision and a later one, or today */
+        get: operations["revisionDifference"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/projects/{project}/revisions/{letter}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Make everything as it was in a revision, as a new change that can be undone */
+        post: operations["restoreRevision"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/projects/{project}/schedules/openings": {
         parameters: {
             query?: never;
@@ -982,6 +1034,26 @@ export interface components {
             element: string;
             sentence: string;
             place: components["schemas"]["Place"] | null;
+        };
+        Revision: {
+            letter: string;
+            /** @description of the latest change it holds */
+            number: number;
+            note: string;
+            person: string;
+            /** Format: date-time */
+            at: string;
+        };
+        Difference: {
+            kind: string;
+            /** @enum {string} */
+            what: "added" | "removed" | "moved" | "changed";
+            element: string;
+            sentence: string;
+            /** @description Where an opening was */
+            then: components["schemas"]["Place"] | null;
+            /** @description Where it is */
+            now: components["schemas"]["Place"] | null;
         };
         Task: {
             id: string;
@@ -1749,6 +1821,133 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    revisions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Revisions */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        revisions: components["schemas"]["Revision"][];
+                    };
+                };
+            };
+        };
+    };
+    keepRevision: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    note: string;
+                };
+            };
+        };
+        responses: {
+            /** @description Kept */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Revision"];
+                };
+            };
+            /** @description Nothing has changed since the latest */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    revisionDifference: {
+        parameters: {
+            query?: {
+                /** @description letter of the later one; today when left out */
+                to?: string;
+            };
+            header?: never;
+            path: {
+                project: string;
+                letter: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What differs */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        rows: components["schemas"]["Difference"][];
+                    };
+                };
+            };
+        };
+    };
+    restoreRevision: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+                letter: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    base: number;
+                };
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Outcome"];
+                };
+            };
+            /** @description Changed meanwhile, or the same */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
             };
         };
     };

@@ -77,6 +77,7 @@ export function CommandList() {
                 { name: 'Enlarge the plan', keys: 'Alt 2', run: () => desk.enlarge('plan') },
                 { name: 'Enlarge the solid model', keys: 'Alt 3', run: () => desk.enlarge('solid') },
                 ...lookActions(data).map(({ name, key, run }) => ({ name, keys: key?.toUpperCase(), run })),
+                { name: 'Revisions and changes', run: () => desk.open('revisions') },
                 { name: 'Schedules', run: () => desk.set({ schedules: true }) },
                 { name: 'Findings', run: () => desk.set({ listFindings: true }) },
                 {

@@ -18,7 +18,14 @@ export function Header() {
                 <Mark size={26} /> Isleward
             </Link>
             <h1 className="truncate">{settings.name}</h1>
-            <span className="rounded border border-hairline px-2 py-0.5 text-xs whitespace-nowrap text-quiet">{role === 'viewer' ? 'to look at' : `${number} changes`}</span>
+            <button
+                type="button"
+                title="Revisions, and the latest changes"
+                onClick={() => useDesk.getState().open('revisions')}
+                className="min-h-6 rounded border border-hairline px-2 py-0.5 text-xs whitespace-nowrap text-quiet hover:border-tide hover:text-tide"
+            >
+                {role === 'viewer' ? 'to look at' : number === 1 ? '1 change' : `${number} changes`}
+            </button>
             <button
                 type="button"
                 onClick={() => set({ commands: true })}

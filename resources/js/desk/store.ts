@@ -1,5 +1,5 @@
 import { create } from 'zustand';
-import type { Finding, Misfit, Outcome, Place } from '../api/client';
+import type { Difference, Finding, Misfit, Outcome, Place } from '../api/client';
 
 export type Pane = 'elevation' | 'plan' | 'solid';
 export type Dimension = 'left' | 'right' | 'sill' | 'head' | 'width' | 'height';
@@ -59,7 +59,8 @@ export type Sheet =
     | 'wallStack'
     | 'wallMove'
     | 'wallTurn'
-    | 'recess';
+    | 'recess'
+    | 'revisions';
 
 /** What a sheet would come to, as tried. */
 export type Preview = {
@@ -100,6 +101,8 @@ type Desk = {
     outline: OutlineInHand | null;
     sheet: Sheet | null;
     preview: Preview | null;
+    /** what differs between two states, drawn while they are compared */
+    differing: Difference[];
     /** the building's outside, or the inner walls */
     face: 'outer' | 'inner';
     /** frontages seen from inside the building; an inner wall from its other side */
@@ -147,6 +150,7 @@ type Desk = {
 const inPlan: Sheet[] = ['wallMove', 'wallTurn', 'recess'];
 
 const plain = {
+    differing: [] as Difference[],
     sheet: null as Sheet | null,
     preview: null,
     face: 'outer' as const,
@@ -209,6 +213,7 @@ export const useDesk = create<Desk>((set) => ({
             picking: null,
             sheet,
             preview: null,
+            differing: [],
             inHand: null,
             ghost: null,
             measuring: null,

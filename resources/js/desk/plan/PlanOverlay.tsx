@@ -31,8 +31,23 @@ export function PlanOverlay({ view, size, storey }: Props & { storey: Storey }) 
             .map((p) => `${p.x},${p.y}`)
             .join(' ');
     const here = data.project.walls.filter((w) => w.foot < storey.ceiling - 1 && w.head > storey.floor + 1);
+    const differing = useDesk((s) => s.differing);
+    const places = (which: 'then' | 'now') =>
+        differing.flatMap((d) => {
+            const p = d[which];
+            const wall = p && here.find((w) => w.id === p.wall);
+            return p && wall && p.storey === storey.id
+                ? [{ key: `${which} ${d.element}`, points: quad(wall, p.left, p.left + p.width) }]
+                : [];
+        });
     return (
         <>
+            {places('now').map((p) => (
+                <polygon key={p.key} points={p.points} fill="var(--tide)" fillOpacity={0.3} stroke="var(--tide)" strokeWidth={2} />
+            ))}
+            {places('then').map((p) => (
+                <polygon key={p.key} points={p.points} fill="none" stroke="var(--buoy)" strokeWidth={1.8} strokeDasharray="5 3" />
+            ))}
             {here.map((w) => {
                 const on = chosen.includes(w.id) || chosen.includes(w.outline);
                 const arrow = spot(w, w.length / 2, -16 / view.k);

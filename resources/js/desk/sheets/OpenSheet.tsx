@@ -5,6 +5,7 @@ import { AlignSheet, CopySheet, MirrorSheet } from './elsewhere';
 import { CarrySheet, EmptySheet, FillSheet } from './filling';
 import { GatherSheet } from './GatherSheet';
 import { DivideSheet, LineSheet } from './lines';
+import { RevisionsSheet } from './RevisionsSheet';
 import { RecessSheet, WallMoveSheet, WallStackSheet, WallTurnSheet } from './walls';
 
 /** The sheet that is open, for what is chosen. */
@@ -16,6 +17,8 @@ export function OpenSheet() {
     const walls = chosen.filter((id) => data.walls.has(id));
     const key = `${sheet} ${ids[0] ?? walls[0] ?? ''}`;
     switch (sheet) {
+        case 'revisions':
+            return <RevisionsSheet />;
         case 'gather':
             return <GatherSheet />;
         case 'line':

@@ -1,0 +1,107 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Editing\Editor;
+use App\Editing\Revisions;
+use App\Models\Project;
+use App\Models\Revision;
+use App\Models\User;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Isleward\Core\Fields;
+use Isleward\Core\Refusal;
+use OpenApi\Attributes as OA;
+
+/** Lettered states of a project: kept for good, looked at, gone back to. */
+final readonly class RevisionController
+{
+    private const LONGEST_NOTE = 300;
+
+    public function __construct(private Revisions $revisions)
+    {
+    }
+
+    #[OA\Get(path: '/projects/{project}/revisions', operationId: 'revisions', summary: 'The revisions of a project, latest first',
+        parameters: [new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
+        responses: [new OA\Response(response: 200, description: 'Revisions', content: new OA\JsonContent(required: ['revisions'], properties: [
+            new OA\Property(property: 'revisions', type: 'array', items: new OA\Items(ref: '#/components/schemas/Revision')),
+        ]))])]
+    public function index(Project $project): JsonResponse
+    {
+        $all = Revision::query()->with('user')->where('project_id', $project->id)->get()->sortByDesc('number')->values();
+
+        return new JsonResponse(['revisions' => $all->map(self::plain(...))->all()]);
+    }
+
+    #[OA\Post(path: '/projects/{project}/revisions', operationId: 'keepRevision', summary: 'Keep the project as it is as the next revision',
+        parameters: [new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['note'], properties: [new OA\Property(property: 'note', type: 'string')])),
+        responses: [
+            new OA\Response(response: 201, description: 'Kept', content: new OA\JsonContent(ref: '#/components/schemas/Revision')),
+            new OA\Response(response: 422, description: 'Nothing has changed since the latest', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+        ])]
+    public function keep(Request $request, Project $project): JsonResponse
+    {
+        $note = trim((new Fields($request->json()->all()))->string('note', ''));
+        if (mb_strlen($note) > self::LONGEST_NOTE) {
+            throw Refusal::because('revision.note', sprintf('A note has %d letters at the most; this one has %d.', self::LONGEST_NOTE, mb_strlen($note)));
+        }
+
+        return new JsonResponse(self::plain($this->revisions->keep($project, $this->user($request), $note)->load('user')), 201);
+    }
+
+    #[OA\Get(path: '/projects/{project}/revisions/{letter}/difference', operationId: 'revisionDifference', summary: 'What differs between a revision and a later one, or today',
+        parameters: [
+            new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
+            new OA\Parameter(name: 'letter', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
+            new OA\Parameter(name: 'to', in: 'query', description: 'letter of the later one; today when left out', schema: new OA\Schema(type: 'string')),
+        ],
+        responses: [new OA\Response(response: 200, description: 'What differs', content: new OA\JsonContent(required: ['rows'], properties: [
+            new OA\Property(property: 'rows', type: 'array', items: new OA\Items(ref: '#/components/schemas/Difference')),
+        ]))])]
+    public function difference(Request $request, Project $project, string $letter): JsonResponse
+    {
+        $from = $this->of($project, $letter);
+        $to = $request->has('to') ? $this->of($project, (string) $request->string('to')) : null;
+        if ($to !== null && $to->number < $from->number) {
+            [$from, $to] = [$to, $from];
+        }
+
+        return new JsonResponse(['rows' => $this->revisions->difference($project, $from, $to)]);
+    }
+
+    #[OA\Post(path: '/projects/{project}/revisions/{letter}/restore', operationId: 'restoreRevision', summary: 'Make everything as it was in a revision, as a new change that can be undone',
+        parameters: [
+            new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
+            new OA\Parameter(name: 'letter', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
+        ],
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['base'], properties: [new OA\Property(property: 'base', type: 'integer')])),
+        responses: [
+            new OA\Response(response: 200, description: 'Done', content: new OA\JsonContent(ref: '#/components/schemas/Outcome')),
+            new OA\Response(response: 422, description: 'Changed meanwhile, or the same', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+        ])]
+    public function restore(Request $request, Project $project, string $letter, Editor $editor): JsonResponse
+    {
+        return new JsonResponse($editor->restore($project, $this->user($request), $this->of($project, $letter), (new Fields($request->json()->all()))->int('base'), $this->revisions)->toArray());
+    }
+
+    private function of(Project $project, string $letter): Revision
+    {
+        return Revision::query()->where('project_id', $project->id)->where('letter', $letter)->firstOrFail();
+    }
+
+    /** @return array<string, mixed> */
+    private static function plain(Revision $r): array
+    {
+        return ['letter' => $r->letter, 'number' => $r->number, 'note' => $r->note, 'person' => $r->user->name ?? '', 'at' => now()->parse($r->getAttribute('created_at'))->toIso8601ZuluString()];
+    }
+
+    private function user(Request $request): User
+    {
+        /** @var User */
+        return $request->user();
+    }
+}
