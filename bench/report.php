@@ -11,6 +11,7 @@ $ours = $read('cut');
 [$small, $middle, $large] = $read('edit');
 $fps = $read('fps');
 $rack = $read('rack');
+$revision = $read('revision');
 $glb = $read('glb');
 [$unit, $clipping] = [$read('unit'), $read('clipping')];
 ['stack' => $stack, 'gather' => $gather, 'try' => $try] = $read('arrange');
@@ -26,6 +27,7 @@ $figures['edit.growth.100_10000'] = [$large['edit'] / $small['edit'], 'time rati
 $figures['stack.40_vs_1'] = [$stack['forty'] / $stack['one'], sprintf('%.0f ms against %.0f ms', $stack['forty'], $stack['one']), 20.0];
 $figures['gather.vs_bare_query'] = [$gather['gather'] / $gather['query'], sprintf('%.1f ms against %.1f ms for %d rows', $gather['gather'], $gather['query'], $gather['rows']), 3.0];
 $figures['try.vs_bare_read'] = [$try['try'] / $try['read'], sprintf('%.1f ms against %.1f ms', $try['try'], $try['read']), 1.5];
+$figures['revision.growth'] = [$revision['1000'] / $revision['10'], sprintf('%.0f ms after 1000 changes against %.0f ms after 10', $revision['1000'], $revision['10']), null];
 $figures['unit.vs_clipping'] = [$unit['ms'] / $clipping['ms'], sprintf('%.2f ms against %.2f ms', $unit['ms'], $clipping['ms']), 3.0];
 $figures['glb.bytes_per_opening.5000'] = [($glb['5000'] - $glb['2500']) / 2500, sprintf('%.1f MB with 5000 openings of 30 types, %.1f MB with 2500', $glb['5000'] / 1e6, $glb['2500'] / 1e6), null];
 $figures['rack.fps.500'] = [$rack['fps'], sprintf('of %.0f while nothing moves, %d of 500 units drawn at once', $rack['still'], $rack['drawn']), null];
