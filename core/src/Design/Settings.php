@@ -79,6 +79,11 @@ final readonly class Settings implements Element
     /** @return list<Finish> */
     private static function finishes(Fields $f): array
     {
+        static $usual = null;
+        $usual ??= self::usualFinishes();
+        if ($f->array('finishes') === array_map(static fn (Finish $one): array => $one->toArray(), $usual)) {
+            return $usual;
+        }
         $finishes = $ids = [];
         foreach ($f->list('finishes') as $one) {
             $finish = Finish::from($one);

@@ -32,6 +32,12 @@ final readonly class UnitRules
 
     public static function from(Fields $f): self
     {
+        // read with every edit that is tried while something is dragged, and mostly the usual ones
+        static $usual = null;
+        $usual ??= self::usual()->toArray();
+        if ($f->all() == $usual) {
+            return self::usual();
+        }
         $limits = self::LIMITS;
         $given = $f->has('limits') ? $f->fields('limits') : new Fields([]);
         foreach (array_keys($limits) as $operation) {

@@ -76,13 +76,11 @@ final class UnitElevation
             [$x0, $y0, $x1, $y1] = $leaf->contour->bounds();
             [$mx, $my] = [($x0 + $x1) / 2, ($y0 + $y1) / 2];
             [$hinge, $free] = $leaf->hinge === HingeSide::Right ? [$x1, $x0] : [$x0, $x1];
-            $side = $line($away, $free, $y0, $hinge, $my, $free, $y1);
-            $bottom = $line($away, $x0, $y1, $mx, $y0, $x1, $y1);
             array_push($shapes, ...match ($light->light->operation) {
-                Operation::SideHung, Operation::HingedDoor, Operation::SideHungPair, Operation::DoorPair, Operation::Folding => [$side],
+                Operation::SideHung, Operation::HingedDoor, Operation::SideHungPair, Operation::DoorPair, Operation::Folding => [$line($away, $free, $y0, $hinge, $my, $free, $y1)],
                 Operation::TopHung => [$line($away, $x0, $y0, $mx, $y1, $x1, $y0)],
-                Operation::BottomHung => [$bottom],
-                Operation::TiltAndTurn => [$side, $bottom],
+                Operation::BottomHung => [$line($away, $x0, $y1, $mx, $y0, $x1, $y1)],
+                Operation::TiltAndTurn => [$line($away, $free, $y0, $hinge, $my, $free, $y1), $line($away, $x0, $y1, $mx, $y0, $x1, $y1)],
                 // the foot comes outward, so that rain runs off it
                 Operation::HorizontalPivot => [$line(! $fromOutside, $x0, $my, $mx, $y0, $x1, $my), $line($fromOutside, $x0, $my, $mx, $y1, $x1, $my)],
                 Operation::VerticalPivot => [$line($fromOutside, $mx, $y0, $hinge, $my, $mx, $y1), $line(! $fromOutside, $mx, $y0, $free, $my, $mx, $y1)],

@@ -140,8 +140,8 @@ final class Contour
         if ($this->edges === null) {
             return false;
         }
-        foreach ($this->edges() as $e) {
-            if ($e->isCurved()) {
+        foreach ($this->edges as $e) {
+            if ($e->rx > 0.0) {
                 return true;
             }
         }
@@ -203,8 +203,9 @@ final class Contour
                 default => self::rectangle($x0, $y0, $x1, $at),
             }];
         }
-        if ($this->isConvex()) {
-            return $this->halved($upright, $at, $beyond);
+        $halved = $this->hasCurves() ? null : $this->halved($upright, $at, $beyond);
+        if ($halved !== null) {
+            return $halved;
         }
         $chains = [];
         $chain = [];
@@ -268,6 +269,9 @@ final class Contour
     /** Whether two of its sides cross, curves taken as chords that leave them by 1 mm. */
     public function crossesItself(): bool
     {
+        if ($this->edges === null || $this->isConvex()) {
+            return false;
+        }
         $ring = $this->ring(1.0);
         $n = intdiv(count($ring), 2);
         $side = static fn (int $i, int $j): float => ($ring[(2 * $i + 2) % (2 * $n)] - $ring[2 * $i]) * ($ring[(2 * $j + 1) % (2 * $n)] - $ring[2 * $i + 1]) - ($ring[(2 * $i + 3) % (2 * $n)] - $ring[2 * $i + 1]) * ($ring[(2 * $j) % (2 * $n)] - $ring[2 * $i]);
@@ -282,7 +286,7 @@ final class Contour
         return false;
     }
 
-    /** Whether all its edges are straight and it turns left at every corner, so that a line leaves one piece on either side. */
+    /** Whether all its edges are straight and it turns left at every corner, so that no two of its sides can cross. */
     private function isConvex(): bool
     {
         if ($this->convex !== null) {
@@ -300,11 +304,11 @@ final class Contour
     }
 
     /**
-     * The one piece of a convex contour on a side of a line that runs through it.
+     * What is on a side of a line of a contour with straight edges, when that is one piece: when its outline leaves that side once.
      *
-     * @return list<self>
+     * @return list<self>|null  null when it may be several
      */
-    private function halved(bool $upright, float $at, bool $beyond): array
+    private function halved(bool $upright, float $at, bool $beyond): ?array
     {
         $sign = $beyond ? 1.0 : -1.0;
         $out = [];
@@ -326,11 +330,15 @@ final class Contour
             $out[] = $a > 0 ? Edge::straight($e->x0, $e->y0, $x, $y) : Edge::straight($x, $y, $e->x1, $e->y1);
         }
         $closed = [];
+        $gaps = 0;
         $n = count($out);
         foreach ($out as $i => $e) {
             $closed[] = $e;
             $next = $out[($i + 1) % $n];
             if (abs($next->x0 - $e->x1) > 1e-7 || abs($next->y0 - $e->y1) > 1e-7) {
+                if (++$gaps > 1) {
+                    return null;
+                }
                 $closed[] = Edge::straight($e->x1, $e->y1, $next->x0, $next->y0);
             }
         }
