@@ -20,7 +20,12 @@ $desk->signIn('bench@skerrow.example');
 $desk->openProject($name);
 $desk->waitUntil(static fn (): bool => ! str_contains($desk->text(), 'Building'), 'the model');
 $desk->keys(Facebook\WebDriver\WebDriverKeys::HOME);
-sleep(12); // until the model, too, has been drawn
+// until everything, the model too, has been fetched and drawn: nothing more for four seconds
+for ($still = 0, $seen = -1; $still < 4; $still = $now === $seen ? $still + 1 : 0, $seen = $now) {
+    sleep(1);
+    $now = (int) $desk->driver->executeScript('return performance.getEntriesByType("resource").length');
+}
+sleep(4);
 $desk->driver->manage()->timeouts()->setScriptTimeout(60);
 $measure = static fn (string $step): float => (float) $desk->driver->executeAsyncScript(<<<JS
     const done = arguments[0];

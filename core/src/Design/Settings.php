@@ -79,8 +79,7 @@ final readonly class Settings implements Element
     /** @return list<Finish> */
     private static function finishes(Fields $f): array
     {
-        static $usual = null;
-        $usual ??= self::usualFinishes();
+        $usual = self::usualFinishes();
         if ($f->array('finishes') === array_map(static fn (Finish $one): array => $one->toArray(), $usual)) {
             return $usual;
         }
@@ -100,9 +99,11 @@ final readonly class Settings implements Element
     /** @return list<Finish> colours of the invented harbour, to begin with */
     private static function usualFinishes(): array
     {
+        /** @var list<Finish>|null $usual */
+        static $usual = null;
         $finish = static fn (string $id, string $name, string $colour, string $sheen): Finish => Finish::from(new Fields(['id' => $id, 'name' => $name, 'colour' => $colour, 'sheen' => $sheen]));
 
-        return [
+        return $usual ??= [
             $finish('chalk', 'Chalk', '#f1eee4', 'satin'), $finish('deep-tide', 'Deep tide', '#24494f', 'satin'), $finish('slate', 'Wet slate', '#3b4347', 'matt'),
             $finish('lead', 'Lead', '#8b9294', 'matt'), $finish('buoy', 'Buoy', '#b9472a', 'gloss'), $finish('oiled-oak', 'Oiled oak', '#a9783f', 'matt'),
         ];

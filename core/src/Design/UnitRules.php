@@ -32,10 +32,7 @@ final readonly class UnitRules
 
     public static function from(Fields $f): self
     {
-        // read with every edit that is tried while something is dragged, and mostly the usual ones
-        static $usual = null;
-        $usual ??= self::usual()->toArray();
-        if ($f->all() == $usual) {
+        if (serialize($f->all()) === self::usualAsStored()) {
             return self::usual();
         }
         $limits = self::LIMITS;
@@ -50,6 +47,15 @@ final readonly class UnitRules
 
         return new self($limits, $f->has('doorClear') ? $f->size('doorClear', 'The clear height of a door', 0.0) : 2000.0,
             $f->has('frameDensity') ? self::positive($f, 'frameDensity', 'The density of frames') : 500.0, $f->has('infillDensity') ? self::positive($f, 'infillDensity', 'The density of infills') : 600.0);
+    }
+
+    /** The usual ones as they are read back; they are read with every edit that is tried while something is dragged. */
+    private static function usualAsStored(): string
+    {
+        /** @var string|null $stored */
+        static $stored = null;
+
+        return $stored ??= serialize(json_decode((string) json_encode(self::usual()->toArray()), true));
     }
 
     private static function positive(Fields $f, string $name, string $what): float
