@@ -38,7 +38,7 @@ export function BenchDrawing() {
         return () => observer.disconnect();
     }, []);
 
-    const layout = useMemo(() => (view && size[0] > 0 ? layOut(view, size[0], size[1]) : null), [view, size]);
+    const layout = useMemo(() => (view && size[0] > 0 ? layOut(view, size[0], size[1], (d) => data.length(d.value)) : null), [view, size, data]);
     if (!view || !layout) return <div ref={host} className="h-full w-full" />;
 
     const flip = (x: number) => (inside ? view.width - x : x);

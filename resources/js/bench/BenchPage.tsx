@@ -16,7 +16,16 @@ import { TakeOffCard } from './TakeOffCard';
 import { UnitCard } from './UnitCard';
 import { useBenchKeys } from './keys';
 
-/** What a new unit begins as. */
+/** What a new unit begins as, in round figures of the project's units: glass of ¼ inch and frames of 2 inches where those are feet. */
+const inch = 25.4;
+const blankInFeet: Draft = {
+    mark: '',
+    name: 'new unit',
+    sill: 36 * inch,
+    width: 48 * inch,
+    height: 60 * inch,
+    tree: { measure: 'centres', frame: { jamb: 2 * inch, head: 2 * inch, sill: 2 * inch, depth: 4 * inch }, root: { operation: 'fixed', glazing: [inch / 4, inch / 2, inch / 4] } },
+};
 const blank: Draft = {
     mark: '',
     name: 'new unit',
@@ -61,14 +70,15 @@ function Bench({ type }: { type: string }) {
     useBenchKeys(() => askToSave(isNew ? 'new' : 'change'));
 
     const found = stored.data?.type;
+    const { units } = data.project.settings;
     useEffect(() => {
         if (opened || (asked !== null && !found)) return;
-        const from: Draft = found ? { mark: isNew ? '' : found.mark, name: found.name, sill: found.sill, width: found.width, height: found.height, tree: found.tree } : blank;
+        const from: Draft = found ? { mark: isNew ? '' : found.mark, name: found.name, sill: found.sill, width: found.width, height: found.height, tree: found.tree } : units === 'ft-in' ? blankInFeet : blank;
         setOpened(true);
         void open(data.id, type, from, isNew).then((resumed) => {
             if (resumed) tell('What you had not saved is on the bench again; undo takes it back to how it is kept.');
         });
-    }, [opened, asked, found, isNew, data.id, type]);
+    }, [opened, asked, found, isNew, data.id, type, units]);
 
     useEffect(() => {
         if (!opened) return; // what is on the bench is still another unit

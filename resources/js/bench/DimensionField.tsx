@@ -3,7 +3,7 @@ import type { Args, BenchDimension } from '../api/client';
 import { formatLength } from '../measure/format';
 import { useData } from '../desk/data';
 import { step, useBench } from './draft';
-import type { Line } from './layout';
+import { fieldWidth, type Line } from './layout';
 
 export const fieldOf = (d: BenchDimension): string => `${d.step} ${JSON.stringify(d.args)} ${d.field}`;
 
@@ -34,7 +34,9 @@ export function DimensionField({ dimension: d, line }: { dimension: BenchDimensi
         if (text === null || text.trim() === shown || !data.mayEdit) return;
         if (await step(d.step, argsOf(d, text), fieldOf(d))) setText(null);
     };
-    const width = Math.max((text ?? shown).length * 7 + 12, 34);
+    const width = fieldWidth(text ?? shown);
+    // beside an upright line, away from the drawing
+    const aside = line.upright ? Math.max(0, width / 2 - 20) * Math.sign(line.label[0] - line.from[0]) : 0;
 
     return (
         <>
@@ -49,7 +51,7 @@ export function DimensionField({ dimension: d, line }: { dimension: BenchDimensi
                 className={`absolute h-6 -translate-x-1/2 -translate-y-1/2 rounded-sm border text-center text-[11.5px] tabular-nums outline-offset-0 focus:z-20 ${
                     wrong ? 'z-20 border-buoy bg-buoy-wash text-buoy' : `border-transparent bg-sheet hover:border-tide ${d.kind === 'overall' ? 'font-bold text-ink' : d.typed ? 'font-semibold text-tide' : 'text-quiet italic'}`
                 }`}
-                style={{ left: line.label[0], top: line.label[1], width }}
+                style={{ left: line.label[0] + aside, top: line.label[1], width }}
                 onFocus={(e) => e.target.select()}
                 onChange={(e) => {
                     setText(e.target.value);

@@ -39,9 +39,9 @@ export function FiguresStrip() {
                 </ul>
             )}
             <UnitLimitsDialog open={limits} onClose={() => setLimits(false)} />
-            <dl className="grid grid-cols-[5fr_6fr] gap-x-4 text-xs">
+            <dl className="grid grid-cols-[minmax(0,5fr)_minmax(0,6fr)] gap-x-4 text-xs">
                 {rows.map(([name, figure]) => (
-                    <div key={name} className="flex justify-between gap-2 whitespace-nowrap">
+                    <div key={name} className={`flex justify-between gap-2 whitespace-nowrap ${name === 'Largest clear' && units === 'ft-in' ? 'col-span-2' : ''}`}>
                         <dt className="text-quiet">{name}</dt>
                         <dd className="font-semibold">{figure}</dd>
                     </div>

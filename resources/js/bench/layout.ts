@@ -9,9 +9,13 @@ export type Layout = {
     plan: [number, number];
     width: number;
     height: number;
+    /** how far apart upright chains stand, px: as wide as their figures are */
+    row: number;
 };
 
-const ROW = { below: 27, above: 27, left: 64, right: 64 };
+const ROW = { below: 27, above: 27 };
+/** px that a figure takes in its field */
+export const fieldWidth = (text: string): number => Math.max(text.length * 7 + 12, 34);
 const GAP = 26;
 /** room for “inside” right of the section's foot, and left of the plan */
 const NAME = 46;
@@ -38,11 +42,12 @@ export function boundsOf(shapes: Shape[], least: Box): Box {
 }
 
 /** Elevation with its chains, section to its right at the same heights, plan under it at the same widths: as large as fits. */
-export function layOut(view: BenchView, width: number, height: number): Layout {
+export function layOut(view: BenchView, width: number, height: number, figures: (d: BenchDimension) => string): Layout {
     const rows = (side: BenchDimension['side']) => view.dimensions.filter((d) => d.side === side).reduce((n, d) => Math.max(n, d.row + 1), 0);
     const plan = boundsOf(view.plan, [0, 0, view.width, view.depth]);
     const section = boundsOf(view.section, [0, 0, view.depth, view.height]);
-    const margin = { left: Math.max(rows('left') * ROW.left + 18, NAME + 14), right: rows('right') * ROW.right + GAP + 20, above: rows('above') * ROW.above + 20, below: rows('below') * ROW.below + GAP };
+    const row = Math.max(64, ...view.dimensions.filter((d) => d.side === 'left' || d.side === 'right').map((d) => fieldWidth(figures(d)) + 6));
+    const margin = { left: Math.max(rows('left') * row + 18, NAME + 14), right: rows('right') * row + GAP + 20, above: rows('above') * ROW.above + 20, below: rows('below') * ROW.below + GAP };
     const slopes = view.dimensions.some((d) => d.side === 'slope') ? 18 : 0;
     const across = plan[2] - plan[0] + section[2] - section[0];
     const up = view.height + plan[3] - plan[1];
@@ -57,6 +62,7 @@ export function layOut(view: BenchView, width: number, height: number): Layout {
         plan: [x, y + margin.below + plan[3] * k],
         width,
         height,
+        row,
     };
 }
 
@@ -81,6 +87,6 @@ export function dimensionLine(d: BenchDimension, view: BenchView, l: Layout, mir
     }
     const side = mirrored ? (d.side === 'left' ? 'right' : d.side === 'right' ? 'left' : d.side) : d.side;
     const at =
-        side === 'left' ? ex - 22 - d.row * ROW.left : side === 'right' ? ex + view.width * l.k + 22 + d.row * ROW.right : d.side === 'slope' ? x(d.at!) : x(d.at ?? 0) + 12;
+        side === 'left' ? ex - 22 - d.row * l.row : side === 'right' ? ex + view.width * l.k + 22 + d.row * l.row : d.side === 'slope' ? x(d.at!) : x(d.at ?? 0) + 12;
     return { from: [at, y(d.from)], to: [at, y(d.to)], label: [side === 'left' ? at - 4 : at + (side === 'right' ? 4 : 0), y(middle)], upright: true };
 }
