@@ -156,6 +156,34 @@ final class DeskTest extends BrowserCase
         $this->desk->waitForText('Storey New storey');
     }
 
+    public function test_a_revision_is_kept_seen_beside_today_and_gone_back_to(): void
+    {
+        $open = fn () => $this->desk->css('button[title="Revisions, and the latest changes"]')->click();
+        $open();
+        $this->desk->waitFor('[data-sheet=revisions]');
+        $this->desk->css('[aria-label="Note for the revision"]')->click();
+        $this->desk->keys('First round', Keys::ENTER);
+        $this->desk->waitUntil(fn (): bool => preg_match('/First round\s+\d/', $this->desk->text()) === 1, 'the revision on the list');
+        $letter = (string) $this->desk->css('[data-sheet=revisions] li b')->getText();
+        $this->desk->button('Done')->click();
+        $this->chooseFirstOfCharts();
+        $this->desk->type('Position', '2130');
+        $this->desk->waitFor('[aria-label^="Undo: Moved W-03"]');
+
+        $open();
+        $this->desk->waitFor('[data-sheet=revisions] li b');
+        $this->desk->css('[data-sheet=revisions] li button')->click();
+        $this->desk->waitFor('[data-differs="1"]');
+        self::assertStringContainsString('W-03, Charts: moved 400 to the right.', $this->desk->text());
+        self::assertSame(1, $this->desk->count('[data-differing="1"]'), 'drawn as it was and as it is');
+        self::assertSame([], $this->axe());
+        $this->desk->button("Go back to {$letter}…")->click();
+        $this->desk->button("Go back to $letter, as one step")->click();
+        $this->desk->waitForText('Today’s state is as it was then.');
+        $this->desk->waitFor(sprintf('[aria-label="Undo: Went back to revision %s"]', $letter));
+        $this->desk->button('Done')->click();
+    }
+
     public function test_a_guest_may_look_but_not_touch_and_axe_finds_nothing_serious(): void
     {
         $this->desk->button('Schedules')->click();
