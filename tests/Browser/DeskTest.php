@@ -162,8 +162,9 @@ final class DeskTest extends BrowserCase
         $open();
         $this->desk->waitFor('[data-sheet=revisions]');
         $this->desk->css('[aria-label="Note for the revision"]')->click();
-        $this->desk->keys('First round', Keys::ENTER);
-        $this->desk->waitUntil(fn (): bool => preg_match('/First round\s+\d/', $this->desk->text()) === 1, 'the revision on the list');
+        $note = 'Round '.bin2hex(random_bytes(3));
+        $this->desk->keys($note, Keys::ENTER);
+        $this->desk->waitForText($note);
         $letter = (string) $this->desk->css('[data-sheet=revisions] li b')->getText();
         $this->desk->button('Done')->click();
         $this->chooseFirstOfCharts();
