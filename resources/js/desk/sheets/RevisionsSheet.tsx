@@ -2,6 +2,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState, type FormEvent } from 'react';
 import { api, type Difference, type Revision } from '../../api/client';
 import { Button } from '../../ui/Button';
+import { Choice } from '../../ui/Choice';
 import { complain, tell } from '../../ui/notices';
 import { Heading } from '../card/parts';
 import { useData } from '../data';
@@ -79,7 +80,13 @@ export function RevisionsSheet() {
                                 </span>
                             </span>
                         </button>
-                        {picked === r.letter && <Differs key={`${r.letter} ${data.project.number}`} revision={r} />}
+                        {picked === r.letter && (
+                            <Differs
+                                key={`${r.letter} ${data.project.number}`}
+                                revision={r}
+                                later={all.filter((o) => o.number > r.number)}
+                            />
+                        )}
                     </li>
                 ))}
             </ul>
@@ -100,13 +107,14 @@ export function RevisionsSheet() {
 }
 
 /** What differs between a revision and today: listed, drawn, and taken back in one step. */
-function Differs({ revision }: { revision: Revision }) {
+function Differs({ revision, later }: { revision: Revision; later: Revision[] }) {
     const data = useData();
     const queries = useQueryClient();
     const [sure, setSure] = useState(false);
+    const [beside, setBeside] = useState('today');
     const found = useQuery({
-        queryKey: ['difference', data.id, revision.letter, data.project.number],
-        queryFn: () => api.difference(data.id, revision.letter),
+        queryKey: ['difference', data.id, revision.letter, beside, data.project.number],
+        queryFn: () => api.difference(data.id, revision.letter, beside === 'today' ? undefined : beside),
     });
     const rows = found.data?.rows;
     useEffect(() => {
@@ -125,17 +133,40 @@ function Differs({ revision }: { revision: Revision }) {
     };
     if (found.isError) return <p className="py-1 text-buoy">{found.error.message}</p>;
     if (!rows) return <p className="py-1 text-quiet">Comparing…</p>;
-    if (rows.length === 0) return <p className="py-1 text-quiet">Today’s state is as it was then.</p>;
+    const choice = later.length > 0 && (
+        <p className="py-0.5 text-xs">
+            Beside{' '}
+            <Choice
+                label="Compared with"
+                value={beside}
+                options={[
+                    { value: 'today', label: 'today’s state' },
+                    ...later.map((r) => ({ value: r.letter, label: `revision ${r.letter}` })),
+                ]}
+                onChange={setBeside}
+            />
+        </p>
+    );
+    const itsName = beside === 'today' ? 'Today’s state' : `Revision ${beside}`;
+    if (rows.length === 0)
+        return (
+            <>
+                {choice}
+                <p className="py-1 text-quiet">{itsName} is as it was then.</p>
+            </>
+        );
     return (
         <div className="py-1.5" data-differs={rows.length}>
+            {choice}
             <p className="mb-1 text-xs text-quiet">
-                Since then{' '}
+                {beside === 'today' ? 'Since then' : `Until revision ${beside}`}{' '}
                 {order
                     .map((what) => [what, rows.filter((r) => r.what === what).length] as const)
                     .filter(([, n]) => n > 0)
                     .map(([what, n]) => `${n} ${what}`)
                     .join(', ')}
-                . In the drawings: <span className="text-buoy">dashed as it was</span>, <span className="text-tide">full as it is</span>.
+                . In the drawings: <span className="text-buoy">dashed as it was</span>,{' '}
+                <span className="text-tide">{beside === 'today' ? 'full as it is' : `full as in ${beside}`}</span>.
             </p>
             <ul className="max-h-64 overflow-auto leading-snug" tabIndex={0} aria-label={`What differs from revision ${revision.letter}`}>
                 {order.flatMap((what) =>
