@@ -13,8 +13,6 @@ use Isleward\Core\Drawing\UnitPlan;
 use Isleward\Core\Drawing\UnitSection;
 use Isleward\Core\Measure\Length;
 use Isleward\Core\Unit\Axis;
-use Isleward\Core\Unit\Opens;
-use Isleward\Core\Unit\Operation;
 use Isleward\Core\Unit\SolvedUnit;
 use Isleward\Core\Unit\TakeOff;
 use Isleward\Core\Unit\UnitChecks;
@@ -34,14 +32,7 @@ final class View
         $rules = $settings->unitRules;
         $seen = $fromInside ? $unit->mirrored() : $unit;
         [$cutX, $cutY] = self::cuts($unit, $path);
-        $doubts = UnitChecks::of($unit, $rules);
-        foreach ($unit->lights as $light) {
-            // as it stands when it faces out
-            $inward = $light->light->opens === Opens::Inward;
-            if (($light->light->operation === Operation::TopHung && $inward) || ($light->light->operation === Operation::BottomHung && ! $inward)) {
-                $doubts[] = ['rule' => 'unit.rain_in', 'path' => $light->path, 'figure' => $light->contour->width(), 'what' => sprintf('has a %s light that opens %s: rain runs in', $light->light->operation->value, $inward ? 'inward' : 'outward')];
-            }
-        }
+        $doubts = [...UnitChecks::of($unit, $rules), ...UnitChecks::rain($unit, true)];
 
         return [
             'width' => $draft->width, 'height' => $draft->height, 'tree' => $unit->tree->toArray(),

@@ -8,7 +8,7 @@ use Isleward\Core\Measure\Length;
 use Isleward\Core\Unit\Solved;
 use Isleward\Core\Unit\UnitChecks;
 
-/** What is doubtful about the units in a wall by themselves: leaves beyond their limits, low doors, clashing blades, stretched outlines. */
+/** What is doubtful about the units in a wall by themselves: leaves beyond their limits, low doors, clashing blades, stretched outlines; in outer walls, rain that runs in. */
 final class UnitDoubts implements Rule
 {
     public function check(WallInQuestion $wall): array
@@ -20,8 +20,11 @@ final class UnitDoubts implements Rule
             if ($o->type === null) {
                 continue;
             }
-            $key = $o->type.'|'.$o->width.'|'.$o->height.'|'.($o->shape === null ? '' : implode(',', $o->shape));
-            $known[$key] ??= UnitChecks::of(Solved::in($wall->design->type($o->type), $o), $wall->design->settings->unitRules);
+            $key = $o->type.'|'.$o->width.'|'.$o->height.'|'.($o->facesOut ? 1 : 0).'|'.($o->shape === null ? '' : implode(',', $o->shape));
+            if (! isset($known[$key])) {
+                $unit = Solved::in($wall->design->type($o->type), $o);
+                $known[$key] = [...UnitChecks::of($unit, $wall->design->settings->unitRules), ...($wall->inner ? [] : UnitChecks::rain($unit, $o->facesOut))];
+            }
             $said = [];
             foreach ($known[$key] as $doubt) {
                 // of several leaves alike one is said

@@ -138,7 +138,7 @@ final readonly class UnitTables
 
     private function doubts(): ?Block
     {
-        $rows = array_map(fn (array $d): array => ['It '.Length::said($d['what'], $this->settings->units).'.'], UnitChecks::of($this->unit, $this->settings->unitRules));
+        $rows = array_map(fn (array $d): array => ['It '.Length::said($d['what'], $this->settings->units).'.'], [...UnitChecks::of($this->unit, $this->settings->unitRules), ...UnitChecks::rain($this->unit, true)]);
 
         return $rows === [] ? null : new Block('Doubts', [], [[1.0, 'start']], $rows);
     }

@@ -43,6 +43,27 @@ final class UnitChecks
         return $found;
     }
 
+    /**
+     * A top-hung light sheds rain only when it opens outward; a bottom-hung one that opens outward catches it (common practice).
+     *
+     * @param  bool  $facesOut  whether the unit's outside is on the outside
+     * @return list<array{rule: string, path: string, figure: float, what: string}>
+     */
+    public static function rain(SolvedUnit $unit, bool $facesOut): array
+    {
+        $found = [];
+        foreach ($unit->lights as $light) {
+            $outward = ($light->light->opens === Opens::Outward) === $facesOut;
+            $operation = $light->light->operation;
+            if (($operation === Operation::TopHung && ! $outward) || ($operation === Operation::BottomHung && $outward)) {
+                $width = $light->contour->width();
+                $found[] = ['rule' => 'unit.rain_in', 'path' => $light->path, 'figure' => $width, 'what' => sprintf('has a %s light %s wide that opens %s: rain runs in', $operation->value, UnitTree::mm($width), $outward ? 'outward' : 'inward')];
+            }
+        }
+
+        return $found;
+    }
+
     /** @param  callable(string, string, float, string): void  $add */
     private static function stretched(SolvedUnit $unit, callable $add): void
     {

@@ -146,7 +146,7 @@ final class StepsTest extends TestCase
         yield 'a sash that takes up its light' => ['light', ['paths' => ['0'], 'values' => ['operation' => 'side-hung', 'sashFace' => 280]], '/leaves? no room|no room/u'];
         yield 'a blade thicker than deep' => ['light', ['paths' => ['0'], 'values' => ['operation' => 'louvre', 'louvre' => ['chord' => 40, 'thickness' => 50]]], '/40 deep cannot be 50 thick/u'];
         yield 'a louvre without room for a blade' => ['light', ['paths' => ['0'], 'values' => ['operation' => 'louvre', 'louvre' => ['chord' => 1700, 'angle' => 90]]], '/Not one blade/u'];
-        yield 'a sliding light under an arch' => ['light', ['paths' => ['0', '1'], 'values' => ['operation' => 'sliding', 'leaves' => ['fixed', 'fixed']]], '/must slide/u'];
+        yield 'a sliding light none of whose leaves slides' => ['light', ['paths' => ['0', '1'], 'values' => ['operation' => 'sliding', 'leaves' => ['fixed', 'fixed']]], '/must slide/u'];
         yield 'two lights that are no neighbours' => ['join', ['paths' => ['0', '0']], '/next to each other/u'];
         yield 'an angle that is no slope' => ['stretch', ['side' => 'head', 'index' => 0, 'angle' => '95°'], '/no such|angle/u'];
         yield 'a step nobody knows' => ['bevel', [], '/no step at the bench/u'];
