@@ -5,6 +5,10 @@ declare(strict_types=1);
 return [
     // Largest request body that is read, bytes.
     'largest_body' => 1_000_000,
+    // Largest file that is read in, bytes.
+    'largest_upload' => 24_000_000,
+    // The storage disk that what people read in is kept on: one that every application server reaches.
+    'files_disk' => env('FILES_DISK', 'local'),
     // Where drawings and models that were worked out are kept, by the hash of what they were worked out from.
     'derived_store' => env('DERIVED_STORE', 'derived'),
     // Changes with the code, so that nothing worked out by older code is served; ./isleward sets it.

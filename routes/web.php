@@ -8,6 +8,7 @@ use App\Http\Controllers\DrawingController;
 use App\Http\Controllers\EditController;
 use App\Http\Controllers\ExportController;
 use App\Http\Controllers\GatherController;
+use App\Http\Controllers\GivenController;
 use App\Http\Controllers\LengthController;
 use App\Http\Controllers\ProjectController;
 use App\Http\Controllers\RevisionController;
@@ -38,8 +39,9 @@ Route::prefix('api')->group(function (): void {
                 Route::get('elevations/{frontage}', [DrawingController::class, 'elevation']);
                 Route::get('plans/{storey}', [DrawingController::class, 'plan']);
                 Route::get('scenes/{frontage}', [DrawingController::class, 'scene']);
-                Route::get('schedules/openings', [ScheduleController::class, 'openings']);
-                Route::get('schedules/walls', [ScheduleController::class, 'walls']);
+                Route::get('schedules/{layout}', [ScheduleController::class, 'show']);
+                Route::post('schedules', [ScheduleController::class, 'try']);
+                Route::get('givens/{given}/held', [GivenController::class, 'held']);
                 Route::get('gather', GatherController::class);
                 Route::get('types/{type}', [UnitTypeController::class, 'show']);
                 Route::get('type-drawings', [UnitTypeController::class, 'drawings']);
@@ -55,8 +57,7 @@ Route::prefix('api')->group(function (): void {
                 Route::get('changes', [ChangeController::class, 'index']);
                 Route::get('exports/elevation.svg', [ExportController::class, 'svg']);
                 Route::get('exports/model.glb', [ExportController::class, 'glb']);
-                Route::get('exports/openings.csv', [ExportController::class, 'openingsCsv']);
-                Route::get('exports/walls.csv', [ExportController::class, 'wallsCsv']);
+                Route::get('exports/schedules/{layout}.{format}', [ExportController::class, 'schedule'])->whereIn('format', ['csv', 'xlsx']);
                 Route::get('exports/sheets/{type}.{format}', [SheetController::class, 'file'])->whereIn('format', ['svg', 'pdf']);
                 Route::get('exports/types.json', [ExportController::class, 'types']);
             });
@@ -64,6 +65,8 @@ Route::prefix('api')->group(function (): void {
                 Route::post('edits', [EditController::class, 'run']);
                 Route::post('revisions', [RevisionController::class, 'keep']);
                 Route::post('revisions/{letter}/restore', [RevisionController::class, 'restore']);
+                Route::post('uploads/schedule', [GivenController::class, 'upload']);
+                Route::post('readings', [GivenController::class, 'reading']);
                 Route::post('undo', [EditController::class, 'undo']);
                 Route::post('redo', [EditController::class, 'redo']);
             });

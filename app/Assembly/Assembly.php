@@ -56,8 +56,9 @@ final class Assembly
             $rows[Kind::Opening->value] = $this->referring->withReferred($project, $this->inScope($project, $scope, $structure, $lines), array_values($lines));
         }
         if ($scope->kept || $scope->everything) {
-            $rows[Kind::Set->value] = $this->rows(Kind::Set, $project);
-            $rows[Kind::Acceptance->value] = $this->rows(Kind::Acceptance, $project);
+            foreach ([...array_keys(Kind::kept()), Kind::Acceptance->value] as $kind) {
+                $rows[$kind] = $this->rows(Kind::from($kind), $project);
+            }
         }
 
         return Design::of($project->settings(), [...$structure, ...$this->elements($rows)]);

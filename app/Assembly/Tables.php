@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Assembly;
 
 use App\Models\Acceptance;
+use App\Models\GivenSchedule;
+use App\Models\Layout;
 use App\Models\NamedSet;
 use App\Models\Opening;
 use App\Models\Outline;
@@ -31,6 +33,8 @@ final class Tables
             Kind::Line => SettingOutLine::class,
             Kind::Set => NamedSet::class,
             Kind::Acceptance => Acceptance::class,
+            Kind::Given => GivenSchedule::class,
+            Kind::Layout => Layout::class,
         };
     }
 }

@@ -7,12 +7,14 @@ namespace App\Console;
 use App\Exports\Exporter;
 use App\Models\Project;
 use Illuminate\Console\Command;
+use Isleward\Core\Exchange\Csv;
+use Isleward\Core\Exchange\XlsxWriter;
 use Isleward\Core\Refusal;
 
 /** Writes a project to a file in an open format. */
 final class ExportCommand extends Command
 {
-    protected $signature = 'isleward:export {project : id or name} {--format= : svg, glb or csv} {--table=openings : for csv: openings or walls} {--scale=1 : for svg: 50 for 1:50} {--out= : file to write}';
+    protected $signature = 'isleward:export {project : id or name} {--format= : svg, glb, csv or xlsx} {--table=by-type : for csv and xlsx: by-type, each, types, walls, or the id of a layout that was kept} {--scale=1 : for svg: 50 for 1:50} {--out= : file to write}';
 
     protected $description = 'Write a project to a file';
 
@@ -30,18 +32,15 @@ final class ExportCommand extends Command
             $content = match ($this->text($this->option('format'))) {
                 'svg' => $exporter->svg($project, (float) $this->text($this->option('scale'))),
                 'glb' => $exporter->glb($project),
-                'csv' => match ($table) {
-                    'openings' => $exporter->openingsCsv($project),
-                    'walls' => $exporter->wallsCsv($project),
-                    default => null,
-                },
+                'csv' => ($report = $exporter->schedule($project, $table)) === null ? null : Csv::write($report->table()),
+                'xlsx' => ($report = $exporter->schedule($project, $table)) === null ? null : XlsxWriter::write([$report->table()]),
                 default => null,
             };
         } catch (Refusal $refusal) {
             return $this->refuse($refusal->getMessage());
         }
         if ($content === null) {
-            return $this->refuse('The format is svg, glb or csv; a csv table is openings or walls.');
+            return $this->refuse('The format is svg, glb, csv or xlsx; a table is by-type, each, types, walls or the id of a layout.');
         }
         if ($out === '') {
             return $this->refuse('Say where to with --out FILE.');

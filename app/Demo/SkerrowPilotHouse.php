@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace App\Demo;
 
+use App\Assembly\Assembly;
+use App\Derived\Structure;
 use App\Editing\Editor;
 use App\Editing\NewProject;
+use App\Files\Store;
 use App\Models\Opening;
 use App\Models\Project;
 use App\Models\Role;
@@ -13,7 +16,10 @@ use App\Models\Storey;
 use App\Models\UnitType;
 use App\Models\User;
 use App\Models\Wall;
+use Isleward\Core\Exchange\CsvReader;
 use Isleward\Core\Fields;
+use Isleward\Core\Given\Column;
+use Isleward\Core\Given\Headings;
 
 /**
  * The demo: an invented pilot house on an invented tidal island. Four storeys, a watch room on the roof's south-east corner
@@ -38,7 +44,7 @@ final class SkerrowPilotHouse
     /** @var array<string, string> mark → id */
     private array $types = [];
 
-    public function __construct(private readonly NewProject $new, private readonly Editor $editor)
+    public function __construct(private readonly NewProject $new, private readonly Editor $editor, private readonly Assembly $assembly, private readonly Store $files)
     {
     }
 
@@ -67,6 +73,7 @@ final class SkerrowPilotHouse
         $this->innerWalls();
         $this->settingOut($main[0], $main[1]);
         $this->sets($main[0]);
+        $this->given();
         $this->mistakes($main[0], $main[3]);
 
         return $this->project;
@@ -141,6 +148,17 @@ final class SkerrowPilotHouse
         $ids = Opening::query()->where('project_id', $this->project->id)->whereIn('unit_type_id', array_map(fn (string $mark): string => $this->types[$mark], $doors))->pluck('id')->all();
         $this->run('set.keep', ['name' => 'Doors', 'members' => $ids]);
         $this->run('set.keep', ['name' => 'South windows', 'members' => Opening::query()->where('wall_id', $south)->where('unit_type_id', $this->types['W-03'])->pluck('id')->all()]);
+    }
+
+    /** The schedule that the (invented) client sent: nearly what is drawn. */
+    private function given(): void
+    {
+        $csv = "Pilot House: schedule of windows and doors;;;;;;;;;\nMark;Description;Width;Height;Sill;Count;Quay;Charts;Crew;Office\nW-03;side-hung pair;1200;1450;900;21;;7;7;7\nW-05;three lights;2050;1450;900;18;3;5;5;5\n"
+            ."W-07;pair under a toplight;1350;2100;250;9;;3;3;3\nW-09;small light;600;600;1600;6;6;;;\nW-11;four lights;2700;1450;900;9;;3;3;3\nW-51;tilt-and-turn;1100;1450;900;2;;;2;\nD-01;glazed door;1000;2150;0;1;1;;;\n"
+            ."D-02;door under toplight;1000;2700;0;2;2;;;\nD-04;pair of doors;1800;2300;0;1;1;;;\nD-06;door with sidelights;2600;2400;0;1;1;;;\n";
+        $sheet = CsvReader::read($csv, 'Pilot House');
+        [$header, $columns] = Headings::find($sheet->rows, (new Structure($this->assembly, $this->project))->design()->storeys);
+        $this->run('given.keep', ['name' => 'Client’s schedule', 'file' => $this->files->put($this->project, json_encode([$sheet->toArray()], JSON_THROW_ON_ERROR), 'json'), 'sheet' => 0, 'header' => $header, 'columns' => array_map(static fn (Column $c): array => $c->toArray(), $columns)]);
     }
 
     /** Set too near to a corner, and on top of each other. */

@@ -8,7 +8,8 @@ use App\Editing\History;
 use App\Models\Project;
 use App\Models\User;
 use Isleward\Core\Design\Design;
-use Isleward\Core\Design\NamedSet;
+use Isleward\Core\Design\Kept;
+use Isleward\Core\Design\Kind;
 use Isleward\Core\Design\Outline;
 use Isleward\Core\Design\UnitType;
 use Isleward\Core\Drawing\Elevation;
@@ -50,9 +51,20 @@ final readonly class ProjectView
             'walls' => array_map(static fn ($b): array => [...$b->wall->toArray(), 'length' => $b->length, 'start' => $b->start(), 'end' => $b->end(), 'innerStart' => $b->left->atDepth($b->wall->thickness), 'innerEnd' => $b->right->atDepth($b->wall->thickness), 'foot' => $b->foot, 'head' => $b->head,
                 'leftJoint' => $b->left->joint->value, 'rightJoint' => $b->right->joint->value], self::inOrder($design, $structure->bodies())),
             'frontages' => $rows,
-            'sets' => array_map(static fn (NamedSet $s): array => $s->toArray(), $structure->sets()),
+            ...self::kept($structure),
             'types' => self::types($design, array_values($design->types)),
         ];
+    }
+
+    /** @return array<string, list<array<string, mixed>>> */
+    private static function kept(Structure $structure): array
+    {
+        $all = [];
+        foreach (array_keys(Kind::kept()) as $kind) {
+            $all[$kind.'s'] = array_map(static fn (Kept $k): array => $k->toArray(), $structure->keptOf(Kind::from($kind)));
+        }
+
+        return $all;
     }
 
     /**

@@ -11,8 +11,8 @@ use Illuminate\Database\Query\Builder;
 use Isleward\Core\Design\Acceptance;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Element;
+use Isleward\Core\Design\Kept;
 use Isleward\Core\Design\Kind;
-use Isleward\Core\Design\NamedSet;
 use Isleward\Core\Wall\Bodies;
 use Isleward\Core\Wall\Body;
 use Isleward\Core\Wall\Frontage;
@@ -107,13 +107,13 @@ final class Structure
         return Design::of($design->settings, [...array_values($design->elements()), ...$this->assembly->elements([Kind::Line->value => $lines, Kind::Opening->value => $openings])]);
     }
 
-    /** @return list<NamedSet> */
-    public function sets(): array
+    /** @return list<Kept> what is kept under names of this kind, by name */
+    public function keptOf(Kind $kind): array
     {
-        $sets = array_map(static fn (Element $e): NamedSet => $e instanceof NamedSet ? $e : throw new \LogicException('A row of sets holds a set.'), $this->kept(Kind::Set));
-        usort($sets, static fn (NamedSet $a, NamedSet $b): int => strnatcasecmp($a->name, $b->name));
+        $kept = array_map(static fn (Element $e): Kept => $e instanceof Kept ? $e : throw new \LogicException('Its rows hold what is kept.'), $this->kept($kind));
+        usort($kept, static fn (Kept $a, Kept $b): int => strnatcasecmp($a->called(), $b->called()));
 
-        return $sets;
+        return $kept;
     }
 
     /**

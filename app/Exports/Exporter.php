@@ -5,24 +5,23 @@ declare(strict_types=1);
 namespace App\Exports;
 
 use App\Assembly\Assembly;
+use App\Derived\Schedules;
 use App\Derived\Structure;
 use App\Models\Project;
 use Isleward\Core\Design\UnitType;
 use Isleward\Core\Drawing\Elevation;
-use Isleward\Core\Exchange\Csv;
 use Isleward\Core\Exchange\Glb;
 use Isleward\Core\Exchange\Svg;
 use Isleward\Core\Exchange\TypesJson;
 use Isleward\Core\Refusal;
 use Isleward\Core\Scene\Scene;
-use Isleward\Core\Schedule\OpeningSchedule;
-use Isleward\Core\Schedule\WallSchedule;
+use Isleward\Core\Schedule\Report;
 use Isleward\Core\Wall\Frontage;
 
 /** A whole project in an open format. */
 final readonly class Exporter
 {
-    public function __construct(private Assembly $assembly)
+    public function __construct(private Assembly $assembly, private Schedules $schedules)
     {
     }
 
@@ -52,18 +51,12 @@ final readonly class Exporter
         return Glb::write(Scene::of($project->name, $structure->with($structure->openings()), $structure->bodies()));
     }
 
-    public function openingsCsv(Project $project): string
+    /** A schedule in a layout; null when there is no such layout. */
+    public function schedule(Project $project, string $layout): ?Report
     {
-        $structure = new Structure($this->assembly, $project);
+        $found = $this->schedules->layout($project, $layout);
 
-        return Csv::write(OpeningSchedule::of($structure->with($structure->openings()))->table());
-    }
-
-    public function wallsCsv(Project $project): string
-    {
-        $structure = new Structure($this->assembly, $project);
-
-        return Csv::write(WallSchedule::of($structure->with($structure->openings()), $structure->bodies(), $structure->frontages())->table());
+        return $found === null ? null : $this->schedules->report($project, $found);
     }
 
     /** @param  list<string>|null  $ids  null for all */

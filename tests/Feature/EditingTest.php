@@ -90,7 +90,7 @@ final class EditingTest extends ProjectCase
     public function test_who_may_do_what(): void
     {
         $id = $this->place(1000);
-        $paths = ["/api/projects/{$this->project->id}", "/api/projects/{$this->project->id}/schedules/openings", "/api/projects/{$this->project->id}/exports/model.glb", "/api/projects/{$this->project->id}/changes"];
+        $paths = ["/api/projects/{$this->project->id}", "/api/projects/{$this->project->id}/schedules/by-type", "/api/projects/{$this->project->id}/exports/model.glb", "/api/projects/{$this->project->id}/changes"];
         $this->actingAs($this->member(Role::Viewer));
         foreach ($paths as $path) {
             $this->get($path)->assertOk();

@@ -48,9 +48,9 @@ final class ReadingTest extends ProjectCase
     {
         $this->place(1450);
         $this->place(4000, ['storey' => $this->storey(1)]);
-        $this->getJson("/api/projects/{$this->project->id}/schedules/openings")->assertOk()->assertJsonPath('rows.0.count', 2)->assertJsonPath('area', 3480000);
-        $this->getJson("/api/projects/{$this->project->id}/schedules/walls")->assertOk()->assertJsonPath('rows.0.net', 12000 * 7800 - 3480000);
-        $csv = $this->get("/api/projects/{$this->project->id}/exports/openings.csv")->assertOk()->assertHeader('Content-Type', 'text/csv; charset=utf-8');
+        $this->getJson("/api/projects/{$this->project->id}/schedules/by-type")->assertOk()->assertJsonPath('rows.0.values.4', 2)->assertJsonPath('totals.8', 3480000);
+        $this->getJson("/api/projects/{$this->project->id}/schedules/walls")->assertOk()->assertJsonPath('rows.0.values.8', 12000 * 7800 - 3480000);
+        $csv = $this->get("/api/projects/{$this->project->id}/exports/schedules/by-type.csv")->assertOk()->assertHeader('Content-Type', 'text/csv; charset=utf-8');
         self::assertStringContainsString("W-03,side-hung pair,1200,1450,2,1,1,1.740,3.480,1.895\r\n", (string) $csv->getContent());
         self::assertStringStartsWith('glTF', (string) $this->get("/api/projects/{$this->project->id}/exports/model.glb")->assertOk()->getContent());
         $this->assertProblem($this->getJson("/api/projects/{$this->project->id}/exports/elevation.svg?scale=0"), 422, 'export.scale');

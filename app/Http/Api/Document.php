@@ -205,7 +205,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'panes', type: 'array', items: new OA\Items(required: ['glass', 'width', 'height', 'rectangular', 'area', 'perimeter', 'weight', 'count'], properties: [new OA\Property(property: 'glass', type: 'string'), new OA\Property(property: 'width', type: 'number'), new OA\Property(property: 'height', type: 'number'), new OA\Property(property: 'rectangular', type: 'boolean'), new OA\Property(property: 'area', type: 'number'), new OA\Property(property: 'perimeter', type: 'number'), new OA\Property(property: 'weight', type: 'number'), new OA\Property(property: 'count', type: 'integer')])),
     new OA\Property(property: 'hardware', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'integer')),
 ])]
-#[OA\Schema(schema: 'Project', required: ['settings', 'role', 'number', 'undo', 'redo', 'storeys', 'outlines', 'walls', 'frontages', 'sets', 'types'], properties: [
+#[OA\Schema(schema: 'Project', required: ['settings', 'role', 'number', 'undo', 'redo', 'storeys', 'outlines', 'walls', 'frontages', 'sets', 'givens', 'layouts', 'types'], properties: [
     new OA\Property(property: 'settings', ref: '#/components/schemas/Settings'),
     new OA\Property(property: 'role', type: 'string', enum: ['owner', 'editor', 'viewer']),
     new OA\Property(property: 'number', type: 'integer', description: 'Number of the latest change'),
@@ -216,6 +216,8 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'walls', type: 'array', items: new OA\Items(ref: '#/components/schemas/Wall')),
     new OA\Property(property: 'frontages', type: 'array', items: new OA\Items(ref: '#/components/schemas/Frontage')),
     new OA\Property(property: 'sets', type: 'array', items: new OA\Items(ref: '#/components/schemas/NamedSet')),
+    new OA\Property(property: 'givens', type: 'array', items: new OA\Items(ref: '#/components/schemas/GivenSchedule')),
+    new OA\Property(property: 'layouts', type: 'array', items: new OA\Items(ref: '#/components/schemas/Layout')),
     new OA\Property(property: 'types', type: 'array', items: new OA\Items(ref: '#/components/schemas/RackType')),
 ])]
 #[OA\Schema(schema: 'NamedSet', required: ['id', 'name', 'members'], properties: [
@@ -259,7 +261,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'fromLeft', type: 'number'),
     new OA\Property(property: 'fromRight', type: 'number'),
 ])]
-#[OA\Schema(schema: 'PlacedOpening', required: ['id', 'wall', 'storey', 'type', 'width', 'height', 'shape', 'position', 'sill', 'facesOut', 'mirrored', 'setback', 'ajar', 'label', 'symbol', 'u', 'left', 'fromLeft', 'fromRight', 'sillLevel', 'headLevel', 'area', 'coordinated'], properties: [
+#[OA\Schema(schema: 'PlacedOpening', required: ['id', 'wall', 'storey', 'type', 'width', 'height', 'shape', 'position', 'sill', 'facesOut', 'mirrored', 'setback', 'ajar', 'mark', 'label', 'symbol', 'u', 'left', 'fromLeft', 'fromRight', 'sillLevel', 'headLevel', 'area', 'coordinated'], properties: [
     new OA\Property(property: 'area', type: 'number', description: 'What it takes out of the wall, mm²'),
     new OA\Property(property: 'id', type: 'string'),
     new OA\Property(property: 'wall', type: 'string'),
@@ -274,6 +276,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'mirrored', type: 'boolean'),
     new OA\Property(property: 'setback', type: 'number'),
     new OA\Property(property: 'ajar', type: 'number', nullable: true, description: 'How far it is shown open, 0 to 1; null as its type is'),
+    new OA\Property(property: 'mark', type: 'string', nullable: true, description: 'Of its own'),
     new OA\Property(property: 'label', type: 'string'),
     new OA\Property(property: 'symbol', type: 'string'),
     new OA\Property(property: 'u', type: 'number', description: 'Left jamb on the frontage'),
@@ -416,30 +419,6 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'undo', type: 'string', nullable: true),
     new OA\Property(property: 'redo', type: 'string', nullable: true),
     new OA\Property(property: 'findings', type: 'array', items: new OA\Items(ref: '#/components/schemas/Finding')),
-])]
-#[OA\Schema(schema: 'OpeningRow', required: ['mark', 'name', 'type', 'width', 'height', 'area', 'glass', 'byStorey', 'count', 'openings'], properties: [
-    new OA\Property(property: 'mark', type: 'string'),
-    new OA\Property(property: 'name', type: 'string'),
-    new OA\Property(property: 'type', type: 'string', nullable: true),
-    new OA\Property(property: 'width', type: 'number'),
-    new OA\Property(property: 'height', type: 'number'),
-    new OA\Property(property: 'area', type: 'number', description: 'Of one, mm²'),
-    new OA\Property(property: 'glass', type: 'number', description: 'Of one, mm²'),
-    new OA\Property(property: 'byStorey', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'integer')),
-    new OA\Property(property: 'count', type: 'integer'),
-    new OA\Property(property: 'openings', type: 'array', items: new OA\Items(type: 'string')),
-])]
-#[OA\Schema(schema: 'WallRow', required: ['wall', 'name', 'outline', 'length', 'height', 'thickness', 'openings', 'gross', 'cutOut', 'net'], properties: [
-    new OA\Property(property: 'wall', type: 'string'),
-    new OA\Property(property: 'name', type: 'string'),
-    new OA\Property(property: 'outline', type: 'string'),
-    new OA\Property(property: 'length', type: 'number'),
-    new OA\Property(property: 'height', type: 'number'),
-    new OA\Property(property: 'thickness', type: 'number'),
-    new OA\Property(property: 'openings', type: 'integer'),
-    new OA\Property(property: 'gross', type: 'number', description: 'mm²'),
-    new OA\Property(property: 'cutOut', type: 'number', description: 'mm²'),
-    new OA\Property(property: 'net', type: 'number', description: 'mm²'),
 ])]
 #[OA\Schema(schema: 'ChangeLine', required: ['number', 'summary', 'kind', 'person', 'at'], properties: [
     new OA\Property(property: 'number', type: 'integer'),

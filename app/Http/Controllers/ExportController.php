@@ -9,6 +9,8 @@ use App\Models\Project;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Str;
+use Isleward\Core\Exchange\Csv;
+use Isleward\Core\Exchange\XlsxWriter;
 use OpenApi\Attributes as OA;
 
 final readonly class ExportController
@@ -37,20 +39,23 @@ final readonly class ExportController
         return $this->file($this->exporter->glb($project), 'model/gltf-binary', $project, 'model.glb');
     }
 
-    #[OA\Get(path: '/projects/{project}/exports/openings.csv', operationId: 'exportOpenings', summary: 'The schedule of openings as CSV',
-        parameters: [new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 200, description: 'CSV', content: new OA\MediaType(mediaType: 'text/csv', schema: new OA\Schema(type: 'string')))])]
-    public function openingsCsv(Project $project): Response
+    #[OA\Get(path: '/projects/{project}/exports/schedules/{layout}.{format}', operationId: 'exportSchedule', summary: 'A schedule as CSV, XLSX or PDF, in a layout that is always there (by-type, each, types, walls) or was kept',
+        parameters: [
+            new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
+            new OA\Parameter(name: 'layout', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
+            new OA\Parameter(name: 'format', in: 'path', required: true, schema: new OA\Schema(type: 'string', enum: ['csv', 'xlsx'])),
+        ],
+        responses: [
+            new OA\Response(response: 200, description: 'A file', content: [new OA\MediaType(mediaType: 'text/csv', schema: new OA\Schema(type: 'string')), new OA\MediaType(mediaType: 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet', schema: new OA\Schema(type: 'string', format: 'binary'))]),
+            new OA\Response(response: 404, description: 'None', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+        ])]
+    public function schedule(Project $project, string $layout, string $format): Response
     {
-        return $this->file($this->exporter->openingsCsv($project), 'text/csv; charset=utf-8', $project, 'openings.csv');
-    }
+        $report = $this->exporter->schedule($project, $layout) ?? abort(404);
+        $name = Str::slug($report->name).'.'.$format;
 
-    #[OA\Get(path: '/projects/{project}/exports/walls.csv', operationId: 'exportWalls', summary: 'The schedule of walls as CSV',
-        parameters: [new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 200, description: 'CSV', content: new OA\MediaType(mediaType: 'text/csv', schema: new OA\Schema(type: 'string')))])]
-    public function wallsCsv(Project $project): Response
-    {
-        return $this->file($this->exporter->wallsCsv($project), 'text/csv; charset=utf-8', $project, 'walls.csv');
+        return $format === 'csv' ? $this->file(Csv::write($report->table()), 'text/csv; charset=utf-8', $project, $name)
+            : $this->file(XlsxWriter::write([$report->table()]), 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet', $project, $name);
     }
 
     #[OA\Get(path: '/projects/{project}/exports/types.json', operationId: 'exportTypes', summary: 'Unit types as JSON, of the schema /schemas/unit-types.schema.json',

@@ -4,54 +4,59 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Assembly\Assembly;
-use App\Derived\Structure;
+use App\Derived\Schedules;
 use App\Models\Project;
 use Illuminate\Http\JsonResponse;
-use Isleward\Core\Schedule\OpeningRow;
-use Isleward\Core\Schedule\OpeningSchedule;
-use Isleward\Core\Schedule\WallRow;
-use Isleward\Core\Schedule\WallSchedule;
+use Illuminate\Http\Request;
+use Isleward\Core\Design\Layout;
+use Isleward\Core\Fields;
+use Isleward\Core\Schedule\Field;
+use Isleward\Core\Schedule\Source;
 use OpenApi\Attributes as OA;
 
 final readonly class ScheduleController
 {
-    public function __construct(private Assembly $assembly)
+    public function __construct(private Schedules $schedules)
     {
     }
 
-    #[OA\Get(path: '/projects/{project}/schedules/openings', operationId: 'openingSchedule', summary: 'Openings by type and size',
-        parameters: [new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 200, description: 'Rows and totals', content: new OA\JsonContent(required: ['rows', 'count', 'area'], properties: [
-            new OA\Property(property: 'rows', type: 'array', items: new OA\Items(ref: '#/components/schemas/OpeningRow')),
-            new OA\Property(property: 'count', type: 'integer'),
-            new OA\Property(property: 'area', type: 'number'),
-        ]))])]
-    public function openings(Project $project): JsonResponse
+    #[OA\Get(path: '/projects/{project}/schedules/{layout}', operationId: 'schedule', summary: 'A schedule in a layout: by-type, each, types or walls, or one that was kept',
+        parameters: [
+            new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
+            new OA\Parameter(name: 'layout', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
+        ],
+        responses: [
+            new OA\Response(response: 200, description: 'Its rows', content: new OA\JsonContent(ref: '#/components/schemas/Report')),
+            new OA\Response(response: 404, description: 'None', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+        ])]
+    public function show(Project $project, string $layout): JsonResponse
     {
-        $structure = new Structure($this->assembly, $project);
-        $schedule = OpeningSchedule::of($structure->with($structure->openings()));
+        $source = null;
+        $found = $this->schedules->layout($project, $layout) ?? abort(404);
+        $report = $this->schedules->report($project, $found, $source);
 
-        return new JsonResponse(['rows' => array_map(static fn (OpeningRow $r): array => $r->toArray(), $schedule->rows), 'count' => $schedule->count(), 'area' => $schedule->area()]);
+        return $this->answer($found, $report->toArray(), $source);
     }
 
-    #[OA\Get(path: '/projects/{project}/schedules/walls', operationId: 'wallSchedule', summary: 'Walls with gross and net areas',
+    #[OA\Post(path: '/projects/{project}/schedules', operationId: 'tryLayout', summary: 'A schedule in a layout that is not kept yet',
         parameters: [new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 200, description: 'Rows and totals', content: new OA\JsonContent(required: ['rows', 'totals'], properties: [
-            new OA\Property(property: 'rows', type: 'array', items: new OA\Items(ref: '#/components/schemas/WallRow')),
-            new OA\Property(property: 'totals', required: ['length', 'gross', 'openings', 'net', 'count'], properties: [
-                new OA\Property(property: 'length', type: 'number'),
-                new OA\Property(property: 'gross', type: 'number'),
-                new OA\Property(property: 'openings', type: 'number'),
-                new OA\Property(property: 'net', type: 'number'),
-                new OA\Property(property: 'count', type: 'integer'),
-            ], type: 'object'),
-        ]))])]
-    public function walls(Project $project): JsonResponse
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/Layout')),
+        responses: [
+            new OA\Response(response: 200, description: 'Its rows', content: new OA\JsonContent(ref: '#/components/schemas/Report')),
+            new OA\Response(response: 422, description: 'It cannot be laid out so', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+        ])]
+    public function try(Request $request, Project $project): JsonResponse
     {
-        $structure = new Structure($this->assembly, $project);
-        $schedule = WallSchedule::of($structure->with($structure->openings()), $structure->bodies(), $structure->frontages());
+        $source = null;
+        $layout = Layout::from(new Fields(['id' => '', ...$request->json()->all()], $project->settings()->units));
+        $report = $this->schedules->report($project, $layout, $source);
 
-        return new JsonResponse(['rows' => array_map(static fn (WallRow $r): array => $r->toArray(), $schedule->rows), 'totals' => $schedule->totals()]);
+        return $this->answer($layout, $report->toArray(), $source);
+    }
+
+    /** @param  array<string, mixed>  $report */
+    private function answer(Layout $layout, array $report, Source $source): JsonResponse
+    {
+        return new JsonResponse(['layout' => $layout->toArray(), 'fields' => array_values(array_map(static fn (Field $f): array => ['key' => $f->key, 'name' => $f->name, 'measured' => $f->measured->value, 'summed' => $f->summed], $source->fields))] + $report);
     }
 }

@@ -8,7 +8,7 @@ use App\Http\Problems;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
-/** Refuses bodies that are too large or are not the JSON they claim to be. */
+/** Refuses bodies that are too large or are not the JSON they claim to be; files come as bare bytes. */
 final class ReadsJson
 {
     public function handle(Request $request, \Closure $next): Response
@@ -16,9 +16,13 @@ final class ReadsJson
         if (! $request->is('api/*') || $request->isMethod('GET') || $request->isMethod('HEAD')) {
             return $next($request);
         }
-        $most = (int) config('isleward.largest_body');
+        $upload = $request->is('api/projects/*/uploads/*');
+        $most = (int) config($upload ? 'isleward.largest_upload' : 'isleward.largest_body');
         if (max((int) $request->header('Content-Length'), strlen($request->getContent())) > $most) {
-            return Problems::problem(413, 'request.too_large', sprintf('A request may hold %d kB at the most.', intdiv($most, 1000)));
+            return Problems::problem(413, 'request.too_large', $upload ? sprintf('A file may have %d MB at the most.', intdiv($most, 1_000_000)) : sprintf('A request may hold %d kB at the most.', intdiv($most, 1000)));
+        }
+        if ($upload) {
+            return $request->header('Content-Type') === 'application/octet-stream' ? $next($request) : Problems::problem(415, 'request.not_a_file', 'Send the file’s bytes as application/octet-stream.');
         }
         $body = $request->getContent();
         if ($body !== '') {

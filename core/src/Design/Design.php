@@ -27,7 +27,7 @@ final readonly class Design
      * @param  array<string, UnitType>  $types
      * @param  array<string, Opening>  $openings
      * @param  array<string, SettingOutLine>  $lines
-     * @param  array<string, NamedSet>  $sets
+     * @param  array<string, Kept>  $kept  what is kept under names, of all kinds
      * @param  array<string, Acceptance>  $acceptances
      */
     private function __construct(
@@ -38,7 +38,7 @@ final readonly class Design
         public array $types,
         public array $openings,
         public array $lines,
-        public array $sets,
+        public array $kept,
         public array $acceptances,
     ) {
         $this->storeys = new Storeys($storeyList, $settings->baseLevel);
@@ -48,7 +48,7 @@ final readonly class Design
     /** @param  iterable<Element>  $elements */
     public static function of(Settings $settings, iterable $elements = []): self
     {
-        $storeys = $outlines = $walls = $types = $openings = $lines = $sets = $acceptances = [];
+        $storeys = $outlines = $walls = $types = $openings = $lines = $kept = $acceptances = [];
         foreach ($elements as $element) {
             match (true) {
                 $element instanceof Settings => $settings = $element,
@@ -58,13 +58,13 @@ final readonly class Design
                 $element instanceof UnitType => $types[$element->id] = $element,
                 $element instanceof Opening => $openings[$element->id] = $element,
                 $element instanceof SettingOutLine => $lines[$element->id] = $element,
-                $element instanceof NamedSet => $sets[$element->id] = $element,
+                $element instanceof Kept => $kept[$element->id()] = $element,
                 $element instanceof Acceptance => $acceptances[$element->id] = $element,
                 default => throw new \LogicException('A design holds no '.$element::class.'.'),
             };
         }
 
-        return new self($settings, $storeys, $outlines, $walls, $types, $openings, $lines, $sets, $acceptances);
+        return new self($settings, $storeys, $outlines, $walls, $types, $openings, $lines, $kept, $acceptances);
     }
 
     /** The design after a change. */
@@ -86,7 +86,7 @@ final readonly class Design
     public function elements(): array
     {
         return [$this->settings->id => $this->settings] + $this->storeyList + $this->outlines + $this->walls + $this->types + $this->openings
-            + $this->lines + $this->sets + $this->acceptances;
+            + $this->lines + $this->kept + $this->acceptances;
     }
 
     public function wall(string $id): Wall
@@ -114,9 +114,12 @@ final readonly class Design
         return $this->lines[$id] ?? throw Refusal::because('line.unknown', 'That setting-out line is not in this project any more.', [$id]);
     }
 
-    public function set(string $id): NamedSet
+    /** Something kept under a name, of this kind. */
+    public function kept(Kind $kind, string $id): Kept
     {
-        return $this->sets[$id] ?? throw Refusal::because('set.unknown', 'That set is not in this project any more.', [$id]);
+        $found = $this->kept[$id] ?? null;
+
+        return $found?->kind() === $kind ? $found : throw Refusal::because($kind->value.'.unknown', sprintf('That %s is not in this project any more.', Kind::kept()[$kind->value]), [$id]);
     }
 
     /** Whether a wall stands inside the building, between rooms. */

@@ -18,6 +18,8 @@ enum Kind: string
     case Line = 'line';
     case Set = 'set';
     case Acceptance = 'acceptance';
+    case Given = 'given';
+    case Layout = 'layout';
 
     /** Makes an element of this kind from its stored values. */
     public function make(Fields $fields): Element
@@ -32,6 +34,8 @@ enum Kind: string
             self::Line => SettingOutLine::from($fields),
             self::Set => NamedSet::from($fields),
             self::Acceptance => Acceptance::from($fields),
+            self::Given => GivenSchedule::from($fields),
+            self::Layout => Layout::from($fields),
         };
     }
 
@@ -48,6 +52,18 @@ enum Kind: string
             self::Line => 'li',
             self::Set => 'se',
             self::Acceptance => 'ac',
+            self::Given => 'gi',
+            self::Layout => 'la',
         };
+    }
+
+    /**
+     * What is kept under a name beside the building, with what people call it.
+     *
+     * @return array<string, string> by value
+     */
+    public static function kept(): array
+    {
+        return [self::Set->value => 'set', self::Given->value => 'given schedule', self::Layout->value => 'layout'];
     }
 }

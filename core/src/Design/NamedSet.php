@@ -8,7 +8,7 @@ use Isleward\Core\Fields;
 use Isleward\Core\Refusal;
 
 /** A named choice of openings and walls, kept to show, hide or return to. */
-final readonly class NamedSet implements Element
+final readonly class NamedSet implements Kept
 {
     /** @param  list<string>  $members */
     private function __construct(public string $id, public string $name, public array $members)
@@ -28,6 +28,11 @@ final readonly class NamedSet implements Element
     public function id(): string
     {
         return $this->id;
+    }
+
+    public function called(): string
+    {
+        return $this->name;
     }
 
     public function kind(): Kind

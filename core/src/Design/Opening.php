@@ -22,6 +22,7 @@ final readonly class Opening implements Element
      * @param  bool  $mirrored  handed the other way than the type is drawn
      * @param  float  $setback  unit's outer side behind the wall's outer face, mm
      * @param  float|null  $ajar  how far its lights are shown open, 0 to 1; null as its type shows them
+     * @param  string|null  $mark  of this one opening, where it has one beside its type's
      */
     private function __construct(
         public string $id,
@@ -37,6 +38,7 @@ final readonly class Opening implements Element
         public bool $mirrored,
         public float $setback,
         public ?float $ajar,
+        public ?string $mark,
     ) {
     }
 
@@ -56,6 +58,7 @@ final readonly class Opening implements Element
             $f->bool('mirrored'),
             self::setback($f),
             self::ajar($f),
+            self::mark($f),
         );
     }
 
@@ -95,7 +98,7 @@ final readonly class Opening implements Element
             'id' => $this->id, 'wall' => $this->wall, 'storey' => $this->storey, 'type' => $this->type,
             'width' => $this->width, 'height' => $this->height, 'shape' => $this->shape,
             'position' => $this->position->toArray(), 'sill' => $this->sill->toArray(),
-            'facesOut' => $this->facesOut, 'mirrored' => $this->mirrored, 'setback' => $this->setback, 'ajar' => $this->ajar,
+            'facesOut' => $this->facesOut, 'mirrored' => $this->mirrored, 'setback' => $this->setback, 'ajar' => $this->ajar, 'mark' => $this->mark,
         ];
     }
 
@@ -133,6 +136,16 @@ final readonly class Opening implements Element
         }
 
         return $setback;
+    }
+
+    private static function mark(Fields $f): ?string
+    {
+        $mark = $f->has('mark') ? trim($f->string('mark')) : '';
+        if (mb_strlen($mark) > 24) {
+            throw Refusal::because('opening.mark', 'A mark has 24 characters at the most.', details: ['field' => 'mark']);
+        }
+
+        return $mark === '' ? null : $mark;
     }
 
     private static function ajar(Fields $f): ?float

@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Edit;
 
+use Isleward\Core\Design\Kind;
 use Isleward\Core\Fields;
 use Isleward\Core\Refusal;
 
-/** Every edit there is, by the name it is asked for. */
+/** Every edit there is, by the name it is asked for. What is kept under names has two each: "set.keep", "set.remove". */
 final class Edits
 {
     /** @var array<string, class-string<Edit>> */
@@ -45,8 +46,8 @@ final class Edits
         'type.remove' => TypeRemove::class,
         'type.import' => TypeImport::class,
         'opening.own-type' => OpeningOwnType::class,
-        'set.keep' => SetKeep::class,
-        'set.remove' => SetRemove::class,
+        'opening.number' => OpeningNumber::class,
+        'type.from-lines' => TypeFromLines::class,
         'finding.accept' => FindingAccept::class,
         'finding.reopen' => FindingReopen::class,
     ];
@@ -54,8 +55,28 @@ final class Edits
     /** @throws Refusal when there is no such edit or its arguments are not right */
     public static function make(string $name, Fields $args): Edit
     {
-        $class = self::BY_NAME[$name] ?? throw Refusal::because('edit.unknown', sprintf('There is no edit called “%s”.', mb_substr($name, 0, 60)), details: ['known' => array_keys(self::BY_NAME)]);
+        $class = self::BY_NAME[$name] ?? null;
+        if ($class !== null) {
+            return $class::from($args);
+        }
+        [$kind, $verb] = [...explode('.', $name, 2), ''];
+        if (! in_array($name, self::names(), true)) {
+            throw Refusal::because('edit.unknown', sprintf('There is no edit called “%s”.', mb_substr($name, 0, 60)), details: ['known' => self::names()]);
+        }
 
-        return $class::from($args);
+        $args = new Fields(['kept' => $kind] + $args->all(), $args->units());
+
+        return $verb === 'keep' ? Keep::from($args) : Forget::from($args);
+    }
+
+    /** @return list<string> */
+    public static function names(): array
+    {
+        $names = array_keys(self::BY_NAME);
+        foreach (array_keys(Kind::kept()) as $kind) {
+            array_push($names, "$kind.keep", "$kind.remove");
+        }
+
+        return $names;
     }
 }

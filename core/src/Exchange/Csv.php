@@ -11,12 +11,26 @@ final class Csv
 {
     public static function write(Table $table): string
     {
-        $lines = '';
-        foreach ([$table->headings, ...$table->rows, $table->totals] as $row) {
-            $lines .= implode(',', array_map(self::field(...), $row))."\r\n";
+        $lines = self::line($table->headings, []);
+        foreach ($table->all() as $row) {
+            $lines .= self::line($row, $table->decimals);
         }
 
         return $lines;
+    }
+
+    /**
+     * @param  list<string|float|int|null>  $row
+     * @param  list<int|null>  $decimals
+     */
+    private static function line(array $row, array $decimals): string
+    {
+        $fields = [];
+        foreach ($row as $i => $value) {
+            $fields[] = self::field(is_float($value) ? Table::figure($value, $decimals[$i] ?? 3) : $value ?? '');
+        }
+
+        return implode(',', $fields)."\r\n";
     }
 
     /** A text that a spreadsheet would take for a formula gets a leading apostrophe. */

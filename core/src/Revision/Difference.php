@@ -6,8 +6,8 @@ namespace Isleward\Core\Revision;
 
 use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Element;
+use Isleward\Core\Design\Kept;
 use Isleward\Core\Design\Kind;
-use Isleward\Core\Design\NamedSet;
 use Isleward\Core\Design\Opening;
 use Isleward\Core\Design\Outline;
 use Isleward\Core\Design\SettingOutLine;
@@ -130,7 +130,7 @@ final readonly class Difference
             $element instanceof Wall => sprintf('Wall %d of %s', $element->position + 1, (($gone ? $this->then : $this->now)->outlines[$element->outline] ?? null)->name ?? 'its outline'),
             $element instanceof UnitType => sprintf('Unit type %s %s', $element->mark, $element->name),
             $element instanceof SettingOutLine => 'Setting-out line '.$element->name,
-            $element instanceof NamedSet => 'Set '.$element->name,
+            $element instanceof Kept => ucfirst(Kind::kept()[$element->kind()->value]).' '.$element->called(),
             default => match ($element->kind()) {
                 Kind::Settings => 'The project’s settings: something',
                 default => 'A finding that is let stand',

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Isleward\Core\Tests\Edit;
 
 use Isleward\Core\Design\Design;
+use Isleward\Core\Design\Kind;
 use Isleward\Core\Design\LineAxis;
 use Isleward\Core\Edit\Change;
 use Isleward\Core\Edit\Edits;
@@ -139,7 +140,7 @@ final class BuildingEditsTest extends TestCase
             self::assertAllHasAPlace($house->design, "after $i: {$change->summary}");
         }
         self::assertGreaterThan(1200, count($changes));
-        $missing = array_diff(array_keys(Edits::BY_NAME), $done);
+        $missing = array_diff(Edits::names(), $done);
         self::assertSame([], array_values($missing), 'every edit there is has been done');
         $design = $house->design;
         for ($i = count($changes) - 1; $i >= 0; $i--) {
@@ -224,7 +225,7 @@ final class BuildingEditsTest extends TestCase
         $wall = $pick($design->walls)?->id;
         $opening = $pick($design->openings)?->id ?? 'op-none';
         $openings = $some($design->openings, 4);
-        $edit = mt_rand(0, 3) === 0 ? $pick(['opening.place', 'opening.change']) : $pick(array_keys(Edits::BY_NAME));
+        $edit = mt_rand(0, 3) === 0 ? $pick(['opening.place', 'opening.change']) : $pick(Edits::names());
         $along = static fn (): array => match ($r = $pick(['left', 'right', 'middle', 'fraction', 'point', 'line', 'opening'])) {
             'fraction' => ['from' => $r, 'value' => mt_rand(0, 100) / 100],
             'point' => ['from' => $r, 'at' => mt_rand(0, 9000), 'value' => mt_rand(-300, 300) / 7],
@@ -237,6 +238,7 @@ final class BuildingEditsTest extends TestCase
             'opening' => ['from' => $r, 'ref' => $opening, 'point' => $pick(['sill', 'head']), 'edge' => $pick(['sill', 'head']), 'height' => mt_rand(-90, 90) / 7],
             default => ['from' => $r, 'height' => mt_rand(0, 2000) / 3],
         };
+        $kept = static fn (Kind $kind, string $none = 'none'): string => $pick(array_filter($design->kept, static fn ($k): bool => $k->kind() === $kind))?->id() ?? $none;
         $fit = ['fit' => $pick(['all', 'fitting', 'fitting'])];
 
         return [$edit, match ($edit) {
@@ -279,7 +281,13 @@ final class BuildingEditsTest extends TestCase
             'type.import' => ['document' => json_decode(\Isleward\Core\Exchange\TypesJson::write($design->settings, [$pick($design->types)]), true)],
             'opening.own-type' => ['ids' => [$opening]],
             'set.keep' => ['name' => 'S'.mt_rand(), 'members' => [...$openings, $wall]],
-            'set.remove' => ['id' => $pick($design->sets)?->id ?? 'se-none'],
+            'given.keep' => ['name' => 'G'.mt_rand(), 'file' => md5((string) mt_rand()).'.json', 'sheet' => 0, 'header' => $pick([null, 2]), 'columns' => [['role' => 'mark'], ['role' => 'width', 'unit' => $pick(['mm', 'ft'])], ['role' => 'on-storey', 'storey' => $storey]]],
+            'given.remove' => ['id' => $kept(Kind::Given)],
+            'layout.keep' => ['source' => 'openings', 'name' => 'L'.mt_rand(), 'columns' => [['key' => 'mark', 'name' => $pick([null, 'Ref'])]], 'merge' => (bool) mt_rand(0, 1)] + $pick([[], ['id' => $kept(Kind::Layout)]]),
+            'layout.remove' => ['id' => $kept(Kind::Layout)],
+            'opening.number' => ['text' => $pick(['{storey}.{n}', '{type}/{n}', '']), 'order' => $pick(['storey', 'along']), 'start' => mt_rand(0, 9)] + $pick([[], ['ids' => $openings], ['keep' => true]]),
+            'type.from-lines' => ['fit' => 'fitting', 'lines' => [['mark' => 'G-'.mt_rand(0, 9), 'kind' => $pick(['pair of doors', 'fixed', 'tilt and turn', 'xyz']), 'width' => 900.5, 'height' => mt_rand(500, 2500), 'sill' => $pick([null, 100])]]],
+            'set.remove' => ['id' => $kept(Kind::Set, 'se-none')],
             'finding.accept' => ['wall' => $wall, 'finding' => 'opening.overlap '.$opening, 'figure' => mt_rand(0, 100) / 3, 'note' => 'n'],
             'finding.reopen' => ['id' => $pick($design->acceptances)?->id ?? 'ac-none'],
             'type.add' => ['mark' => 'T-'.mt_rand()] + \Isleward\Core\Unit\Stock::types()[mt_rand(0, 11)],

@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Tests\Schedule;
 
+use Isleward\Core\Design\Layout;
 use Isleward\Core\Exchange\Csv;
-use Isleward\Core\Schedule\OpeningSchedule;
+use Isleward\Core\Fields;
+use Isleward\Core\Schedule\Report;
+use Isleward\Core\Schedule\Source;
 use Isleward\Core\Schedule\Table;
-use Isleward\Core\Schedule\WallSchedule;
 use Isleward\Core\Tests\Support\House;
 use Isleward\Core\Wall\Bodies;
 use Isleward\Core\Wall\Frontages;
@@ -23,11 +25,12 @@ final class SchedulesTest extends TestCase
         }
         $house->place(['left' => 7000, 'width' => 1500, 'type' => $house->type('W-03')->id]);
         $house->place(['left' => 9500, 'width' => 1000, 'height' => 1000, 'shape' => [0, 0, 1, 0, 1, 1]]);
-        $schedule = OpeningSchedule::of($house->design);
-        self::assertSame([['W-03', 1200.0, 3], ['W-03', 1500.0, 1], ['bare', 1000.0, 1]], array_map(static fn ($r): array => [$r->mark, $r->width, count($r->openings)], $schedule->rows));
-        self::assertSame([$house->storey(0) => 2, $house->storey(1) => 1], $schedule->rows[0]->byStorey);
-        self::assertEqualsWithDelta(3 * 1.2 * 1.45 + 1.5 * 1.45 + 0.5, $schedule->area() / 1e6, 1e-9);
-        self::assertSame(['Total', '', '', '', 5, 4, 1, '', '7.895'], array_slice($schedule->table()->totals, 0, 9));
+        $report = self::report($house, 'by-type');
+        self::assertSame([['bare', 1000.0, 1, 1, 0], ['W-03', 1200.0, 3, 2, 1], ['W-03', 1500.0, 1, 1, 0]], array_map(static fn (array $r): array => [$r['values'][0], $r['values'][2], $r['values'][4], $r['values'][5], (int) $r['values'][6]], $report->rows));
+        self::assertCount(3, $report->rows[1]['elements']);
+        self::assertSame(['Total', null, null, null, 5, 4, 1, null], array_slice($report->table()->totals ?? [], 0, 8));
+        self::assertEqualsWithDelta(3 * 1.2 * 1.45 + 1.5 * 1.45 + 0.5, $report->table()->totals[8] ?? 0, 1e-9);
+        self::assertSame(['Width (mm)', 'Height (mm)', 'Count', 'On S0'], array_slice($report->table()->headings, 2, 4));
     }
 
     public function test_walls_count_overlaps_once_and_nothing_beyond_the_edge(): void
@@ -36,18 +39,50 @@ final class SchedulesTest extends TestCase
         $house->place(['left' => 1000, 'width' => 1000, 'height' => 1000]);
         $house->place(['left' => 1500, 'width' => 1000, 'height' => 1000]);
         $house->place(['left' => 11500, 'width' => 1000, 'height' => 1000]);
+        $report = self::report($house, 'walls');
+        self::assertEqualsWithDelta(12000 * 7200, $report->rows[0]['values'][6], 1e-6);
+        self::assertEqualsWithDelta(2_000_000, $report->rows[0]['values'][7], 1e-6);
+        self::assertEqualsWithDelta(40000 * 7200 - 2_000_000, $report->totals[8] ?? 0, 1e-6);
+    }
+
+    /** Law: however rows are narrowed, grouped and made one, what is added up over the groups is what is added up over the openings. */
+    public function test_groups_add_up_to_the_whole(): void
+    {
+        mt_srand(11);
+        $house = House::box();
+        for ($i = 0; $i < 40; $i++) {
+            $house->place(['left' => 200 + $i % 10 * 1150, 'width' => 700 + 100 * mt_rand(0, 3), 'height' => 900, 'type' => [null, $house->type('W-01')->id, $house->type('W-03')->id][mt_rand(0, 2)]], wall: intdiv($i, 10) % 2 * 2, storey: intdiv($i, 20));
+        }
+        $whole = array_sum(array_map(static fn ($o): float => $o->width * 900, $house->design->openings));
+        foreach ([[['storey'], false], [['storey', 'mark'], true], [['width'], true], [[], true]] as [$groups, $merge]) {
+            $report = self::report($house, ['source' => 'openings', 'columns' => [['key' => 'mark'], ['key' => 'count'], ['key' => 'area']], 'groups' => $groups, 'merge' => $merge]);
+            $rows = array_filter($report->rows, static fn (array $r): bool => $r['kind'] === 'row');
+            self::assertSame([40, 40], [array_sum(array_column(array_column($rows, 'values'), 1)), $report->totals[1] ?? null]);
+            self::assertEqualsWithDelta($whole, array_sum(array_column(array_column($rows, 'values'), 2)), 1e-3);
+            self::assertCount(40, array_unique(array_merge(...array_column($rows, 'elements'))));
+        }
+        $wide = self::report($house, ['source' => 'openings', 'columns' => [['key' => 'width'], ['key' => 'count']], 'filters' => [['key' => 'width', 'test' => 'above', 'value' => '0.8 m'], ['key' => 'storey', 'test' => 'is', 'value' => 's0']], 'sort' => [['key' => 'width', 'down' => true]]]);
+        $widths = array_column(array_column($wide->rows, 'values'), 0);
+        self::assertSame(array_values(array_filter([1000.0, 900.0], static fn (float $w): bool => in_array($w, $widths, true))), array_values(array_unique($widths)));
+        $this->expectExceptionMessage('no column “colour”');
+        self::report($house, ['source' => 'openings', 'columns' => [['key' => 'colour']]]);
+    }
+
+    /** @param  string|array<string, mixed>  $layout */
+    private static function report(House $house, string|array $layout): Report
+    {
         $bodies = Bodies::of($house->design);
-        $schedule = WallSchedule::of($house->design, $bodies, Frontages::of($house->design, $bodies));
-        self::assertEqualsWithDelta(12000 * 7200, $schedule->rows[0]->gross, 1e-6);
-        self::assertEqualsWithDelta(2_000_000, $schedule->rows[0]->cutOut, 1e-6);
-        self::assertEqualsWithDelta(40000 * 7200 - 2_000_000, $schedule->totals()['net'], 1e-6);
+        $made = is_string($layout) ? Layout::ready($layout, $house->design->storeys) : Layout::from(new Fields(['id' => 'la', 'name' => 'Tried'] + $layout));
+        self::assertNotNull($made);
+
+        return Report::of(Source::of($made->source, $house->design, $bodies, Frontages::of($house->design, $bodies)), $made, $house->design->settings->units);
     }
 
     /** RFC 4180 (from memory): CRLF, quotes doubled inside quoted fields. Read back by PHP's own reader. */
     public function test_csv_reads_back_as_it_was(): void
     {
         $rows = [['W "wide"', 'a,b', "two\nlines", 3], ['plain', '-5', '=1+1', 0]];
-        $text = Csv::write(new Table(['A', 'B', 'C', 'D'], $rows, ['Total', '', '', 3]));
+        $text = Csv::write(new Table('T', ['A', 'B', 'C', 'D'], [null, null, null, 0], $rows, ['Total', null, null, 3]));
         $file = fopen('php://memory', 'r+');
         self::assertNotFalse($file);
         fwrite($file, $text);

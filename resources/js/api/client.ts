@@ -23,6 +23,12 @@ export type Difference = Schemas['Difference'];
 export type Units = Schemas['Settings']['units'];
 export type Paper = paths['/projects/{project}/sheets']['post']['requestBody']['content']['application/json']['paper'];
 export type Args = Record<string, unknown>;
+export type Layout = Schemas['Layout'];
+export type Report = Schemas['Report'];
+export type Reading = Schemas['Reading'];
+export type GivenColumn = Schemas['GivenColumn'];
+export type Held = Schemas['Held'];
+export type Discrepancy = Schemas['Discrepancy'];
 export type BenchView = Schemas['BenchView'];
 export type BenchLight = Schemas['BenchLight'];
 export type BenchDimension = Schemas['BenchDimension'];
@@ -93,8 +99,10 @@ export const api = {
     gather: (project: string, query: paths['/projects/{project}/gather']['get']['parameters']['query']) => answer(client.GET('/projects/{project}/gather', { params: { path: { project }, query } })),
     undo: (project: string) => answer(client.POST('/projects/{project}/undo', at(project))),
     redo: (project: string) => answer(client.POST('/projects/{project}/redo', at(project))),
-    openingSchedule: (project: string) => answer(client.GET('/projects/{project}/schedules/openings', at(project))),
-    wallSchedule: (project: string) => answer(client.GET('/projects/{project}/schedules/walls', at(project))),
+    schedule: (project: string, layout: string) => answer(client.GET('/projects/{project}/schedules/{layout}', { params: { path: { project, layout } } })),
+    tryLayout: (project: string, body: Layout) => answer(client.POST('/projects/{project}/schedules', { ...at(project), body })),
+    readSchedule: (project: string, body: paths['/projects/{project}/readings']['post']['requestBody']['content']['application/json']) => answer(client.POST('/projects/{project}/readings', { ...at(project), body })),
+    held: (project: string, given: string) => answer(client.GET('/projects/{project}/givens/{given}/held', { params: { path: { project, given } } })),
     revisions: (project: string) => answer(client.GET('/projects/{project}/revisions', at(project))),
     keepRevision: (project: string, note: string) => answer(client.POST('/projects/{project}/revisions', { ...at(project), body: { note } })),
     difference: (project: string, letter: string, to?: string) => answer(client.GET('/projects/{project}/revisions/{letter}/difference', { params: { path: { project, letter }, query: to ? { to } : {} } })),
@@ -108,6 +116,26 @@ export const api = {
     exportTypes: (project: string) => answer(client.GET('/projects/{project}/exports/types.json', { params: { path: { project } } })) as Promise<TypesDocument>,
     readLength: (text: string, units: Units) => answer(client.GET('/lengths', { params: { query: { text, units } } })),
 };
+
+/** Sends a file's bytes; the server reads them and keeps only what it read. */
+async function upload<T>(address: string, file: File): Promise<T> {
+    const token = /(?:^|; )XSRF-TOKEN=([^;]*)/.exec(document.cookie)?.[1];
+    let response;
+    try {
+        response = await fetch(`${address}${address.includes('?') ? '&' : '?'}name=${encodeURIComponent(file.name)}`, {
+            method: 'POST',
+            body: file,
+            headers: { 'Content-Type': 'application/octet-stream', Accept: 'application/json', ...(token ? { 'X-XSRF-TOKEN': decodeURIComponent(token) } : {}) },
+        });
+    } catch {
+        throw new Problem(0, 'server.unreachable', 'The server cannot be reached. The file was not read; try again.');
+    }
+    const body: unknown = await response.json().catch(() => null);
+    if (!response.ok) throw Problem.from(body, response.status);
+    return body as T;
+}
+
+export const uploadSchedule = (project: string, file: File) => upload<Reading>(`/api/projects/${project}/uploads/schedule`, file);
 
 /** Unit types as they are exported. */
 export type TypesDocument = { types: { mark: string; name: string; width: number; height: number }[] } & Record<string, unknown>;

@@ -191,32 +191,15 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/projects/{project}/exports/openings.csv": {
+    "/projects/{project}/exports/schedules/{layout}.{format}": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        /** The schedule of openings as CSV */
-        get: operations["exportOpenings"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/projects/{project}/exports/walls.csv": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** The schedule of walls as CSV */
-        get: operations["exportWalls"];
+        /** A schedule as CSV, XLSX or PDF, in a layout that is always there (by-type, each, types, walls) or was kept */
+        get: operations["exportSchedule"];
         put?: never;
         post?: never;
         delete?: never;
@@ -254,6 +237,57 @@ export interface paths {
          * @description Several values of one thing have commas between them.
          */
         get: operations["gather"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/projects/{project}/uploads/schedule": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Read a CSV or XLSX file in; answers with how it would be read. Nothing is kept in the project yet */
+        post: operations["uploadSchedule"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/projects/{project}/readings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** How a file that was read in would be read with its columns said otherwise */
+        post: operations["readSchedule"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/projects/{project}/givens/{given}/held": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A given schedule held against the model */
+        get: operations["held"];
         put?: never;
         post?: never;
         delete?: never;
@@ -367,15 +401,15 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/projects/{project}/schedules/openings": {
+    "/projects/{project}/schedules/{layout}": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        /** Openings by type and size */
-        get: operations["openingSchedule"];
+        /** A schedule in a layout: by-type, each, types or walls, or one that was kept */
+        get: operations["schedule"];
         put?: never;
         post?: never;
         delete?: never;
@@ -384,17 +418,17 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/projects/{project}/schedules/walls": {
+    "/projects/{project}/schedules": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        /** Walls with gross and net areas */
-        get: operations["wallSchedule"];
+        get?: never;
         put?: never;
-        post?: never;
+        /** A schedule in a layout that is not kept yet */
+        post: operations["tryLayout"];
         delete?: never;
         options?: never;
         head?: never;
@@ -856,6 +890,8 @@ export interface components {
             walls: components["schemas"]["Wall"][];
             frontages: components["schemas"]["Frontage"][];
             sets: components["schemas"]["NamedSet"][];
+            givens: components["schemas"]["GivenSchedule"][];
+            layouts: components["schemas"]["Layout"][];
             types: components["schemas"]["RackType"][];
         };
         NamedSet: {
@@ -929,6 +965,8 @@ export interface components {
             setback: number;
             /** @description How far it is shown open, 0 to 1; null as its type is */
             ajar: number | null;
+            /** @description Of its own */
+            mark: string | null;
             label: string;
             symbol: string;
             /** @description Left jamb on the frontage */
@@ -1110,37 +1148,6 @@ export interface components {
             redo: string | null;
             findings: components["schemas"]["Finding"][];
         };
-        OpeningRow: {
-            mark: string;
-            name: string;
-            type: string | null;
-            width: number;
-            height: number;
-            /** @description Of one, mm² */
-            area: number;
-            /** @description Of one, mm² */
-            glass: number;
-            byStorey: {
-                [key: string]: number;
-            };
-            count: number;
-            openings: string[];
-        };
-        WallRow: {
-            wall: string;
-            name: string;
-            outline: string;
-            length: number;
-            height: number;
-            thickness: number;
-            openings: number;
-            /** @description mm² */
-            gross: number;
-            /** @description mm² */
-            cutOut: number;
-            /** @description mm² */
-            net: number;
-        };
         ChangeLine: {
             number: number;
             summary: string;
@@ -1149,6 +1156,148 @@ export interface components {
             person: string;
             /** Format: date-time */
             at: string;
+        };
+        GivenColumn: {
+            /** @enum {string} */
+            role: "mark" | "kind" | "width" | "height" | "size" | "sill" | "head" | "count" | "storey" | "on-storey" | "none";
+            /** @enum {string|null} */
+            unit: "mm" | "cm" | "m" | "in" | "ft" | null;
+            storey: string | null;
+        };
+        GivenSchedule: {
+            id: string;
+            name: string;
+            file: string;
+            sheet: number;
+            header: number | null;
+            columns: components["schemas"]["GivenColumn"][];
+        };
+        GivenLine: {
+            row: number;
+            mark: string;
+            kind: string;
+            width: number | null;
+            height: number | null;
+            sill: number | null;
+            count: number | null;
+            byStorey: {
+                [key: string]: number;
+            };
+            problems: string[];
+        };
+        Unread: {
+            row: number;
+            mark: string;
+            sentence: string;
+        };
+        SheetOfCells: {
+            name: string;
+            rows: number;
+        };
+        Reading: {
+            file: string;
+            sheet: number;
+            header: number | null;
+            sheets: components["schemas"]["SheetOfCells"][];
+            notes: string[];
+            columns: components["schemas"]["GivenColumn"][];
+            rowCount: number;
+            lines: components["schemas"]["GivenLine"][];
+            lineCount: number;
+            unread: components["schemas"]["Unread"][];
+            problem: string | null;
+            rows: (string | number | null)[][];
+        };
+        Discrepancy: {
+            /** @enum {string} */
+            what: "missing" | "surplus" | "size" | "sill" | "storey" | "duplicate";
+            mark: string;
+            row: number | null;
+            storey: string | null;
+            sentence: string;
+            openings: string[];
+            count: number;
+            remedy: components["schemas"]["Remedy"] | null;
+            /** @description The unit type that is to be placed */
+            place: string | null;
+        };
+        FreshLine: {
+            mark: string;
+            kind: string;
+            width: number;
+            height: number;
+            sill: number | null;
+        };
+        FreshKind: {
+            kind: string;
+            count: number;
+            /** @description Mark of the ready type it is taken for */
+            like: string | null;
+        };
+        Held: {
+            found: components["schemas"]["Discrepancy"][];
+            /** @description Openings that are as they are given */
+            right: number;
+            lines: number;
+            unread: components["schemas"]["Unread"][];
+            /** @description Lines whose mark no unit type has */
+            fresh: components["schemas"]["FreshLine"][];
+            kinds: components["schemas"]["FreshKind"][];
+        };
+        LayoutColumn: {
+            key: string;
+            name: string | null;
+        };
+        LayoutSort: {
+            key: string;
+            down: boolean;
+        };
+        LayoutFilter: {
+            key: string;
+            /** @enum {string} */
+            test: "is" | "is-not" | "holds" | "above" | "below";
+            value: string;
+        };
+        Layout: {
+            id: string;
+            name: string;
+            /** @enum {string} */
+            source: "openings" | "types" | "walls";
+            columns: components["schemas"]["LayoutColumn"][];
+            merge: boolean;
+            groups: string[];
+            sort: components["schemas"]["LayoutSort"][];
+            filters: components["schemas"]["LayoutFilter"][];
+            totals: boolean;
+        };
+        ReportField: {
+            key: string;
+            name: string;
+            /** @enum {string} */
+            measured: "text" | "count" | "length" | "area" | "weight" | "share";
+            summed: boolean;
+        };
+        ReportColumn: {
+            key: string;
+            heading: string;
+            /** @enum {string} */
+            measured: "text" | "count" | "length" | "area" | "weight" | "share";
+        };
+        ReportRow: {
+            /** @enum {string} */
+            kind: "row" | "group" | "sum";
+            text: string;
+            /** @description Lengths in mm, areas in mm² */
+            values: (string | number | null)[];
+            elements: string[];
+        };
+        Report: {
+            name: string;
+            layout: components["schemas"]["Layout"];
+            fields: components["schemas"]["ReportField"][];
+            columns: components["schemas"]["ReportColumn"][];
+            rows: components["schemas"]["ReportRow"][];
+            totals: (string | number | null)[] | null;
         };
     };
     responses: never;
@@ -1544,46 +1693,36 @@ export interface operations {
             };
         };
     };
-    exportOpenings: {
+    exportSchedule: {
         parameters: {
             query?: never;
             header?: never;
             path: {
                 project: string;
+                layout: string;
+                format: "csv" | "xlsx";
             };
             cookie?: never;
         };
         requestBody?: never;
         responses: {
-            /** @description CSV */
+            /** @description A file */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
                     "text/csv": string;
+                    "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet": string;
                 };
             };
-        };
-    };
-    exportWalls: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                project: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description CSV */
-            200: {
+            /** @description None */
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "text/csv": string;
+                    "application/json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -1660,6 +1799,115 @@ export interface operations {
             };
             /** @description Something asked for cannot be */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    uploadSchedule: {
+        parameters: {
+            query: {
+                name: string;
+            };
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description As it would be read */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Reading"];
+                };
+            };
+            /** @description No table */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    readSchedule: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    file: string;
+                    sheet?: number;
+                    header?: number | null;
+                    columns?: components["schemas"]["GivenColumn"][] | null;
+                };
+            };
+        };
+        responses: {
+            /** @description As it would be read */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Reading"];
+                };
+            };
+            /** @description Not so */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    held: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+                given: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What differs */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Held"];
+                };
+            };
+            /** @description None */
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -1951,33 +2199,39 @@ export interface operations {
             };
         };
     };
-    openingSchedule: {
+    schedule: {
         parameters: {
             query?: never;
             header?: never;
             path: {
                 project: string;
+                layout: string;
             };
             cookie?: never;
         };
         requestBody?: never;
         responses: {
-            /** @description Rows and totals */
+            /** @description Its rows */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": {
-                        rows: components["schemas"]["OpeningRow"][];
-                        count: number;
-                        area: number;
-                    };
+                    "application/json": components["schemas"]["Report"];
+                };
+            };
+            /** @description None */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
                 };
             };
         };
     };
-    wallSchedule: {
+    tryLayout: {
         parameters: {
             query?: never;
             header?: never;
@@ -1986,24 +2240,28 @@ export interface operations {
             };
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Layout"];
+            };
+        };
         responses: {
-            /** @description Rows and totals */
+            /** @description Its rows */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": {
-                        rows: components["schemas"]["WallRow"][];
-                        totals: {
-                            length: number;
-                            gross: number;
-                            openings: number;
-                            net: number;
-                            count: number;
-                        };
-                    };
+                    "application/json": components["schemas"]["Report"];
+                };
+            };
+            /** @description It cannot be laid out so */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
                 };
             };
         };

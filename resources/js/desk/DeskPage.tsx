@@ -15,7 +15,7 @@ import { startOutline } from './plan/outlining';
 import { Going } from './Going';
 import { Rack } from './Rack';
 import { RemoveHanging } from './RemoveHanging';
-import { Schedules } from './Schedules';
+import { Schedules } from './schedules/Schedules';
 import { SettingsDialog } from './SettingsDialog';
 import { SolidPane } from './solid/SolidPane';
 import { resetDesk, useDesk, type Pane } from './store';

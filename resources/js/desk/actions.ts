@@ -64,6 +64,7 @@ export function deskActions(data: Data): Action[] {
                   ? [
                         sheet('Add a setting-out line', 'line', 'l', 'Line'),
                         sheet('Divide a frontage by setting-out lines', 'divide', 'd', 'Divide'),
+                        ...(data.openings.size > 0 ? [sheet('Mark openings by a rule', 'number')] : []),
                     ]
                   : []),
               ...(lines.length > 0

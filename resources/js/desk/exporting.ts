@@ -11,6 +11,8 @@ export const exportsOffered = [
     { label: 'Elevation, SVG at 1:50', file: 'elevation.svg?scale=50' },
     { label: 'Elevation, SVG at 1:100', file: 'elevation.svg?scale=100' },
     { label: 'Model, GLB', file: 'model.glb' },
-    { label: 'Schedule of openings, CSV', file: 'openings.csv' },
-    { label: 'Schedule of walls, CSV', file: 'walls.csv' },
+    { label: 'Schedule of openings, XLSX', file: 'schedules/by-type.xlsx' },
+    { label: 'Schedule of openings, CSV', file: 'schedules/by-type.csv' },
+    { label: 'Schedule of walls, XLSX', file: 'schedules/walls.xlsx' },
+    { label: 'Schedule of walls, CSV', file: 'schedules/walls.csv' },
 ];

@@ -45,6 +45,7 @@ export type View = { x: number; y: number; k: number; flip?: boolean };
 /** What is done to what is chosen on a sheet of its own, shown before it is done. */
 export type Sheet =
     | 'gather'
+    | 'number'
     | 'repeat'
     | 'space'
     | 'copy'

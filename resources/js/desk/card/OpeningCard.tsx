@@ -58,6 +58,18 @@ export function OpeningCard({ opening }: { opening: FoundOpening }) {
                 title={type ? `${type.mark} ${type.name}` : 'Bare opening'}
                 note={`${opening.frontage.name} · ${data.storeys.get(opening.storey)?.name ?? ''}`}
             />
+            {(opening.mark || !fixed) && (
+                <Sentence>
+                    Marked{' '}
+                    <Figure
+                        label="Mark of this opening"
+                        shown={opening.mark ?? 'only by its type'}
+                        disabled={fixed}
+                        onSend={(text) => send('opening.number', { ids: [id], text: text === 'only by its type' ? '' : text })}
+                    />
+                    .
+                </Sentence>
+            )}
             <Sentence>
                 {byShare ? 'At ' : ''}
                 <Figure

@@ -5,6 +5,7 @@ import { AlignSheet, CopySheet, MirrorSheet } from './elsewhere';
 import { CarrySheet, EmptySheet, FillSheet } from './filling';
 import { GatherSheet } from './GatherSheet';
 import { DivideSheet, LineSheet } from './lines';
+import { NumberSheet } from './numbering';
 import { RevisionsSheet } from './RevisionsSheet';
 import { RecessSheet, WallMoveSheet, WallStackSheet, WallTurnSheet } from './walls';
 
@@ -19,6 +20,8 @@ export function OpenSheet() {
     switch (sheet) {
         case 'revisions':
             return <RevisionsSheet />;
+        case 'number':
+            return <NumberSheet key={ids.join()} ids={ids} />;
         case 'gather':
             return <GatherSheet />;
         case 'line':

@@ -1,0 +1,140 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Api;
+
+use OpenApi\Attributes as OA;
+
+/* What is said over the API about others’ papers and our own schedules. */
+
+#[OA\Schema(schema: 'GivenColumn', required: ['role', 'unit', 'storey'], properties: [
+    new OA\Property(property: 'role', type: 'string', enum: ['mark', 'kind', 'width', 'height', 'size', 'sill', 'head', 'count', 'storey', 'on-storey', 'none']),
+    new OA\Property(property: 'unit', type: 'string', nullable: true, enum: ['mm', 'cm', 'm', 'in', 'ft']),
+    new OA\Property(property: 'storey', type: 'string', nullable: true),
+])]
+#[OA\Schema(schema: 'GivenSchedule', required: ['id', 'name', 'file', 'sheet', 'header', 'columns'], properties: [
+    new OA\Property(property: 'id', type: 'string'),
+    new OA\Property(property: 'name', type: 'string'),
+    new OA\Property(property: 'file', type: 'string'),
+    new OA\Property(property: 'sheet', type: 'integer'),
+    new OA\Property(property: 'header', type: 'integer', nullable: true),
+    new OA\Property(property: 'columns', type: 'array', items: new OA\Items(ref: '#/components/schemas/GivenColumn')),
+])]
+#[OA\Schema(schema: 'GivenLine', required: ['row', 'mark', 'kind', 'width', 'height', 'sill', 'count', 'byStorey', 'problems'], properties: [
+    new OA\Property(property: 'row', type: 'integer'),
+    new OA\Property(property: 'mark', type: 'string'),
+    new OA\Property(property: 'kind', type: 'string'),
+    new OA\Property(property: 'width', type: 'number', nullable: true),
+    new OA\Property(property: 'height', type: 'number', nullable: true),
+    new OA\Property(property: 'sill', type: 'number', nullable: true),
+    new OA\Property(property: 'count', type: 'integer', nullable: true),
+    new OA\Property(property: 'byStorey', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'integer')),
+    new OA\Property(property: 'problems', type: 'array', items: new OA\Items(type: 'string')),
+])]
+#[OA\Schema(schema: 'Unread', required: ['row', 'mark', 'sentence'], properties: [
+    new OA\Property(property: 'row', type: 'integer'),
+    new OA\Property(property: 'mark', type: 'string'),
+    new OA\Property(property: 'sentence', type: 'string'),
+])]
+#[OA\Schema(schema: 'SheetOfCells', required: ['name', 'rows'], properties: [
+    new OA\Property(property: 'name', type: 'string'),
+    new OA\Property(property: 'rows', type: 'integer'),
+])]
+#[OA\Schema(schema: 'Reading', required: ['file', 'sheet', 'header', 'sheets', 'notes', 'columns', 'rows', 'rowCount', 'lines', 'lineCount', 'unread', 'problem'], properties: [
+    new OA\Property(property: 'file', type: 'string'),
+    new OA\Property(property: 'sheet', type: 'integer'),
+    new OA\Property(property: 'header', type: 'integer', nullable: true),
+    new OA\Property(property: 'sheets', type: 'array', items: new OA\Items(ref: '#/components/schemas/SheetOfCells')),
+    new OA\Property(property: 'notes', type: 'array', items: new OA\Items(type: 'string')),
+    new OA\Property(property: 'columns', type: 'array', items: new OA\Items(ref: '#/components/schemas/GivenColumn')),
+    new OA\Property(property: 'rowCount', type: 'integer'),
+    new OA\Property(property: 'lines', type: 'array', items: new OA\Items(ref: '#/components/schemas/GivenLine')),
+    new OA\Property(property: 'lineCount', type: 'integer'),
+    new OA\Property(property: 'unread', type: 'array', items: new OA\Items(ref: '#/components/schemas/Unread')),
+    new OA\Property(property: 'problem', type: 'string', nullable: true),
+    new OA\Property(property: 'rows', type: 'array', items: new OA\Items(type: 'array', items: new OA\Items(oneOf: [new OA\Schema(type: 'string'), new OA\Schema(type: 'number'), new OA\Schema(type: 'null')]))),
+])]
+#[OA\Schema(schema: 'Discrepancy', required: ['what', 'mark', 'row', 'storey', 'sentence', 'openings', 'count', 'remedy', 'place'], properties: [
+    new OA\Property(property: 'what', type: 'string', enum: ['missing', 'surplus', 'size', 'sill', 'storey', 'duplicate']),
+    new OA\Property(property: 'mark', type: 'string'),
+    new OA\Property(property: 'row', type: 'integer', nullable: true),
+    new OA\Property(property: 'storey', type: 'string', nullable: true),
+    new OA\Property(property: 'sentence', type: 'string'),
+    new OA\Property(property: 'openings', type: 'array', items: new OA\Items(type: 'string')),
+    new OA\Property(property: 'count', type: 'integer'),
+    new OA\Property(property: 'remedy', anyOf: [new OA\Schema(ref: '#/components/schemas/Remedy'), new OA\Schema(type: 'null')]),
+    new OA\Property(property: 'place', type: 'string', nullable: true, description: 'The unit type that is to be placed'),
+])]
+#[OA\Schema(schema: 'FreshLine', required: ['mark', 'kind', 'width', 'height', 'sill'], properties: [
+    new OA\Property(property: 'mark', type: 'string'),
+    new OA\Property(property: 'kind', type: 'string'),
+    new OA\Property(property: 'width', type: 'number'),
+    new OA\Property(property: 'height', type: 'number'),
+    new OA\Property(property: 'sill', type: 'number', nullable: true),
+])]
+#[OA\Schema(schema: 'FreshKind', required: ['kind', 'count', 'like'], properties: [
+    new OA\Property(property: 'kind', type: 'string'),
+    new OA\Property(property: 'count', type: 'integer'),
+    new OA\Property(property: 'like', type: 'string', nullable: true, description: 'Mark of the ready type it is taken for'),
+])]
+#[OA\Schema(schema: 'Held', required: ['found', 'right', 'lines', 'unread', 'fresh', 'kinds'], properties: [
+    new OA\Property(property: 'found', type: 'array', items: new OA\Items(ref: '#/components/schemas/Discrepancy')),
+    new OA\Property(property: 'right', type: 'integer', description: 'Openings that are as they are given'),
+    new OA\Property(property: 'lines', type: 'integer'),
+    new OA\Property(property: 'unread', type: 'array', items: new OA\Items(ref: '#/components/schemas/Unread')),
+    new OA\Property(property: 'fresh', type: 'array', items: new OA\Items(ref: '#/components/schemas/FreshLine'), description: 'Lines whose mark no unit type has'),
+    new OA\Property(property: 'kinds', type: 'array', items: new OA\Items(ref: '#/components/schemas/FreshKind')),
+])]
+#[OA\Schema(schema: 'LayoutColumn', required: ['key', 'name'], properties: [
+    new OA\Property(property: 'key', type: 'string'),
+    new OA\Property(property: 'name', type: 'string', nullable: true),
+])]
+#[OA\Schema(schema: 'LayoutSort', required: ['key', 'down'], properties: [
+    new OA\Property(property: 'key', type: 'string'),
+    new OA\Property(property: 'down', type: 'boolean'),
+])]
+#[OA\Schema(schema: 'LayoutFilter', required: ['key', 'test', 'value'], properties: [
+    new OA\Property(property: 'key', type: 'string'),
+    new OA\Property(property: 'test', type: 'string', enum: ['is', 'is-not', 'holds', 'above', 'below']),
+    new OA\Property(property: 'value', type: 'string'),
+])]
+#[OA\Schema(schema: 'Layout', required: ['id', 'name', 'source', 'columns', 'merge', 'groups', 'sort', 'filters', 'totals'], properties: [
+    new OA\Property(property: 'id', type: 'string'),
+    new OA\Property(property: 'name', type: 'string'),
+    new OA\Property(property: 'source', type: 'string', enum: ['openings', 'types', 'walls']),
+    new OA\Property(property: 'columns', type: 'array', items: new OA\Items(ref: '#/components/schemas/LayoutColumn')),
+    new OA\Property(property: 'merge', type: 'boolean'),
+    new OA\Property(property: 'groups', type: 'array', items: new OA\Items(type: 'string')),
+    new OA\Property(property: 'sort', type: 'array', items: new OA\Items(ref: '#/components/schemas/LayoutSort')),
+    new OA\Property(property: 'filters', type: 'array', items: new OA\Items(ref: '#/components/schemas/LayoutFilter')),
+    new OA\Property(property: 'totals', type: 'boolean'),
+])]
+#[OA\Schema(schema: 'ReportField', required: ['key', 'name', 'measured', 'summed'], properties: [
+    new OA\Property(property: 'key', type: 'string'),
+    new OA\Property(property: 'name', type: 'string'),
+    new OA\Property(property: 'measured', type: 'string', enum: ['text', 'count', 'length', 'area', 'weight', 'share']),
+    new OA\Property(property: 'summed', type: 'boolean'),
+])]
+#[OA\Schema(schema: 'ReportColumn', required: ['key', 'heading', 'measured'], properties: [
+    new OA\Property(property: 'key', type: 'string'),
+    new OA\Property(property: 'heading', type: 'string'),
+    new OA\Property(property: 'measured', type: 'string', enum: ['text', 'count', 'length', 'area', 'weight', 'share']),
+])]
+#[OA\Schema(schema: 'ReportRow', required: ['kind', 'text', 'values', 'elements'], properties: [
+    new OA\Property(property: 'kind', type: 'string', enum: ['row', 'group', 'sum']),
+    new OA\Property(property: 'text', type: 'string'),
+    new OA\Property(property: 'values', type: 'array', items: new OA\Items(oneOf: [new OA\Schema(type: 'string'), new OA\Schema(type: 'number'), new OA\Schema(type: 'null')]), description: 'Lengths in mm, areas in mm²'),
+    new OA\Property(property: 'elements', type: 'array', items: new OA\Items(type: 'string')),
+])]
+#[OA\Schema(schema: 'Report', required: ['name', 'layout', 'fields', 'columns', 'rows', 'totals'], properties: [
+    new OA\Property(property: 'name', type: 'string'),
+    new OA\Property(property: 'layout', ref: '#/components/schemas/Layout'),
+    new OA\Property(property: 'fields', type: 'array', items: new OA\Items(ref: '#/components/schemas/ReportField')),
+    new OA\Property(property: 'columns', type: 'array', items: new OA\Items(ref: '#/components/schemas/ReportColumn')),
+    new OA\Property(property: 'rows', type: 'array', items: new OA\Items(ref: '#/components/schemas/ReportRow')),
+    new OA\Property(property: 'totals', nullable: true, type: 'array', items: new OA\Items(oneOf: [new OA\Schema(type: 'string'), new OA\Schema(type: 'number'), new OA\Schema(type: 'null')])),
+])]
+final class Papers
+{
+}

@@ -1,0 +1,103 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Assembly\Assembly;
+use App\Derived\GivenView;
+use App\Derived\Structure;
+use App\Files\Store;
+use App\Models\Project;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Isleward\Core\Design\GivenSchedule;
+use Isleward\Core\Design\Kind;
+use Isleward\Core\Exchange\Cells;
+use Isleward\Core\Exchange\CsvReader;
+use Isleward\Core\Exchange\XlsxReader;
+use Isleward\Core\Fields;
+use Isleward\Core\Given\Column;
+use Isleward\Core\Refusal;
+use OpenApi\Attributes as OA;
+
+/** Schedules of doors and windows that others gave: read in, looked over, held against the model. */
+final readonly class GivenController
+{
+    public function __construct(private Assembly $assembly, private Store $files, private GivenView $view)
+    {
+    }
+
+    #[OA\Post(path: '/projects/{project}/uploads/schedule', operationId: 'uploadSchedule', summary: 'Read a CSV or XLSX file in; answers with how it would be read. Nothing is kept in the project yet',
+        parameters: [
+            new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
+            new OA\Parameter(name: 'name', in: 'query', required: true, schema: new OA\Schema(type: 'string')),
+        ],
+        requestBody: new OA\RequestBody(required: true, content: new OA\MediaType(mediaType: 'application/octet-stream', schema: new OA\Schema(type: 'string', format: 'binary'))),
+        responses: [
+            new OA\Response(response: 200, description: 'As it would be read', content: new OA\JsonContent(ref: '#/components/schemas/Reading')),
+            new OA\Response(response: 422, description: 'No table', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+        ])]
+    public function upload(Request $request, Project $project): JsonResponse
+    {
+        $content = $request->getContent();
+        $name = mb_substr((string) preg_replace('/\.\w{1,5}$/', '', basename((string) $request->string('name'))), 0, 60);
+        $sheets = str_starts_with($content, "PK\x03\x04") || str_starts_with($content, "\xD0\xCF\x11\xE0") ? self::workbook($content) : [CsvReader::read($content, $name === '' ? 'Schedule' : $name)];
+        $file = $this->files->put($project, json_encode(array_map(static fn (Cells $c): array => $c->toArray(), $sheets), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION | JSON_INVALID_UTF8_SUBSTITUTE), 'json');
+
+        return new JsonResponse($this->view->reading($project, (new Structure($this->assembly, $project))->design()->storeys, $file, null, null, null));
+    }
+
+    #[OA\Post(path: '/projects/{project}/readings', operationId: 'readSchedule', summary: 'How a file that was read in would be read with its columns said otherwise',
+        parameters: [new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['file'], properties: [
+            new OA\Property(property: 'file', type: 'string'), new OA\Property(property: 'sheet', type: 'integer'),
+            new OA\Property(property: 'header', type: 'integer', nullable: true), new OA\Property(property: 'columns', type: 'array', nullable: true, items: new OA\Items(ref: '#/components/schemas/GivenColumn')),
+        ])),
+        responses: [
+            new OA\Response(response: 200, description: 'As it would be read', content: new OA\JsonContent(ref: '#/components/schemas/Reading')),
+            new OA\Response(response: 422, description: 'Not so', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+        ])]
+    public function reading(Request $request, Project $project): JsonResponse
+    {
+        $body = new Fields($request->json()->all());
+
+        return new JsonResponse($this->view->reading($project, (new Structure($this->assembly, $project))->design()->storeys, $body->string('file'), $body->has('sheet') ? $body->int('sheet') : null,
+            $body->has('header') ? $body->int('header') : null, $body->has('columns') ? array_map(Column::from(...), $body->list('columns')) : null));
+    }
+
+    #[OA\Get(path: '/projects/{project}/givens/{given}/held', operationId: 'held', summary: 'A given schedule held against the model',
+        parameters: [
+            new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
+            new OA\Parameter(name: 'given', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
+        ],
+        responses: [
+            new OA\Response(response: 200, description: 'What differs', content: new OA\JsonContent(ref: '#/components/schemas/Held')),
+            new OA\Response(response: 404, description: 'None', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+        ])]
+    public function held(Project $project, string $given): JsonResponse
+    {
+        $structure = new Structure($this->assembly, $project);
+        foreach ($structure->keptOf(Kind::Given) as $kept) {
+            if ($kept instanceof GivenSchedule && $kept->id === $given) {
+                return new JsonResponse($this->view->held($project, $structure, $kept));
+            }
+        }
+        abort(404);
+    }
+
+    /** @return list<Cells> */
+    private static function workbook(string $content): array
+    {
+        $path = (string) tempnam(sys_get_temp_dir(), 'isleward-in');
+        try {
+            file_put_contents($path, $content);
+
+            return XlsxReader::read($path);
+        } catch (\ValueError $e) {
+            throw Refusal::because('table.unreadable', 'This is no XLSX workbook, or it is damaged.');
+        } finally {
+            unlink($path);
+        }
+    }
+}

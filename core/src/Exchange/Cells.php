@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Exchange;
+
+/** One table of a file as it was read: rows of cells, and what is to be said about how they were read. */
+final readonly class Cells
+{
+    /** More rows are no schedule. */
+    public const MOST_ROWS = 10_000;
+
+    public const MOST_COLUMNS = 200;
+
+    /**
+     * @param  list<list<string|float|null>>  $rows
+     * @param  list<string>  $notes  sentences
+     */
+    public function __construct(public string $name, public array $rows, public array $notes = [])
+    {
+    }
+
+    /** @return array{name: string, rows: list<list<string|float|null>>, notes: list<string>} */
+    public function toArray(): array
+    {
+        return ['name' => $this->name, 'rows' => $this->rows, 'notes' => $this->notes];
+    }
+
+    /** What people call a cell: "B7". */
+    public static function ref(int $column, int $row): string
+    {
+        return self::letters($column).($row + 1);
+    }
+
+    /** The letters of a column, from 0: A … Z, AA … */
+    public static function letters(int $column): string
+    {
+        $letters = '';
+        for ($n = $column + 1; $n > 0; $n = intdiv($n - 1, 26)) {
+            $letters = chr(65 + ($n - 1) % 26).$letters;
+        }
+
+        return $letters;
+    }
+}

@@ -1,0 +1,206 @@
+import { useVirtualizer } from '@tanstack/react-virtual';
+import { useEffect, useMemo, useRef } from 'react';
+import type { Report } from '../../api/client';
+import { formatArea } from '../../measure/format';
+import { useData } from '../data';
+import { useDesk } from '../store';
+
+type Row = Report['rows'][number];
+type Measured = Report['columns'][number]['measured'];
+
+const ROW = 27;
+
+/** A schedule's rows: choosing one chooses what it stands for, and what is chosen is lit in it. */
+export function ReportTable({ report, onSort }: { report: Report; onSort: (key: string) => void }) {
+    const data = useData();
+    const chosen = useDesk((s) => s.chosen);
+    const scroll = useRef<HTMLDivElement>(null);
+    const last = useRef(-1);
+    const { rows, columns, totals, layout } = report;
+    const lit = useMemo(() => {
+        const set = new Set(chosen);
+        return rows.map((r) => r.kind === 'row' && r.elements.some((e) => set.has(e)));
+    }, [rows, chosen]);
+    const virtual = useVirtualizer({ count: rows.length, getScrollElement: () => scroll.current, estimateSize: () => ROW, overscan: 12 });
+    const first = lit.indexOf(true);
+    useEffect(() => {
+        if (first >= 0) virtual.scrollToIndex(first, { align: 'auto' });
+        // only when another row is lit
+        // eslint-disable-next-line react-hooks/exhaustive-deps
+    }, [first]);
+    const show = (measured: Measured, value: string | number | null | undefined): string => {
+        if (value === null || value === undefined || value === '') return '–';
+        if (typeof value === 'string') return value;
+        if (measured === 'length') return data.length(value);
+        if (measured === 'area') return value === 0 ? '–' : formatArea(value, data.project.settings.units);
+        if (measured === 'weight') return value === 0 ? '–' : `${value.toFixed(1)} kg`;
+        if (measured === 'share') return `${(value * 100).toFixed(1)} %`;
+        return value === 0 ? '–' : String(value);
+    };
+    const choose = (at: number, how: { shift: boolean; toggle: boolean }) => {
+        const desk = useDesk.getState();
+        const row = rows[at]!;
+        if (how.shift && last.current >= 0) {
+            const [a, b] = [Math.min(at, last.current), Math.max(at, last.current)];
+            desk.choose(rows.slice(a, b + 1).flatMap((r) => r.elements));
+        } else if (how.toggle) {
+            const mine = new Set(row.elements);
+            const without = desk.chosen.filter((id) => !mine.has(id));
+            desk.choose(without.length < desk.chosen.length ? without : [...desk.chosen, ...row.elements]);
+            last.current = at;
+        } else {
+            desk.choose(row.elements);
+            last.current = at;
+        }
+        desk.show(useDesk.getState().chosen);
+    };
+    if (rows.length === 0)
+        return (
+            <p className="p-4 text-quiet">
+                {layout.filters.length > 0
+                    ? 'No row passes the filters.'
+                    : layout.source === 'walls'
+                      ? 'No walls yet: draw an outline in plan.'
+                      : layout.source === 'types'
+                        ? 'No unit types yet: make one at the bench.'
+                        : 'No openings yet: they are listed here as they are placed.'}
+            </p>
+        );
+    const items = virtual.getVirtualItems();
+    const above = items[0]?.start ?? 0;
+    const below = virtual.getTotalSize() - (items.at(-1)?.end ?? 0);
+    const align = (m: Measured) => (m === 'text' ? 'text-left' : 'text-right');
+    return (
+        <div ref={scroll} className="min-h-0 grow overflow-auto" tabIndex={-1}>
+            <table className="w-full border-collapse" aria-rowcount={rows.length}>
+                <thead>
+                    <tr>
+                        {columns.map((c, i) => {
+                            const sort = layout.sort[0]?.key === c.key ? layout.sort[0] : null;
+                            return (
+                                <th
+                                    key={i}
+                                    scope="col"
+                                    aria-sort={sort ? (sort.down ? 'descending' : 'ascending') : 'none'}
+                                    className={`sticky top-0 z-10 border-b border-hairline bg-paper text-xs font-normal whitespace-nowrap text-quiet ${align(c.measured)}`}
+                                >
+                                    <button
+                                        type="button"
+                                        title="Sort by this"
+                                        className="min-h-6 w-full px-3 text-[inherit] hover:text-tide"
+                                        style={{ textAlign: 'inherit' }}
+                                        onClick={() => onSort(c.key)}
+                                    >
+                                        {c.heading}
+                                        {sort ? (sort.down ? ' ↓' : ' ↑') : ''}
+                                    </button>
+                                </th>
+                            );
+                        })}
+                    </tr>
+                </thead>
+                <tbody>
+                    {above > 0 && (
+                        <tr style={{ height: above }}>
+                            <td colSpan={columns.length} />
+                        </tr>
+                    )}
+                    {items.map((item) => {
+                        const row = rows[item.index]!;
+                        if (row.kind === 'group')
+                            return (
+                                <tr key={item.index} className="border-b border-hairline/60 bg-paper">
+                                    <th
+                                        colSpan={columns.length}
+                                        scope="colgroup"
+                                        className="px-3 py-1 text-left text-xs font-semibold whitespace-nowrap"
+                                    >
+                                        {row.text}
+                                    </th>
+                                </tr>
+                            );
+                        const cells = columns.map((c, i) => (
+                            <td key={i} className={`px-3 py-1 whitespace-nowrap ${align(c.measured)} ${i === 0 ? 'font-semibold' : ''}`}>
+                                {i === 0 && row.kind === 'sum' && row.values[0] == null
+                                    ? row.text
+                                    : row.kind === 'sum' && row.values[i] == null
+                                      ? ''
+                                      : show(c.measured, row.values[i])}
+                            </td>
+                        ));
+                        if (row.kind === 'sum')
+                            return (
+                                <tr key={item.index} className="border-b border-hairline text-quiet">
+                                    {cells}
+                                </tr>
+                            );
+                        return (
+                            <ChoosableRow
+                                key={item.index}
+                                row={row}
+                                at={item.index}
+                                lit={lit[item.index] ?? false}
+                                cells={cells}
+                                choose={choose}
+                            />
+                        );
+                    })}
+                    {below > 0 && (
+                        <tr style={{ height: below }}>
+                            <td colSpan={columns.length} />
+                        </tr>
+                    )}
+                </tbody>
+                {totals && (
+                    <tfoot>
+                        <tr className="sticky bottom-0 border-t-2 border-ink/60 bg-sheet">
+                            {columns.map((c, i) => (
+                                <td
+                                    key={i}
+                                    className={`border-t-2 border-ink/60 px-3 py-1 font-semibold whitespace-nowrap ${align(c.measured)}`}
+                                >
+                                    {i === 0 && totals[0] == null ? 'Total' : totals[i] == null ? '' : show(c.measured, totals[i])}
+                                </td>
+                            ))}
+                        </tr>
+                    </tfoot>
+                )}
+            </table>
+        </div>
+    );
+}
+
+type RowProps = {
+    row: Row;
+    at: number;
+    lit: boolean;
+    cells: React.ReactNode;
+    choose: (at: number, how: { shift: boolean; toggle: boolean }) => void;
+};
+
+function ChoosableRow({ row, at, lit, cells, choose }: RowProps) {
+    const how = (e: { shiftKey: boolean; ctrlKey: boolean; metaKey: boolean }) => ({ shift: e.shiftKey, toggle: e.ctrlKey || e.metaKey });
+    return (
+        <tr
+            tabIndex={0}
+            aria-label={`${row.values
+                .filter((v) => v !== null && v !== '')
+                .slice(0, 2)
+                .join(
+                    ' ',
+                )}${row.elements.length > 1 ? `, ${row.elements.length} placed` : row.elements.length === 0 ? ', none placed' : ''}`}
+            aria-selected={lit}
+            onClick={(e) => choose(at, how(e))}
+            onMouseDown={(e) => e.shiftKey && e.preventDefault()}
+            onKeyDown={(e) => {
+                if (e.key === 'Enter' || e.key === ' ') {
+                    e.preventDefault();
+                    choose(at, how(e));
+                }
+            }}
+            className={`cursor-pointer border-b border-hairline/60 -outline-offset-2 ${lit ? 'bg-tide-wash shadow-[inset_4px_0_0_var(--tide)]' : 'hover:bg-paper'}`}
+        >
+            {cells}
+        </tr>
+    );
+}

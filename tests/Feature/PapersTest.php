@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Role;
+use Illuminate\Support\Facades\Storage;
+use Illuminate\Testing\TestResponse;
+
+/** Others' schedules, and our own in layouts. */
+final class PapersTest extends ProjectCase
+{
+    protected function setUp(): void
+    {
+        parent::setUp();
+        Storage::fake(config()->string('isleward.files_disk'));
+    }
+
+    public function test_a_schedule_is_read_in_kept_held_against_the_model_and_its_remedies_done(): void
+    {
+        $this->place(1000);
+        $reading = $this->upload("Mark;Type;Width;Height;Count;Quay\nW-03;pair;1200;1500;2;2\nW-90;steel door;900;2100;1;1\n", 'from them.csv')->assertOk()
+            ->assertJsonPath('lineCount', 2)->assertJsonPath('columns.5.role', 'on-storey')->assertJsonPath('problem', null);
+        $this->assertProblem($this->postJson($this->at('readings'), ['file' => $reading->json('file'), 'sheet' => 0, 'header' => 0, 'columns' => [['role' => 'mark'], ['role' => 'mark']]])->assertOk()->json('problem') === 'Two columns are said to state the mark: columns 1 and 2.'
+            ? $this->postJson($this->at('readings'), ['file' => 'nothing.json']) : $reading, 422, 'file.unknown');
+        $id = $this->edit('given.keep', ['name' => 'Theirs', 'file' => $reading->json('file'), 'sheet' => 0, 'header' => 0, 'columns' => $reading->json('columns')])->assertOk()->json('chosen.0');
+        $held = $this->getJson($this->at("givens/$id/held"))->assertOk();
+        self::assertSame(['size W-03', 'missing W-03', 'missing W-90'], array_map(static fn (array $d): string => $d['what'].' '.$d['mark'], $held->json('found')));
+        $this->edit($held->json('found.0.remedy.edit'), $held->json('found.0.remedy.args'))->assertOk();
+        $this->edit('type.from-lines', ['lines' => $held->json('fresh')])->assertOk();
+        self::assertSame(['missing', 'missing'], array_column($this->getJson($this->at("givens/$id/held"))->json('found'), 'what'));
+        $this->postJson($this->at('undo'))->assertOk();
+        $this->edit('given.remove', ['id' => $id])->assertOk();
+        $this->getJson($this->at("givens/$id/held"))->assertNotFound();
+        $this->postJson($this->at('undo'))->assertOk();
+        $this->getJson($this->at("givens/$id/held"))->assertOk()->assertJsonPath('lines', 2);
+    }
+
+    public function test_what_is_no_schedule_is_said_and_keeps_nothing(): void
+    {
+        $this->assertProblem($this->upload("\x00\x01\x02", 'x.csv'), 422, 'table.unreadable');
+        $this->assertProblem($this->upload('  ', 'x.csv'), 422, 'table.empty');
+        $this->assertProblem($this->upload("\xD0\xCF\x11\xE0\xA1\xB1\x1A\xE1...", 'x.xls'), 422, 'table.protected');
+        $this->assertProblem($this->upload("PK\x03\x04 broken", 'x.xlsx'), 422, 'table.unreadable');
+        $this->assertProblem($this->upload("Mark,Width,Height\n".str_repeat("A,1,2\n", 20_000), 'x.csv'), 422, 'table.too_long');
+        $this->upload("Colour\nred\n", 'x.csv')->assertOk()->assertJsonPath('problem', 'No column states the marks. Say which one does.');
+        config()->set('isleward.largest_upload', 10_000);
+        $this->assertProblem($this->upload(str_repeat('x', 10_001), 'x.csv'), 413, 'request.too_large');
+        $this->actingAs($this->member(Role::Viewer));
+        $this->upload("Mark,Width,Height\nA,900,900\n", 'x.csv')->assertForbidden();
+    }
+
+    public function test_a_layout_is_tried_kept_and_taken_along_as_a_workbook(): void
+    {
+        $this->place(1000);
+        $this->place(4000);
+        $layout = ['name' => 'For the maker', 'source' => 'openings', 'columns' => [['key' => 'mark', 'name' => 'Ref.'], ['key' => 'width'], ['key' => 'count']], 'merge' => true, 'groups' => [], 'sort' => [], 'filters' => [['key' => 'width', 'test' => 'above', 'value' => '1 m']], 'totals' => true];
+        $this->postJson($this->at('schedules'), $layout)->assertOk()->assertJsonPath('columns.0.heading', 'Ref.')->assertJsonPath('rows.0.values', ['W-03', 1200, 2]);
+        $this->assertProblem($this->postJson($this->at('schedules'), ['filters' => [['key' => 'width', 'test' => 'above', 'value' => 'wide']]] + $layout), 422, 'length.unreadable');
+        $this->assertProblem($this->postJson($this->at('schedules'), ['columns' => []] + $layout), 422, 'schedule.no_columns');
+        $id = $this->edit('layout.keep', $layout)->assertOk()->json('chosen.0');
+        $this->assertProblem($this->edit('layout.keep', $layout), 422, 'layout.name_taken');
+        $this->get($this->at("exports/schedules/$id.csv"))->assertOk()->assertContent("Ref.,Width (mm),Count\r\nW-03,1200,2\r\nTotal,,2\r\n");
+        self::assertStringStartsWith('PK', (string) $this->get($this->at("exports/schedules/$id.xlsx"))->assertOk()->getContent());
+        $this->get($this->at('exports/schedules/la-none.xlsx'))->assertNotFound();
+    }
+
+    private function upload(string $content, string $name): TestResponse
+    {
+        return $this->call('POST', $this->at('uploads/schedule?name='.urlencode($name)), server: ['CONTENT_TYPE' => 'application/octet-stream', 'HTTP_ACCEPT' => 'application/json'], content: $content);
+    }
+
+    private function at(string $path): string
+    {
+        return "/api/projects/{$this->project->id}/$path";
+    }
+}
