@@ -38,6 +38,7 @@ Route::prefix('api')->group(function (): void {
                 Route::get('/', [ProjectController::class, 'show']);
                 Route::get('elevations/{frontage}', [DrawingController::class, 'elevation']);
                 Route::get('plans/{storey}', [DrawingController::class, 'plan']);
+                Route::get('sections', [DrawingController::class, 'section']);
                 Route::get('scenes/{frontage}', [DrawingController::class, 'scene']);
                 Route::get('schedules/{layout}', [ScheduleController::class, 'show']);
                 Route::post('schedules', [ScheduleController::class, 'try']);

@@ -11,6 +11,7 @@ use App\Models\NamedSet;
 use App\Models\Opening;
 use App\Models\Outline;
 use App\Models\Project;
+use App\Models\SectionLine;
 use App\Models\SettingOutLine;
 use App\Models\Storey;
 use App\Models\UnitType;
@@ -35,6 +36,7 @@ final class Tables
             Kind::Acceptance => Acceptance::class,
             Kind::Given => GivenSchedule::class,
             Kind::Layout => Layout::class,
+            Kind::Section => SectionLine::class,
         };
     }
 }

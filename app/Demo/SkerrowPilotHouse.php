@@ -73,6 +73,7 @@ final class SkerrowPilotHouse
         $this->innerWalls();
         $this->settingOut($main[0], $main[1]);
         $this->sets($main[0]);
+        $this->run('section.keep', ['name' => 'A', 'fromX' => 14900, 'fromY' => -2000, 'toX' => 14900, 'toY' => 13400]);
         $this->given();
         $this->mistakes($main[0], $main[3]);
 

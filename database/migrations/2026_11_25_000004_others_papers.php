@@ -27,10 +27,21 @@ return new class extends Migration
             $table->json('filters');
             $table->boolean('totals');
         });
+        $this->kept('section_lines', function (Blueprint $table): void {
+            foreach (['from_x', 'from_y', 'to_x', 'to_y'] as $column) {
+                $table->double($column);
+            }
+        });
+        Schema::table('projects', function (Blueprint $table): void {
+            $table->double('slab')->default(300);
+            $table->double('setting')->default(10);
+        });
     }
 
     public function down(): void
     {
+        Schema::table('projects', fn (Blueprint $table) => $table->dropColumn(['slab', 'setting']));
+        Schema::dropIfExists('section_lines');
         Schema::dropIfExists('layouts');
         Schema::dropIfExists('given_schedules');
         Schema::table('openings', fn (Blueprint $table) => $table->dropColumn('mark'));

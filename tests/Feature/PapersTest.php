@@ -66,6 +66,19 @@ final class PapersTest extends ProjectCase
         $this->get($this->at('exports/schedules/la-none.xlsx'))->assertNotFound();
     }
 
+    public function test_a_section_is_cut_along_a_kept_line_points_or_an_opening_and_answers_304_while_it_is_the_same(): void
+    {
+        $id = $this->place(1000);
+        $first = $this->getJson($this->at("sections?opening=$id"))->assertOk()->assertJsonPath('openings.0.id', $id);
+        $this->getJson($this->at("sections?opening=$id"), ['If-None-Match' => (string) $first->headers->get('ETag')])->assertStatus(304);
+        $line = $this->edit('section.keep', ['name' => 'A', 'fromX' => '1.6 m', 'fromY' => -1000, 'toX' => 1600, 'toY' => 9000])->assertOk()->json('chosen.0');
+        $this->getJson($this->at("sections?line=$line"))->assertOk()->assertJsonPath('openings.0.sill', 900);
+        $this->getJson($this->at('sections?points=0,0,0,50'))->assertJsonPath('code', 'section.too_short');
+        $this->getJson($this->at('sections?points=a,b'))->assertStatus(422);
+        $this->getJson($this->at('sections?line=sl-none'))->assertNotFound();
+        $this->assertProblem($this->edit('section.keep', ['name' => 'B', 'fromX' => 5, 'fromY' => 5, 'toX' => 5, 'toY' => 5]), 422, 'section.too_short');
+    }
+
     private function upload(string $content, string $name): TestResponse
     {
         return $this->call('POST', $this->at('uploads/schedule?name='.urlencode($name)), server: ['CONTENT_TYPE' => 'application/octet-stream', 'HTTP_ACCEPT' => 'application/json'], content: $content);

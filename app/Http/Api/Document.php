@@ -31,7 +31,9 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'openings', type: 'integer'),
     new OA\Property(property: 'storeys', type: 'integer'),
 ])]
-#[OA\Schema(schema: 'Settings', required: ['id', 'name', 'units', 'cornerMargin', 'baseLevel', 'north', 'nib', 'module', 'finishes', 'unitRules'], properties: [
+#[OA\Schema(schema: 'Settings', required: ['id', 'name', 'units', 'cornerMargin', 'baseLevel', 'north', 'nib', 'module', 'finishes', 'unitRules', 'slab', 'setting'], properties: [
+    new OA\Property(property: 'slab', type: 'number', description: 'Thickness of floors where they are cut'),
+    new OA\Property(property: 'setting', type: 'number', description: 'How far a jamb may lie from its mark'),
     new OA\Property(property: 'finishes', type: 'array', items: new OA\Items(ref: '#/components/schemas/Finish')),
     new OA\Property(property: 'unitRules', ref: '#/components/schemas/UnitRules'),
     new OA\Property(property: 'id', type: 'string'),
@@ -205,7 +207,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'panes', type: 'array', items: new OA\Items(required: ['glass', 'width', 'height', 'rectangular', 'area', 'perimeter', 'weight', 'count'], properties: [new OA\Property(property: 'glass', type: 'string'), new OA\Property(property: 'width', type: 'number'), new OA\Property(property: 'height', type: 'number'), new OA\Property(property: 'rectangular', type: 'boolean'), new OA\Property(property: 'area', type: 'number'), new OA\Property(property: 'perimeter', type: 'number'), new OA\Property(property: 'weight', type: 'number'), new OA\Property(property: 'count', type: 'integer')])),
     new OA\Property(property: 'hardware', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'integer')),
 ])]
-#[OA\Schema(schema: 'Project', required: ['settings', 'role', 'number', 'undo', 'redo', 'storeys', 'outlines', 'walls', 'frontages', 'sets', 'givens', 'layouts', 'types'], properties: [
+#[OA\Schema(schema: 'Project', required: ['settings', 'role', 'number', 'undo', 'redo', 'storeys', 'outlines', 'walls', 'frontages', 'sets', 'givens', 'layouts', 'sections', 'types'], properties: [
     new OA\Property(property: 'settings', ref: '#/components/schemas/Settings'),
     new OA\Property(property: 'role', type: 'string', enum: ['owner', 'editor', 'viewer']),
     new OA\Property(property: 'number', type: 'integer', description: 'Number of the latest change'),
@@ -218,6 +220,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'sets', type: 'array', items: new OA\Items(ref: '#/components/schemas/NamedSet')),
     new OA\Property(property: 'givens', type: 'array', items: new OA\Items(ref: '#/components/schemas/GivenSchedule')),
     new OA\Property(property: 'layouts', type: 'array', items: new OA\Items(ref: '#/components/schemas/Layout')),
+    new OA\Property(property: 'sections', type: 'array', items: new OA\Items(ref: '#/components/schemas/SectionLine')),
     new OA\Property(property: 'types', type: 'array', items: new OA\Items(ref: '#/components/schemas/RackType')),
 ])]
 #[OA\Schema(schema: 'NamedSet', required: ['id', 'name', 'members'], properties: [

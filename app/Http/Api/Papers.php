@@ -135,6 +135,26 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'rows', type: 'array', items: new OA\Items(ref: '#/components/schemas/ReportRow')),
     new OA\Property(property: 'totals', nullable: true, type: 'array', items: new OA\Items(oneOf: [new OA\Schema(type: 'string'), new OA\Schema(type: 'number'), new OA\Schema(type: 'null')])),
 ])]
+#[OA\Schema(schema: 'SectionLine', required: ['id', 'name', 'fromX', 'fromY', 'toX', 'toY'], properties: [
+    new OA\Property(property: 'id', type: 'string'),
+    new OA\Property(property: 'name', type: 'string'),
+    new OA\Property(property: 'fromX', type: 'number'),
+    new OA\Property(property: 'fromY', type: 'number'),
+    new OA\Property(property: 'toX', type: 'number'),
+    new OA\Property(property: 'toY', type: 'number'),
+])]
+#[OA\Schema(schema: 'CutOpening', required: ['id', 'x0', 'x1', 'sill', 'head'], properties: [
+    new OA\Property(property: 'id', type: 'string'),
+    new OA\Property(property: 'x0', type: 'number'),
+    new OA\Property(property: 'x1', type: 'number'),
+    new OA\Property(property: 'sill', type: 'number'),
+    new OA\Property(property: 'head', type: 'number'),
+])]
+#[OA\Schema(schema: 'Section', required: ['drawing', 'line', 'openings'], properties: [
+    new OA\Property(property: 'drawing', ref: '#/components/schemas/Drawing'),
+    new OA\Property(property: 'line', ref: '#/components/schemas/SectionLine'),
+    new OA\Property(property: 'openings', type: 'array', items: new OA\Items(ref: '#/components/schemas/CutOpening')),
+])]
 final class Papers
 {
 }

@@ -13,9 +13,14 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Cache;
 use Isleward\Core\Design\Acceptance;
+use Isleward\Core\Design\Design;
+use Isleward\Core\Design\Kind;
+use Isleward\Core\Design\SectionLine;
 use Isleward\Core\Drawing\Drawing;
 use Isleward\Core\Drawing\Plan;
+use Isleward\Core\Drawing\Section;
 use Isleward\Core\Exchange\Glb;
+use Isleward\Core\Fields;
 use Isleward\Core\Scene\Scene;
 use Isleward\Core\Wall\Frontage;
 use OpenApi\Attributes as OA;
@@ -93,6 +98,55 @@ final readonly class DrawingController
 
         return $this->answer($request, $structure->hash('scene '.$found->id, $openings), 'model/gltf-binary', static fn (): string => Glb::write(Scene::of(
             $found->name, $structure->with($openings), array_intersect_key($structure->bodies(), $found->walls))));
+    }
+
+    #[OA\Get(path: '/projects/{project}/sections', operationId: 'section', summary: 'The building cut upright: along a kept section line, a line given, or square through an opening',
+        parameters: [
+            new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
+            new OA\Parameter(name: 'line', in: 'query', description: 'id of a kept one', schema: new OA\Schema(type: 'string')),
+            new OA\Parameter(name: 'opening', in: 'query', schema: new OA\Schema(type: 'string')),
+            new OA\Parameter(name: 'points', in: 'query', description: 'x,y,x,y in mm', schema: new OA\Schema(type: 'string')),
+            new OA\Parameter(name: 'letters', in: 'query', description: 'Height of its texts, mm on the drawing; 180 when left out, 0 for no levels', schema: new OA\Schema(type: 'number')),
+        ],
+        responses: [
+            new OA\Response(response: 200, description: 'The section', content: new OA\JsonContent(ref: '#/components/schemas/Section')),
+            new OA\Response(response: 304, description: 'As you have it'),
+            new OA\Response(response: 404, description: 'None', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+        ])]
+    public function section(Request $request, Project $project): Response
+    {
+        $structure = new Structure($this->assembly, $project);
+        $openings = $structure->openings();
+        $design = $structure->with($openings);
+        $line = $this->line($request, $structure, $design);
+
+        $letters = max(0.0, min(2000.0, $request->float('letters', 180.0)));
+
+        return $this->answer($request, $structure->hash("section $letters ".serialize($line->toArray()), $openings), 'application/json', static function () use ($structure, $design, $line, $letters): string {
+            [$drawing, $cut] = Section::of($design, $structure->bodies(), $line, $letters);
+
+            return json_encode(['drawing' => $drawing->toArray(), 'line' => $line->toArray(), 'openings' => $cut], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE);
+        });
+    }
+
+    private function line(Request $request, Structure $structure, Design $design): SectionLine
+    {
+        if ($request->has('opening')) {
+            $id = (string) $request->string('opening');
+
+            return isset($design->openings[$id]) ? Section::through($design, $structure->bodies(), $id) : abort(404);
+        }
+        if ($request->has('line')) {
+            foreach ($structure->keptOf(Kind::Section) as $kept) {
+                if ($kept instanceof SectionLine && $kept->id === (string) $request->string('line')) {
+                    return $kept;
+                }
+            }
+            abort(404);
+        }
+        $p = array_map(static fn (string $n): float|string => is_numeric($n) ? (float) $n : $n, explode(',', (string) $request->string('points')));
+
+        return SectionLine::from(new Fields(['id' => '', 'name' => 'as drawn', 'fromX' => $p[0], 'fromY' => $p[1] ?? null, 'toX' => $p[2] ?? null, 'toY' => $p[3] ?? null]));
     }
 
     private function found(Structure $structure, string $frontage): Frontage

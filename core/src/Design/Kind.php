@@ -20,6 +20,7 @@ enum Kind: string
     case Acceptance = 'acceptance';
     case Given = 'given';
     case Layout = 'layout';
+    case Section = 'section';
 
     /** Makes an element of this kind from its stored values. */
     public function make(Fields $fields): Element
@@ -36,6 +37,7 @@ enum Kind: string
             self::Acceptance => Acceptance::from($fields),
             self::Given => GivenSchedule::from($fields),
             self::Layout => Layout::from($fields),
+            self::Section => SectionLine::from($fields),
         };
     }
 
@@ -54,6 +56,7 @@ enum Kind: string
             self::Acceptance => 'ac',
             self::Given => 'gi',
             self::Layout => 'la',
+            self::Section => 'sl',
         };
     }
 
@@ -64,6 +67,6 @@ enum Kind: string
      */
     public static function kept(): array
     {
-        return [self::Set->value => 'set', self::Given->value => 'given schedule', self::Layout->value => 'layout'];
+        return [self::Set->value => 'set', self::Given->value => 'given schedule', self::Layout->value => 'layout', self::Section->value => 'section'];
     }
 }

@@ -18,6 +18,12 @@ final readonly class Settings implements Element
     /** How far a door in an inner wall keeps off the wall beside it, in mm (common practice). */
     public const NIB = 200.0;
 
+    /** A floor of concrete with what lies on it, mm (common practice). */
+    public const SLAB = 300.0;
+
+    /** How far a jamb may lie from its mark, mm (common practice). */
+    public const SETTING = 10.0;
+
     /**
      * @param  float  $cornerMargin  mm
      * @param  float  $baseLevel  level of the lowest storey's floor above the datum, mm
@@ -25,6 +31,8 @@ final readonly class Settings implements Element
      * @param  float  $nib  least nib beside a door in an inner wall, mm
      * @param  Module|null  $module  what sizes and piers are coordinated to; null for nothing
      * @param  list<Finish>  $finishes
+     * @param  float  $slab  thickness of floors where they are cut, mm
+     * @param  float  $setting  how far a jamb may lie from its mark on a tracing, mm
      */
     private function __construct(
         public string $id,
@@ -37,12 +45,14 @@ final readonly class Settings implements Element
         public ?Module $module,
         public array $finishes,
         public UnitRules $unitRules,
+        public float $slab,
+        public float $setting,
     ) {
     }
 
     public static function create(string $id, string $name, Units $units): self
     {
-        return new self($id, $name, $units, self::CORNER_MARGIN, 0.0, 0.0, self::NIB, Module::brick(), self::usualFinishes(), UnitRules::usual());
+        return new self($id, $name, $units, self::CORNER_MARGIN, 0.0, 0.0, self::NIB, Module::brick(), self::usualFinishes(), UnitRules::usual(), self::SLAB, self::SETTING);
     }
 
     public static function from(Fields $f): self
@@ -62,7 +72,8 @@ final readonly class Settings implements Element
         }
 
         return new self($f->string('id'), $f->name('name'), $units, $margin, $f->length('baseLevel'), $north, $nib, $f->has('module') ? Module::from($f->fields('module')) : null,
-            $f->has('finishes') ? self::finishes($f) : self::usualFinishes(), $f->has('unitRules') ? UnitRules::from($f->fields('unitRules')) : UnitRules::usual());
+            $f->has('finishes') ? self::finishes($f) : self::usualFinishes(), $f->has('unitRules') ? UnitRules::from($f->fields('unitRules')) : UnitRules::usual(),
+            $f->has('slab') ? $f->size('slab', 'The thickness of floors', 0.0) : self::SLAB, $f->has('setting') ? $f->size('setting', 'How far a jamb may lie from its mark', 0.0) : self::SETTING);
     }
 
     public function finish(string $id): ?Finish
@@ -122,6 +133,6 @@ final readonly class Settings implements Element
     public function toArray(): array
     {
         return ['id' => $this->id, 'name' => $this->name, 'units' => $this->units->value, 'cornerMargin' => $this->cornerMargin, 'baseLevel' => $this->baseLevel, 'north' => $this->north,
-            'nib' => $this->nib, 'module' => $this->module?->toArray(), 'finishes' => array_map(static fn (Finish $finish): array => $finish->toArray(), $this->finishes), 'unitRules' => $this->unitRules->toArray()];
+            'nib' => $this->nib, 'module' => $this->module?->toArray(), 'finishes' => array_map(static fn (Finish $finish): array => $finish->toArray(), $this->finishes), 'unitRules' => $this->unitRules->toArray(), 'slab' => $this->slab, 'setting' => $this->setting];
     }
 }

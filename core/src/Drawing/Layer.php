@@ -8,6 +8,7 @@ namespace Isleward\Core\Drawing;
 enum Layer: string
 {
     case Face = 'wall-face';
+    case Beyond = 'beyond';
     case Cut = 'wall-cut';
     case Void = 'opening';
     case Reveal = 'reveal';
@@ -38,6 +39,7 @@ enum Layer: string
         return match ($this) {
             self::Face => '#f4f1ea',
             self::Cut => '#c9c4b8',
+            self::Beyond => '#fbf9f3',
             self::Void => '#ffffff',
             self::Frame, self::Sash, self::Bar => '#ffffff',
             self::Infill => '#ece8dd',

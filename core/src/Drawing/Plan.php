@@ -5,15 +5,19 @@ declare(strict_types=1);
 namespace Isleward\Core\Drawing;
 
 use Isleward\Core\Design\Design;
+use Isleward\Core\Measure\Length;
 use Isleward\Core\Wall\Body;
 use Isleward\Core\Wall\PlacedOpening;
 
 /**
- * A storey's plan: its walls broken where any of the storey's openings are, high ones too, with the units' plan symbols.
- * x east, y north.
+ * A storey's plan: its walls broken where any of the storey's openings are, high ones too, with the units' plan symbols and, outside
+ * beside each, its sill (S) and head (H) over the floor. x east, y north.
  */
 final class Plan
 {
+    /** Height of the letters beside openings, mm: 2.5 on paper at 1:50. */
+    public const LETTERS = 125.0;
+
     /**
      * @param  array<string, Body>  $bodies
      * @return array{Drawing, array<string, list<Shape>>, list<string>} the walls, each opening's shapes by its id, and which wall each shape of the drawing is
@@ -66,7 +70,14 @@ final class Plan
             array_push($shapes, ...UnitPlan::shapes($unit, $placed->opening->setback, $placed->opening->facesOut, $placed->opening->ajar));
         }
         $at = $body->surface->inPlan($placed->left);
+        $floor = $design->storeys->floor($placed->opening->storey);
+        $units = $design->settings->units;
+        $beside = $body->surface->inPlan(($placed->left + $placed->right) / 2, -self::LETTERS * 3);
 
-        return array_map(static fn (Shape $s): Shape => $s->placed($at->x, $at->y, $body->surface->angle()), $shapes);
+        return [
+            ...array_map(static fn (Shape $s): Shape => $s->placed($at->x, $at->y, $body->surface->angle()), $shapes),
+            Shape::text($beside->x, $beside->y + self::LETTERS * 0.65, self::LETTERS, 'H '.Length::format($placed->head - $floor, $units)),
+            Shape::text($beside->x, $beside->y - self::LETTERS * 0.65, self::LETTERS, 'S '.Length::format($placed->sill - $floor, $units)),
+        ];
     }
 }

@@ -98,6 +98,34 @@ final readonly class Shape
         return new self($this->layer, $this->kind, $rings, $this->dashed, $this->text, $curves);
     }
 
+    /**
+     * The shape with each of its points put elsewhere; only of areas and lines without curves.
+     *
+     * @param  \Closure(float, float): array{float, float}  $to
+     */
+    public function mapped(\Closure $to): self
+    {
+        if ($this->curves !== [] || $this->kind === 'arc' || $this->kind === 'text') {
+            throw new \LogicException('Only straight shapes are put elsewhere point by point.');
+        }
+        $rings = [];
+        foreach ($this->rings as $ring) {
+            $out = [];
+            for ($i = 0, $n = count($ring); $i < $n; $i += 2) {
+                array_push($out, ...$to($ring[$i], $ring[$i + 1]));
+            }
+            $rings[] = $out;
+        }
+
+        return new self($this->layer, $this->kind, $rings, $this->dashed, $this->text);
+    }
+
+    /** The same on another layer. */
+    public function on(Layer $layer): self
+    {
+        return new self($layer, $this->kind, $this->rings, $this->dashed, $this->text, $this->curves);
+    }
+
     /** @return array<string, mixed> */
     public function toArray(): array
     {

@@ -8,7 +8,7 @@ use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Settings;
 use Isleward\Core\Fields;
 
-/** Changes any of the project's settings: name, units, corner margin, base level, north, nib, masonry module, finishes, limits of units. */
+/** Changes any of the project's settings: name, units, corner margin, base level, north, nib, masonry module, finishes, limits of units, thickness of floors, tolerance of marks. */
 final readonly class SettingsChange implements Edit
 {
     private function __construct(private Fields $args)
@@ -27,7 +27,7 @@ final readonly class SettingsChange implements Edit
 
     public function apply(Design $design, Ids $ids): Change
     {
-        $given = array_intersect_key($this->args->all(), array_flip(['name', 'units', 'cornerMargin', 'baseLevel', 'north', 'nib', 'module', 'finishes', 'unitRules']));
+        $given = array_intersect_key($this->args->all(), array_flip(['name', 'units', 'cornerMargin', 'baseLevel', 'north', 'nib', 'module', 'finishes', 'unitRules', 'slab', 'setting']));
         $after = Settings::from(new Fields([...$design->settings->toArray(), ...$given], $this->args->units()));
 
         return new Change('Changed the project’s settings', [Operation::alter($design->settings, $after)]);

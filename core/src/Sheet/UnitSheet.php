@@ -7,6 +7,7 @@ namespace Isleward\Core\Sheet;
 use Isleward\Core\Bench\View;
 use Isleward\Core\Design\Settings;
 use Isleward\Core\Design\UnitType;
+use Isleward\Core\Drawing\Bounds;
 use Isleward\Core\Drawing\Layer;
 use Isleward\Core\Drawing\Shape;
 use Isleward\Core\Drawing\UnitElevation;
@@ -175,25 +176,8 @@ final class UnitSheet
      */
     private static function bounds(array $shapes, array $least): array
     {
-        [$x0, $y0, $x1, $y1] = $least;
-        foreach ($shapes as $shape) {
-            foreach ($shape->rings as $ring) {
-                $points = $ring;
-                if ($shape->kind === 'arc') {
-                    [$x, $y, $r, $start, $sweep] = $ring;
-                    $points = [];
-                    foreach ([0.0, 0.25, 0.5, 0.75, 1.0] as $share) {
-                        array_push($points, $x + $r * cos($start + $share * $sweep), $y + $r * sin($start + $share * $sweep));
-                    }
-                } elseif ($shape->kind === 'text') {
-                    continue;
-                }
-                for ($i = 0, $n = count($points); $i < $n; $i += 2) {
-                    [$x0, $y0, $x1, $y1] = [min($x0, $points[$i]), min($y0, $points[$i + 1]), max($x1, $points[$i]), max($y1, $points[$i + 1])];
-                }
-            }
-        }
+        [$x0, $y0, $x1, $y1] = $shapes === [] ? $least : Bounds::of($shapes);
 
-        return [$x0, $y0, $x1, $y1];
+        return [min($least[0], $x0), min($least[1], $y0), max($least[2], $x1), max($least[3], $y1)];
     }
 }

@@ -242,7 +242,7 @@ final class BuildingEditsTest extends TestCase
         $fit = ['fit' => $pick(['all', 'fitting', 'fitting'])];
 
         return [$edit, match ($edit) {
-            'settings.change' => ['cornerMargin' => mt_rand(0, 300), 'north' => mt_rand(0, 359), 'units' => $pick(['mm', 'm', 'ft-in']), 'nib' => mt_rand(0, 300), 'module' => $pick([null, ['length' => 200, 'height' => 100, 'joint' => 8]])],
+            'settings.change' => ['cornerMargin' => mt_rand(0, 300), 'north' => mt_rand(0, 359), 'units' => $pick(['mm', 'm', 'ft-in']), 'nib' => mt_rand(0, 300), 'module' => $pick([null, ['length' => 200, 'height' => 100, 'joint' => 8]]), 'slab' => mt_rand(100, 400), 'setting' => mt_rand(0, 50)],
             'storey.insert' => ['above' => mt_rand(0, 3) === 0 ? null : $storey, 'name' => 'N'.mt_rand(), 'height' => mt_rand(24, 48) * 100 + 0.1],
             'storey.change' => ['id' => $storey, 'name' => 'R'.mt_rand(), 'height' => mt_rand(24, 48) * 100],
             'storey.remove' => ['id' => $storey, 'withContents' => count($design->storeys->all) > 4],
@@ -285,6 +285,8 @@ final class BuildingEditsTest extends TestCase
             'given.remove' => ['id' => $kept(Kind::Given)],
             'layout.keep' => ['source' => 'openings', 'name' => 'L'.mt_rand(), 'columns' => [['key' => 'mark', 'name' => $pick([null, 'Ref'])]], 'merge' => (bool) mt_rand(0, 1)] + $pick([[], ['id' => $kept(Kind::Layout)]]),
             'layout.remove' => ['id' => $kept(Kind::Layout)],
+            'section.keep' => ['name' => 'X'.mt_rand(), 'fromX' => mt_rand(-900, 900) / 7, 'fromY' => -1000, 'toX' => mt_rand(0, 9000), 'toY' => 9000],
+            'section.remove' => ['id' => $kept(Kind::Section)],
             'opening.number' => ['text' => $pick(['{storey}.{n}', '{type}/{n}', '']), 'order' => $pick(['storey', 'along']), 'start' => mt_rand(0, 9)] + $pick([[], ['ids' => $openings], ['keep' => true]]),
             'type.from-lines' => ['fit' => 'fitting', 'lines' => [['mark' => 'G-'.mt_rand(0, 9), 'kind' => $pick(['pair of doors', 'fixed', 'tilt and turn', 'xyz']), 'width' => 900.5, 'height' => mt_rand(500, 2500), 'sill' => $pick([null, 100])]]],
             'set.remove' => ['id' => $kept(Kind::Set, 'se-none')],

@@ -22,6 +22,7 @@ export type Revision = Schemas['Revision'];
 export type Difference = Schemas['Difference'];
 export type Units = Schemas['Settings']['units'];
 export type Paper = paths['/projects/{project}/sheets']['post']['requestBody']['content']['application/json']['paper'];
+export type SectionLine = Schemas['SectionLine'];
 export type Args = Record<string, unknown>;
 export type Layout = Schemas['Layout'];
 export type Report = Schemas['Report'];
@@ -91,6 +92,7 @@ export const api = {
     elevation: (project: string, frontage: string) =>
         answer(client.GET('/projects/{project}/elevations/{frontage}', { params: { path: { project, frontage } } })),
     plan: (project: string, storey: string) => answer(client.GET('/projects/{project}/plans/{storey}', { params: { path: { project, storey } } })),
+    section: (project: string, query: paths['/projects/{project}/sections']['get']['parameters']['query']) => answer(client.GET('/projects/{project}/sections', { params: { path: { project }, query } })),
     edit: (project: string, edit: string, args: Args, base: number) => answer(edits(project, {}, { edit, args, base })) as Promise<Outcome>,
     tryEdit: (project: string, edit: string, args: Args, base: number) => answer(edits(project, { try: 1 }, { edit, args, base })) as Promise<Outcome>,
     beginEdit: (project: string, edit: string, args: Args, base: number) => answer(edits(project, { job: 1 }, { edit, args, base })) as Promise<Task>,

@@ -106,6 +106,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/projects/{project}/sections": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The building cut upright: along a kept section line, a line given, or square through an opening */
+        get: operations["section"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/projects/{project}/edits": {
         parameters: {
             query?: never;
@@ -608,6 +625,10 @@ export interface components {
             storeys: number;
         };
         Settings: {
+            /** @description Thickness of floors where they are cut */
+            slab: number;
+            /** @description How far a jamb may lie from its mark */
+            setting: number;
             finishes: components["schemas"]["Finish"][];
             unitRules: components["schemas"]["UnitRules"];
             id: string;
@@ -892,6 +913,7 @@ export interface components {
             sets: components["schemas"]["NamedSet"][];
             givens: components["schemas"]["GivenSchedule"][];
             layouts: components["schemas"]["Layout"][];
+            sections: components["schemas"]["SectionLine"][];
             types: components["schemas"]["RackType"][];
         };
         NamedSet: {
@@ -1299,6 +1321,26 @@ export interface components {
             rows: components["schemas"]["ReportRow"][];
             totals: (string | number | null)[] | null;
         };
+        SectionLine: {
+            id: string;
+            name: string;
+            fromX: number;
+            fromY: number;
+            toX: number;
+            toY: number;
+        };
+        CutOpening: {
+            id: string;
+            x0: number;
+            x1: number;
+            sill: number;
+            head: number;
+        };
+        Section: {
+            drawing: components["schemas"]["Drawing"];
+            line: components["schemas"]["SectionLine"];
+            openings: components["schemas"]["CutOpening"][];
+        };
     };
     responses: never;
     parameters: never;
@@ -1505,6 +1547,52 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    section: {
+        parameters: {
+            query?: {
+                /** @description id of a kept one */
+                line?: string;
+                opening?: string;
+                /** @description x,y,x,y in mm */
+                points?: string;
+                /** @description Height of its texts, mm on the drawing; 180 when left out, 0 for no levels */
+                letters?: number;
+            };
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The section */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Section"];
+                };
+            };
+            /** @description As you have it */
+            304: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description None */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
             };
         };
     };

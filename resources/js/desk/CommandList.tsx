@@ -76,6 +76,8 @@ export function CommandList() {
                 { name: 'Enlarge the elevation', keys: 'Alt 1', run: () => desk.enlarge('elevation') },
                 { name: 'Enlarge the plan', keys: 'Alt 2', run: () => desk.enlarge('plan') },
                 { name: 'Enlarge the solid model', keys: 'Alt 3', run: () => desk.enlarge('solid') },
+                { name: 'Enlarge the section', keys: 'Alt 4', run: () => desk.enlarge('section') },
+                ...data.project.sections.map((s) => ({ name: `Section ${s.name}`, run: () => useDesk.setState((d) => ({ section: { line: s.id }, ...(d.main === 'section' ? {} : { side: 'section' as const }) })) })),
                 ...lookActions(data).map(({ name, key, run }) => ({ name, keys: key?.toUpperCase(), run })),
                 { name: 'Revisions and changes', run: () => desk.open('revisions') },
                 { name: 'Schedules', run: () => desk.set({ schedules: true }) },

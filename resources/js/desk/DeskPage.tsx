@@ -17,11 +17,12 @@ import { Rack } from './Rack';
 import { RemoveHanging } from './RemoveHanging';
 import { Schedules } from './schedules/Schedules';
 import { SettingsDialog } from './SettingsDialog';
+import { SectionPane } from './section/SectionPane';
 import { SolidPane } from './solid/SolidPane';
 import { resetDesk, useDesk, type Pane } from './store';
 
-const names: Record<Pane, string> = { elevation: 'Elevation', plan: 'Plan', solid: 'Solid' };
-const panes: Record<Pane, ReactNode> = { elevation: <ElevationPane />, plan: <PlanPane />, solid: <SolidPane /> };
+const names: Record<Pane, string> = { elevation: 'Elevation', plan: 'Plan', section: 'Section', solid: 'Solid' };
+const panes: Record<Pane, ReactNode> = { elevation: <ElevationPane />, plan: <PlanPane />, section: <SectionPane />, solid: <SolidPane /> };
 
 export function DeskPage() {
     const { project } = useParams();
@@ -108,7 +109,7 @@ function Desk() {
 function SidePane() {
     const main = useDesk((s) => s.main);
     const side = useDesk((s) => s.side);
-    const others = (['solid', 'plan', 'elevation'] as Pane[]).filter((p) => p !== main);
+    const others = (['solid', 'plan', 'section', 'elevation'] as Pane[]).filter((p) => p !== main);
     const shown = side === main ? others[0]! : side;
     return (
         <section aria-label="Beside the drawing" className="flex h-full flex-col bg-sheet">

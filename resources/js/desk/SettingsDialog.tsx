@@ -38,6 +38,8 @@ function Form() {
         const m = settings.module ?? brick;
         return { length: data.length(m.length), height: data.length(m.height), joint: data.length(m.joint) };
     });
+    const [slab, setSlab] = useState(data.length(settings.slab));
+    const [setting, setSetting] = useState(data.length(settings.setting));
     const [problem, setProblem] = useState<string>();
     const [further, setFurther] = useState<'limits' | 'finishes' | null>(null);
 
@@ -55,6 +57,8 @@ function Form() {
                     north: bearing,
                     ...(margin === data.length(settings.cornerMargin) ? {} : { cornerMargin: margin }),
                     ...(level === data.length(settings.baseLevel) ? {} : { baseLevel: level }),
+                    ...(slab === data.length(settings.slab) ? {} : { slab }),
+                    ...(setting === data.length(settings.setting) ? {} : { setting }),
                     ...(nib === data.length(settings.nib) ? {} : { nib }),
                     module: masonry === 'none' ? null : masonry === 'brick' ? brick : module,
                 },
@@ -101,6 +105,8 @@ function Form() {
                     </div>
                 )}
             </div>
+            <TextField label="Thickness of floors, in sections" value={slab} onChange={setSlab} />
+            <TextField label="How far a jamb may lie from its mark on a tracing" value={setting} onChange={setSetting} />
             <TextField label="Level of the lowest floor above the site datum" value={level} onChange={setLevel} />
             <TextField label="Bearing of the plan’s upward direction, degrees clockwise from north" value={north} onChange={setNorth} />
             <p className="flex gap-4">

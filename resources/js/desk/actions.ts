@@ -1,4 +1,5 @@
 import type { useData } from './data';
+import { sectionThrough, startSection } from './section/cutting';
 import { startMeasuring } from './measuring';
 import { startOutline } from './plan/outlining';
 import { showEverything, toggleHidden, workAlone } from './showing';
@@ -40,6 +41,7 @@ export function openingActions(data: Data): Action[] {
         sheet('Carry settings to others', 'carry', 'y', 'Carry'),
         sheet('Fill bare openings with units', 'fill', 'f', 'Fill'),
         sheet('Empty: take the units out', 'empty', 'b', 'Empty'),
+        ...(openings(data).length === 1 ? [{ name: 'Section through the opening', key: 'k', short: 'Section', run: () => sectionThrough(openings(data)[0]!) }] : []),
         ...(oneType(data) ? [{ name: 'Make the unit a type of its own', short: 'Own type', run: () => void data.edit('opening.own-type', { ids: openings(data) }) }] : []),
     ];
 }
@@ -70,6 +72,7 @@ export function deskActions(data: Data): Action[] {
               ...(lines.length > 0
                   ? [{ name: 'Remove all setting-out lines', run: () => useDesk.setState({ removingLines: 'all' }) }]
                   : []),
+              ...(data.project.walls.length > 0 ? [{ name: 'Cut a section along a line', key: 's', run: startSection }] : []),
               { name: 'Draw an outline of walls', run: () => startOutline(data) },
               { name: 'Draw inner walls', run: () => startOutline(data, true) },
           ]

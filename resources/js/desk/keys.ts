@@ -7,7 +7,7 @@ import { useDesk } from './store';
 
 type Data = ReturnType<typeof useData>;
 
-const panes = ['elevation', 'plan', 'solid'] as const;
+const panes = ['elevation', 'plan', 'solid', 'section'] as const;
 
 /** The desk's keys, wherever the focus is but in a field, a menu or a dialog. */
 export function useDeskKeys(data: Data): void {
@@ -45,7 +45,7 @@ function deskKey(data: Data, event: KeyboardEvent, onPane: boolean): boolean {
         void data.redo();
         return true;
     }
-    if (event.altKey && ['1', '2', '3'].includes(event.key)) {
+    if (event.altKey && ['1', '2', '3', '4'].includes(event.key)) {
         desk.enlarge(panes[Number(event.key) - 1]!);
         return true;
     }
@@ -59,7 +59,7 @@ function deskKey(data: Data, event: KeyboardEvent, onPane: boolean): boolean {
     }
     if (event.key === 'Escape') {
         if (desk.sheet) desk.open(null);
-        else if (desk.measuring || desk.framing || desk.picking) desk.set({ measuring: null, framing: false, picking: null });
+        else if (desk.measuring || desk.framing || desk.picking || desk.pointing) desk.set({ measuring: null, framing: false, picking: null, pointing: null });
         else if (desk.inHand || desk.outline || desk.listFindings || desk.chosen.length > 0) {
             desk.letGo();
             desk.set({ outline: null, listFindings: false });

@@ -1,7 +1,9 @@
 import { create } from 'zustand';
 import type { Difference, Finding, Misfit, Outcome, Place } from '../api/client';
 
-export type Pane = 'elevation' | 'plan' | 'solid';
+export type Pane = 'elevation' | 'plan' | 'section' | 'solid';
+/** Panes that are drawn on canvas, panned and zoomed. */
+export type DrawnPane = Exclude<Pane, 'solid'>;
 export type Dimension = 'left' | 'right' | 'sill' | 'head' | 'width' | 'height';
 export const dimensions: Dimension[] = ['left', 'right', 'sill', 'head', 'width', 'height'];
 
@@ -91,6 +93,9 @@ export type Hideable = keyof typeof hideable;
 /** A point that is measured from or to: developed x and level in elevation, east and north in plan. */
 export type Spot = { x: number; y: number; name: string };
 
+/** Points picked in plan one after the other: the ends of a section line. */
+export type Pointing = { what: 'section'; points: Spot[]; over: Spot | null };
+
 /** A long edit that is going on. */
 export type Going = { id: string; what: string; done: number; total: number; state: string };
 
@@ -134,13 +139,17 @@ type Desk = {
     commands: boolean;
     listFindings: boolean;
     settings: boolean;
-    views: Record<'elevation' | 'plan', View | null>;
-    sizes: Record<'elevation' | 'plan', { width: number; height: number }>;
+    views: Record<DrawnPane, View | null>;
+    sizes: Record<DrawnPane, { width: number; height: number }>;
+    /** the section that is shown: a kept one, or square through an opening */
+    section: { line: string } | { opening: string } | null;
+    /** points that are being picked in plan, and what for */
+    pointing: Pointing | null;
     /** a request to bring something into view: everything, or these elements */
     goTo: { what: 'all' | string[]; count: number };
     set: (part: Partial<Desk>) => void;
     choose: (ids: string[], add?: boolean) => void;
-    look: (pane: 'elevation' | 'plan', view: View | null) => void;
+    look: (pane: DrawnPane, view: View | null) => void;
     show: (what: 'all' | string[]) => void;
     enlarge: (pane: Pane) => void;
     letGo: () => void;
@@ -168,6 +177,8 @@ const plain = {
     targets: [],
     source: null,
     picking: null,
+    section: null,
+    pointing: null,
     removingLines: null,
     removingOpenings: null,
 };
@@ -186,8 +197,8 @@ export const useDesk = create<Desk>((set) => ({
     commands: false,
     listFindings: false,
     settings: false,
-    views: { elevation: null, plan: null },
-    sizes: { elevation: { width: 0, height: 0 }, plan: { width: 0, height: 0 } },
+    views: { elevation: null, plan: null, section: null },
+    sizes: { elevation: { width: 0, height: 0 }, plan: { width: 0, height: 0 }, section: { width: 0, height: 0 } },
     goTo: { what: 'all', count: 0 },
     set: (part) => set(part),
     choose: (ids, add = false) =>
@@ -203,7 +214,7 @@ export const useDesk = create<Desk>((set) => ({
         set((s) =>
             s.main === pane
                 ? {}
-                : { views: { elevation: null, plan: null }, main: pane, side: s.main === 'elevation' || s.side === pane ? s.main : s.side },
+                : { views: { elevation: null, plan: null, section: null }, main: pane, side: s.main === 'elevation' || s.side === pane ? s.main : s.side },
         ),
     letGo: () => set({ inHand: null, ghost: null }),
     open: (sheet) =>
@@ -235,5 +246,5 @@ export const resetDesk = () =>
         schedules: false,
         listFindings: false,
         settings: false,
-        views: { elevation: null, plan: null },
+        views: { elevation: null, plan: null, section: null },
     });

@@ -10,13 +10,13 @@ import {
     type ReactNode,
 } from 'react';
 import { useTheme } from '../../ui/theme';
-import { useDesk, type View } from '../store';
+import { useDesk, type DrawnPane, type View } from '../store';
 import { fit, fitHeight, toModel, zoomAt, type Bounds, type Size } from './view';
 
 export type At = { x: number; y: number; event: { shiftKey: boolean } };
 
 type Props = {
-    pane: 'elevation' | 'plan';
+    pane: DrawnPane;
     label: string;
     bounds: Bounds;
     /** opens at full height from the left rather than whole */

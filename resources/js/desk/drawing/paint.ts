@@ -10,6 +10,8 @@ export function pens(): Record<string, Pen> {
     const ink = colour('ink');
     return {
         'wall-face': { fill: colour('wall'), stroke: ink, weight: 1.4 },
+        beyond: { fill: colour('sheet'), stroke: colour('quiet'), weight: 0.6 },
+        level: { stroke: colour('quiet'), weight: 0.7 },
         'wall-cut': { fill: colour('cut'), stroke: ink, weight: 1.4 },
         opening: { fill: colour('opening'), stroke: ink, weight: 0.7 },
         reveal: { stroke: ink, weight: 0.35 },
@@ -67,6 +69,40 @@ export function place(ctx: CanvasRenderingContext2D, view: View, size: Size, x: 
     const k = view.k * dpr;
     const at = toScreen(view, size, x, y);
     ctx.setTransform(view.flip ? -k : k, 0, 0, -k, at.x * dpr, at.y * dpr);
+}
+
+/** Shapes one by one in the order they come, each over the one before. */
+export function inOrder(shapes: Shape[]): Stroke[] {
+    const out: Stroke[] = [];
+    for (const shape of shapes) {
+        if (shape.kind === 'text') continue;
+        const path = new Path2D();
+        trace(path, shape);
+        out.push({ layer: shape.layer, dashed: shape.dashed === true, path });
+    }
+    return out;
+}
+
+/** Texts at their places, as high as the drawing says, and of the same letters as the page. */
+export function paintTexts(ctx: CanvasRenderingContext2D, shapes: Shape[], view: View, size: Size): void {
+    const dpr = window.devicePixelRatio;
+    ctx.setTransform(dpr, 0, 0, dpr, 0, 0);
+    ctx.textAlign = 'center';
+    ctx.textBaseline = 'middle';
+    ctx.lineJoin = 'round';
+    for (const shape of shapes) {
+        if (shape.kind !== 'text') continue;
+        const [x, y, height] = shape.rings[0] as [number, number, number];
+        const px = height * view.k;
+        if (px < 5) continue;
+        const at = toScreen(view, size, x, y);
+        ctx.font = `${px * 1.15}px 'Archivo Variable', sans-serif`;
+        ctx.strokeStyle = colour('sheet');
+        ctx.lineWidth = px * 0.3;
+        ctx.strokeText(shape.text ?? '', at.x, at.y);
+        ctx.fillStyle = colour('ink');
+        ctx.fillText(shape.text ?? '', at.x, at.y);
+    }
 }
 
 export function paintStrokes(ctx: CanvasRenderingContext2D, list: Stroke[], all: Record<string, Pen>, k: number, coarse = false): void {

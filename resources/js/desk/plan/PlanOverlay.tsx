@@ -5,6 +5,8 @@ import { DimensionLine } from '../drawing/DimensionLine';
 import { toScreen, type Size } from '../drawing/view';
 import { gaps } from '../ghost';
 import { useDesk, type Ghost, type View } from '../store';
+import { SectionLines } from '../section/SectionLines';
+import { PointsOverlay } from './PointingBar';
 import { useOutlining } from './outlining';
 import { PlanLines, PreviewWalls } from './PlanLines';
 
@@ -100,6 +102,8 @@ export function PlanOverlay({ view, size, storey }: Props & { storey: Storey }) 
             <PlanLines here={here} spot={spot} />
             <PreviewWalls view={view} size={size} storey={storey} />
             <OutlineInHand view={view} size={size} />
+            <SectionLines view={view} size={size} />
+            <PointsOverlay view={view} size={size} />
             <MeasureOverlay pane="plan" view={view} size={size} />
         </>
     );

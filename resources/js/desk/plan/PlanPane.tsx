@@ -3,7 +3,7 @@ import { useCallback, useMemo, useRef } from 'react';
 import { api, type Wall } from '../../api/client';
 import { useData } from '../data';
 import { DrawingPane, type At } from '../drawing/DrawingPane';
-import { paintStrokes, pens, place, strokes } from '../drawing/paint';
+import { paintStrokes, paintTexts, pens, place, strokes } from '../drawing/paint';
 import { type Bounds, type Size } from '../drawing/view';
 import { ghostAt, holdGhost, movedGhost } from '../ghost';
 import { caughtPosition, ghostKey, inquire, placeGhost } from '../placing';
@@ -13,7 +13,12 @@ import { useShowing } from '../showing';
 import { useDesk, type View } from '../store';
 import { OutlineBar } from './OutlineBar';
 import { outlineClick, outlineKey, pointer } from './outlining';
+import { pointClick, pointOver } from './pointing';
+import { PointingBar } from './PointingBar';
 import { PlanOverlay } from './PlanOverlay';
+
+/** Height of the letters beside openings in the drawing, mm. */
+const SILL_LETTERS = 125;
 
 /** A storey in plan. Openings are placed, chosen and moved here too, and outlines are drawn. */
 export function PlanPane() {
@@ -50,12 +55,25 @@ export function PlanPane() {
         ];
     }, [plan.data, data.openings, showing]);
 
+    const texts = useMemo(
+        () =>
+            Object.entries(plan.data?.openings ?? {})
+                .filter(([id]) => {
+                    const o = data.openings.get(id);
+                    return !o || showing.opening(o);
+                })
+                .flatMap(([, shapes]) => shapes.filter((s) => s.kind === 'text')),
+        [plan.data, data.openings, showing],
+    );
+
     const paint = useCallback(
         (ctx: CanvasRenderingContext2D, view: View, size: Size) => {
             place(ctx, view, size, 0, 0);
             paintStrokes(ctx, lines, pens(), view.k);
+            // sills and heads, where there is room for them
+            if (view.k * SILL_LETTERS > 8) paintTexts(ctx, texts, view, size);
         },
-        [lines],
+        [lines, texts],
     );
 
     const wallAt = (at: At, reach: number) =>
@@ -82,7 +100,8 @@ export function PlanPane() {
     };
 
     const hover = (at: At | null) => {
-        const { inHand, ghost, outline, measuring } = useDesk.getState();
+        const { inHand, ghost, outline, measuring, pointing } = useDesk.getState();
+        if (pointing) return at ? pointOver(spotInPlan(data, showing, storey, at.x, at.y, scale())) : undefined;
         if (measuring && at) return measureOver('plan', spotInPlan(data, showing, storey, at.x, at.y, scale()));
         if (outline) return pointer(data, at && { x: at.x, y: at.y }, scale());
         if (!inHand || !at) return;
@@ -102,8 +121,8 @@ export function PlanPane() {
                 overlay={(view, size) => <PlanOverlay view={view} size={size} storey={storey} />}
                 onHover={hover}
                 onPress={(at) => {
-                    const { inHand, outline, sheet, measuring } = useDesk.getState();
-                    if (inHand || outline || sheet || measuring || !data.mayEdit) return false;
+                    const { inHand, outline, sheet, measuring, pointing } = useDesk.getState();
+                    if (inHand || outline || sheet || measuring || pointing || !data.mayEdit) return false;
                     const opening = openingAt(at);
                     const wall = opening && data.walls.get(opening.wall);
                     if (!opening || !wall) return false;
@@ -128,6 +147,7 @@ export function PlanPane() {
                 }}
                 onClick={(at) => {
                     const state = useDesk.getState();
+                    if (state.pointing) return void pointClick(data, spotInPlan(data, showing, storey, at.x, at.y, scale()));
                     if (state.measuring) return measureClick('plan', spotInPlan(data, showing, storey, at.x, at.y, scale()));
                     if (state.outline) return void outlineClick(data);
                     if (state.inHand) {
@@ -144,6 +164,7 @@ export function PlanPane() {
             />
             {outlining && <OutlineBar />}
             <MeasureBar pane="plan" />
+            <PointingBar />
             <p className="pointer-events-none absolute bottom-2 left-3 rounded bg-sheet/80 px-1 text-xs text-quiet">
                 Plan · {storey.name}
                 {showing.said.length > 0 && ` · hidden: ${showing.said.join(', ')}`}
