@@ -49,6 +49,8 @@ Route::prefix('api')->group(function (): void {
                 Route::post('bench', [BenchController::class, 'view']);
                 Route::post('bench/solid', [BenchController::class, 'solid']);
                 Route::get('types/{type}/sheet', [SheetController::class, 'show']);
+                Route::post('sheet-plans', [SheetController::class, 'draw']);
+                Route::get('exports/sheet-plans/{sheet}.{format}', [SheetController::class, 'planFile'])->whereIn('format', ['svg', 'pdf']);
                 Route::post('sheets', [SheetController::class, 'make']);
                 Route::get('tasks/{task}', [TaskController::class, 'show']);
                 Route::delete('tasks/{task}', [TaskController::class, 'stop']);
@@ -58,7 +60,7 @@ Route::prefix('api')->group(function (): void {
                 Route::get('changes', [ChangeController::class, 'index']);
                 Route::get('exports/elevation.svg', [ExportController::class, 'svg']);
                 Route::get('exports/model.glb', [ExportController::class, 'glb']);
-                Route::get('exports/schedules/{layout}.{format}', [ExportController::class, 'schedule'])->whereIn('format', ['csv', 'xlsx']);
+                Route::get('exports/schedules/{layout}.{format}', [ExportController::class, 'schedule'])->whereIn('format', ['csv', 'xlsx', 'pdf']);
                 Route::get('exports/sheets/{type}.{format}', [SheetController::class, 'file'])->whereIn('format', ['svg', 'pdf']);
                 Route::get('exports/types.json', [ExportController::class, 'types']);
             });

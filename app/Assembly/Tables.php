@@ -13,6 +13,7 @@ use App\Models\Outline;
 use App\Models\Project;
 use App\Models\SectionLine;
 use App\Models\SettingOutLine;
+use App\Models\SheetPlan;
 use App\Models\Storey;
 use App\Models\UnitType;
 use App\Models\Wall;
@@ -37,6 +38,7 @@ final class Tables
             Kind::Given => GivenSchedule::class,
             Kind::Layout => Layout::class,
             Kind::Section => SectionLine::class,
+            Kind::Sheet => SheetPlan::class,
         };
     }
 }

@@ -8,6 +8,7 @@ use App\Assembly\Assembly;
 use App\Derived\Structure;
 use App\Editing\Editor;
 use App\Editing\NewProject;
+use App\Exports\SheetPlans;
 use App\Files\Store;
 use App\Models\Opening;
 use App\Models\Project;
@@ -20,6 +21,9 @@ use Isleward\Core\Exchange\CsvReader;
 use Isleward\Core\Fields;
 use Isleward\Core\Given\Column;
 use Isleward\Core\Given\Headings;
+use Isleward\Core\Sheet\Arranged;
+use Isleward\Core\Sheet\Paper;
+use Isleward\Core\Wall\Frontage;
 
 /**
  * The demo: an invented pilot house on an invented tidal island. Four storeys, a watch room on the roof's south-east corner
@@ -44,7 +48,7 @@ final class SkerrowPilotHouse
     /** @var array<string, string> mark → id */
     private array $types = [];
 
-    public function __construct(private readonly NewProject $new, private readonly Editor $editor, private readonly Assembly $assembly, private readonly Store $files)
+    public function __construct(private readonly NewProject $new, private readonly Editor $editor, private readonly Assembly $assembly, private readonly Store $files, private readonly SheetPlans $plans)
     {
     }
 
@@ -74,6 +78,7 @@ final class SkerrowPilotHouse
         $this->settingOut($main[0], $main[1]);
         $this->sets($main[0]);
         $this->run('section.keep', ['name' => 'A', 'fromX' => 14900, 'fromY' => -2000, 'toX' => 14900, 'toY' => 13400]);
+        $this->sheets();
         $this->given();
         $this->mistakes($main[0], $main[3]);
 
@@ -149,6 +154,18 @@ final class SkerrowPilotHouse
         $ids = Opening::query()->where('project_id', $this->project->id)->whereIn('unit_type_id', array_map(fn (string $mark): string => $this->types[$mark], $doors))->pluck('id')->all();
         $this->run('set.keep', ['name' => 'Doors', 'members' => $ids]);
         $this->run('set.keep', ['name' => 'South windows', 'members' => Opening::query()->where('wall_id', $south)->where('unit_type_id', $this->types['W-03'])->pluck('id')->all()]);
+    }
+
+    /** Two sheets: the elevations with the schedule of openings, a plan with the section that is cut through it. */
+    private function sheets(): void
+    {
+        $drawings = $this->plans->drawings($this->project);
+        $frontages = array_map(static fn (Frontage $f): string => $f->id, (new Structure($this->assembly, $this->project))->frontages());
+        $section = array_keys($drawings->design->kept)[0];
+        foreach ([['A-01', 'Elevations', [...array_map(static fn (string $f): array => ['elevation', $f, 100.0], array_slice($frontages, 0, 4)), ['schedule', 'by-type']]], ['A-02', 'Charts floor and section', [['plan', $this->storeys['Charts']], ['section', $section]]]] as [$number, $name, $items]) {
+            $this->run('sheet.keep', ['number' => $number, 'name' => $name, 'paper' => 'A1',
+                'items' => Arranged::place($drawings, Paper::A1, array_map(static fn (array $i): array => ['kind' => $i[0], 'ref' => $i[1], 'scale' => $i[2] ?? null, 'x' => null, 'y' => null], $items))]);
+        }
     }
 
     /** The schedule that the (invented) client sent: nearly what is drawn. */

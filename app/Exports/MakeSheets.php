@@ -12,13 +12,13 @@ use Illuminate\Foundation\Queue\Queueable;
 use Illuminate\Support\Str;
 use Isleward\Core\Fields;
 
-/** Draws the sheets of many unit types into one file, telling how far it is. */
+/** Draws many sheets into one file, telling how far it is. */
 final class MakeSheets implements ShouldQueue
 {
     use Queueable;
 
     /** What a task of this kind is called. */
-    public const EDIT = 'sheets.units';
+    public const EDIT = 'sheets';
 
     public int $tries = 1;
 
@@ -28,21 +28,21 @@ final class MakeSheets implements ShouldQueue
     {
     }
 
-    public function handle(UnitSheets $sheets): void
+    public function handle(SheetFiles $sheets): void
     {
         $run = new TaskRun($this->task);
         $run->run(static function (Task $task) use ($sheets, $run): array {
             $args = new Fields($task->args);
             $project = Project::query()->findOrFail($task->project_id);
             $format = $args->string('format');
-            [$content, $count] = $sheets->all($project, $args->has('ids') ? $args->strings('ids') : null, UnitSheets::paper($args->string('paper')), $format, $run->tell(...));
+            [$content, $count] = $sheets->all($project, $args->has('ids') ? $args->strings('ids') : null, $args->string('paper'), $format, $run->tell(...));
             $file = $task->file();
             if (! is_dir(dirname($file))) {
                 mkdir(dirname($file), 0o770, true);
             }
             file_put_contents($file, $content);
 
-            return ['name' => Str::slug($project->name).'-unit-sheets.'.$format, 'sheets' => $count, 'bytes' => strlen($content)];
+            return ['name' => Str::slug($project->name).'-sheets.'.$format, 'sheets' => $count, 'bytes' => strlen($content)];
         });
     }
 }

@@ -35,31 +35,27 @@ final readonly class UnitSheets
     }
 
     /**
-     * @param  list<string>|null  $ids  null for all types, in the order of the rack
-     * @param  \Closure(int, int): void  $tell  sheets drawn, of how many
-     * @return array{string, int} the file's content and its number of sheets
+     * @param  list<string>|null  $ids
+     * @return list<UnitType> those wanted, in the order of the rack
      */
-    public function all(Project $project, ?array $ids, Paper $paper, string $format, \Closure $tell): array
+    public static function wanted(Structure $structure, ?array $ids): array
     {
-        $structure = new Structure($this->assembly, $project);
         $types = array_values(array_filter($structure->design()->types, static fn (UnitType $t): bool => $ids === null || in_array($t->id, $ids, true)));
-        if ($types === []) {
-            throw Refusal::because('sheets.nothing', 'There are no unit types to draw sheets of.');
-        }
         usort($types, static fn (UnitType $a, UnitType $b): int => $a->position <=> $b->position);
-        $counts = $this->counts($project, $ids);
-        $sheets = [];
-        $total = count($types) + 1;
-        foreach ($types as $i => $type) {
-            foreach (self::pages($structure, $type, $counts[$type->id] ?? [], $paper) as $n => $svg) {
-                $sheets[sprintf('%s%s.svg', preg_replace('/[^\w.-]+/u', '-', $type->mark), $n > 0 ? '-'.($n + 1) : '')] = $svg;
-            }
-            $tell($i + 1, $total);
-        }
-        $content = $format === 'zip' ? self::zip($sheets) : Pdf::of(array_values($sheets));
-        $tell($total, $total);
 
-        return [$content, count($sheets)];
+        return $types;
+    }
+
+    /**
+     * @param  list<UnitType>  $types
+     * @return \Generator<int, array{UnitType, list<string>}> each with its sheets, as they are drawn
+     */
+    public function each(Project $project, Structure $structure, array $types, Paper $paper): \Generator
+    {
+        $counts = $this->counts($project, array_map(static fn (UnitType $t): string => $t->id, $types));
+        foreach ($types as $type) {
+            yield [$type, self::pages($structure, $type, $counts[$type->id] ?? [], $paper)];
+        }
     }
 
     /**
@@ -80,38 +76,18 @@ final readonly class UnitSheets
     }
 
     /**
-     * @param  list<string>|null  $ids
+     * @param  list<string>  $ids
      * @return array<string, array<string, int>> openings by type and storey
      */
-    private function counts(Project $project, ?array $ids): array
+    private function counts(Project $project, array $ids): array
     {
         $counts = [];
-        $rows = Opening::query()->toBase()->where('project_id', $project->id)->whereNotNull('unit_type_id')->when($ids !== null, static fn ($q) => $q->whereIn('unit_type_id', $ids ?? []))
+        $rows = Opening::query()->toBase()->where('project_id', $project->id)->whereIn('unit_type_id', $ids)
             ->groupBy('unit_type_id', 'storey_id')->selectRaw('unit_type_id, storey_id, COUNT(*) AS n')->get();
         foreach ($rows as $row) {
             $counts[(string) $row->unit_type_id][(string) $row->storey_id] = (int) $row->n;
         }
 
         return $counts;
-    }
-
-    /** @param  non-empty-array<string, string>  $files */
-    private static function zip(array $files): string
-    {
-        $path = (string) tempnam(sys_get_temp_dir(), 'isleward-zip');
-        try {
-            $zip = new \ZipArchive;
-            if ($zip->open($path, \ZipArchive::CREATE | \ZipArchive::OVERWRITE) !== true) {
-                throw new \RuntimeException("No archive can be written at $path.");
-            }
-            foreach ($files as $name => $content) {
-                $zip->addFromString($name, $content);
-            }
-            $zip->close();
-
-            return (string) file_get_contents($path);
-        } finally {
-            unlink($path);
-        }
     }
 }

@@ -32,6 +32,11 @@ return new class extends Migration
                 $table->double($column);
             }
         });
+        $this->kept('sheet_plans', function (Blueprint $table): void {
+            $table->string('number', 16);
+            $table->string('paper', 10);
+            $table->json('items');
+        });
         Schema::table('projects', function (Blueprint $table): void {
             $table->double('slab')->default(300);
             $table->double('setting')->default(10);
@@ -41,6 +46,7 @@ return new class extends Migration
     public function down(): void
     {
         Schema::table('projects', fn (Blueprint $table) => $table->dropColumn(['slab', 'setting']));
+        Schema::dropIfExists('sheet_plans');
         Schema::dropIfExists('section_lines');
         Schema::dropIfExists('layouts');
         Schema::dropIfExists('given_schedules');

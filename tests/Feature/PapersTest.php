@@ -79,6 +79,24 @@ final class PapersTest extends ProjectCase
         $this->assertProblem($this->edit('section.keep', ['name' => 'B', 'fromX' => 5, 'fromY' => 5, 'toX' => 5, 'toY' => 5]), 422, 'section.too_short');
     }
 
+    public function test_sheets_are_arranged_kept_drawn_and_taken_along_with_those_of_the_units(): void
+    {
+        $this->place(1000);
+        $this->postJson($this->at('revisions'), ['note' => ''])->assertOk();
+        $sheet = ['name' => 'Quay side', 'number' => 'A-01', 'paper' => 'A2'];
+        $drawn = $this->postJson($this->at('sheet-plans'), $sheet + ['items' => [['kind' => 'elevation', 'ref' => 'outside'], ['kind' => 'schedule', 'ref' => 'each']]])->assertOk()->assertJsonPath('blocks.1.problem', null);
+        self::assertStringContainsString('>A</text>', $drawn->json('pages.0'), 'the letter of the latest revision');
+        $id = $this->edit('sheet.keep', $sheet + ['items' => $drawn->json('plan.items')])->assertOk()->json('chosen.0');
+        $this->assertProblem($this->edit('sheet.keep', $sheet + ['items' => []]), 422, 'sheet.name_taken');
+        $this->assertProblem($this->edit('sheet.keep', ['number' => 'A-02', 'items' => [['scale' => 0] + $drawn->json('plan.items.0')]] + $sheet), 422, 'sheet.scale');
+        self::assertStringStartsWith('%PDF', (string) $this->get($this->at("exports/sheet-plans/$id.pdf"))->assertOk()->getContent());
+        self::assertStringStartsWith('%PDF', (string) $this->get($this->at('exports/schedules/by-type.pdf'))->assertOk()->getContent());
+        $this->get($this->at("exports/sheet-plans/$id.svg?page=2"))->assertNotFound();
+        $task = $this->postJson($this->at('sheets'), ['paper' => 'A3', 'format' => 'zip', 'ids' => [$id, $this->type('W-03')]])->assertStatus(202)->json('id');
+        dispatch_sync(new \App\Exports\MakeSheets($task));
+        $this->getJson($this->at("tasks/$task"))->assertOk()->assertJsonPath('file.sheets', 2);
+    }
+
     private function upload(string $content, string $name): TestResponse
     {
         return $this->call('POST', $this->at('uploads/schedule?name='.urlencode($name)), server: ['CONTENT_TYPE' => 'application/octet-stream', 'HTTP_ACCEPT' => 'application/json'], content: $content);

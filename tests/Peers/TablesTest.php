@@ -5,16 +5,23 @@ declare(strict_types=1);
 namespace Tests\Peers;
 
 use Isleward\Core\Design\Layout;
+use Isleward\Core\Design\SheetPlan;
 use Isleward\Core\Exchange\XlsxReader;
 use Isleward\Core\Exchange\XlsxWriter;
+use Isleward\Core\Fields;
 use Isleward\Core\Given\Headings;
 use Isleward\Core\Given\Line;
 use Isleward\Core\Given\Reading;
 use Isleward\Core\Schedule\Report;
 use Isleward\Core\Schedule\Source;
+use Isleward\Core\Sheet\Arranged;
+use Isleward\Core\Sheet\Paper;
+use Isleward\Core\Sheet\SheetDrawings;
 use Isleward\Core\Tests\Support\House;
+use Isleward\Core\Wall\Bodies;
+use Isleward\Core\Wall\Frontages;
 
-/** Workbooks to and from exceljs, which is not ours. */
+/** Workbooks to and from exceljs, sheets read back by poppler: neither is ours. */
 final class TablesTest extends PeerCase
 {
     public function test_numbers_are_numbers_and_a_workbook_of_others_is_read_with_its_merged_cells_and_formulas(): void
@@ -46,5 +53,41 @@ final class TablesTest extends PeerCase
         self::assertStringStartsWith('D4 has no saved result', $sheet->notes[2]);
         unlink($ours);
         unlink($theirs);
+    }
+
+    /** A wall 12 000 long at 1:100 is 120 mm on paper; 1 pt is 1/72 inch. */
+    public function test_a_sheet_is_true_to_scale_and_its_text_is_text(): void
+    {
+        $house = House::box();
+        $house->place(['left' => 3000, 'type' => $house->type('W-03')->id]);
+        $bodies = Bodies::of($house->design);
+        $frontages = Frontages::of($house->design, $bodies);
+        $layout = Layout::ready('by-type', $house->design->storeys);
+        self::assertNotNull($layout);
+        $drawings = new SheetDrawings($house->design, $bodies, $frontages, static fn (): Report => Report::of(Source::of('openings', $house->design, $bodies, $frontages), $layout, $house->design->settings->units));
+        $items = Arranged::place($drawings, Paper::A1, array_map(static fn (array $i): array => ['kind' => $i[0], 'ref' => $i[1], 'scale' => $i[2], 'x' => null, 'y' => null], [['elevation', $frontages[0]->id, 100.0], ['plan', $house->storey(0), 50.0], ['schedule', 'by-type', null]]));
+        $sheet = Arranged::of($drawings, SheetPlan::from(new Fields(['id' => 'sh', 'number' => 'A-01', 'name' => 'Quay side', 'paper' => 'A1', 'items' => $items])), '25 November 2026', 'B');
+        self::assertSame([null, null, null], array_column($sheet['blocks'], 'problem'));
+        $folder = sys_get_temp_dir().'/sheet-'.bin2hex(random_bytes(4));
+        mkdir($folder);
+        file_put_contents("$folder/a.svg", $sheet['pages'][0]);
+        exec(sprintf('cd %s && rsvg-convert --format=pdf --output=a.pdf a.svg 2>&1 && pdfinfo a.pdf && pdftotext -layout a.pdf - && pdftocairo -svg -noshrink -nocenter a.pdf b.svg', escapeshellarg($folder)), $lines, $code);
+        $text = implode("\n", $lines);
+        self::assertSame(0, $code, $text);
+        self::assertMatchesRegularExpression('/Page size:\s+2383\.9\d* x 1683\.7\d*/', $text);
+        foreach (['Quay side', 'A-01', '1:100', '1:50', 'as shown', 'W-03', 'Openings by type', 'S 900', '25 November 2026', '+3.600'] as $said) {
+            self::assertStringContainsString($said, $text);
+        }
+        // every closed outline of the wall's face in what poppler read, in points
+        preg_match_all('/<path[^>]* d="([^"]+)"/', (string) file_get_contents("$folder/b.svg"), $paths);
+        $widths = [];
+        foreach ($paths[1] as $d) {
+            preg_match_all('/(-?\d+(?:\.\d+)?) -?\d+(?:\.\d+)?/', $d, $xs);
+            $widths[] = $xs[1] === [] ? 0.0 : round((max(array_map(floatval(...), $xs[1])) - min(array_map(floatval(...), $xs[1]))) / 72 * 25.4, 1);
+        }
+        self::assertContains(120.0, $widths, 'the elevation at 1:100');
+        self::assertContains(240.0, $widths, 'the plan at 1:50');
+        array_map(unlink(...), glob("$folder/*") ?: []);
+        rmdir($folder);
     }
 }

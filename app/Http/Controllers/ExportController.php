@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Derived\Schedules;
 use App\Exports\Exporter;
+use App\Exports\Pdf;
+use App\Exports\SheetPlans;
 use App\Models\Project;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -15,7 +18,7 @@ use OpenApi\Attributes as OA;
 
 final readonly class ExportController
 {
-    public function __construct(private Exporter $exporter)
+    public function __construct(private Exporter $exporter, private Schedules $schedules, private SheetPlans $plans)
     {
     }
 
@@ -43,7 +46,7 @@ final readonly class ExportController
         parameters: [
             new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
             new OA\Parameter(name: 'layout', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
-            new OA\Parameter(name: 'format', in: 'path', required: true, schema: new OA\Schema(type: 'string', enum: ['csv', 'xlsx'])),
+            new OA\Parameter(name: 'format', in: 'path', required: true, schema: new OA\Schema(type: 'string', enum: ['csv', 'xlsx', 'pdf'])),
         ],
         responses: [
             new OA\Response(response: 200, description: 'A file', content: [new OA\MediaType(mediaType: 'text/csv', schema: new OA\Schema(type: 'string')), new OA\MediaType(mediaType: 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet', schema: new OA\Schema(type: 'string', format: 'binary'))]),
@@ -51,6 +54,12 @@ final readonly class ExportController
         ])]
     public function schedule(Project $project, string $layout, string $format): Response
     {
+        if ($format === 'pdf') {
+            $found = $this->schedules->layout($project, $layout) ?? abort(404);
+            $pages = $this->plans->ofSchedule($project, $found);
+
+            return $this->file(Pdf::of($pages === [] ? abort(404) : $pages), 'application/pdf', $project, Str::slug($found->name).'.pdf');
+        }
         $report = $this->exporter->schedule($project, $layout) ?? abort(404);
         $name = Str::slug($report->name).'.'.$format;
 

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Exports\MakeSheets;
 use App\Exports\Pdf;
+use App\Exports\SheetPlans;
 use App\Exports\UnitSheets;
 use App\Models\Project;
 use App\Models\Task;
@@ -13,16 +14,18 @@ use App\Models\User;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Isleward\Core\Design\SheetPlan;
 use Isleward\Core\Fields;
 use Isleward\Core\Refusal;
+use Isleward\Core\Sheet\Arranged;
 use OpenApi\Attributes as OA;
 
-/** Sheets of unit types. */
+/** Sheets of unit types, and sheets of drawings. */
 final readonly class SheetController
 {
-    private const PAPERS = ['A4', 'A3', 'A2', 'A1', 'ANSI-A', 'ANSI-B', 'ANSI-C'];
+    private const PAPERS = ['A4', 'A3', 'A2', 'A1', 'A0', 'ANSI-A', 'ANSI-B', 'ANSI-C', 'ANSI-D', 'ANSI-E'];
 
-    public function __construct(private UnitSheets $sheets)
+    public function __construct(private UnitSheets $sheets, private SheetPlans $plans)
     {
     }
 
@@ -55,21 +58,14 @@ final readonly class SheetController
         ])]
     public function file(Request $request, Project $project, string $type, string $format): Response
     {
-        $pages = $this->pages($request, $project, $type);
-        $page = $request->integer('page', 1);
-        $content = $format === 'pdf' ? Pdf::of($pages) : $pages[$page - 1] ?? abort(404);
-
-        return new Response($content, 200, [
-            'Content-Type' => $format === 'pdf' ? 'application/pdf' : 'image/svg+xml',
-            'Content-Disposition' => sprintf('attachment; filename="unit-sheet%s.%s"', $format === 'svg' && $page > 1 ? "-$page" : '', $format),
-        ]);
+        return self::asFile($this->pages($request, $project, $type), 'unit-sheet', $format, $request->integer('page', 1));
     }
 
-    #[OA\Post(path: '/projects/{project}/sheets', operationId: 'makeSheets', summary: 'Draw the sheets of unit types into one file; it goes on as a task, whose file can be fetched when it is done',
+    #[OA\Post(path: '/projects/{project}/sheets', operationId: 'makeSheets', summary: 'Draw sheets into one file; it goes on as a task, whose file can be fetched when it is done',
         parameters: [new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
         requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['paper', 'format'], properties: [
-            new OA\Property(property: 'ids', type: 'array', description: 'of types; all when left out', items: new OA\Items(type: 'string')),
-            new OA\Property(property: 'paper', type: 'string', enum: self::PAPERS),
+            new OA\Property(property: 'ids', type: 'array', description: 'of sheets and of unit types; all when left out', items: new OA\Items(type: 'string')),
+            new OA\Property(property: 'paper', type: 'string', enum: self::PAPERS, description: 'for the unit types'),
             new OA\Property(property: 'format', type: 'string', enum: ['pdf', 'zip'], description: 'one PDF, or an archive of SVG files'),
         ])),
         responses: [
@@ -89,6 +85,57 @@ final readonly class SheetController
         dispatch(new MakeSheets($task->id));
 
         return new JsonResponse($task->toView(), 202);
+    }
+
+    #[OA\Post(path: '/projects/{project}/sheet-plans', operationId: 'drawSheet', summary: 'A sheet of drawings as it would be: items without a place or a scale get one',
+        parameters: [new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['name', 'number', 'paper', 'items'], properties: [
+            new OA\Property(property: 'name', type: 'string'), new OA\Property(property: 'number', type: 'string'), new OA\Property(property: 'paper', type: 'string', enum: self::PAPERS),
+            new OA\Property(property: 'items', type: 'array', items: new OA\Items(ref: '#/components/schemas/WantedItem')),
+        ])),
+        responses: [
+            new OA\Response(response: 200, description: 'Its pages', content: new OA\JsonContent(ref: '#/components/schemas/DrawnSheet')),
+            new OA\Response(response: 422, description: 'Not so', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+        ])]
+    public function draw(Request $request, Project $project): JsonResponse
+    {
+        $body = new Fields($request->json()->all());
+        $drawings = $this->plans->drawings($project);
+        $number = static fn (Fields $f, string $name): ?float => $f->has($name) ? $f->number($name) : null;
+        $items = Arranged::place($drawings, UnitSheets::paper($body->string('paper')), array_map(static fn (Fields $f): array => [
+            'kind' => $f->string('kind'), 'ref' => $f->string('ref'), 'scale' => $number($f, 'scale'), 'x' => $number($f, 'x'), 'y' => $number($f, 'y')], $body->list('items')));
+        $plan = SheetPlan::from(new Fields(['id' => '', 'items' => $items] + $body->all()));
+
+        return new JsonResponse(['plan' => $plan->toArray(), 'size' => $plan->paper->size()] + $this->plans->pages($project, $drawings, $plan));
+    }
+
+    #[OA\Get(path: '/projects/{project}/exports/sheet-plans/{sheet}.{format}', operationId: 'exportSheetPlan', summary: 'A sheet of drawings as a file: SVG of one page, or PDF of them all',
+        parameters: [
+            new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
+            new OA\Parameter(name: 'sheet', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
+            new OA\Parameter(name: 'format', in: 'path', required: true, schema: new OA\Schema(type: 'string', enum: ['svg', 'pdf'])),
+            new OA\Parameter(name: 'page', in: 'query', description: 'of an SVG; 1 when left out', schema: new OA\Schema(type: 'integer')),
+        ],
+        responses: [
+            new OA\Response(response: 200, description: 'SVG or PDF', content: [new OA\MediaType(mediaType: 'image/svg+xml', schema: new OA\Schema(type: 'string')), new OA\MediaType(mediaType: 'application/pdf', schema: new OA\Schema(type: 'string', format: 'binary'))]),
+            new OA\Response(response: 404, description: 'None', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+        ])]
+    public function planFile(Request $request, Project $project, string $sheet, string $format): Response
+    {
+        $plan = $this->plans->find($project, $sheet) ?? abort(404);
+
+        return self::asFile($this->plans->pages($project, $this->plans->drawings($project), $plan)['pages'], 'sheet-'.$plan->number, $format, $request->integer('page', 1));
+    }
+
+    /** @param  list<string>  $pages */
+    private static function asFile(array $pages, string $name, string $format, int $page): Response
+    {
+        $content = $format === 'pdf' ? Pdf::of($pages === [] ? abort(404) : $pages) : $pages[$page - 1] ?? abort(404);
+
+        return new Response($content, 200, [
+            'Content-Type' => $format === 'pdf' ? 'application/pdf' : 'image/svg+xml',
+            'Content-Disposition' => sprintf('attachment; filename="%s%s.%s"', preg_replace('/[^\w.-]+/', '-', $name), $format === 'svg' && $page > 1 ? "-$page" : '', $format),
+        ]);
     }
 
     /** @return non-empty-list<string> */

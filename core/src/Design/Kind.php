@@ -21,6 +21,7 @@ enum Kind: string
     case Given = 'given';
     case Layout = 'layout';
     case Section = 'section';
+    case Sheet = 'sheet';
 
     /** Makes an element of this kind from its stored values. */
     public function make(Fields $fields): Element
@@ -38,6 +39,7 @@ enum Kind: string
             self::Given => GivenSchedule::from($fields),
             self::Layout => Layout::from($fields),
             self::Section => SectionLine::from($fields),
+            self::Sheet => SheetPlan::from($fields),
         };
     }
 
@@ -57,6 +59,7 @@ enum Kind: string
             self::Given => 'gi',
             self::Layout => 'la',
             self::Section => 'sl',
+            self::Sheet => 'sh',
         };
     }
 
@@ -67,6 +70,6 @@ enum Kind: string
      */
     public static function kept(): array
     {
-        return [self::Set->value => 'set', self::Given->value => 'given schedule', self::Layout->value => 'layout', self::Section->value => 'section'];
+        return [self::Set->value => 'set', self::Given->value => 'given schedule', self::Layout->value => 'layout', self::Section->value => 'section', self::Sheet->value => 'sheet'];
     }
 }

@@ -33,8 +33,9 @@ final class Elevation
      *
      * @param  array<string, Body>  $bodies
      * @param  list<Frontage>  $frontages
+     * @param  float  $letters  height of the texts, mm on the drawing
      */
-    public static function developed(Design $design, array $bodies, array $frontages): Drawing
+    public static function developed(Design $design, array $bodies, array $frontages, float $letters = 250.0): Drawing
     {
         $parts = $marks = [];
         foreach (self::offsets($frontages) as $i => $x) {
@@ -44,19 +45,19 @@ final class Elevation
         [$x0, $y0, $x1, $y1] = $drawing->bounds;
         foreach ($design->storeys->all as $storey) {
             $level = $design->storeys->floor($storey->id);
-            $marks[] = Shape::line(Layer::Level, [$x0 - 1500, $level, $x1 + 500, $level], true);
-            $marks[] = Shape::text($x0 - 2600, $level + $storey->height / 2, 250.0, $storey->name);
-            $marks[] = Shape::text($x0 - 2600, $level + 120, 180.0, sprintf('%+.3f', $level / 1000));
+            $marks[] = Shape::line(Layer::Level, [$x0 - $letters * 6, $level, $x1 + $letters * 2, $level], true);
+            $marks[] = Shape::text($x0 - $letters * 10, $level + $storey->height / 2, $letters, $storey->name);
+            $marks[] = Shape::text($x0 - $letters * 10, $level, $letters * 0.8, SectionLevels::level($level, $design->settings->units));
         }
         foreach (self::offsets($frontages) as $i => $x) {
             $f = $frontages[$i];
             if ($f->folds) {
-                $marks[] = Shape::line(Layer::Fold, [$x, $y0 - 800, $x, $y1 + 600], true);
+                $marks[] = Shape::line(Layer::Fold, [$x, $y0 - $letters * 3, $x, $y1 + $letters * 2.4], true);
             }
-            $marks[] = Shape::text($x + $f->width / 2, $y0 - 600, 300.0, $f->name);
+            $marks[] = Shape::text($x + $f->width / 2, $y0 - $letters * 2.4, $letters * 1.2, $f->name);
         }
 
-        return new Drawing($drawing->title, [$x0 - 4200, $y0 - 1000, $x1 + 600, $y1 + 800], [...$drawing->shapes, ...$marks], $drawing->symbols, $drawing->placements);
+        return new Drawing($drawing->title, [$x0 - $letters * 16, $y0 - $letters * 4, $x1 + $letters * 2.4, $y1 + $letters * 3.2], [...$drawing->shapes, ...$marks], $drawing->symbols, $drawing->placements);
     }
 
     /**

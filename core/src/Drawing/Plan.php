@@ -20,9 +20,10 @@ final class Plan
 
     /**
      * @param  array<string, Body>  $bodies
+     * @param  float  $letters  height of the texts, mm on the drawing
      * @return array{Drawing, array<string, list<Shape>>, list<string>} the walls, each opening's shapes by its id, and which wall each shape of the drawing is
      */
-    public static function of(Design $design, array $bodies, string $storey): array
+    public static function of(Design $design, array $bodies, string $storey, float $letters = self::LETTERS): array
     {
         $shapes = $openings = $walls = [];
         $bounds = [INF, INF, -INF, -INF];
@@ -35,7 +36,7 @@ final class Plan
                 if ($opening->storey === $storey) {
                     $placed = $design->places->of($opening);
                     $holes[] = [$placed->left, -1.0, $placed->right, -1.0, $placed->right, $body->wall->thickness + 1, $placed->left, $body->wall->thickness + 1];
-                    $openings[$opening->id] = self::opening($design, $body, $placed);
+                    $openings[$opening->id] = self::opening($design, $body, $placed, $letters);
                 }
             }
             $rings = [];
@@ -57,7 +58,7 @@ final class Plan
     }
 
     /** @return list<Shape> */
-    private static function opening(Design $design, Body $body, PlacedOpening $placed): array
+    private static function opening(Design $design, Body $body, PlacedOpening $placed, float $letters): array
     {
         $t = $body->wall->thickness;
         $width = $placed->right - $placed->left;
@@ -72,12 +73,15 @@ final class Plan
         $at = $body->surface->inPlan($placed->left);
         $floor = $design->storeys->floor($placed->opening->storey);
         $units = $design->settings->units;
-        $beside = $body->surface->inPlan(($placed->left + $placed->right) / 2, -self::LETTERS * 3);
+        $beside = $body->surface->inPlan(($placed->left + $placed->right) / 2, -$letters * 3);
+        $within = $body->surface->inPlan(($placed->left + $placed->right) / 2, $t + $letters * 2);
+        $mark = $placed->opening->mark ?? ($placed->opening->type === null ? '' : $design->type($placed->opening->type)->mark);
 
         return [
             ...array_map(static fn (Shape $s): Shape => $s->placed($at->x, $at->y, $body->surface->angle()), $shapes),
-            Shape::text($beside->x, $beside->y + self::LETTERS * 0.65, self::LETTERS, 'H '.Length::format($placed->head - $floor, $units)),
-            Shape::text($beside->x, $beside->y - self::LETTERS * 0.65, self::LETTERS, 'S '.Length::format($placed->sill - $floor, $units)),
+            Shape::text($beside->x, $beside->y + $letters * 0.65, $letters, 'H '.Length::format($placed->head - $floor, $units)),
+            Shape::text($beside->x, $beside->y - $letters * 0.65, $letters, 'S '.Length::format($placed->sill - $floor, $units)),
+            ...($mark === '' ? [] : [Shape::text($within->x, $within->y, $letters, $mark)]),
         ];
     }
 }

@@ -187,6 +187,9 @@ final readonly class Report
             }
             array_push($out[$alike]['elements'], ...$row['elements']);
             foreach ($summed as $key) {
+                if (! isset($row['values'][$key]) && ! isset($out[$alike]['values'][$key])) {
+                    continue;
+                }
                 $out[$alike]['values'][$key] = self::number($out[$alike]['values'][$key] ?? null) + self::number($row['values'][$key] ?? null);
             }
         }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Sheet;
 
+use Isleward\Core\Drawing\Drawing;
+use Isleward\Core\Drawing\Layer;
 use Isleward\Core\Drawing\Shape;
 use Isleward\Core\Exchange\SvgPath;
 
@@ -63,6 +65,35 @@ final class Page
             }
         }
         $this->body .= "</g>\n";
+    }
+
+    public function circle(float $x, float $y, float $radius, float $weight = 0.18): void
+    {
+        $this->body .= sprintf('<circle cx="%s" cy="%s" r="%s" fill="none" stroke="%s" stroke-width="%s"/>', SvgPath::n($x), SvgPath::n($y), SvgPath::n($radius), self::INK, SvgPath::n($weight))."\n";
+    }
+
+    /**
+     * A whole drawing with its placed symbols and its texts.
+     *
+     * @param  float  $x  where its upper left corner lies, mm of paper
+     * @param  float  $scale  100 for 1:100
+     */
+    public function whole(Drawing $drawing, float $x, float $y, float $scale): void
+    {
+        [$left, , , $top] = $drawing->bounds;
+        [$ox, $oy] = [$x - $left / $scale, $y + $top / $scale];
+        $under = array_values(array_filter($drawing->shapes, static fn (Shape $s): bool => $s->kind !== 'text' && $s->layer === Layer::Face));
+        $this->drawing($under, $ox, $oy, $scale);
+        foreach ($drawing->placements as $p) {
+            $this->drawing($drawing->symbols[$p->symbol], $ox + $p->x / $scale, $oy - $p->y / $scale, $scale);
+        }
+        $this->drawing(array_values(array_filter($drawing->shapes, static fn (Shape $s): bool => $s->kind !== 'text' && $s->layer !== Layer::Face)), $ox, $oy, $scale);
+        foreach ($drawing->shapes as $shape) {
+            if ($shape->kind === 'text') {
+                [$tx, $ty, $height] = $shape->rings[0];
+                $this->text($ox + $tx / $scale, $oy - $ty / $scale + $height / $scale * 0.35, $height / $scale, $shape->text, 'middle', halo: true);
+            }
+        }
     }
 
     public function svg(): string

@@ -20,6 +20,7 @@ final readonly class TitleBlock
         private string $units,
         private string $date,
         private string $sheet,
+        private string $revision = '',
     ) {
     }
 
@@ -35,8 +36,8 @@ final readonly class TitleBlock
         $page->text($x + 2, $y + 15, 2.0, 'Title', faint: true);
         $page->text($x + 2, $y + 19.5, 3.2, $this->title, strong: true);
         $page->line($x, $y + 21.5, $x + $width, $y + 21.5);
-        foreach ([['Scale', $this->scale], ['Lengths in', $this->units], ['Date', $this->date], ['Sheet', $this->sheet]] as $i => [$name, $value]) {
-            $at = $x + $width * $i / 4;
+        foreach ([['Scale', $this->scale], ['Lengths in', $this->units], ['Date', $this->date], ['Revision', $this->revision === '' ? '–' : $this->revision], ['Sheet', $this->sheet]] as $i => [$name, $value]) {
+            $at = $x + $width * [0.0, 0.17, 0.41, 0.65, 0.78][$i];
             if ($i > 0) {
                 $page->line($at, $y + 21.5, $at, $y + self::HEIGHT);
             }

@@ -20,7 +20,7 @@ final class PlanTest extends TestCase
         $window = $house->place(['left' => 2000, 'setback' => 90, 'type' => $house->type('W-03')->id], wall: 1);
         [$walls, $openings] = Plan::of($house->design, Bodies::of($house->design), $house->storey(0));
         self::assertSame([1, 2, 1, 1], array_map(static fn (Shape $s): int => count($s->rings), $walls->shapes));
-        self::assertSame(['H 2'."\u{202F}".'350', 'S 900'], array_values(array_filter(array_map(static fn (Shape $s): string => $s->text, $openings[$window->id]))));
+        self::assertSame(['H 2'."\u{202F}".'350', 'S 900', 'W-03'], array_values(array_filter(array_map(static fn (Shape $s): string => $s->text, $openings[$window->id]))));
         foreach ($openings[$window->id] as $shape) {
             if ($shape->layer === Layer::Frame) {
                 [$x0, $x1] = [min(self::xs($shape)), max(self::xs($shape))];

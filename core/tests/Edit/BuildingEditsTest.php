@@ -287,6 +287,8 @@ final class BuildingEditsTest extends TestCase
             'layout.remove' => ['id' => $kept(Kind::Layout)],
             'section.keep' => ['name' => 'X'.mt_rand(), 'fromX' => mt_rand(-900, 900) / 7, 'fromY' => -1000, 'toX' => mt_rand(0, 9000), 'toY' => 9000],
             'section.remove' => ['id' => $kept(Kind::Section)],
+            'sheet.keep' => ['name' => 'T', 'number' => 'A'.mt_rand(), 'paper' => $pick(['A3', 'ANSI-D']), 'items' => [['kind' => 'plan', 'ref' => $storey, 'scale' => $pick([50, 96]), 'x' => mt_rand(0, 900) / 7, 'y' => 20]]],
+            'sheet.remove' => ['id' => $kept(Kind::Sheet)],
             'opening.number' => ['text' => $pick(['{storey}.{n}', '{type}/{n}', '']), 'order' => $pick(['storey', 'along']), 'start' => mt_rand(0, 9)] + $pick([[], ['ids' => $openings], ['keep' => true]]),
             'type.from-lines' => ['fit' => 'fitting', 'lines' => [['mark' => 'G-'.mt_rand(0, 9), 'kind' => $pick(['pair of doors', 'fixed', 'tilt and turn', 'xyz']), 'width' => 900.5, 'height' => mt_rand(500, 2500), 'sill' => $pick([null, 100])]]],
             'set.remove' => ['id' => $kept(Kind::Set, 'se-none')],

@@ -514,8 +514,42 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Draw the sheets of unit types into one file; it goes on as a task, whose file can be fetched when it is done */
+        /** Draw sheets into one file; it goes on as a task, whose file can be fetched when it is done */
         post: operations["makeSheets"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/projects/{project}/sheet-plans": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A sheet of drawings as it would be: items without a place or a scale get one */
+        post: operations["drawSheet"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/projects/{project}/exports/sheet-plans/{sheet}.{format}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A sheet of drawings as a file: SVG of one page, or PDF of them all */
+        get: operations["exportSheetPlan"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -914,6 +948,7 @@ export interface components {
             givens: components["schemas"]["GivenSchedule"][];
             layouts: components["schemas"]["Layout"][];
             sections: components["schemas"]["SectionLine"][];
+            sheets: components["schemas"]["SheetPlan"][];
             types: components["schemas"]["RackType"][];
         };
         NamedSet: {
@@ -1340,6 +1375,46 @@ export interface components {
             drawing: components["schemas"]["Drawing"];
             line: components["schemas"]["SectionLine"];
             openings: components["schemas"]["CutOpening"][];
+        };
+        SheetItem: {
+            /** @enum {string} */
+            kind: "elevation" | "plan" | "section" | "schedule";
+            /** @description Frontage, “outside”, “inside”, storey, section line or layout */
+            ref: string;
+            scale: number;
+            x: number;
+            y: number;
+        };
+        WantedItem: {
+            /** @enum {string} */
+            kind: "elevation" | "plan" | "section" | "schedule";
+            ref: string;
+            scale?: number | null;
+            x?: number | null;
+            y?: number | null;
+        };
+        SheetPlan: {
+            id: string;
+            name: string;
+            number: string;
+            /** @enum {string} */
+            paper: "A4" | "A3" | "A2" | "A1" | "A0" | "ANSI-A" | "ANSI-B" | "ANSI-C" | "ANSI-D" | "ANSI-E";
+            items: components["schemas"]["SheetItem"][];
+        };
+        SheetBlock: {
+            title: string;
+            x: number;
+            y: number;
+            width: number;
+            height: number;
+            problem: string | null;
+        };
+        DrawnSheet: {
+            plan: components["schemas"]["SheetPlan"];
+            /** @description Width and height of the paper, mm */
+            size: number[];
+            pages: string[];
+            blocks: components["schemas"]["SheetBlock"][];
         };
     };
     responses: never;
@@ -1788,7 +1863,7 @@ export interface operations {
             path: {
                 project: string;
                 layout: string;
-                format: "csv" | "xlsx";
+                format: "csv" | "xlsx" | "pdf";
             };
             cookie?: never;
         };
@@ -2436,7 +2511,7 @@ export interface operations {
         parameters: {
             query?: {
                 /** @description A3 when left out */
-                paper?: "A4" | "A3" | "A2" | "A1" | "ANSI-A" | "ANSI-B" | "ANSI-C";
+                paper?: "A4" | "A3" | "A2" | "A1" | "A0" | "ANSI-A" | "ANSI-B" | "ANSI-C" | "ANSI-D" | "ANSI-E";
             };
             header?: never;
             path: {
@@ -2472,7 +2547,7 @@ export interface operations {
     exportSheet: {
         parameters: {
             query?: {
-                paper?: "A4" | "A3" | "A2" | "A1" | "ANSI-A" | "ANSI-B" | "ANSI-C";
+                paper?: "A4" | "A3" | "A2" | "A1" | "A0" | "ANSI-A" | "ANSI-B" | "ANSI-C" | "ANSI-D" | "ANSI-E";
                 /** @description of an SVG; 1 when left out */
                 page?: number;
             };
@@ -2519,10 +2594,13 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": {
-                    /** @description of types; all when left out */
+                    /** @description of sheets and of unit types; all when left out */
                     ids?: string[];
-                    /** @enum {string} */
-                    paper: "A4" | "A3" | "A2" | "A1" | "ANSI-A" | "ANSI-B" | "ANSI-C";
+                    /**
+                     * @description for the unit types
+                     * @enum {string}
+                     */
+                    paper: "A4" | "A3" | "A2" | "A1" | "A0" | "ANSI-A" | "ANSI-B" | "ANSI-C" | "ANSI-D" | "ANSI-E";
                     /**
                      * @description one PDF, or an archive of SVG files
                      * @enum {string}
@@ -2543,6 +2621,84 @@ export interface operations {
             };
             /** @description Cannot be drawn */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    drawSheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    name: string;
+                    number: string;
+                    /** @enum {string} */
+                    paper: "A4" | "A3" | "A2" | "A1" | "A0" | "ANSI-A" | "ANSI-B" | "ANSI-C" | "ANSI-D" | "ANSI-E";
+                    items: components["schemas"]["WantedItem"][];
+                };
+            };
+        };
+        responses: {
+            /** @description Its pages */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DrawnSheet"];
+                };
+            };
+            /** @description Not so */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    exportSheetPlan: {
+        parameters: {
+            query?: {
+                /** @description of an SVG; 1 when left out */
+                page?: number;
+            };
+            header?: never;
+            path: {
+                project: string;
+                sheet: string;
+                format: "svg" | "pdf";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description SVG or PDF */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/svg+xml": string;
+                    "application/pdf": string;
+                };
+            };
+            /** @description None */
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };

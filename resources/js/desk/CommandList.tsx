@@ -63,7 +63,7 @@ export function CommandList() {
                       ]
                     : []),
                 ...data.project.types.map((t) => ({ name: `${t.mark} ${t.name} at the bench`, run: () => void navigate(`/projects/${data.id}/bench/${t.id}`) })),
-                { name: 'Sheets of the unit types', run: () => void navigate(`/projects/${data.id}/sheets`) },
+                { name: 'Sheets', run: () => void navigate(`/projects/${data.id}/sheets`) },
                 ...exportsOffered.map((e) => ({ name: `Export: ${e.label}`, run: () => download(data.id, e.file) })),
                 { name: 'Settings of the project', run: () => desk.set({ settings: true }) },
             ],

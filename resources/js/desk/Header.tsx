@@ -49,6 +49,9 @@ export function Header() {
             <Button aria-pressed={schedules} className={schedules ? 'border-tide text-tide' : ''} onClick={() => set({ schedules: !schedules })}>
                 Schedules
             </Button>
+            <Link to={`/projects/${data.id}/sheets`} className="inline-flex min-h-8 items-center rounded border border-hairline bg-sheet px-3 text-[13px] hover:border-tide hover:text-tide">
+                Sheets
+            </Link>
             <Menu trigger={<Button look="main">Export</Button>} items={exportsOffered.map((e) => ({ label: e.label, onSelect: () => download(data.id, e.file) }))} />
         </header>
     );

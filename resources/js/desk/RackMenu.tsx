@@ -40,7 +40,7 @@ export function RackMenu() {
                     { label: 'Bring units from a file…', note: 'JSON', onSelect: () => file.current?.click() },
                     { label: 'Take the units along in a file', note: 'JSON', onSelect: () => download(data.id, 'types.json') },
                     'line',
-                    { label: 'Unit sheets…', note: 'SVG, PDF', onSelect: () => void navigate(`/projects/${data.id}/sheets`) },
+                    { label: 'Unit sheets…', note: 'SVG, PDF', onSelect: () => void navigate(`/projects/${data.id}/sheets?type=${data.project.types[0]?.id ?? ''}`) },
                 ]}
             />
             <input

@@ -1,7 +1,7 @@
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
+import { useQuery } from '@tanstack/react-query';
+import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
-import { api, type Paper, type RackType } from '../api/client';
+import { api, type Paper } from '../api/client';
 import { DataProvider, useData } from '../desk/data';
 import { Going } from '../desk/Going';
 import { download } from '../desk/exporting';
@@ -10,18 +10,11 @@ import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
 import { Mark } from '../ui/Mark';
 import { complain, tell } from '../ui/notices';
+import { Page } from './Page';
+import { PlanSheet } from './PlanSheet';
+import { papers } from './papers';
 
-const papers: { value: Paper; label: string }[] = [
-    { value: 'A4', label: 'A4' },
-    { value: 'A3', label: 'A3' },
-    { value: 'A2', label: 'A2' },
-    { value: 'A1', label: 'A1' },
-    { value: 'ANSI-A', label: 'ANSI A' },
-    { value: 'ANSI-B', label: 'ANSI B' },
-    { value: 'ANSI-C', label: 'ANSI C' },
-];
-
-/** The sheets of the unit types: one to look at, one or all of them to take along. */
+/** Sheets of drawings and of the unit types: one to arrange or look at, one or all of them to take along. */
 export function SheetsPage() {
     const { project } = useParams();
     return (
@@ -38,16 +31,15 @@ function Sheets() {
     const [zoom, setZoom] = useState('1');
     const [ticked, setTicked] = useState<string[]>([]);
     const { types } = data.project;
-    const shown = types.find((t) => t.id === search.get('type')) ?? types[0];
-    const sheet = useQuery({
-        queryKey: ['project', data.id, 'sheet', shown?.id, shown?.hash, data.project.number, paper],
-        queryFn: () => api.unitSheet(data.id, shown!.id, paper),
-        enabled: shown !== undefined,
-        placeholderData: keepPreviousData,
-    });
+    const plans = [...data.project.sheets].sort((a, b) => a.number.localeCompare(b.number, undefined, { numeric: true }));
+    const asked = search.get('sheet') ?? search.get('type');
+    const plan = plans.find((s) => s.id === asked) ?? (asked && types.some((t) => t.id === asked) ? undefined : plans[0]);
+    const type = plan ? undefined : (types.find((t) => t.id === asked) ?? types[0]);
+    const shown = plan?.id ?? type?.id;
+    const many = ticked.length > 0 ? `The ${ticked.length} ticked` : 'All';
 
     useEffect(() => {
-        document.title = `Unit sheets · ${data.project.settings.name} · Isleward`;
+        document.title = `Sheets · ${data.project.settings.name} · Isleward`;
     }, [data.project.settings.name]);
 
     const write = async (format: 'pdf' | 'zip') => {
@@ -55,20 +47,30 @@ function Sheets() {
         try {
             const task = await followTask(
                 data.id,
-                `the sheets of ${ids ? ids.length : types.length} unit types`,
+                `${ids ? ids.length : plans.length + types.length} sheets`,
                 api.makeSheets(data.id, { paper, format, ...(ids ? { ids } : {}) }),
             );
             const link = document.createElement('a');
             link.href = `/api/projects/${data.id}/tasks/${task.id}/file`;
             link.download = task.file!.name;
             link.click();
-            tell(`${task.file!.sheets} sheets are in ${task.file!.name}.`);
+            tell(`${task.file!.sheets} pages are in ${task.file!.name}.`);
         } catch (problem) {
             complain(problem);
         }
     };
-    const many = ticked.length > 0 ? `The ${ticked.length} ticked` : 'All';
 
+    const add = async () => {
+        const numbers = new Set(plans.map((s) => s.number));
+        const number = Array.from({ length: 999 }, (_, i) => `A-${String(i + 1).padStart(2, '0')}`).find((n) => !numbers.has(n));
+        const outcome = await data.edit('sheet.keep', { name: 'New sheet', number, paper, items: [] });
+        if (outcome?.chosen[0]) setSearch({ sheet: outcome.chosen[0] }, { replace: true });
+    };
+
+    const entries = [
+        ...plans.map((s) => ({ id: s.id, mark: s.number, name: s.name, group: 'sheets' as const })),
+        ...types.map((t) => ({ id: t.id, mark: t.mark, name: t.name, group: 'types' as const })),
+    ];
     return (
         <div className="flex h-full flex-col">
             <header className="flex h-[46px] shrink-0 items-center gap-3 border-b border-hairline bg-sheet px-3">
@@ -79,9 +81,9 @@ function Sheets() {
                 >
                     <Mark size={26} /> Desk
                 </Link>
-                <h1 className="font-semibold">Unit sheets</h1>
+                <h1 className="font-semibold">Sheets</h1>
                 <span className="text-quiet">
-                    on <Choice label="Paper" value={paper} options={papers} onChange={(to) => setPaper(to as Paper)} />, shown{' '}
+                    shown{' '}
                     <Choice
                         label="Shown"
                         value={zoom}
@@ -92,15 +94,22 @@ function Sheets() {
                         ]}
                         onChange={setZoom}
                     />
+                    , unit types on <Choice label="Paper" value={paper} options={papers} onChange={(to) => setPaper(to as Paper)} />
                 </span>
                 <span className="grow" />
                 {shown && (
                     <>
                         <span className="text-quiet">This sheet</span>
-                        <Button small onClick={() => download(data.id, `sheets/${shown.id}.svg?paper=${paper}`)}>
+                        <Button
+                            small
+                            onClick={() => download(data.id, plan ? `sheet-plans/${plan.id}.svg` : `sheets/${shown}.svg?paper=${paper}`)}
+                        >
                             SVG
                         </Button>
-                        <Button small onClick={() => download(data.id, `sheets/${shown.id}.pdf?paper=${paper}`)}>
+                        <Button
+                            small
+                            onClick={() => download(data.id, plan ? `sheet-plans/${plan.id}.pdf` : `sheets/${shown}.pdf?paper=${paper}`)}
+                        >
                             PDF
                         </Button>
                         <span className="h-5 border-l border-hairline" />
@@ -112,113 +121,136 @@ function Sheets() {
                 )}
             </header>
             <main className="flex min-h-0 grow">
-                <TypeList
-                    types={types}
-                    shown={shown?.id}
+                <SheetList
+                    entries={entries}
+                    shown={shown}
                     ticked={ticked}
-                    onShow={(id) => setSearch({ type: id }, { replace: true })}
+                    onShow={(id) => setSearch(id.startsWith('ty') ? { type: id } : { sheet: id }, { replace: true })}
                     onTick={setTicked}
+                    onAdd={data.mayEdit ? () => void add() : null}
                 />
-                <div
-                    className="min-w-0 grow overflow-auto bg-paper p-4"
-                    tabIndex={0}
-                    aria-label={shown ? `Sheet of ${shown.mark}` : 'Sheet'}
-                    data-busy={sheet.isFetching}
-                >
-                    {!shown && (
-                        <p className="p-6 text-quiet">
-                            There are no unit types in this project, so there is nothing to draw.{' '}
-                            <Link className="text-tide underline" to={`/projects/${data.id}/bench/new`}>
-                                Make one at the bench
-                            </Link>
-                        </p>
-                    )}
-                    {sheet.isError && (
-                        <p role="alert" className="border-l-3 border-buoy bg-buoy-wash px-3 py-2 text-buoy">
-                            {sheet.error.message}
-                        </p>
-                    )}
-                    {!sheet.isError && sheet.data?.pages.map((svg, i) => <Page key={i} svg={svg} zoom={Number(zoom)} />)}
-                </div>
+                {plan && <PlanSheet key={plan.id} plan={plan} zoom={Number(zoom)} onGone={() => setSearch({}, { replace: true })} />}
+                {!plan && <UnitSheet id={type?.id} paper={paper} zoom={Number(zoom)} />}
             </main>
             <Going />
         </div>
     );
 }
 
-/** A page as it will be on paper, as wide as there is room. Our server writes it, with all text escaped and no scripts. */
-function Page({ svg, zoom }: { svg: string; zoom: number }) {
-    const markup = useMemo(() => ({ __html: svg.slice(svg.indexOf('<svg')) }), [svg]);
+/** The sheet of a unit type, page by page. */
+function UnitSheet({ id, paper, zoom }: { id: string | undefined; paper: Paper; zoom: number }) {
+    const data = useData();
+    const type = data.project.types.find((t) => t.id === id);
+    const sheet = useQuery({
+        queryKey: ['project', data.id, 'sheet', id, type?.hash, data.project.number, paper],
+        queryFn: () => api.unitSheet(data.id, id!, paper),
+        enabled: id !== undefined,
+        placeholderData: (old) => old,
+    });
     return (
         <div
-            className="mb-4 border border-hairline bg-white shadow-sm [&>svg]:block [&>svg]:h-auto [&>svg]:w-full"
-            data-page
-            style={{ width: `${zoom * 100}%` }}
-            dangerouslySetInnerHTML={markup}
-        />
+            className="min-w-0 grow overflow-auto bg-paper p-4"
+            tabIndex={0}
+            aria-label={type ? `Sheet of ${type.mark}` : 'Sheet'}
+            data-busy={sheet.isFetching}
+        >
+            {!id && (
+                <p className="p-6 text-quiet">
+                    There are no sheets and no unit types in this project, so there is nothing to draw.{' '}
+                    <Link className="text-tide underline" to={`/projects/${data.id}/bench/new`}>
+                        Make a unit at the bench
+                    </Link>
+                </p>
+            )}
+            {sheet.isError && (
+                <p role="alert" className="border-l-3 border-buoy bg-buoy-wash px-3 py-2 text-buoy">
+                    {sheet.error.message}
+                </p>
+            )}
+            {!sheet.isError && sheet.data?.pages.map((svg, i) => <Page key={i} svg={svg} zoom={zoom} />)}
+        </div>
     );
 }
 
-function TypeList({
-    types,
-    shown,
-    ticked,
-    onShow,
-    onTick,
-}: {
-    types: RackType[];
+type Entry = { id: string; mark: string; name: string; group: 'sheets' | 'types' };
+type ListProps = {
+    entries: Entry[];
     shown: string | undefined;
     ticked: string[];
     onShow: (id: string) => void;
     onTick: (ids: string[]) => void;
-}) {
-    const list = useRef<HTMLUListElement>(null);
+    onAdd: (() => void) | null;
+};
+
+function SheetList({ entries, shown, ticked, onShow, onTick, onAdd }: ListProps) {
+    const list = useRef<HTMLDivElement>(null);
     const walk = (event: KeyboardEvent) => {
         const by = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0;
-        const next = types[types.findIndex((t) => t.id === shown) + by];
+        const next = entries[entries.findIndex((t) => t.id === shown) + by];
         if (by === 0 || !next) return;
         event.preventDefault();
         onShow(next.id);
         list.current?.querySelector<HTMLElement>(`[data-type="${next.id}"]`)?.focus();
     };
     return (
-        <nav aria-label="Unit types" className="flex w-64 shrink-0 flex-col border-r border-hairline bg-sheet">
+        <nav aria-label="All sheets" className="flex w-64 shrink-0 flex-col border-r border-hairline bg-sheet">
             <p className="flex justify-between border-b border-hairline px-3 py-1.5 text-xs text-quiet">
-                <span>{ticked.length > 0 ? `${ticked.length} of ${types.length} ticked` : `${types.length} unit types`}</span>
-                {types.length > 0 && (
+                <span>{ticked.length > 0 ? `${ticked.length} of ${entries.length} ticked` : `${entries.length} sheets`}</span>
+                {entries.length > 0 && (
                     <button
                         type="button"
                         className="text-tide underline"
-                        onClick={() => onTick(ticked.length > 0 ? [] : types.map((t) => t.id))}
+                        onClick={() => onTick(ticked.length > 0 ? [] : entries.map((t) => t.id))}
                     >
                         {ticked.length > 0 ? 'Tick none' : 'Tick all'}
                     </button>
                 )}
             </p>
-            <ul ref={list} className="min-h-0 grow overflow-auto py-1" onKeyDown={walk}>
-                {types.map((t) => (
-                    <li key={t.id} className={`flex items-center gap-2 px-3 ${t.id === shown ? 'bg-tide-wash' : ''}`}>
-                        <input
-                            type="checkbox"
-                            aria-label={`Tick ${t.mark}`}
-                            checked={ticked.includes(t.id)}
-                            onChange={(e) => onTick(e.target.checked ? [...ticked, t.id] : ticked.filter((id) => id !== t.id))}
-                            className="accent-(--tide)"
-                        />
-                        <button
-                            type="button"
-                            data-type={t.id}
-                            aria-current={t.id === shown}
-                            tabIndex={t.id === shown ? 0 : -1}
-                            onClick={() => onShow(t.id)}
-                            className="flex min-h-7 min-w-0 grow items-baseline gap-2 text-left"
-                        >
-                            <b className="w-11 shrink-0">{t.mark}</b>
-                            <span className="truncate">{t.name}</span>
-                        </button>
-                    </li>
+            <div ref={list} className="min-h-0 grow overflow-auto py-1" onKeyDown={walk}>
+                {(['sheets', 'types'] as const).map((group) => (
+                    <section key={group} aria-label={group === 'sheets' ? 'Sheets of drawings' : 'Unit types'}>
+                        <h2 className="flex items-center justify-between px-3 pt-2 pb-1 text-xs text-quiet">
+                            {group === 'sheets' ? 'Sheets of drawings' : 'Unit types'}
+                            {group === 'sheets' && onAdd && (
+                                <Button small onClick={onAdd}>
+                                    New sheet
+                                </Button>
+                            )}
+                        </h2>
+                        {group === 'sheets' && !entries.some((e) => e.group === 'sheets') && (
+                            <p className="px-3 pb-1 text-xs text-quiet">None yet: elevations, plans, sections and schedules go on one.</p>
+                        )}
+                        <ul>
+                            {entries
+                                .filter((e) => e.group === group)
+                                .map((t) => (
+                                    <li key={t.id} className={`flex items-center gap-2 px-3 ${t.id === shown ? 'bg-tide-wash' : ''}`}>
+                                        <input
+                                            type="checkbox"
+                                            aria-label={`Tick ${t.mark}`}
+                                            checked={ticked.includes(t.id)}
+                                            onChange={(e) =>
+                                                onTick(e.target.checked ? [...ticked, t.id] : ticked.filter((id) => id !== t.id))
+                                            }
+                                            className="accent-(--tide)"
+                                        />
+                                        <button
+                                            type="button"
+                                            data-type={t.id}
+                                            aria-current={t.id === shown}
+                                            tabIndex={t.id === shown ? 0 : -1}
+                                            onClick={() => onShow(t.id)}
+                                            className="flex min-h-7 min-w-0 grow items-center gap-2 text-left"
+                                        >
+                                            <b className="w-11 shrink-0">{t.mark}</b>
+                                            <span className="truncate">{t.name}</span>
+                                        </button>
+                                    </li>
+                                ))}
+                        </ul>
+                    </section>
                 ))}
-            </ul>
+            </div>
         </nav>
     );
 }

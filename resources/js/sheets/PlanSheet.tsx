@@ -1,0 +1,288 @@
+import { useQuery } from '@tanstack/react-query';
+import { useRef, useState, type PointerEvent as ReactPointerEvent } from 'react';
+import { api, type DrawnSheet, type SheetPlan, type WantedItem } from '../api/client';
+import { useData } from '../desk/data';
+import { Button } from '../ui/Button';
+import { Choice } from '../ui/Choice';
+import { Menu } from '../ui/Menu';
+import { complain, tell } from '../ui/notices';
+import { Page } from './Page';
+import { papers, scales } from './papers';
+
+/** A sheet of drawings: they are put on it, dragged, scaled and taken off; what overlaps or runs over the border is said. */
+export function PlanSheet({ plan, zoom, onGone }: { plan: SheetPlan; zoom: number; onGone: () => void }) {
+    const data = useData();
+    const [chosen, setChosen] = useState<number | null>(null);
+    const [drag, setDrag] = useState<{ index: number; dx: number; dy: number } | null>(null);
+    const { name, number, paper, items } = plan;
+    const drawn = useQuery({
+        queryKey: ['project', data.id, 'sheet', plan.id, { name, number, paper, items }, data.project.number],
+        queryFn: () => api.drawSheet(data.id, { name, number, paper, items }),
+        placeholderData: (old) => old,
+    });
+    const keep = (part: Partial<Pick<SheetPlan, 'name' | 'number' | 'paper' | 'items'>>) =>
+        data.edit('sheet.keep', { id: plan.id, ...part });
+    /** Has the server find a scale and a place for what has none. */
+    const put = async (next: WantedItem[]) => {
+        try {
+            const found = await api.drawSheet(data.id, { name, number, paper, items: next });
+            await keep({ items: found.plan.items });
+            setChosen(next.length - 1);
+            const problem = found.blocks.at(-1)?.problem;
+            if (problem) tell(`There is no free place for it: ${problem.charAt(0).toLowerCase()}${problem.slice(1)}`);
+        } catch (problem) {
+            complain(problem);
+        }
+    };
+    const change = (index: number, part: Partial<SheetPlan['items'][number]>) =>
+        keep({ items: items.map((item, i) => (i === index ? { ...item, ...part } : item)) });
+    const off = (index: number) => {
+        setChosen(null);
+        void keep({ items: items.filter((_, i) => i !== index) });
+    };
+    const { frontages, storeys, sections, layouts, settings } = data.project;
+    const offered: [string, { label: string; kind: WantedItem['kind']; ref: string }[]][] = [
+        [
+            'Elevation',
+            [
+                { label: 'All of the outside, unfolded', kind: 'elevation', ref: 'outside' },
+                ...(frontages.some((f) => f.inner) ? [{ label: 'Inner walls', kind: 'elevation' as const, ref: 'inside' }] : []),
+                ...frontages.map((f) => ({ label: f.name, kind: 'elevation' as const, ref: f.id })),
+            ],
+        ],
+        ['Plan', storeys.map((s) => ({ label: s.name, kind: 'plan', ref: s.id }))],
+        ['Section', sections.map((s) => ({ label: s.name, kind: 'section', ref: s.id }))],
+        [
+            'Schedule',
+            [
+                { label: 'Openings by type', kind: 'schedule', ref: 'by-type' },
+                { label: 'Each opening', kind: 'schedule', ref: 'each' },
+                { label: 'Unit types', kind: 'schedule', ref: 'types' },
+                { label: 'Walls', kind: 'schedule', ref: 'walls' },
+                ...layouts.map((l) => ({ label: l.name, kind: 'schedule' as const, ref: l.id })),
+            ],
+        ],
+    ];
+    const problems = drawn.data?.blocks.filter((b) => b.problem) ?? [];
+    const picked = chosen === null ? undefined : items[chosen];
+    return (
+        <div className="flex min-w-0 grow flex-col" data-busy={drawn.isFetching}>
+            <div className="flex flex-wrap items-center gap-x-3 gap-y-1 border-b border-hairline bg-sheet px-4 py-1.5">
+                <Kept label="Number" value={number} wide={4} fixed={!data.mayEdit} onKeep={(v) => keep({ number: v })} />
+                <Kept label="Title" value={name} wide={14} fixed={!data.mayEdit} onKeep={(v) => keep({ name: v })} />
+                <span>
+                    on{' '}
+                    <Choice
+                        label="Paper of this sheet"
+                        value={paper}
+                        options={papers}
+                        disabled={!data.mayEdit}
+                        onChange={(to) => void keep({ paper: to as SheetPlan['paper'] })}
+                    />
+                </span>
+                {data.mayEdit && (
+                    <>
+                        <span className="text-quiet">put on:</span>
+                        {offered
+                            .filter(([, all]) => all.length > 0)
+                            .map(([label, all]) => (
+                                <Menu
+                                    key={label}
+                                    align="start"
+                                    trigger={<Button small>{label}</Button>}
+                                    items={all.map((o) => ({
+                                        label: o.label,
+                                        onSelect: () => void put([...items, { kind: o.kind, ref: o.ref }]),
+                                    }))}
+                                />
+                            ))}
+                        {picked && (
+                            <span className="flex items-center gap-2 border-l border-hairline pl-3">
+                                <b>{drawn.data?.blocks[chosen!]?.title}</b>
+                                {picked.kind !== 'schedule' && (
+                                    <Choice
+                                        label="Scale"
+                                        value={String(picked.scale)}
+                                        options={scales(settings.units === 'ft-in')}
+                                        onChange={(s) => void change(chosen!, { scale: Number(s) })}
+                                    />
+                                )}
+                                <Button small onClick={() => off(chosen!)}>
+                                    Take off
+                                </Button>
+                            </span>
+                        )}
+                        <span className="grow" />
+                        <Button
+                            small
+                            look="danger"
+                            onClick={() =>
+                                void data.edit('sheet.remove', { id: plan.id }).then((done) => {
+                                    if (!done) return;
+                                    onGone();
+                                    tell(`${done.summary}.`, { label: 'Undo', run: () => void data.undo() });
+                                })
+                            }
+                        >
+                            Remove the sheet
+                        </Button>
+                    </>
+                )}
+            </div>
+            {problems.length > 0 && (
+                <p className="bg-buoy-wash px-4 py-1 text-buoy" role="status">
+                    {problems.map((b) => `${b.title}: ${b.problem}`).join(' ')}
+                </p>
+            )}
+            <div className="min-h-0 grow overflow-auto bg-paper p-4" tabIndex={0} aria-label={`Sheet ${number}`}>
+                {drawn.isError && (
+                    <p role="alert" className="border-l-3 border-buoy bg-buoy-wash px-3 py-2 text-buoy">
+                        {drawn.error.message}
+                    </p>
+                )}
+                {items.length === 0 && data.mayEdit && (
+                    <p className="pb-3 text-quiet">
+                        An empty sheet: put elevations, plans, sections and schedules on it from the row above, then drag them where they
+                        belong.
+                    </p>
+                )}
+                {drawn.data?.pages.map((svg, i) => (
+                    <Page key={i} svg={svg} zoom={zoom}>
+                        {i === 0 && (
+                            <Blocks
+                                sheet={drawn.data}
+                                chosen={chosen}
+                                drag={drag}
+                                mayEdit={data.mayEdit}
+                                onChoose={setChosen}
+                                onDrag={setDrag}
+                                onMoved={(index, x, y) => void change(index, { x, y }).then(() => setDrag(null))}
+                                onOff={off}
+                            />
+                        )}
+                    </Page>
+                ))}
+            </div>
+        </div>
+    );
+}
+
+type BlocksProps = {
+    sheet: DrawnSheet;
+    chosen: number | null;
+    drag: { index: number; dx: number; dy: number } | null;
+    mayEdit: boolean;
+    onChoose: (index: number | null) => void;
+    onDrag: (drag: { index: number; dx: number; dy: number } | null) => void;
+    onMoved: (index: number, x: number, y: number) => void;
+    onOff: (index: number) => void;
+};
+
+/** Frames over what stands on the sheet: dragged with the pointer, moved by arrows (with Shift in whole centimetres), taken off by Delete. */
+function Blocks({ sheet, chosen, drag, mayEdit, onChoose, onDrag, onMoved, onOff }: BlocksProps) {
+    const layer = useRef<HTMLDivElement>(null);
+    const start = useRef<{ x: number; y: number } | null>(null);
+    const [width, height] = sheet.size as [number, number];
+    const perPx = () => width / Math.max(layer.current?.clientWidth ?? 1, 1);
+    const round = (mm: number) => Math.round(mm * 2) / 2;
+    const by = (event: ReactPointerEvent) => ({
+        dx: (event.clientX - start.current!.x) * perPx(),
+        dy: (event.clientY - start.current!.y) * perPx(),
+    });
+    return (
+        <div ref={layer} className="absolute inset-0" onPointerDown={(e) => e.target === e.currentTarget && onChoose(null)}>
+            {sheet.blocks.map((b, i) => {
+                const moved = drag?.index === i ? drag : { dx: 0, dy: 0 };
+                return (
+                    <div
+                        key={i}
+                        role="button"
+                        tabIndex={0}
+                        aria-label={`${b.title}${b.problem ? `: ${b.problem}` : ''}`}
+                        aria-pressed={chosen === i}
+                        data-block={b.title}
+                        className={`absolute touch-none rounded-xs ${mayEdit ? 'cursor-move' : ''} ${b.problem ? 'outline-2 outline-buoy outline-dashed' : chosen === i ? 'outline-2 outline-tide' : 'hover:outline-1 hover:outline-tide'}`}
+                        style={{
+                            left: `${((b.x + moved.dx) / width) * 100}%`,
+                            top: `${((b.y + moved.dy) / height) * 100}%`,
+                            width: `${(b.width / width) * 100}%`,
+                            height: `${(b.height / height) * 100}%`,
+                        }}
+                        onFocus={() => onChoose(i)}
+                        onPointerDown={(e) => {
+                            onChoose(i);
+                            if (!mayEdit) return;
+                            start.current = { x: e.clientX, y: e.clientY };
+                            e.currentTarget.setPointerCapture(e.pointerId);
+                        }}
+                        onPointerMove={(e) => start.current && onDrag({ index: i, ...by(e) })}
+                        onPointerUp={(e) => {
+                            if (!start.current) return;
+                            const { dx, dy } = by(e);
+                            start.current = null;
+                            if (Math.hypot(dx, dy) > 0.5) onMoved(i, round(b.x + dx), round(b.y + dy));
+                            else onDrag(null);
+                        }}
+                        onPointerCancel={() => {
+                            start.current = null;
+                            onDrag(null);
+                        }}
+                        onKeyDown={(e) => {
+                            if (!mayEdit) return;
+                            const step = e.shiftKey ? 10 : 1;
+                            const dx = e.key === 'ArrowLeft' ? -step : e.key === 'ArrowRight' ? step : 0;
+                            const dy = e.key === 'ArrowUp' ? -step : e.key === 'ArrowDown' ? step : 0;
+                            if (dx !== 0 || dy !== 0) onMoved(i, round(b.x + dx), round(b.y + dy));
+                            else if (e.key === 'Delete') onOff(i);
+                            else return;
+                            e.preventDefault();
+                        }}
+                    />
+                );
+            })}
+        </div>
+    );
+}
+
+/** A text that is kept when it is left or Enter is pressed. */
+function Kept({
+    label,
+    value,
+    wide,
+    fixed,
+    onKeep,
+}: {
+    label: string;
+    value: string;
+    wide: number;
+    fixed: boolean;
+    onKeep: (value: string) => Promise<unknown>;
+}) {
+    const [text, setText] = useState(value);
+    const [was, setWas] = useState(value);
+    if (was !== value) {
+        setWas(value);
+        setText(value);
+    }
+    const keep = async () => {
+        if (text.trim() === value || text.trim() === '') return setText(value);
+        if (!(await onKeep(text.trim()))) setText(value);
+    };
+    return (
+        <input
+            type="text"
+            aria-label={label}
+            title={label}
+            value={text}
+            size={Math.max(wide, text.length)}
+            disabled={fixed}
+            onChange={(e) => setText(e.target.value)}
+            onBlur={() => void keep()}
+            onKeyDown={(e) => {
+                if (e.key === 'Enter') e.currentTarget.blur();
+                if (e.key === 'Escape') setText(value);
+            }}
+            className="field-sizing-content rounded-sm border-b border-tide bg-tide-wash px-1 font-semibold disabled:border-transparent disabled:bg-transparent"
+        />
+    );
+}
