@@ -24,7 +24,7 @@ install_packages() {
 }
 
 install_server_packages() {
-    install_packages ca-certificates mariadb-server php8.2-cli php8.2-fpm php8.2-mysql php8.2-mbstring php8.2-xml php8.2-intl php8.2-curl php8.2-zip php8.2-gd nginx librsvg2-bin curl unzip
+    install_packages ca-certificates mariadb-server php8.2-cli php8.2-fpm php8.2-mysql php8.2-mbstring php8.2-xml php8.2-intl php8.2-curl php8.2-zip php8.2-gd nginx librsvg2-bin poppler-utils curl unzip
     command -v composer >/dev/null || install_packages composer
     command -v node >/dev/null || install_packages nodejs npm
     [ "$(node -p 'process.versions.node.split(".")[0]')" -ge 20 ] || fail "Node 20 or later is needed to build the interface; this is $(node --version)."

@@ -7,7 +7,6 @@ done
 
 install_server_packages
 case " ${PARTS[*]} " in *" browser "*) install_packages chromium chromium-driver ;; esac
-case " ${PARTS[*]} " in *" peers "*) install_packages poppler-utils ;; esac
 install_dependencies
 case " ${PARTS[*]} " in *" browser "* | *" feature "*) build_interface ;; esac
 make_environment

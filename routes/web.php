@@ -16,6 +16,7 @@ use App\Http\Controllers\ScheduleController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\SheetController;
 use App\Http\Controllers\TaskController;
+use App\Http\Controllers\TracingController;
 use App\Http\Controllers\UnitTypeController;
 use Illuminate\Support\Facades\Route;
 
@@ -42,6 +43,8 @@ Route::prefix('api')->group(function (): void {
                 Route::get('scenes/{frontage}', [DrawingController::class, 'scene']);
                 Route::get('schedules/{layout}', [ScheduleController::class, 'show']);
                 Route::post('schedules', [ScheduleController::class, 'try']);
+                Route::get('files/{file}', [TracingController::class, 'file']);
+                Route::get('marks/{storey}', [TracingController::class, 'marks']);
                 Route::get('givens/{given}/held', [GivenController::class, 'held']);
                 Route::get('gather', GatherController::class);
                 Route::get('types/{type}', [UnitTypeController::class, 'show']);
@@ -68,6 +71,7 @@ Route::prefix('api')->group(function (): void {
                 Route::post('edits', [EditController::class, 'run']);
                 Route::post('revisions', [RevisionController::class, 'keep']);
                 Route::post('revisions/{letter}/restore', [RevisionController::class, 'restore']);
+                Route::post('uploads/tracing', [TracingController::class, 'upload']);
                 Route::post('uploads/schedule', [GivenController::class, 'upload']);
                 Route::post('readings', [GivenController::class, 'reading']);
                 Route::post('undo', [EditController::class, 'undo']);

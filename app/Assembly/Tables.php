@@ -10,11 +10,13 @@ use App\Models\Layout;
 use App\Models\NamedSet;
 use App\Models\Opening;
 use App\Models\Outline;
+use App\Models\Picture;
 use App\Models\Project;
 use App\Models\SectionLine;
 use App\Models\SettingOutLine;
 use App\Models\SheetPlan;
 use App\Models\Storey;
+use App\Models\Tracing;
 use App\Models\UnitType;
 use App\Models\Wall;
 use Isleward\Core\Design\Kind;
@@ -39,6 +41,8 @@ final class Tables
             Kind::Layout => Layout::class,
             Kind::Section => SectionLine::class,
             Kind::Sheet => SheetPlan::class,
+            Kind::Tracing => Tracing::class,
+            Kind::Picture => Picture::class,
         };
     }
 }

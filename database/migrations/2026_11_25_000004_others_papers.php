@@ -32,6 +32,15 @@ return new class extends Migration
                 $table->double($column);
             }
         });
+        $this->kept('tracings', function (Blueprint $table): void {
+            $table->json('storeys');
+            $table->string('file', 40);
+            foreach (['width', 'height', 'x', 'y', 'scale', 'angle', 'opacity'] as $column) {
+                $table->double($column);
+            }
+            $table->boolean('locked');
+        });
+        $this->kept('pictures', fn (Blueprint $table) => $table->string('file', 40));
         $this->kept('sheet_plans', function (Blueprint $table): void {
             $table->string('number', 16);
             $table->string('paper', 10);
@@ -46,6 +55,8 @@ return new class extends Migration
     public function down(): void
     {
         Schema::table('projects', fn (Blueprint $table) => $table->dropColumn(['slab', 'setting']));
+        Schema::dropIfExists('pictures');
+        Schema::dropIfExists('tracings');
         Schema::dropIfExists('sheet_plans');
         Schema::dropIfExists('section_lines');
         Schema::dropIfExists('layouts');

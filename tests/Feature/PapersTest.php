@@ -82,7 +82,7 @@ final class PapersTest extends ProjectCase
     public function test_sheets_are_arranged_kept_drawn_and_taken_along_with_those_of_the_units(): void
     {
         $this->place(1000);
-        $this->postJson($this->at('revisions'), ['note' => ''])->assertOk();
+        $this->postJson($this->at('revisions'), ['note' => ''])->assertCreated();
         $sheet = ['name' => 'Quay side', 'number' => 'A-01', 'paper' => 'A2'];
         $drawn = $this->postJson($this->at('sheet-plans'), $sheet + ['items' => [['kind' => 'elevation', 'ref' => 'outside'], ['kind' => 'schedule', 'ref' => 'each']]])->assertOk()->assertJsonPath('blocks.1.problem', null);
         self::assertStringContainsString('>A</text>', $drawn->json('pages.0'), 'the letter of the latest revision');
@@ -93,7 +93,7 @@ final class PapersTest extends ProjectCase
         self::assertStringStartsWith('%PDF', (string) $this->get($this->at('exports/schedules/by-type.pdf'))->assertOk()->getContent());
         $this->get($this->at("exports/sheet-plans/$id.svg?page=2"))->assertNotFound();
         $task = $this->postJson($this->at('sheets'), ['paper' => 'A3', 'format' => 'zip', 'ids' => [$id, $this->type('W-03')]])->assertStatus(202)->json('id');
-        dispatch_sync(new \App\Exports\MakeSheets($task));
+        \Illuminate\Support\Facades\Artisan::call('queue:work', ['--stop-when-empty' => true]);
         $this->getJson($this->at("tasks/$task"))->assertOk()->assertJsonPath('file.sheets', 2);
     }
 

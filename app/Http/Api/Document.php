@@ -207,7 +207,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'panes', type: 'array', items: new OA\Items(required: ['glass', 'width', 'height', 'rectangular', 'area', 'perimeter', 'weight', 'count'], properties: [new OA\Property(property: 'glass', type: 'string'), new OA\Property(property: 'width', type: 'number'), new OA\Property(property: 'height', type: 'number'), new OA\Property(property: 'rectangular', type: 'boolean'), new OA\Property(property: 'area', type: 'number'), new OA\Property(property: 'perimeter', type: 'number'), new OA\Property(property: 'weight', type: 'number'), new OA\Property(property: 'count', type: 'integer')])),
     new OA\Property(property: 'hardware', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'integer')),
 ])]
-#[OA\Schema(schema: 'Project', required: ['settings', 'role', 'number', 'undo', 'redo', 'storeys', 'outlines', 'walls', 'frontages', 'sets', 'givens', 'layouts', 'sections', 'sheets', 'types'], properties: [
+#[OA\Schema(schema: 'Project', required: ['settings', 'role', 'number', 'undo', 'redo', 'storeys', 'outlines', 'walls', 'frontages', 'sets', 'givens', 'layouts', 'sections', 'sheets', 'tracings', 'pictures', 'types'], properties: [
     new OA\Property(property: 'settings', ref: '#/components/schemas/Settings'),
     new OA\Property(property: 'role', type: 'string', enum: ['owner', 'editor', 'viewer']),
     new OA\Property(property: 'number', type: 'integer', description: 'Number of the latest change'),
@@ -222,6 +222,8 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'layouts', type: 'array', items: new OA\Items(ref: '#/components/schemas/Layout')),
     new OA\Property(property: 'sections', type: 'array', items: new OA\Items(ref: '#/components/schemas/SectionLine')),
     new OA\Property(property: 'sheets', type: 'array', items: new OA\Items(ref: '#/components/schemas/SheetPlan')),
+    new OA\Property(property: 'tracings', type: 'array', items: new OA\Items(ref: '#/components/schemas/Tracing')),
+    new OA\Property(property: 'pictures', type: 'array', items: new OA\Items(ref: '#/components/schemas/Picture')),
     new OA\Property(property: 'types', type: 'array', items: new OA\Items(ref: '#/components/schemas/RackType')),
 ])]
 #[OA\Schema(schema: 'NamedSet', required: ['id', 'name', 'members'], properties: [

@@ -22,6 +22,8 @@ enum Kind: string
     case Layout = 'layout';
     case Section = 'section';
     case Sheet = 'sheet';
+    case Tracing = 'tracing';
+    case Picture = 'picture';
 
     /** Makes an element of this kind from its stored values. */
     public function make(Fields $fields): Element
@@ -40,6 +42,8 @@ enum Kind: string
             self::Layout => Layout::from($fields),
             self::Section => SectionLine::from($fields),
             self::Sheet => SheetPlan::from($fields),
+            self::Tracing => Tracing::from($fields),
+            self::Picture => Picture::from($fields),
         };
     }
 
@@ -60,6 +64,8 @@ enum Kind: string
             self::Layout => 'la',
             self::Section => 'sl',
             self::Sheet => 'sh',
+            self::Tracing => 'tr',
+            self::Picture => 'pi',
         };
     }
 
@@ -70,6 +76,6 @@ enum Kind: string
      */
     public static function kept(): array
     {
-        return [self::Set->value => 'set', self::Given->value => 'given schedule', self::Layout->value => 'layout', self::Section->value => 'section', self::Sheet->value => 'sheet'];
+        return [self::Set->value => 'set', self::Given->value => 'given schedule', self::Layout->value => 'layout', self::Section->value => 'section', self::Sheet->value => 'sheet', self::Tracing->value => 'tracing', self::Picture->value => 'picture'];
     }
 }

@@ -46,6 +46,8 @@ final class Edits
         'type.remove' => TypeRemove::class,
         'type.import' => TypeImport::class,
         'opening.own-type' => OpeningOwnType::class,
+        'opening.from-marks' => OpeningFromMarks::class,
+        'tracing.place' => TracingPlace::class,
         'opening.number' => OpeningNumber::class,
         'type.from-lines' => TypeFromLines::class,
         'finding.accept' => FindingAccept::class,

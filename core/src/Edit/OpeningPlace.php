@@ -67,7 +67,7 @@ final readonly class OpeningPlace implements Edit
      * About a third of the way into the wall, in steps of 10, so that there is a reveal outside and a board inside; never so far
      * that the frame stands out inside; a frame deeper than the wall stands out of both faces alike (common practice).
      */
-    private static function usualSetback(float $thickness, float $depth): float
+    public static function usualSetback(float $thickness, float $depth): float
     {
         return $depth >= $thickness ? ($thickness - $depth) / 2 : min(round($thickness * 0.3 / 10) * 10, $thickness - $depth);
     }

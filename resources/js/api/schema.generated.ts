@@ -591,6 +591,57 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/projects/{project}/uploads/tracing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Read a PNG, JPEG, SVG or a page of a PDF in, to be laid under a plan or pinned beside the desk */
+        post: operations["uploadTracing"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/projects/{project}/files/{file}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The lines or the picture that was read in */
+        get: operations["file"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/projects/{project}/marks/{storey}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What the vector tracings under a storey offer: openings along its walls, and jambs that lie off their marks */
+        get: operations["marks"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/projects/{project}/types/{type}": {
         parameters: {
             query?: never;
@@ -949,6 +1000,8 @@ export interface components {
             layouts: components["schemas"]["Layout"][];
             sections: components["schemas"]["SectionLine"][];
             sheets: components["schemas"]["SheetPlan"][];
+            tracings: components["schemas"]["Tracing"][];
+            pictures: components["schemas"]["Picture"][];
             types: components["schemas"]["RackType"][];
         };
         NamedSet: {
@@ -1415,6 +1468,73 @@ export interface components {
             size: number[];
             pages: string[];
             blocks: components["schemas"]["SheetBlock"][];
+        };
+        Tracing: {
+            id: string;
+            name: string;
+            storeys: string[];
+            file: string;
+            width: number;
+            height: number;
+            x: number;
+            y: number;
+            scale: number;
+            angle: number;
+            opacity: number;
+            locked: boolean;
+        };
+        Picture: {
+            id: string;
+            name: string;
+            file: string;
+        };
+        ReadTracing: {
+            file: string;
+            /** @enum {string} */
+            kind: "vector" | "picture";
+            width: number;
+            height: number;
+            lines: number;
+            pages: number;
+            page: number;
+            notes: string[];
+        };
+        TracedText: {
+            x: number;
+            y: number;
+            size: number;
+            angle: number;
+            text: string;
+        };
+        TracedLines: {
+            width: number;
+            height: number;
+            lines: number[];
+            curves: number[];
+            lettering: number[];
+            texts: components["schemas"]["TracedText"][];
+        };
+        Candidate: {
+            wall: string;
+            from: number;
+            to: number;
+            width: number;
+            rounded: number;
+        };
+        OffMark: {
+            opening: string;
+            sentence: string;
+            by: number;
+            /** @description Of the edit opening.change that moves it to its marks */
+            args: {
+                [key: string]: unknown;
+            } | null;
+        };
+        Offered: {
+            lines: number;
+            marks: number;
+            candidates: components["schemas"]["Candidate"][];
+            off: components["schemas"]["OffMark"][];
         };
     };
     responses: never;
@@ -2782,6 +2902,101 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    uploadTracing: {
+        parameters: {
+            query?: {
+                /** @description of a PDF; 1 when left out */
+                page?: number;
+                /** @description 1: only as a picture */
+                picture?: 0 | 1;
+            };
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description What was read */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReadTracing"];
+                };
+            };
+            /** @description It cannot be */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    file: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+                file: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Lines as JSON, or a PNG or JPEG */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TracedLines"];
+                };
+            };
+            /** @description None */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    marks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+                storey: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What they offer */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Offered"];
                 };
             };
         };

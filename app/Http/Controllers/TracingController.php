@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Assembly\Assembly;
+use App\Derived\Structure;
+use App\Files\Store;
+use App\Files\TracingReader;
+use App\Models\Project;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Isleward\Core\Design\Kind;
+use Isleward\Core\Design\Tracing;
+use Isleward\Core\Tracing\Offered;
+use OpenApi\Attributes as OA;
+
+/** Drawings of others under the plan, and pictures beside the desk. */
+final readonly class TracingController
+{
+    public function __construct(private Assembly $assembly, private Store $files, private TracingReader $reader)
+    {
+    }
+
+    #[OA\Post(path: '/projects/{project}/uploads/tracing', operationId: 'uploadTracing', summary: 'Read a PNG, JPEG, SVG or a page of a PDF in, to be laid under a plan or pinned beside the desk',
+        parameters: [
+            new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
+            new OA\Parameter(name: 'page', in: 'query', description: 'of a PDF; 1 when left out', schema: new OA\Schema(type: 'integer')),
+            new OA\Parameter(name: 'picture', in: 'query', description: '1: only as a picture', schema: new OA\Schema(type: 'integer', enum: [0, 1])),
+        ],
+        requestBody: new OA\RequestBody(required: true, content: new OA\MediaType(mediaType: 'application/octet-stream', schema: new OA\Schema(type: 'string', format: 'binary'))),
+        responses: [
+            new OA\Response(response: 200, description: 'What was read', content: new OA\JsonContent(ref: '#/components/schemas/ReadTracing')),
+            new OA\Response(response: 422, description: 'It cannot be', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+        ])]
+    public function upload(Request $request, Project $project): JsonResponse
+    {
+        $content = $request->getContent();
+
+        return new JsonResponse($request->boolean('picture') ? $this->reader->picture($project, $content) : $this->reader->read($project, $content, $request->integer('page', 1)));
+    }
+
+    #[OA\Get(path: '/projects/{project}/files/{file}', operationId: 'file', summary: 'The lines or the picture that was read in',
+        parameters: [
+            new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
+            new OA\Parameter(name: 'file', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
+        ],
+        responses: [
+            new OA\Response(response: 200, description: 'Lines as JSON, or a PNG or JPEG', content: new OA\JsonContent(ref: '#/components/schemas/TracedLines')),
+            new OA\Response(response: 404, description: 'None', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+        ])]
+    public function file(Project $project, string $file): Response
+    {
+        $content = $this->files->get($project, $file) ?? abort(404);
+
+        // its name is a hash of its content, so it never changes; it is shown, never run
+        return new Response($content, 200, [
+            'Content-Type' => match (substr($file, -3)) {
+                'png' => 'image/png', 'jpg' => 'image/jpeg', default => 'application/json'
+            },
+            'Cache-Control' => 'private, max-age=31536000, immutable', 'X-Content-Type-Options' => 'nosniff', 'Content-Disposition' => 'inline; filename="'.$file.'"',
+        ]);
+    }
+
+    #[OA\Get(path: '/projects/{project}/marks/{storey}', operationId: 'marks', summary: 'What the vector tracings under a storey offer: openings along its walls, and jambs that lie off their marks',
+        parameters: [
+            new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
+            new OA\Parameter(name: 'storey', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
+        ],
+        responses: [new OA\Response(response: 200, description: 'What they offer', content: new OA\JsonContent(ref: '#/components/schemas/Offered'))])]
+    public function marks(Project $project, string $storey): JsonResponse
+    {
+        $structure = new Structure($this->assembly, $project);
+        abort_unless($structure->design()->storeys->has($storey), 404);
+        $design = $structure->with($structure->openings(static fn (Builder $q) => $q->where('storey_id', $storey)));
+        $lines = [];
+        foreach ($structure->keptOf(Kind::Tracing) as $tracing) {
+            $content = $tracing instanceof Tracing && $tracing->isVector() && in_array($storey, $tracing->storeys, true) ? $this->files->get($project, $tracing->file) : null;
+            $vectors = $content === null ? null : json_decode($content, true, 16, JSON_THROW_ON_ERROR);
+            if ($tracing instanceof Tracing && is_array($vectors) && is_array($vectors['lines'] ?? null)) {
+                array_push($lines, ...$tracing->linesInPlan(array_values(array_map(static fn (mixed $n): float => is_numeric($n) ? (float) $n : 0.0, $vectors['lines']))));
+            }
+        }
+
+        return new JsonResponse(['lines' => intdiv(count($lines), 4)] + Offered::on($design, $structure->bodies(), $storey, $lines));
+    }
+}

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\Assembly\ElementTable;
+use App\Assembly\HoldsElement;
+use Illuminate\Database\Eloquent\Model;
+use Isleward\Core\Design\Kind;
+
+/** A stored {@see \Isleward\Core\Design\Picture}. */
+class Picture extends Model implements HoldsElement
+{
+    public $incrementing = false;
+
+    public $timestamps = false;
+
+    protected $keyType = 'string';
+
+    protected $guarded = [];
+
+    public static function elements(): ElementTable
+    {
+        return new ElementTable(Kind::Picture, 'pictures', ['id' => 'id', 'name' => 'name', 'file' => 'file']);
+    }
+}

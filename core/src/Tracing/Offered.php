@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Tracing;
+
+use Isleward\Core\Design\Design;
+use Isleward\Core\Measure\Length;
+use Isleward\Core\Wall\Body;
+
+/** What a vector tracing offers for a storey: openings along its walls that are not there yet, and jambs that lie off their marks. */
+final class Offered
+{
+    /** A mark farther than this from a jamb is not its mark, mm. */
+    private const REACH = 600.0;
+
+    /**
+     * @param  array<string, Body>  $bodies
+     * @param  list<float>  $lines  of all tracings under the storey, in plan, mm
+     * @return array{candidates: list<array{wall: string, from: float, to: float, width: float, rounded: float}>, off: list<array{opening: string, sentence: string, by: float, args: array<string, mixed>|null}>, marks: int} sizes in mm
+     */
+    public static function on(Design $design, array $bodies, string $storey, array $lines): array
+    {
+        $candidates = $off = [];
+        $count = 0;
+        $module = $design->settings->module;
+        foreach ($bodies as $body) {
+            if (! $design->storeys->isWithin($storey, $body->wall->base, $body->wall->top)) {
+                continue;
+            }
+            $marks = Marks::along($body, $lines);
+            $count += count($marks->across);
+            $there = [];
+            foreach ($design->openingsOf($body->wall->id) as $opening) {
+                if ($opening->storey === $storey) {
+                    $placed = $design->places->of($opening);
+                    $there[] = [$placed->left, $placed->right];
+                    $row = self::off($design, $opening->id, $placed->left, $placed->right, $marks);
+                    if ($row !== null) {
+                        $off[] = $row;
+                    }
+                }
+            }
+            foreach ($marks->openings() as [$a, $b]) {
+                foreach ($there as [$left, $right]) {
+                    if (min($right, $b) - max($left, $a) > ($b - $a) * 0.3) {
+                        continue 2;
+                    }
+                }
+                $candidates[] = ['wall' => $body->wall->id, 'from' => round($a, 2), 'to' => round($b, 2), 'width' => round($b - $a, 2), 'rounded' => $module?->opening($b - $a) ?? round(($b - $a) / 10) * 10];
+            }
+        }
+
+        return ['candidates' => $candidates, 'off' => $off, 'marks' => $count];
+    }
+
+    /** @return array{opening: string, sentence: string, by: float, args: array<string, mixed>|null}|null */
+    private static function off(Design $design, string $opening, float $left, float $right, Marks $marks): ?array
+    {
+        $units = $design->settings->units;
+        $said = [];
+        $worst = 0.0;
+        $to = [];
+        foreach (['left' => $left, 'right' => $right] as $side => $jamb) {
+            $mark = $marks->nearest($jamb);
+            if ($mark === null || abs($mark - $jamb) > self::REACH) {
+                $said[] = sprintf('its %s jamb has no mark near it', $side);
+                $worst = max($worst, self::REACH);
+
+                continue;
+            }
+            $by = $mark - $jamb;
+            $to[$side] = $mark;
+            if (abs($by) > $design->settings->setting) {
+                $said[] = sprintf('its %s jamb lies %s to the %s of its mark', $side, Length::format(abs($by), $units), $by > 0 ? 'left' : 'right');
+                $worst = max($worst, abs($by));
+            }
+        }
+        if ($said === []) {
+            return null;
+        }
+        $both = isset($to['left'], $to['right']) && $to['right'] - $to['left'] > 100;
+        $label = $design->openings[$opening]->mark ?? $design->label($design->openings[$opening]);
+
+        return ['opening' => $opening, 'sentence' => ucfirst($label).': '.implode(', ', $said).'.', 'by' => $worst,
+            'args' => $both ? ['id' => $opening, 'width' => round($to['right'] - $to['left'], 2), 'leftJamb' => round($to['left'], 2)] : null];
+    }
+}
