@@ -17,12 +17,14 @@ use App\Models\Storey;
 use App\Models\UnitType;
 use App\Models\User;
 use App\Models\Wall;
+use Isleward\Core\Drawing\Plan;
 use Isleward\Core\Exchange\CsvReader;
 use Isleward\Core\Fields;
 use Isleward\Core\Given\Column;
 use Isleward\Core\Given\Headings;
 use Isleward\Core\Sheet\Arranged;
 use Isleward\Core\Sheet\Paper;
+use Isleward\Core\Tracing\Vectors;
 use Isleward\Core\Wall\Frontage;
 
 /**
@@ -78,6 +80,7 @@ final class SkerrowPilotHouse
         $this->settingOut($main[0], $main[1]);
         $this->sets($main[0]);
         $this->run('section.keep', ['name' => 'A', 'fromX' => 14900, 'fromY' => -2000, 'toX' => 14900, 'toY' => 13400]);
+        $this->tracing();
         $this->sheets();
         $this->given();
         $this->mistakes($main[0], $main[3]);
@@ -154,6 +157,27 @@ final class SkerrowPilotHouse
         $ids = Opening::query()->where('project_id', $this->project->id)->whereIn('unit_type_id', array_map(fn (string $mark): string => $this->types[$mark], $doors))->pluck('id')->all();
         $this->run('set.keep', ['name' => 'Doors', 'members' => $ids]);
         $this->run('set.keep', ['name' => 'South windows', 'members' => Opening::query()->where('wall_id', $south)->where('unit_type_id', $this->types['W-03'])->pluck('id')->all()]);
+    }
+
+    /** A plan drawing (invented too) under the crew's floor, at 1:50: one wall's windows are drawn 25 off, and a window more than there is. */
+    private function tracing(): void
+    {
+        $structure = new Structure($this->assembly, $this->project);
+        [$plan] = Plan::of($structure->with($structure->openings()), $structure->bodies(), $this->storeys['Crew']);
+        $lines = [16500.0, 0.0, 16500.0, 300.0, 17200.0, 0.0, 17200.0, 300.0, 16500.0, 150.0, 17200.0, 150.0];
+        foreach ($plan->shapes as $shape) {
+            foreach ($shape->rings as $ring) {
+                for ($i = 0, $n = count($ring); $i < $n; $i += 2) {
+                    foreach ([$i, ($i + 2) % $n] as $j) {
+                        $off = $ring[$j] < 310 && $ring[$j + 1] > 400 && $ring[$j + 1] < 11000 ? 25.0 : 0.0;
+                        array_push($lines, $ring[$j], $ring[$j + 1] + $off);
+                    }
+                }
+            }
+        }
+        $drawn = new Vectors(420.0, 297.0, array_map(static fn (float $mm, int $i): float => ($mm + ($i % 2 === 0 ? 1500 : 1700)) / 50, $lines, array_keys($lines)), [], [], [['x' => 150.0, 'y' => 130.0, 'size' => 6.0, 'angle' => 0.0, 'text' => 'Crew, 1:50']], []);
+        $file = $this->files->put($this->project, json_encode($drawn->toArray(), JSON_THROW_ON_ERROR), 'json');
+        $this->run('tracing.keep', ['name' => 'Plan of the crew’s floor', 'storeys' => [$this->storeys['Crew']], 'file' => $file, 'width' => 420, 'height' => 297, 'x' => -1500, 'y' => -1700, 'scale' => 50, 'opacity' => 0.7, 'locked' => true]);
     }
 
     /** Two sheets: the elevations with the schedule of openings, a plan with the section that is cut through it. */

@@ -25,6 +25,8 @@ export type Paper = paths['/projects/{project}/sheets']['post']['requestBody']['
 export type SheetPlan = Schemas['SheetPlan'];
 export type WantedItem = Schemas['WantedItem'];
 export type DrawnSheet = Schemas['DrawnSheet'];
+export type Tracing = Schemas['Tracing'];
+export type ReadTracing = Schemas['ReadTracing'];
 export type SectionLine = Schemas['SectionLine'];
 export type Args = Record<string, unknown>;
 export type Layout = Schemas['Layout'];
@@ -118,6 +120,8 @@ export const api = {
     unitSheet: (project: string, type: string, paper: Paper) => answer(client.GET('/projects/{project}/types/{type}/sheet', { params: { path: { project, type }, query: { paper } } })),
     makeSheets: (project: string, body: paths['/projects/{project}/sheets']['post']['requestBody']['content']['application/json']) => answer(client.POST('/projects/{project}/sheets', { ...at(project), body })),
     drawSheet: (project: string, body: paths['/projects/{project}/sheet-plans']['post']['requestBody']['content']['application/json']) => answer(client.POST('/projects/{project}/sheet-plans', { ...at(project), body })),
+    file: (project: string, file: string) => answer(client.GET('/projects/{project}/files/{file}', { params: { path: { project, file } } })),
+    marks: (project: string, storey: string) => answer(client.GET('/projects/{project}/marks/{storey}', { params: { path: { project, storey } } })),
     bench: (project: string, body: paths['/projects/{project}/bench']['post']['requestBody']['content']['application/json']) => answer(client.POST('/projects/{project}/bench', { ...at(project), body })),
     exportTypes: (project: string) => answer(client.GET('/projects/{project}/exports/types.json', { params: { path: { project } } })) as Promise<TypesDocument>,
     readLength: (text: string, units: Units) => answer(client.GET('/lengths', { params: { query: { text, units } } })),
@@ -141,6 +145,8 @@ async function upload<T>(address: string, file: File): Promise<T> {
     return body as T;
 }
 
+export const uploadTracing = (project: string, file: File, page = 1) => upload<ReadTracing>(`/api/projects/${project}/uploads/tracing?page=${page}`, file);
+export const uploadPicture = (project: string, file: File) => upload<ReadTracing>(`/api/projects/${project}/uploads/tracing?picture=1`, file);
 export const uploadSchedule = (project: string, file: File) => upload<Reading>(`/api/projects/${project}/uploads/schedule`, file);
 
 /** Unit types as they are exported. */

@@ -73,6 +73,7 @@ export function deskActions(data: Data): Action[] {
                   ? [{ name: 'Remove all setting-out lines', run: () => useDesk.setState({ removingLines: 'all' }) }]
                   : []),
               ...(data.project.walls.length > 0 ? [{ name: 'Cut a section along a line', key: 's', run: startSection }] : []),
+              sheet('Tracings under the plan', 'tracings', 'j'),
               { name: 'Draw an outline of walls', run: () => startOutline(data) },
               { name: 'Draw inner walls', run: () => startOutline(data, true) },
           ]

@@ -2,6 +2,7 @@ import type { Storey } from '../api/client';
 import type { useData } from './data';
 import type { Showing } from './showing';
 import { useDesk, type Spot } from './store';
+import { catchTracing } from './tracing/lines';
 
 type Data = ReturnType<typeof useData>;
 
@@ -90,5 +91,6 @@ export function spotInPlan(data: Data, showing: Showing, storey: Storey, x: numb
             }
         }
     }
-    return { x: best.x, y: best.y, name: best.name };
+    // where no corner or jamb is caught, a tracing's lines may be
+    return best.name === '' ? (catchTracing(x, y, REACH / k) ?? { x: best.x, y: best.y, name: '' }) : { x: best.x, y: best.y, name: best.name };
 }

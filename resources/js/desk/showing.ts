@@ -12,6 +12,7 @@ export type Showing = {
     units: boolean;
     lines: boolean;
     findings: boolean;
+    tracings: boolean;
     through: boolean;
     /** whether anything of openings or walls is hidden, apart from the face that is looked at */
     partial: boolean;
@@ -63,6 +64,7 @@ function showingOf(
         units: !off('units'),
         lines: !off('lines'),
         findings: !off('findings'),
+        tracings: !off('tracings'),
         through,
         partial: alone !== null || gone.size > 0 || off('openings') || off('outer') || off('inner'),
         wall: (id) => walls.has(id),

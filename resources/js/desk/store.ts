@@ -1,5 +1,5 @@
 import { create } from 'zustand';
-import type { Difference, Finding, Misfit, Outcome, Place } from '../api/client';
+import type { Schemas, Difference, Finding, Misfit, Outcome, Place } from '../api/client';
 
 export type Pane = 'elevation' | 'plan' | 'section' | 'solid';
 /** Panes that are drawn on canvas, panned and zoomed. */
@@ -48,6 +48,7 @@ export type View = { x: number; y: number; k: number; flip?: boolean };
 export type Sheet =
     | 'gather'
     | 'number'
+    | 'tracings'
     | 'repeat'
     | 'space'
     | 'copy'
@@ -87,14 +88,18 @@ export const hideable = {
     findings: 'findings',
     outer: 'outer walls',
     inner: 'inner walls',
+    tracings: 'tracings',
 } as const;
 export type Hideable = keyof typeof hideable;
 
 /** A point that is measured from or to: developed x and level in elevation, east and north in plan. */
 export type Spot = { x: number; y: number; name: string };
 
-/** Points picked in plan one after the other: the ends of a section line. */
-export type Pointing = { what: 'section'; points: Spot[]; over: Spot | null };
+/** Points picked in plan one after the other: the ends of a section line, points of a tracing and where they belong, marks. */
+export type Pointing = { what: 'section' | 'scale' | 'put' | 'marks'; points: Spot[]; over: Spot | null; tracing?: string };
+
+/** An opening that a tracing offers along a wall. */
+export type Candidate = Schemas['Candidate'];
 
 /** A long edit that is going on. */
 export type Going = { id: string; what: string; done: number; total: number; state: string };
@@ -143,6 +148,9 @@ type Desk = {
     sizes: Record<DrawnPane, { width: number; height: number }>;
     /** the section that is shown: a kept one, or square through an opening */
     section: { line: string } | { opening: string } | null;
+    /** openings that the tracings of the storey offer, and the one that was clicked */
+    candidates: Candidate[];
+    taking: Candidate | null;
     /** points that are being picked in plan, and what for */
     pointing: Pointing | null;
     /** a request to bring something into view: everything, or these elements */
@@ -179,6 +187,8 @@ const plain = {
     picking: null,
     section: null,
     pointing: null,
+    candidates: [],
+    taking: null,
     removingLines: null,
     removingOpenings: null,
 };

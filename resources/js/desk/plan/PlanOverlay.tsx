@@ -33,6 +33,7 @@ export function PlanOverlay({ view, size, storey }: Props & { storey: Storey }) 
             .map((p) => `${p.x},${p.y}`)
             .join(' ');
     const here = data.project.walls.filter((w) => w.foot < storey.ceiling - 1 && w.head > storey.floor + 1);
+    const candidates = useDesk((s) => s.candidates);
     const differing = useDesk((s) => s.differing);
     const places = (which: 'then' | 'now') =>
         differing.flatMap((d) => {
@@ -103,6 +104,26 @@ export function PlanOverlay({ view, size, storey }: Props & { storey: Storey }) 
             <PreviewWalls view={view} size={size} storey={storey} />
             <OutlineInHand view={view} size={size} />
             <SectionLines view={view} size={size} />
+            {candidates.map((c) => {
+                const wall = here.find((w) => w.id === c.wall);
+                return wall ? (
+                    <polygon
+                        key={`${c.wall} ${c.from}`}
+                        points={quad(wall, c.from, c.to)}
+                        className="pointer-events-auto cursor-pointer"
+                        fill="var(--moss)"
+                        fillOpacity={0.18}
+                        stroke="var(--moss)"
+                        strokeWidth={1.8}
+                        strokeDasharray="5 3"
+                        data-candidate={c.width}
+                        onPointerDown={(e) => e.stopPropagation()}
+                        onClick={() => useDesk.setState({ taking: c })}
+                    >
+                        <title>{`Take an opening ${data.length(c.width)} wide here`}</title>
+                    </polygon>
+                ) : null;
+            })}
             <PointsOverlay view={view} size={size} />
             <MeasureOverlay pane="plan" view={view} size={size} />
         </>

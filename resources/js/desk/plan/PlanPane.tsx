@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
-import { useCallback, useMemo, useRef } from 'react';
+import { useCallback, useMemo, useRef, useState } from 'react';
 import { api, type Wall } from '../../api/client';
+import { Button } from '../../ui/Button';
 import { useData } from '../data';
 import { DrawingPane, type At } from '../drawing/DrawingPane';
 import { paintStrokes, paintTexts, pens, place, strokes } from '../drawing/paint';
@@ -10,11 +11,16 @@ import { caughtPosition, ghostKey, inquire, placeGhost } from '../placing';
 import { MeasureBar } from '../MeasureBar';
 import { measureClick, measureOver, spotInPlan } from '../measuring';
 import { useShowing } from '../showing';
+import { TracingLayer } from '../tracing/layer';
+import { catchTracing } from '../tracing/lines';
+import { useTracings } from '../tracing/useTracings';
+import { colour } from '../../ui/theme';
 import { useDesk, type View } from '../store';
 import { OutlineBar } from './OutlineBar';
 import { outlineClick, outlineKey, pointer } from './outlining';
 import { pointClick, pointOver } from './pointing';
 import { PointingBar } from './PointingBar';
+import { onWall } from './onWall';
 import { PlanOverlay } from './PlanOverlay';
 
 /** Height of the letters beside openings in the drawing, mm. */
@@ -66,14 +72,23 @@ export function PlanPane() {
         [plan.data, data.openings, showing],
     );
 
+    const traced = useTracings(storey.id, showing.tracings);
+    const [tick, repaint] = useState(0);
+    const [layer] = useState(() => new TracingLayer(() => repaint((n) => n + 1)));
     const paint = useCallback(
         (ctx: CanvasRenderingContext2D, view: View, size: Size) => {
+            layer.paint(ctx, view, size, traced, colour('quiet'));
             place(ctx, view, size, 0, 0);
+            // walls are seen through over a tracing
+            ctx.globalAlpha = traced.length > 0 ? 0.62 : 1;
             paintStrokes(ctx, lines, pens(), view.k);
+            ctx.globalAlpha = 1;
             // sills and heads, where there is room for them
             if (view.k * SILL_LETTERS > 8) paintTexts(ctx, texts, view, size);
         },
-        [lines, texts],
+        // drawn again when the wheel rests
+        // eslint-disable-next-line react-hooks/exhaustive-deps
+        [lines, texts, traced, layer, tick],
     );
 
     const wallAt = (at: At, reach: number) =>
@@ -99,9 +114,23 @@ export function PlanPane() {
         );
     };
 
+    /** Of a tracing first where it is a tracing that is scaled, put in place or read; else of the walls first. */
+    const spotToPick = (at: At) => {
+        const { pointing } = useDesk.getState();
+        const own = spotInPlan(data, showing, storey, at.x, at.y, scale());
+        const traced = catchTracing(at.x, at.y, 9 / scale());
+        const ofTracing =
+            pointing?.what === 'marks' || pointing?.what === 'scale' || (pointing?.what === 'put' && pointing.points.length % 2 === 0);
+        return ofTracing
+            ? (traced ?? { ...own, ...(pointing?.what === 'marks' ? {} : { x: at.x, y: at.y, name: '' }) })
+            : own.name !== ''
+              ? own
+              : (traced ?? own);
+    };
+
     const hover = (at: At | null) => {
         const { inHand, ghost, outline, measuring, pointing } = useDesk.getState();
-        if (pointing) return at ? pointOver(spotInPlan(data, showing, storey, at.x, at.y, scale())) : undefined;
+        if (pointing) return at ? pointOver(spotToPick(at)) : undefined;
         if (measuring && at) return measureOver('plan', spotInPlan(data, showing, storey, at.x, at.y, scale()));
         if (outline) return pointer(data, at && { x: at.x, y: at.y }, scale());
         if (!inHand || !at) return;
@@ -147,7 +176,7 @@ export function PlanPane() {
                 }}
                 onClick={(at) => {
                     const state = useDesk.getState();
-                    if (state.pointing) return void pointClick(data, spotInPlan(data, showing, storey, at.x, at.y, scale()));
+                    if (state.pointing) return void pointClick(data, spotToPick(at));
                     if (state.measuring) return measureClick('plan', spotInPlan(data, showing, storey, at.x, at.y, scale()));
                     if (state.outline) return void outlineClick(data);
                     if (state.inHand) {
@@ -163,6 +192,13 @@ export function PlanPane() {
                 onKey={(event) => outlineKey(data, event) || ghostKey(data, event)}
             />
             {outlining && <OutlineBar />}
+            {!outlining && (
+                <div className="absolute top-2 right-3 flex gap-2">
+                    <Button small onClick={() => useDesk.getState().open('tracings')}>
+                        {data.project.tracings.some((t) => t.storeys.includes(storey.id)) ? 'Tracings' : 'Lay a drawing under'}
+                    </Button>
+                </div>
+            )}
             <MeasureBar pane="plan" />
             <PointingBar />
             <p className="pointer-events-none absolute bottom-2 left-3 rounded bg-sheet/80 px-1 text-xs text-quiet">
@@ -172,15 +208,6 @@ export function PlanPane() {
             </p>
         </div>
     );
-}
-
-/** A point's foot on a wall's outer face, and how far behind that face it lies. */
-export function onWall(wall: Wall, at: { x: number; y: number }): { along: number; depth: number } {
-    const dx = (wall.toX - wall.fromX) / wall.length;
-    const dy = (wall.toY - wall.fromY) / wall.length;
-    const px = at.x - wall.fromX;
-    const py = at.y - wall.fromY;
-    return { along: px * dx + py * dy, depth: py * dx - px * dy };
 }
 
 function nearestWall(walls: Wall[], at: { x: number; y: number }, reach: number): { wall: Wall; along: number } | null {

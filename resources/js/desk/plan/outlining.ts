@@ -3,6 +3,7 @@ import { api } from '../../api/client';
 import { complain } from '../../ui/notices';
 import type { useData } from '../data';
 import { useDesk, type OutlineInHand } from '../store';
+import { catchTracing } from '../tracing/lines';
 
 type Data = ReturnType<typeof useData>;
 
@@ -69,7 +70,9 @@ export function pointer(data: Data, at: { x: number; y: number } | null, k: numb
     }
     if (last && (next.x === last[0] || next.y === last[1])) next.caught = 'square';
     const face = useOutlining.getState().inner ? faceNear(data, at, reach, last) : null;
+    const traced = face ? null : catchTracing(at.x, at.y, reach);
     if (face) Object.assign(next, face);
+    else if (traced) Object.assign(next, { x: traced.x, y: traced.y, caught: traced.name });
     useOutlining.setState({ next });
 }
 

@@ -1,21 +1,13 @@
 import type { useData } from '../data';
+import { startPointing } from '../plan/pointing';
 import { useDesk } from '../store';
 
 type Data = ReturnType<typeof useData>;
 
 /** Begins to pick the two ends of a section line in plan. */
 export function startSection(): void {
-    useDesk.setState((s) => ({
-        pointing: { what: 'section', points: [], over: null },
-        inHand: null,
-        ghost: null,
-        sheet: null,
-        preview: null,
-        measuring: null,
-        outline: null,
-        ...(s.main === 'plan' ? {} : { side: 'plan' as const }),
-    }));
-    window.setTimeout(() => document.querySelector<HTMLElement>('[data-pane=plan]')?.focus({ preventScroll: true }), 50);
+    useDesk.setState({ sheet: null });
+    startPointing({ what: 'section', points: [], over: null });
 }
 
 /** Keeps the line between two points as the next lettered section, and shows it. */

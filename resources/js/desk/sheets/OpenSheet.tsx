@@ -3,6 +3,7 @@ import { useDesk } from '../store';
 import { RepeatSheet, SpaceSheet, StackSheet } from './again';
 import { AlignSheet, CopySheet, MirrorSheet } from './elsewhere';
 import { CarrySheet, EmptySheet, FillSheet } from './filling';
+import { TracingsSheet } from '../tracing/TracingsSheet';
 import { GatherSheet } from './GatherSheet';
 import { DivideSheet, LineSheet } from './lines';
 import { NumberSheet } from './numbering';
@@ -20,6 +21,8 @@ export function OpenSheet() {
     switch (sheet) {
         case 'revisions':
             return <RevisionsSheet />;
+        case 'tracings':
+            return <TracingsSheet />;
         case 'number':
             return <NumberSheet key={ids.join()} ids={ids} />;
         case 'gather':
