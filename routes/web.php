@@ -6,10 +6,12 @@ use App\Http\Controllers\BenchController;
 use App\Http\Controllers\ChangeController;
 use App\Http\Controllers\DrawingController;
 use App\Http\Controllers\EditController;
+use App\Http\Controllers\EntranceController;
 use App\Http\Controllers\ExportController;
 use App\Http\Controllers\GatherController;
 use App\Http\Controllers\GivenController;
 use App\Http\Controllers\LengthController;
+use App\Http\Controllers\PeopleController;
 use App\Http\Controllers\ProjectController;
 use App\Http\Controllers\RevisionController;
 use App\Http\Controllers\ScheduleController;
@@ -27,10 +29,15 @@ if ((bool) config('isleward.bench')) {
 Route::prefix('api')->group(function (): void {
     Route::get('session', [SessionController::class, 'show']);
     Route::post('session', [SessionController::class, 'create'])->middleware('throttle:sign-in');
+    Route::get('invitations/{token}', [EntranceController::class, 'invitation'])->middleware('throttle:entrance');
+    Route::post('invitations/{token}', [EntranceController::class, 'join'])->middleware('throttle:entrance');
+    Route::get('links/{token}', [EntranceController::class, 'link'])->middleware('throttle:entrance');
+    Route::post('links/{token}', [EntranceController::class, 'open'])->middleware('throttle:entrance');
 
     Route::middleware('auth')->group(function (): void {
         Route::delete('session', [SessionController::class, 'destroy']);
         Route::get('lengths', LengthController::class);
+        Route::get('outbox', [PeopleController::class, 'outbox']);
         Route::get('projects', [ProjectController::class, 'index']);
         Route::post('projects', [ProjectController::class, 'create']);
 
@@ -47,6 +54,9 @@ Route::prefix('api')->group(function (): void {
                 Route::get('marks/{storey}', [TracingController::class, 'marks']);
                 Route::get('givens/{given}/held', [GivenController::class, 'held']);
                 Route::get('gather', GatherController::class);
+                Route::get('people', [PeopleController::class, 'index']);
+                Route::delete('people/{user}', [PeopleController::class, 'remove'])->whereNumber('user');
+                Route::post('presence', [PeopleController::class, 'presence']);
                 Route::get('types/{type}', [UnitTypeController::class, 'show']);
                 Route::get('type-drawings', [UnitTypeController::class, 'drawings']);
                 Route::post('bench', [BenchController::class, 'view']);
@@ -66,6 +76,13 @@ Route::prefix('api')->group(function (): void {
                 Route::get('exports/schedules/{layout}.{format}', [ExportController::class, 'schedule'])->whereIn('format', ['csv', 'xlsx', 'pdf']);
                 Route::get('exports/sheets/{type}.{format}', [SheetController::class, 'file'])->whereIn('format', ['svg', 'pdf']);
                 Route::get('exports/types.json', [ExportController::class, 'types']);
+            });
+            Route::middleware('can:manage,project')->group(function (): void {
+                Route::post('invitations', [PeopleController::class, 'invite'])->middleware('throttle:invite');
+                Route::delete('invitations/{invitation}', [PeopleController::class, 'withdraw']);
+                Route::patch('people/{user}', [PeopleController::class, 'role'])->whereNumber('user');
+                Route::post('links', [PeopleController::class, 'makeLink']);
+                Route::delete('links/{link}', [PeopleController::class, 'endLink']);
             });
             Route::middleware('can:edit,project')->group(function (): void {
                 Route::post('edits', [EditController::class, 'run']);

@@ -36,6 +36,8 @@ final class SkerrowPilotHouse
 {
     public const EMAIL = 'pilot@skerrow.example';
 
+    public const MATE = 'mate@skerrow.example';
+
     public const GUEST = 'guest@skerrow.example';
 
     public const PASSWORD = 'harbour-light';
@@ -66,6 +68,7 @@ final class SkerrowPilotHouse
             ],
         ]));
         $this->project->members()->attach($guest->id, ['role' => Role::Viewer->value]);
+        $this->project->members()->attach($this->person('Ebba Stroom', self::MATE)->id, ['role' => Role::Editor->value]);
         $this->storeys = Storey::query()->where('project_id', $this->project->id)->pluck('id', 'name')->all();
         $this->types = UnitType::query()->where('project_id', $this->project->id)->pluck('id', 'mark')->all();
 

@@ -12,6 +12,7 @@ use Illuminate\Foundation\Auth\User as Authenticatable;
  * @property int $id
  * @property string $name
  * @property string $email
+ * @property bool $guest of a read-only link
  */
 class User extends Authenticatable
 {
@@ -31,6 +32,6 @@ class User extends Authenticatable
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['password' => 'hashed'];
+        return ['password' => 'hashed', 'guest' => 'boolean'];
     }
 }

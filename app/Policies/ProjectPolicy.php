@@ -28,6 +28,16 @@ final class ProjectPolicy
         };
     }
 
+    /** Who comes in and who goes. */
+    public function manage(User $user, Project $project): Response
+    {
+        return match ($project->roleOf($user)) {
+            null => Response::denyAsNotFound(),
+            Role::Owner => Response::allow(),
+            default => Response::deny('Only an owner may invite people, make links and say who may do what.'),
+        };
+    }
+
     public function remove(User $user, Project $project): Response
     {
         return match ($project->roleOf($user)) {

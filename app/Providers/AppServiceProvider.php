@@ -28,5 +28,7 @@ final class AppServiceProvider extends ServiceProvider
             Limit::perMinute(10)->by('email:'.mb_strtolower((string) $request->string('email'))),
             Limit::perMinute(60)->by('address:'.$request->ip()),
         ]);
+        RateLimiter::for('entrance', static fn (Request $request): Limit => Limit::perMinute(60)->by('entrance:'.$request->ip()));
+        RateLimiter::for('invite', static fn (Request $request): Limit => Limit::perMinute(20)->by('invite:'.$request->user()?->id));
     }
 }

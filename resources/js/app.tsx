@@ -2,11 +2,12 @@ import { QueryClient, QueryClientProvider, useQuery } from '@tanstack/react-quer
 import { setNonce } from 'get-nonce';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
-import { BrowserRouter, Route, Routes } from 'react-router';
-import { api, Problem } from './api/client';
+import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
+import { api, Problem, type Schemas } from './api/client';
 import { BenchPage } from './bench/BenchPage';
 import { SheetsPage } from './sheets/SheetsPage';
 import { DeskPage } from './desk/DeskPage';
+import { JoinPage, LookPage, OutboxPage } from './people/EntrancePage';
 import { ProjectsPage } from './projects/ProjectsPage';
 import { SignInPage } from './projects/SignInPage';
 import { NoticeBoard } from './ui/notices';
@@ -19,14 +20,31 @@ const queries = new QueryClient({
     defaultOptions: { queries: { staleTime: 30_000, retry: (count, problem) => !(problem instanceof Problem && problem.status > 0) && count < 2 } },
 });
 
+/** The projects, or where one was going before signing in. */
+function Arrived({ user }: { user: Schemas['User'] }) {
+    const then = new URLSearchParams(window.location.search).get('then');
+    return then !== null && /^\/(join|projects)\/[\w/-]+$/.test(then) ? <Navigate to={then} replace /> : <ProjectsPage user={user} />;
+}
+
 function Gate() {
     const session = useQuery({ queryKey: ['session'], queryFn: api.whoAmI });
     if (session.isPending) return <p className="p-8 text-quiet">Opening…</p>;
     if (session.isError) return <p className="p-8 text-buoy">{session.error.message}</p>;
-    if (!session.data.user) return <SignInPage />;
+    const { user } = session.data;
+    if (!user)
+        return (
+            <Routes>
+                <Route path="/join/:token" element={<JoinPage user={null} />} />
+                <Route path="/look/:token" element={<LookPage user={null} />} />
+                <Route path="*" element={<SignInPage />} />
+            </Routes>
+        );
     return (
         <Routes>
-            <Route path="/" element={<ProjectsPage user={session.data.user} />} />
+            <Route path="/join/:token" element={<JoinPage user={user} />} />
+            <Route path="/look/:token" element={<LookPage user={user} />} />
+            <Route path="/outbox" element={<OutboxPage />} />
+            <Route path="/" element={<Arrived user={user} />} />
             <Route path="/projects/:project" element={<DeskPage />} />
             <Route path="/projects/:project/bench/:type" element={<BenchPage />} />
             <Route path="/projects/:project/sheets" element={<SheetsPage />} />

@@ -19,9 +19,10 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'details', type: 'object', additionalProperties: true),
     new OA\Property(property: 'fields', type: 'object', additionalProperties: true),
 ])]
-#[OA\Schema(schema: 'User', required: ['name', 'email'], properties: [
+#[OA\Schema(schema: 'User', required: ['name', 'email', 'guest'], properties: [
     new OA\Property(property: 'name', type: 'string'),
     new OA\Property(property: 'email', type: 'string'),
+    new OA\Property(property: 'guest', type: 'boolean', description: 'By a read-only link'),
 ])]
 #[OA\Schema(schema: 'ProjectLine', required: ['id', 'name', 'role', 'updatedAt', 'openings', 'storeys'], properties: [
     new OA\Property(property: 'id', type: 'string'),

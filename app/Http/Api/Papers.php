@@ -253,6 +253,58 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'candidates', type: 'array', items: new OA\Items(ref: '#/components/schemas/Candidate')),
     new OA\Property(property: 'off', type: 'array', items: new OA\Items(ref: '#/components/schemas/OffMark')),
 ])]
+#[OA\Schema(schema: 'Member', required: ['id', 'name', 'email', 'role', 'you'], properties: [
+    new OA\Property(property: 'id', type: 'integer'),
+    new OA\Property(property: 'name', type: 'string'),
+    new OA\Property(property: 'email', type: 'string', nullable: true),
+    new OA\Property(property: 'role', type: 'string', enum: ['owner', 'editor', 'viewer']),
+    new OA\Property(property: 'you', type: 'boolean'),
+])]
+#[OA\Schema(schema: 'WaitingInvitation', required: ['id', 'email', 'role', 'expiresAt'], properties: [
+    new OA\Property(property: 'id', type: 'string'),
+    new OA\Property(property: 'email', type: 'string'),
+    new OA\Property(property: 'role', type: 'string', enum: ['owner', 'editor', 'viewer']),
+    new OA\Property(property: 'expiresAt', type: 'string'),
+])]
+#[OA\Schema(schema: 'ReadOnlyLink', required: ['id', 'name', 'createdAt', 'usedAt'], properties: [
+    new OA\Property(property: 'id', type: 'string'),
+    new OA\Property(property: 'name', type: 'string'),
+    new OA\Property(property: 'createdAt', type: 'string'),
+    new OA\Property(property: 'usedAt', type: 'string', nullable: true),
+])]
+#[OA\Schema(schema: 'People', required: ['members', 'mayManage', 'invitations', 'links'], properties: [
+    new OA\Property(property: 'members', type: 'array', items: new OA\Items(ref: '#/components/schemas/Member')),
+    new OA\Property(property: 'mayManage', type: 'boolean'),
+    new OA\Property(property: 'invitations', type: 'array', items: new OA\Items(ref: '#/components/schemas/WaitingInvitation')),
+    new OA\Property(property: 'links', type: 'array', items: new OA\Items(ref: '#/components/schemas/ReadOnlyLink')),
+])]
+#[OA\Schema(schema: 'Here', required: ['id', 'name', 'role', 'place'], properties: [
+    new OA\Property(property: 'id', type: 'integer'),
+    new OA\Property(property: 'name', type: 'string'),
+    new OA\Property(property: 'role', type: 'string', enum: ['owner', 'editor', 'viewer']),
+    new OA\Property(property: 'place', type: 'string'),
+])]
+#[OA\Schema(schema: 'Presence', required: ['number', 'role', 'here'], properties: [
+    new OA\Property(property: 'number', type: 'integer'),
+    new OA\Property(property: 'role', type: 'string', enum: ['owner', 'editor', 'viewer']),
+    new OA\Property(property: 'here', type: 'array', items: new OA\Items(ref: '#/components/schemas/Here')),
+])]
+#[OA\Schema(schema: 'Letter', required: ['id', 'to', 'subject', 'body', 'at'], properties: [
+    new OA\Property(property: 'id', type: 'string'),
+    new OA\Property(property: 'to', type: 'string'),
+    new OA\Property(property: 'subject', type: 'string'),
+    new OA\Property(property: 'body', type: 'string'),
+    new OA\Property(property: 'at', type: 'string'),
+])]
+#[OA\Schema(schema: 'Entrance', required: ['project', 'by', 'email', 'role', 'over', 'hasAccount'], properties: [
+    new OA\Property(property: 'project', type: 'string'),
+    new OA\Property(property: 'by', type: 'string'),
+    new OA\Property(property: 'email', type: 'string'),
+    new OA\Property(property: 'role', type: 'string', enum: ['owner', 'editor', 'viewer']),
+    new OA\Property(property: 'over', type: 'string', nullable: true),
+    new OA\Property(property: 'hasAccount', type: 'boolean'),
+    new OA\Property(property: 'id', type: 'string', nullable: true),
+])]
 final class Papers
 {
 }

@@ -56,6 +56,7 @@ final class ProjectController
     {
         /** @var User $user */
         $user = $request->user();
+        abort_if($user->guest, 403, 'A guest by a link may look, not start projects.');
 
         return new JsonResponse(['id' => $new->create($user, new Fields($request->json()->all()))->id], 201);
     }

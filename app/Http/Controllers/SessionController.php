@@ -56,6 +56,6 @@ final class SessionController
 
     private function answer(?User $user): JsonResponse
     {
-        return new JsonResponse(['user' => $user === null ? null : ['name' => $user->name, 'email' => $user->email]]);
+        return new JsonResponse(['user' => $user === null ? null : ['name' => $user->name, 'email' => $user->guest ? '' : $user->email, 'guest' => $user->guest]]);
     }
 }

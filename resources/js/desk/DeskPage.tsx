@@ -17,12 +17,15 @@ import { Rack } from './Rack';
 import { RemoveHanging } from './RemoveHanging';
 import { Schedules } from './schedules/Schedules';
 import { SettingsDialog } from './SettingsDialog';
+import { OutOfIt } from '../people/Others';
+import { PeopleDialog } from '../people/PeopleDialog';
+import { PicturePane } from './picture/PicturePane';
 import { SectionPane } from './section/SectionPane';
 import { SolidPane } from './solid/SolidPane';
 import { resetDesk, useDesk, type Pane } from './store';
 
-const names: Record<Pane, string> = { elevation: 'Elevation', plan: 'Plan', section: 'Section', solid: 'Solid' };
-const panes: Record<Pane, ReactNode> = { elevation: <ElevationPane />, plan: <PlanPane />, section: <SectionPane />, solid: <SolidPane /> };
+const names: Record<Pane, string> = { elevation: 'Elevation', plan: 'Plan', section: 'Section', solid: 'Solid', picture: 'Picture' };
+const panes: Record<Pane, ReactNode> = { elevation: <ElevationPane />, plan: <PlanPane />, section: <SectionPane />, solid: <SolidPane />, picture: <PicturePane /> };
 
 export function DeskPage() {
     const { project } = useParams();
@@ -57,6 +60,7 @@ function Desk() {
     return (
         <div className="flex h-full flex-col">
             <Header />
+            <OutOfIt />
             <main className="min-h-0 grow">
                 <Group orientation="horizontal" className="h-full">
                     <Panel minSize="40%" defaultSize="74.4%">
@@ -99,6 +103,7 @@ function Desk() {
             </main>
             <CommandList />
             <SettingsDialog />
+            <PeopleDialog />
             <RemoveHanging />
             <Going />
         </div>
@@ -109,7 +114,7 @@ function Desk() {
 function SidePane() {
     const main = useDesk((s) => s.main);
     const side = useDesk((s) => s.side);
-    const others = (['solid', 'plan', 'section', 'elevation'] as Pane[]).filter((p) => p !== main);
+    const others = (['solid', 'plan', 'section', 'picture', 'elevation'] as Pane[]).filter((p) => p !== main);
     const shown = side === main ? others[0]! : side;
     return (
         <section aria-label="Beside the drawing" className="flex h-full flex-col bg-sheet">

@@ -3,6 +3,7 @@ import { Link } from 'react-router';
 import { Button } from '../ui/Button';
 import { Mark } from '../ui/Mark';
 import { Menu } from '../ui/Menu';
+import { Others } from '../people/Others';
 import { useData } from './data';
 import { download, exportsOffered } from './exporting';
 import { useDesk } from './store';
@@ -26,6 +27,7 @@ export function Header() {
             >
                 {role === 'viewer' ? 'to look at' : number === 1 ? '1 change' : `${number} changes`}
             </button>
+            <Others />
             <button
                 type="button"
                 onClick={() => set({ commands: true })}

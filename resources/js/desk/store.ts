@@ -1,9 +1,9 @@
 import { create } from 'zustand';
 import type { Schemas, Difference, Finding, Misfit, Outcome, Place } from '../api/client';
 
-export type Pane = 'elevation' | 'plan' | 'section' | 'solid';
+export type Pane = 'elevation' | 'plan' | 'section' | 'solid' | 'picture';
 /** Panes that are drawn on canvas, panned and zoomed. */
-export type DrawnPane = Exclude<Pane, 'solid'>;
+export type DrawnPane = Exclude<Pane, 'solid' | 'picture'>;
 export type Dimension = 'left' | 'right' | 'sill' | 'head' | 'width' | 'height';
 export const dimensions: Dimension[] = ['left', 'right', 'sill', 'head', 'width', 'height'];
 
@@ -144,6 +144,7 @@ type Desk = {
     commands: boolean;
     listFindings: boolean;
     settings: boolean;
+    people: boolean;
     views: Record<DrawnPane, View | null>;
     sizes: Record<DrawnPane, { width: number; height: number }>;
     /** the section that is shown: a kept one, or square through an opening */
@@ -207,6 +208,7 @@ export const useDesk = create<Desk>((set) => ({
     commands: false,
     listFindings: false,
     settings: false,
+    people: false,
     views: { elevation: null, plan: null, section: null },
     sizes: { elevation: { width: 0, height: 0 }, plan: { width: 0, height: 0 }, section: { width: 0, height: 0 } },
     goTo: { what: 'all', count: 0 },
@@ -256,5 +258,6 @@ export const resetDesk = () =>
         schedules: false,
         listFindings: false,
         settings: false,
+        people: false,
         views: { elevation: null, plan: null, section: null },
     });

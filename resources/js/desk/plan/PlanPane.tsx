@@ -77,7 +77,7 @@ export function PlanPane() {
     const [layer] = useState(() => new TracingLayer(() => repaint((n) => n + 1)));
     const paint = useCallback(
         (ctx: CanvasRenderingContext2D, view: View, size: Size) => {
-            layer.paint(ctx, view, size, traced, colour('quiet'));
+            layer.paint(ctx, view, size, traced, colour('ink'));
             place(ctx, view, size, 0, 0);
             // walls are seen through over a tracing
             ctx.globalAlpha = traced.length > 0 ? 0.62 : 1;
