@@ -251,14 +251,6 @@ final class ArrangeTest extends BrowserCase
         $this->desk->driver->findElement(\Facebook\WebDriver\WebDriverBy::xpath(sprintf('//label[normalize-space()="%s"]/input', $label)))->click();
     }
 
-    private function pick(string $choice, string $option): void
-    {
-        $this->desk->waitFor(sprintf('[aria-label="%s"]', $choice));
-        $this->desk->css(sprintf('[aria-label="%s"]', $choice))->click();
-        $this->desk->waitFor('[role=option]');
-        $this->desk->driver->findElement(\Facebook\WebDriver\WebDriverBy::xpath(sprintf('//*[@role="option"][normalize-space()="%s"]', $option)))->click();
-    }
-
     private function shiftClick(float $x, float $y): void
     {
         $this->desk->holding(Keys::SHIFT, fn () => $this->desk->click('elevation', $x, $y));

@@ -47,6 +47,15 @@ abstract class BrowserCase extends TestCase
         $this->desk->waitForText("$mark in hand");
     }
 
+    /** Chooses an option of a choice by its label. */
+    protected function pick(string $choice, string $option, string $within = ''): void
+    {
+        $this->desk->waitFor(sprintf('%s[aria-label="%s"]', $within, $choice));
+        $this->desk->css(sprintf('%s[aria-label="%s"]', $within, $choice))->click();
+        $this->desk->waitFor('[role=option]');
+        $this->desk->driver->findElement(\Facebook\WebDriver\WebDriverBy::xpath(sprintf('//*[@role="option"][normalize-space()="%s"]', $option)))->click();
+    }
+
     protected function chooseFirstOfCharts(): void
     {
         $this->desk->click('elevation', 1730 + 600, 4200 + 1600);

@@ -247,9 +247,10 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'by', type: 'number'),
     new OA\Property(property: 'args', type: 'object', nullable: true, additionalProperties: true, description: 'Of the edit opening.change that moves it to its marks'),
 ])]
-#[OA\Schema(schema: 'Offered', required: ['lines', 'marks', 'candidates', 'off'], properties: [
+#[OA\Schema(schema: 'Offered', required: ['lines', 'marks', 'undrawn', 'candidates', 'off'], properties: [
     new OA\Property(property: 'lines', type: 'integer'),
     new OA\Property(property: 'marks', type: 'integer'),
+    new OA\Property(property: 'undrawn', type: 'integer', description: 'Openings in walls of which nothing is drawn'),
     new OA\Property(property: 'candidates', type: 'array', items: new OA\Items(ref: '#/components/schemas/Candidate')),
     new OA\Property(property: 'off', type: 'array', items: new OA\Items(ref: '#/components/schemas/OffMark')),
 ])]

@@ -45,6 +45,9 @@ final class Elevation
         [$x0, $y0, $x1, $y1] = $drawing->bounds;
         foreach ($design->storeys->all as $storey) {
             $level = $design->storeys->floor($storey->id);
+            if ($level >= $y1 - 1 || $design->storeys->ceiling($storey->id) <= $y0 + 1) {
+                continue; // no wall of it is here
+            }
             $marks[] = Shape::line(Layer::Level, [$x0 - $letters * 6, $level, $x1 + $letters * 2, $level], true);
             $marks[] = Shape::text($x0 - $letters * 10, $level + $storey->height / 2, $letters, $storey->name);
             $marks[] = Shape::text($x0 - $letters * 10, $level, $letters * 0.8, SectionLevels::level($level, $design->settings->units));

@@ -81,6 +81,12 @@ final readonly class Marks
         return new self($marks, $outer, $inner, $within);
     }
 
+    /** Whether anything is drawn along the wall at all. */
+    public function isDrawn(): bool
+    {
+        return $this->across !== [] || $this->outer !== [] || $this->inner !== [] || $this->within !== [];
+    }
+
     /** The mark nearest to a place, or null when there is none. */
     public function nearest(float $u): ?float
     {

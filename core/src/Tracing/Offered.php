@@ -17,12 +17,12 @@ final class Offered
     /**
      * @param  array<string, Body>  $bodies
      * @param  list<float>  $lines  of all tracings under the storey, in plan, mm
-     * @return array{candidates: list<array{wall: string, from: float, to: float, width: float, rounded: float}>, off: list<array{opening: string, sentence: string, by: float, args: array<string, mixed>|null}>, marks: int} sizes in mm
+     * @return array{candidates: list<array{wall: string, from: float, to: float, width: float, rounded: float}>, off: list<array{opening: string, sentence: string, by: float, args: array<string, mixed>|null}>, marks: int, undrawn: int} sizes in mm; how many marks, and how many openings are in walls of which nothing is drawn
      */
     public static function on(Design $design, array $bodies, string $storey, array $lines): array
     {
         $candidates = $off = [];
-        $count = 0;
+        $count = $undrawn = 0;
         $module = $design->settings->module;
         foreach ($bodies as $body) {
             if (! $design->storeys->isWithin($storey, $body->wall->base, $body->wall->top)) {
@@ -35,6 +35,11 @@ final class Offered
                 if ($opening->storey === $storey) {
                     $placed = $design->places->of($opening);
                     $there[] = [$placed->left, $placed->right];
+                    if (! $marks->isDrawn()) {
+                        $undrawn++;
+
+                        continue;
+                    }
                     $row = self::off($design, $opening->id, $placed->left, $placed->right, $marks);
                     if ($row !== null) {
                         $off[] = $row;
@@ -51,7 +56,7 @@ final class Offered
             }
         }
 
-        return ['candidates' => $candidates, 'off' => $off, 'marks' => $count];
+        return ['candidates' => $candidates, 'off' => $off, 'marks' => $count, 'undrawn' => $undrawn];
     }
 
     /** @return array{opening: string, sentence: string, by: float, args: array<string, mixed>|null}|null */

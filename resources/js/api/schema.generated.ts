@@ -1708,6 +1708,8 @@ export interface components {
         Offered: {
             lines: number;
             marks: number;
+            /** @description Openings in walls of which nothing is drawn */
+            undrawn: number;
             candidates: components["schemas"]["Candidate"][];
             off: components["schemas"]["OffMark"][];
         };

@@ -58,8 +58,9 @@ function deskKey(data: Data, event: KeyboardEvent, onPane: boolean): boolean {
         return true;
     }
     if (event.key === 'Escape') {
-        if (desk.sheet) desk.open(null);
-        else if (desk.measuring || desk.framing || desk.picking || desk.pointing) desk.set({ measuring: null, framing: false, picking: null, pointing: null });
+        if (desk.pointing) desk.set({ pointing: null });
+        else if (desk.sheet) desk.open(null);
+        else if (desk.measuring || desk.framing || desk.picking) desk.set({ measuring: null, framing: false, picking: null });
         else if (desk.inHand || desk.outline || desk.listFindings || desk.chosen.length > 0) {
             desk.letGo();
             desk.set({ outline: null, listFindings: false });

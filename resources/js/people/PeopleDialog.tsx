@@ -76,7 +76,7 @@ function People() {
                                     <Button
                                         small
                                         look="plain"
-                                        aria-label={m.you ? 'Leave the project' : `Take ${m.name} out`}
+                                        aria-label={m.you ? 'Leave the project' : `Take out ${m.name}`}
                                         onClick={() => void run(api.removePerson(data.id, m.id)).then((ok) => ok && m.you && navigate('/'))}
                                     >
                                         {m.you ? 'Leave' : 'Take out'}

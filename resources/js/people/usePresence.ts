@@ -40,7 +40,7 @@ export function useKeepingUp(): void {
                 }
             } catch (problem) {
                 // taken out of the project, or its link was ended: it is said, and what is on the screen stays
-                if (!gone && problem instanceof Problem && [401, 404].includes(problem.status))
+                if (!gone && problem instanceof Problem && [401, 404, 419].includes(problem.status))
                     usePresence.setState({
                         here: [],
                         out: 'You are not in this project any more: you were taken out, signed out, or the link was ended. Nothing you do here is kept.',

@@ -179,6 +179,16 @@ final readonly class Desk
         $this->pointer([...$steps, ['pause'], ['up']]);
     }
 
+    /** Gives a file to the input that takes files of these kinds. */
+    public function file(string $accept, string $path): void
+    {
+        $this->waitFor(sprintf('input[type=file][accept="%s"]', $accept));
+        $input = $this->css(sprintf('input[type=file][accept="%s"]', $accept));
+        $this->driver->executeScript('arguments[0].classList.remove("hidden")', [$input]);
+        $input->sendKeys($path);
+        $this->driver->executeScript('arguments[0].classList.add("hidden")', [$input]);
+    }
+
     public function waitFor(string $selector): void
     {
         $this->waitUntil(fn (): bool => $this->count($selector) > 0, $selector);

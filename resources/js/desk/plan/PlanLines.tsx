@@ -9,6 +9,7 @@ export function PlanLines({ here, spot }: { here: Wall[]; spot: (wall: Wall, alo
     const data = useData();
     const showing = useShowing();
     const chosen = useDesk((s) => s.chosen);
+    const busy = useDesk((s) => s.pointing !== null);
     if (!showing.lines) return null;
     return (
         <>
@@ -26,7 +27,7 @@ export function PlanLines({ here, spot }: { here: Wall[]; spot: (wall: Wall, alo
                         return (
                             <g
                                 key={l.id + w.id}
-                                className="pointer-events-auto cursor-pointer"
+                                className={busy ? '' : 'pointer-events-auto cursor-pointer'}
                                 onPointerDown={(e) => e.stopPropagation()}
                                 onClick={(e) => useDesk.getState().choose([l.id], e.shiftKey)}
                             >

@@ -34,6 +34,7 @@ export function PlanOverlay({ view, size, storey }: Props & { storey: Storey }) 
             .join(' ');
     const here = data.project.walls.filter((w) => w.foot < storey.ceiling - 1 && w.head > storey.floor + 1);
     const candidates = useDesk((s) => s.candidates);
+    const picking = useDesk((s) => s.pointing !== null);
     const differing = useDesk((s) => s.differing);
     const places = (which: 'then' | 'now') =>
         differing.flatMap((d) => {
@@ -110,7 +111,7 @@ export function PlanOverlay({ view, size, storey }: Props & { storey: Storey }) 
                     <polygon
                         key={`${c.wall} ${c.from}`}
                         points={quad(wall, c.from, c.to)}
-                        className="pointer-events-auto cursor-pointer"
+                        className={picking ? '' : 'pointer-events-auto cursor-pointer'}
                         fill="var(--moss)"
                         fillOpacity={0.18}
                         stroke="var(--moss)"

@@ -66,6 +66,14 @@ export function ReportTable({ report, onSort }: { report: Report; onSort: (key: 
                         : 'No openings yet: they are listed here as they are placed.'}
             </p>
         );
+    const alike = layout.merge || layout.source === 'types';
+    const named = (row: Row) =>
+        alike
+            ? `${row.values[0] ?? ''}, ${row.elements.length} placed`
+            : row.values
+                  .filter((v) => typeof v === 'string' && v !== '')
+                  .slice(0, 2)
+                  .join(' ');
     const items = virtual.getVirtualItems();
     const above = items[0]?.start ?? 0;
     const below = virtual.getTotalSize() - (items.at(-1)?.end ?? 0);
@@ -73,6 +81,9 @@ export function ReportTable({ report, onSort }: { report: Report; onSort: (key: 
     return (
         <div ref={scroll} className="min-h-0 grow overflow-auto" tabIndex={-1}>
             <table className="w-full border-collapse" aria-rowcount={rows.length}>
+                <caption className="sr-only">
+                    Choose a row to see it in the drawing and the model; more with Ctrl, up to there with Shift.
+                </caption>
                 <thead>
                     <tr>
                         {columns.map((c, i) => {
@@ -137,7 +148,7 @@ export function ReportTable({ report, onSort }: { report: Report; onSort: (key: 
                         return (
                             <ChoosableRow
                                 key={item.index}
-                                row={row}
+                                label={named(row)}
                                 at={item.index}
                                 lit={lit[item.index] ?? false}
                                 cells={cells}
@@ -171,25 +182,21 @@ export function ReportTable({ report, onSort }: { report: Report; onSort: (key: 
 }
 
 type RowProps = {
-    row: Row;
+    label: string;
     at: number;
     lit: boolean;
     cells: React.ReactNode;
     choose: (at: number, how: { shift: boolean; toggle: boolean }) => void;
 };
 
-function ChoosableRow({ row, at, lit, cells, choose }: RowProps) {
+function ChoosableRow({ label, at, lit, cells, choose }: RowProps) {
     const how = (e: { shiftKey: boolean; ctrlKey: boolean; metaKey: boolean }) => ({ shift: e.shiftKey, toggle: e.ctrlKey || e.metaKey });
     return (
         <tr
             tabIndex={0}
-            aria-label={`${row.values
-                .filter((v) => v !== null && v !== '')
-                .slice(0, 2)
-                .join(
-                    ' ',
-                )}${row.elements.length > 1 ? `, ${row.elements.length} placed` : row.elements.length === 0 ? ', none placed' : ''}`}
+            aria-label={label}
             aria-selected={lit}
+            title="See it in the drawing and the model; more with Ctrl, up to there with Shift"
             onClick={(e) => choose(at, how(e))}
             onMouseDown={(e) => e.shiftKey && e.preventDefault()}
             onKeyDown={(e) => {

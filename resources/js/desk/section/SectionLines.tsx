@@ -7,6 +7,7 @@ import { showSection } from './cutting';
 export function SectionLines({ view, size }: { view: View; size: Size }) {
     const { project } = useData();
     const section = useDesk((s) => s.section);
+    const busy = useDesk((s) => s.pointing !== null || s.outline !== null || s.measuring !== null || s.inHand !== null);
     return (
         <>
             {project.sections.map((s) => {
@@ -19,7 +20,7 @@ export function SectionLines({ view, size }: { view: View; size: Size }) {
                 return (
                     <g
                         key={s.id}
-                        className="pointer-events-auto cursor-pointer"
+                        className={busy ? '' : 'pointer-events-auto cursor-pointer'}
                         onPointerDown={(e) => e.stopPropagation()}
                         onClick={() => showSection({ line: s.id })}
                         data-section-line={s.name}
