@@ -176,13 +176,14 @@ final class PapersTest extends BrowserCase
             $this->desk->waitForText('here now');
             self::assertSame([], $this->axe());
             // a link lets one look, until it is ended
-            $this->desk->type('Whom the link is for', 'the client');
+            $whom = 'client '.random_int(1000, 9999);
+            $this->desk->type('Whom the link is for', $whom);
             $this->desk->waitFor('[aria-label="Address of the link"]');
             $mate->driver->manage()->deleteAllCookies();
             $mate->driver->get((string) $this->desk->css('[aria-label="Address of the link"]')->getAttribute('value'));
             $mate->waitForText('to look at');
             self::assertSame(0, $mate->count('[data-card] input'));
-            $this->desk->button('End the link the client')->click();
+            $this->desk->button("End the link $whom")->click();
             $mate->waitFor('[data-out]');
             $this->desk->keys(Keys::ESCAPE);
         } finally {
