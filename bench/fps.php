@@ -23,7 +23,7 @@ $desk->keys(Facebook\WebDriver\WebDriverKeys::HOME);
 // until everything, the model too, has been fetched and drawn: nothing more for four seconds
 for ($still = 0, $seen = -1; $still < 4; $still = $now === $seen ? $still + 1 : 0, $seen = $now) {
     sleep(1);
-    $now = (int) $desk->driver->executeScript('return performance.getEntriesByType("resource").length');
+    $now = (int) $desk->driver->executeScript('return performance.getEntriesByType("resource").filter((e) => !e.name.includes("presence")).length');
 }
 sleep(4);
 $desk->driver->manage()->timeouts()->setScriptTimeout(60);

@@ -12,6 +12,8 @@ $ours = $read('cut');
 $fps = $read('fps');
 $rack = $read('rack');
 $revision = $read('revision');
+$schedule = $read('schedule');
+$tracing = $read('tracing');
 $glb = $read('glb');
 $rounds = array_map(static fn (int $n): array => [$read("unit-$n")['ms'], $read("clipping-$n")['ms']], range(1, 7));
 usort($rounds, static fn (array $a, array $b): int => $a[0] / $a[1] <=> $b[0] / $b[1]);
@@ -30,9 +32,11 @@ $figures['stack.40_vs_1'] = [$stack['forty'] / $stack['one'], sprintf('%.0f ms a
 $figures['gather.vs_bare_query'] = [$gather['gather'] / $gather['query'], sprintf('%.1f ms against %.1f ms for %d rows', $gather['gather'], $gather['query'], $gather['rows']), 3.0];
 $figures['try.vs_bare_read'] = [$try['try'] / $try['read'], sprintf('%.1f ms against %.1f ms', $try['try'], $try['read']), 1.5];
 $figures['revision.growth'] = [$revision['1000'] / $revision['10'], sprintf('%.0f ms after 1000 changes against %.0f ms after 10', $revision['1000'], $revision['10']), null];
+$figures['schedule.vs_fgetcsv'] = [$schedule['ours'] / $schedule['fgetcsv'], sprintf('%.0f ms against %.0f ms; %d differ', $schedule['ours'], $schedule['fgetcsv'], $schedule['found']), 5.0];
 $figures['unit.vs_clipping'] = [$unit / $clipping, sprintf('%.2f ms against %.2f ms, the middle of seven rounds', $unit, $clipping), 3.0];
 $figures['glb.bytes_per_opening.5000'] = [($glb['5000'] - $glb['2500']) / 2500, sprintf('%.1f MB with 5000 openings of 30 types, %.1f MB with 2500', $glb['5000'] / 1e6, $glb['2500'] / 1e6), null];
 $figures['rack.fps.500'] = [$rack['fps'], sprintf('of %.0f while nothing moves, %d of 500 units drawn at once', $rack['still'], $rack['drawn']), null];
+$figures['tracing.fps'] = [$tracing['catching'], sprintf('catching, %.0f panning; of 50 000 lines (30 is wanted)', $tracing['panning']), null];
 $figures['desk.fps.5000'] = [min($fps), sprintf('panning %.0f, zooming %.0f frames a second', $fps['pan'], $fps['zoom']), null];
 
 if (getenv('JSON') === '1') {

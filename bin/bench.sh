@@ -22,6 +22,8 @@ for round in 1 2 3 4 5 6 7; do # in turn, since the machine is not equally fast 
     php "${PHP_JIT[@]}" bench/unit.php >"$VAR/bench-unit-$round.json"
     node bench/unit.mjs "$VAR/bench-unit-$round.json" >"$VAR/bench-clipping-$round.json"
 done
+say "reading a given schedule and holding it, against fgetcsv"
+php "${PHP_JIT[@]}" bench/schedule.php >"$VAR/bench-schedule.json"
 php artisan config:cache --quiet
 php artisan route:cache --quiet
 start_web "$VAR/side-web" "$SIDE_PORT"
@@ -36,6 +38,8 @@ say "what differs from a revision"
 php bench/revision.php "http://127.0.0.1:$SIDE_PORT" "${PROJECT[10000]}" >"$VAR/bench-revision.json"
 say "frames while panning and zooming 5000 openings"
 php bench/fps.php "http://127.0.0.1:$SIDE_PORT" "Bench 5000" >"$VAR/bench-fps.json"
+say "frames over a tracing of 50 000 lines"
+php bench/tracing.php "http://127.0.0.1:$SIDE_PORT" "Bench 100" >"$VAR/bench-tracing.json"
 say "frames while a rack of 500 types is drawn along"
 php bench/rack.php "http://127.0.0.1:$SIDE_PORT" "Bench rack 465" >"$VAR/bench-rack.json"
 JSON="$JSON" php bench/report.php "$VAR"

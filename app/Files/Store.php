@@ -27,6 +27,12 @@ final class Store
         return preg_match('/^[0-9a-f]{32}\.(json|png|jpg)$/', $name) === 1 ? self::disk()->get(self::path($project, $name)) : null;
     }
 
+    /** Everything that was brought into a project, when it is removed. */
+    public function forget(Project $project): void
+    {
+        self::disk()->deleteDirectory("projects/{$project->id}");
+    }
+
     private static function path(Project $project, string $name): string
     {
         return "projects/{$project->id}/$name";

@@ -22,6 +22,9 @@ final readonly class TracingReader
     /** Pixels along the longer side of a picture as it is kept. */
     private const KEPT_SIDE = 6000;
 
+    /** A page that would take poppler more memory than this is not drawn. */
+    private const KEPT_SMALL = ['prlimit', '--as=3000000000'];
+
     public function __construct(private Store $files)
     {
     }
@@ -97,7 +100,7 @@ final readonly class TracingReader
         mkdir($folder, 0o700);
         try {
             file_put_contents("$folder/in.pdf", $content);
-            $info = Process::timeout(20)->run(['pdfinfo', "$folder/in.pdf"]);
+            $info = Process::timeout(20)->run([...self::KEPT_SMALL, 'pdfinfo', "$folder/in.pdf"]);
             $said = $info->output().$info->errorOutput();
             if (preg_match('/Incorrect password|^Encrypted:\s+yes/mi', $said) === 1) {
                 throw Refusal::because('pdf.encrypted', 'This PDF is encrypted. Save it without a password first.');
@@ -109,7 +112,7 @@ final readonly class TracingReader
             if ($page < 1 || $page > $pages) {
                 throw Refusal::because('pdf.page', sprintf('This PDF has %d page%s; page %d was asked for.', $pages, $pages === 1 ? '' : 's', $page));
             }
-            $made = Process::timeout(60)->run(['pdftocairo', '-svg', '-noshrink', '-nocenter', '-f', (string) $page, '-l', (string) $page, "$folder/in.pdf", "$folder/out.svg"]);
+            $made = Process::timeout(60)->run([...self::KEPT_SMALL, 'pdftocairo', '-svg', '-noshrink', '-nocenter', '-f', (string) $page, '-l', (string) $page, "$folder/in.pdf", "$folder/out.svg"]);
             if (! $made->successful() || ! is_file("$folder/out.svg")) {
                 throw Refusal::because('pdf.unreadable', sprintf('Page %d of this PDF cannot be drawn: it is damaged.', $page));
             }
@@ -130,7 +133,7 @@ final readonly class TracingReader
     /** @return array{file: string, kind: 'vector'|'picture', width: float, height: float, lines: int, pages: int, page: int, notes: list<string>} */
     private function scan(Project $project, string $folder, int $page): array
     {
-        $made = Process::timeout(60)->run(['pdftoppm', '-png', '-singlefile', '-scale-to', '4500', '-f', (string) $page, '-l', (string) $page, "$folder/in.pdf", "$folder/out"]);
+        $made = Process::timeout(60)->run([...self::KEPT_SMALL, 'pdftoppm', '-png', '-singlefile', '-scale-to', '4500', '-f', (string) $page, '-l', (string) $page, "$folder/in.pdf", "$folder/out"]);
         if (! $made->successful() || ! is_file("$folder/out.png")) {
             throw Refusal::because('pdf.unreadable', sprintf('Page %d of this PDF cannot be drawn: it is damaged.', $page));
         }

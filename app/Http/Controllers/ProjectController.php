@@ -8,6 +8,7 @@ use App\Assembly\Assembly;
 use App\Derived\ProjectView;
 use App\Derived\Structure;
 use App\Editing\NewProject;
+use App\Files\Store;
 use App\Models\Project;
 use App\Models\Task;
 use App\Models\User;
@@ -78,10 +79,11 @@ final class ProjectController
     #[OA\Delete(path: '/projects/{project}', operationId: 'removeProject', summary: 'Remove a project for good',
         parameters: [new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
         responses: [new OA\Response(response: 204, description: 'Removed')])]
-    public function destroy(Project $project): JsonResponse
+    public function destroy(Project $project, Store $files): JsonResponse
     {
         Task::query()->where('project_id', $project->id)->delete();
         $project->delete();
+        $files->forget($project);
 
         return new JsonResponse(null, 204);
     }

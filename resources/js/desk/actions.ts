@@ -91,6 +91,11 @@ export function lookActions(data: Data): Action[] {
             key: 'q',
             run: () => useDesk.setState((s) => ({ dimensions: !s.dimensions })),
         },
+        {
+            name: desk.marks ? 'Leave marks out of the elevation' : 'Marks under the openings',
+            key: 'z',
+            run: () => useDesk.setState((s) => ({ marks: !s.marks })),
+        },
         { name: 'Choose by a frame', key: 'x', run: () => useDesk.setState({ framing: true }) },
         {
             name: desk.inside ? 'Look from outside' : 'Look from inside',

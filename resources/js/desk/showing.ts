@@ -13,6 +13,7 @@ export type Showing = {
     lines: boolean;
     findings: boolean;
     tracings: boolean;
+    marks: boolean;
     through: boolean;
     /** whether anything of openings or walls is hidden, apart from the face that is looked at */
     partial: boolean;
@@ -29,9 +30,10 @@ export function useShowing(): Showing {
     const hiddenOpenings = useDesk((s) => s.hiddenOpenings);
     const alone = useDesk((s) => s.alone);
     const through = useDesk((s) => s.through);
+    const marks = useDesk((s) => s.marks);
     return useMemo(
-        () => showingOf(data, face, hidden, hiddenSets, hiddenOpenings, alone, through),
-        [data, face, hidden, hiddenSets, hiddenOpenings, alone, through],
+        () => ({ ...showingOf(data, face, hidden, hiddenSets, hiddenOpenings, alone, through), marks }),
+        [data, face, hidden, hiddenSets, hiddenOpenings, alone, through, marks],
     );
 }
 
@@ -43,7 +45,7 @@ function showingOf(
     hiddenOpenings: string[],
     alone: Alone | null,
     through: boolean,
-): Showing {
+): Omit<Showing, 'marks'> {
     const sets = data.project.sets.filter((s) => hiddenSets.includes(s.id));
     const gone = new Set([...hiddenOpenings, ...sets.flatMap((s) => s.members)]);
     const inner = new Set(data.project.outlines.filter((o) => o.inner).map((o) => o.id));

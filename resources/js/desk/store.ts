@@ -126,6 +126,8 @@ type Desk = {
     through: boolean;
     measuring: { pane: 'elevation' | 'plan'; from: Spot | null; to: Spot | null; over: Spot | null } | null;
     dimensions: boolean;
+    /** marks are written under the openings */
+    marks: boolean;
     /** the next drag in the elevation draws a frame */
     framing: boolean;
     going: Going | null;
@@ -181,6 +183,7 @@ const plain = {
     through: false,
     measuring: null,
     dimensions: false,
+    marks: false,
     framing: false,
     going: null,
     targets: [],

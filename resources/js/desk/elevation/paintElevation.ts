@@ -86,6 +86,7 @@ function openings(
     const dpr = window.devicePixelRatio;
     const plain: number[] = [];
     const stamps = new Map<string, HTMLCanvasElement>();
+    const marks: [string, number, number][] = [];
     for (const o of elevation.openings) {
         const x = frontage.offset + o.u;
         if (o.id === hidden || x > seen.x1 || x + o.width < seen.x0 || o.sillLevel > seen.y1 || o.headLevel < seen.y0) continue;
@@ -95,6 +96,7 @@ function openings(
             plain.push(box.x, box.y, box.width, box.height);
             continue;
         }
+        if (showing.marks && box.width > 22) marks.push([o.mark ?? (o.type === null ? '' : o.label), box.x + box.width / 2, box.y + box.height + 11]);
         const whole = symbols.get(o.symbol) ?? [];
         const list = showing.units ? whole : whole.filter((s) => s.layer === 'opening');
         const coarse = Math.min(o.width, o.height) * view.k < COARSE;
@@ -109,6 +111,13 @@ function openings(
         // seen from behind, a unit is its own mirror image
         ctx.setTransform(view.flip ? -1 : 1, 0, 0, 1, view.flip ? 2 * px + stamp.width : 0, 0);
         ctx.drawImage(stamp, px, py);
+    }
+    if (marks.length > 0) {
+        ctx.setTransform(dpr, 0, 0, dpr, 0, 0);
+        ctx.font = "10px 'Archivo Variable', sans-serif";
+        ctx.textAlign = 'center';
+        ctx.fillStyle = colour('ink');
+        for (const [text, x, y] of marks) ctx.fillText(text, x, y);
     }
     if (plain.length === 0) return;
     // Filled rectangles in two colours: an outline that is no path, which thousands of would be slow.
