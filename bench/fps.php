@@ -26,26 +26,8 @@ for ($still = 0, $seen = -1; $still < 4; $still = $now === $seen ? $still + 1 : 
     $now = (int) $desk->driver->executeScript('return performance.getEntriesByType("resource").filter((e) => !e.name.includes("presence")).length');
 }
 sleep(4);
-$desk->driver->manage()->timeouts()->setScriptTimeout(60);
-$measure = static fn (string $step): float => (float) $desk->driver->executeAsyncScript(<<<JS
-    const done = arguments[0];
-    const pane = document.querySelector('[data-pane=elevation]');
-    const r = pane.getBoundingClientRect();
-    const x = r.left + r.width / 2, y = r.top + r.height / 2;
-    const send = (type, dx) => pane.dispatchEvent(new PointerEvent(type, { pointerId: 1, bubbles: true, button: 1, clientX: x + dx, clientY: y + dx / 5 }));
-    pane.setPointerCapture = () => {};
-    let frames = 0;
-    const start = performance.now();
-    const step = (now) => {
-        frames++;
-        const t = now - start;
-        $step
-        if (t < 3000) requestAnimationFrame(step);
-        else { send('pointerup', 0); done(frames / ((performance.now() - start) / 1000)); }
-    };
-    requestAnimationFrame(step);
-    JS);
-$pan = $measure("if (frames === 1) send('pointerdown', 0); send('pointermove', 5 + 200 * Math.sin(t / 300));");
-$zoom = $measure("pane.dispatchEvent(new WheelEvent('wheel', { deltaY: Math.sin(t / 400) * 60, clientX: x, clientY: y, bubbles: true, cancelable: true }));");
+$measure = (require __DIR__.'/frames.php')($desk);
+$pan = $measure('elevation', "if (frames === 1) send('pointerdown', 0, 0); send('pointermove', 5 + 200 * Math.sin(t / 300), 40 * Math.sin(t / 300));");
+$zoom = $measure('elevation', "pane.dispatchEvent(new WheelEvent('wheel', { deltaY: Math.sin(t / 400) * 60, clientX: x, clientY: y, bubbles: true, cancelable: true }));");
 $desk->driver->quit();
 echo json_encode(['pan' => $pan, 'zoom' => $zoom]), "\n";

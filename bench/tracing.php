@@ -35,28 +35,10 @@ $desk->button('Enlarge the plan')->click();
 sleep(6);
 $desk->keys('s');
 $desk->waitFor('[data-pointing]');
-$desk->driver->manage()->timeouts()->setScriptTimeout(60);
-$measure = static fn (string $step): float => (float) $desk->driver->executeAsyncScript(<<<JS
-    const done = arguments[0];
-    const pane = document.querySelector('[data-pane=plan]');
-    const r = pane.getBoundingClientRect();
-    const x = r.left + r.width / 2, y = r.top + r.height / 2;
-    const send = (type, dx, dy) => pane.dispatchEvent(new PointerEvent(type, { pointerId: 1, bubbles: true, button: 1, clientX: x + dx, clientY: y + dy }));
-    pane.setPointerCapture = () => {};
-    let frames = 0;
-    const start = performance.now();
-    const step = (now) => {
-        frames++;
-        const t = now - start;
-        $step
-        if (t < 3000) requestAnimationFrame(step);
-        else { send('pointerup', 0, 0); done(frames / ((performance.now() - start) / 1000)); }
-    };
-    requestAnimationFrame(step);
-    JS);
-$catching = $measure("send('pointermove', 260 * Math.sin(t / 500), 180 * Math.cos(t / 310));");
+$measure = (require __DIR__.'/frames.php')($desk);
+$catching = $measure('plan', "send('pointermove', 260 * Math.sin(t / 500), 180 * Math.cos(t / 310));");
 $caught = $desk->count('[data-pane=plan] svg g text');
-$panning = $measure("if (frames === 1) send('pointerdown', 0, 0); send('pointermove', 5 + 160 * Math.sin(t / 300), 20);");
+$panning = $measure('plan', "if (frames === 1) send('pointerdown', 0, 0); send('pointermove', 5 + 160 * Math.sin(t / 300), 20);");
 $desk->keys(Keys::ESCAPE);
 $desk->driver->quit();
 unlink($svg);

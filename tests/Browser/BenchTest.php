@@ -97,7 +97,7 @@ final class BenchTest extends BrowserCase
         self::assertSame([], $this->axe());
         $this->desk->css(sprintf('input[aria-label="Tick %s"]', $mark))->click();
         $this->desk->button('The 1 ticked as one PDF')->click();
-        $this->desk->waitForText('skerrow-pilot-house-unit-sheets.pdf');
+        $this->desk->waitForText('skerrow-pilot-house-sheets.pdf');
         $this->desk->driver->get($project);
         $this->desk->ready();
     }

@@ -1,6 +1,7 @@
 import { Button } from '../ui/Button';
 import { tell } from '../ui/notices';
 import { useData } from './data';
+import { CaughtName, Cross } from './drawing/Caught';
 import { toScreen, type Size } from './drawing/view';
 import { useDesk, type View } from './store';
 
@@ -23,23 +24,8 @@ export function MeasureOverlay({ pane, view, size }: { pane: 'elevation' | 'plan
                 />
             )}
             {a && b && <path d={`M${a.x} ${a.y}L${b.x} ${b.y}`} stroke="var(--buoy)" strokeWidth={1.5} />}
-            {[a, b].map(
-                (p, i) => p && <path key={i} d={`M${p.x - 6} ${p.y}h12M${p.x} ${p.y - 6}v12`} stroke="var(--buoy)" strokeWidth={1.5} />,
-            )}
-            {b && to.name && !measuring.to && (
-                <text
-                    x={b.x + 9}
-                    y={b.y - 9}
-                    fontSize={11}
-                    fontWeight={600}
-                    fill="var(--buoy)"
-                    stroke="var(--sheet)"
-                    strokeWidth={3}
-                    paintOrder="stroke"
-                >
-                    {to.name}
-                </text>
-            )}
+            {[a, b].map((p, i) => p && <Cross key={i} {...p} />)}
+            {b && !measuring.to && <CaughtName {...b} name={to.name} />}
         </g>
     );
 }

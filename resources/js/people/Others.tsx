@@ -17,19 +17,24 @@ export function Others() {
             type="button"
             onClick={() => useDesk.setState({ people: true })}
             title={here.length === 0 ? 'People: nobody else is here now' : `Here now: ${here.map((h) => h.name).join(', ')}`}
-            aria-label={here.length === 0 ? 'People' : `People, here now: ${here.map((h) => h.name).join(', ')}`}
             className="flex min-h-8 items-center gap-1 rounded px-1.5 hover:text-tide"
             data-here={here.length}
         >
             {here.slice(0, 3).map((h) => (
                 <span
                     key={h.id}
+                    aria-hidden
                     className="-ml-1.5 flex size-6 items-center justify-center rounded-full border border-sheet bg-tide text-[10px] font-semibold text-on-tide first:ml-0"
                 >
                     {initials(h.name)}
                 </span>
             ))}
-            {here.length > 3 && <span className="text-xs">+{here.length - 3}</span>}
+            {here.length > 3 && (
+                <span aria-hidden className="text-xs">
+                    +{here.length - 3}
+                </span>
+            )}
+            {here.length > 0 && <span className="sr-only">People, here now: {here.map((h) => h.name).join(', ')}</span>}
             {here.length === 0 && 'People'}
         </button>
     );

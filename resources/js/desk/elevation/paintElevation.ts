@@ -96,7 +96,8 @@ function openings(
             plain.push(box.x, box.y, box.width, box.height);
             continue;
         }
-        if (showing.marks && box.width > 22) marks.push([o.mark ?? (o.type === null ? '' : o.label), box.x + box.width / 2, box.y + box.height + 11]);
+        if (showing.marks && box.width > 22)
+            marks.push([o.mark ?? (o.type === null ? '' : o.label), box.x + box.width / 2, box.y + box.height + 11]);
         const whole = symbols.get(o.symbol) ?? [];
         const list = showing.units ? whole : whole.filter((s) => s.layer === 'opening');
         const coarse = Math.min(o.width, o.height) * view.k < COARSE;

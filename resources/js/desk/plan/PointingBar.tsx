@@ -3,6 +3,7 @@ import type { Outcome } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { complain, tell } from '../../ui/notices';
 import { useData } from '../data';
+import { CaughtName, Cross } from '../drawing/Caught';
 import { toScreen, type Size } from '../drawing/view';
 import { useDesk, type Pointing, type View } from '../store';
 import { MarkWords, useMarkWords } from '../tracing/Marks';
@@ -268,22 +269,9 @@ export function PointsOverlay({ view, size }: { view: View; size: Size }) {
                 />
             )}
             {all.map((p, i) => (
-                <path key={i} d={`M${p.x - 6} ${p.y}h12M${p.x} ${p.y - 6}v12`} stroke="var(--buoy)" strokeWidth={1.5} />
+                <Cross key={i} x={p.x} y={p.y} />
             ))}
-            {tip?.name && (
-                <text
-                    x={tip.x + 9}
-                    y={tip.y - 9}
-                    fontSize={11}
-                    fontWeight={600}
-                    fill="var(--buoy)"
-                    stroke="var(--sheet)"
-                    strokeWidth={3}
-                    paintOrder="stroke"
-                >
-                    {tip.name}
-                </text>
-            )}
+            {tip && <CaughtName {...tip} />}
         </g>
     );
 }
