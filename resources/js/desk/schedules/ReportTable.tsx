@@ -9,6 +9,8 @@ type Row = Report['rows'][number];
 type Measured = Report['columns'][number]['measured'];
 
 const ROW = 27;
+/** Headings and totals stand still over the rows, px. */
+const HEAD = 32;
 
 /** A schedule's rows: choosing one chooses what it stands for, and what is chosen is lit in it. */
 export function ReportTable({ report, onSort }: { report: Report; onSort: (key: string) => void }) {
@@ -21,7 +23,14 @@ export function ReportTable({ report, onSort }: { report: Report; onSort: (key: 
         const set = new Set(chosen);
         return rows.map((r) => r.kind === 'row' && r.elements.some((e) => set.has(e)));
     }, [rows, chosen]);
-    const virtual = useVirtualizer({ count: rows.length, getScrollElement: () => scroll.current, estimateSize: () => ROW, overscan: 12 });
+    const virtual = useVirtualizer({
+        count: rows.length,
+        getScrollElement: () => scroll.current,
+        estimateSize: () => ROW,
+        overscan: 12,
+        scrollPaddingStart: HEAD,
+        scrollPaddingEnd: HEAD,
+    });
     const first = lit.indexOf(true);
     useEffect(() => {
         if (first >= 0) virtual.scrollToIndex(first, { align: 'auto' });
@@ -79,7 +88,7 @@ export function ReportTable({ report, onSort }: { report: Report; onSort: (key: 
     const below = virtual.getTotalSize() - (items.at(-1)?.end ?? 0);
     const align = (m: Measured) => (m === 'text' ? 'text-left' : 'text-right');
     return (
-        <div ref={scroll} className="min-h-0 grow overflow-auto" tabIndex={-1}>
+        <div ref={scroll} className="min-h-0 grow overflow-auto" style={{ scrollPaddingBlock: HEAD }} tabIndex={-1}>
             <table className="w-full border-collapse" aria-rowcount={rows.length}>
                 <caption className="sr-only">
                     Choose a row to see it in the drawing and the model; more with Ctrl, up to there with Shift.
