@@ -49,7 +49,7 @@ final class Section
     public static function of(Design $design, array $bodies, SectionLine $line, float $letters = 180.0): array
     {
         $self = new self($design, $bodies, $line->from, $line->to);
-        $self->beyond();
+        $self->shapes = SectionBeyond::of($design, $bodies, $line->from, $line->to);
         $self->slabs();
         foreach ($bodies as $body) {
             $self->cut($body);
@@ -220,73 +220,6 @@ final class Section
                         $this->shapes[] = Shape::area(Layer::Cut, [[$s0, $floor - $this->design->settings->slab, $s1, $floor - $this->design->settings->slab, $s1, $floor, $s0, $floor]]);
                     }
                 }
-            }
-        }
-    }
-
-    /** Walls that stand beyond the line, the farthest first. */
-    private function beyond(): void
-    {
-        $faces = [];
-        foreach ($this->bodies as $body) {
-            $facing = $body->surface->outward()->dot($this->towards);
-            if (abs($facing) < 1e-6) {
-                continue; // seen edge on
-            }
-            $depth = $facing < 0 ? 0.0 : $body->wall->thickness;
-            [$a, $b] = [$body->left->atDepth($depth), $body->right->atDepth($depth)];
-            [$pa, $pb] = [$body->surface->inPlan($a, $depth), $body->surface->inPlan($b, $depth)];
-            [$ua, $ub] = $this->visible($pa, $pb, $a, $b);
-            if ($ub - $ua > 1) {
-                $middle = $body->surface->inPlan(($ua + $ub) / 2, $depth);
-                $faces[] = [$this->away($middle), $body, $depth, $ua, $ub];
-            }
-        }
-        usort($faces, static fn (array $x, array $y): int => $y[0] <=> $x[0]);
-        foreach ($faces as [, $body, $depth, $ua, $ub]) {
-            $this->face($body, $depth, $ua, $ub);
-        }
-    }
-
-    /**
-     * The part of a face that lies beyond the line and between its ends.
-     *
-     * @return array{float, float} u from and to
-     */
-    private function visible(Vec2 $pa, Vec2 $pb, float $a, float $b): array
-    {
-        foreach ([[$this->away($pa), $this->away($pb)], [$this->s($pa), $this->s($pb)], [$this->length - $this->s($pa), $this->length - $this->s($pb)]] as [$fa, $fb]) {
-            if ($fa <= 1e-6 && $fb <= 1e-6) {
-                return [0.0, 0.0];
-            }
-        }
-        [$t0, $t1] = [0.0, 1.0];
-        foreach ([[$this->away($pa), $this->away($pb)], [$this->s($pa), $this->s($pb)], [$this->length - $this->s($pa), $this->length - $this->s($pb)]] as [$fa, $fb]) {
-            if ($fa < 0) {
-                $t0 = max($t0, $fa / ($fa - $fb));
-            } elseif ($fb < 0) {
-                $t1 = min($t1, $fa / ($fa - $fb));
-            }
-        }
-
-        return [$a + ($b - $a) * $t0, $a + ($b - $a) * $t1];
-    }
-
-    private function face(Body $body, float $depth, float $ua, float $ub): void
-    {
-        $s = fn (float $u): float => $this->s($body->surface->inPlan($u, $depth));
-        $this->shapes[] = Shape::area(Layer::Beyond, [[$s($ua), $body->foot, $s($ub), $body->foot, $s($ub), $body->head, $s($ua), $body->head]]);
-        foreach ($this->design->openingsOf($body->wall->id) as $opening) {
-            $placed = $this->design->places->of($opening);
-            if ($placed->left < $ua - 1 || $placed->right > $ub + 1) {
-                continue;
-            }
-            $map = static fn (float $u, float $v): array => [$s($u), $v];
-            $this->shapes[] = Shape::area(Layer::Void, [$placed->ring()])->mapped($map)->on(Layer::Beyond);
-            foreach (Symbols::solved($this->design, $opening)->lights ?? [] as $light) {
-                $ring = $light->contour->ring(1.0);
-                $width = $opening->width;
-                $this->shapes[] = Shape::area(Layer::Glass, [$ring])->mapped(static fn (float $x, float $y): array => [$s($placed->left + ($opening->facesOut ? $x : $width - $x)), $placed->sill + $y]);
             }
         }
     }

@@ -93,7 +93,7 @@ final class SvgReader
         }
         $this->step = max($width, $height) / 1500;
         // y up from the lower left corner
-        $this->children($root, self::times([1.0, 0.0, 0.0, -1.0, 0.0, $height], $matrix), 0);
+        $this->children($root, SvgMatrix::times([1.0, 0.0, 0.0, -1.0, 0.0, $height], $matrix), 0);
         if ($this->lines === [] && $this->curves === [] && $this->texts === [] && $this->lettering === []) {
             throw Refusal::because('svg.empty', 'There are no lines in this SVG'.(isset($this->left['picture']) ? ', only pictures: lay the picture itself down as PNG or JPEG.' : '.'));
         }
@@ -135,7 +135,7 @@ final class SvgReader
         if (in_array($name, self::SKIPPED, true) || $e->getAttribute('display') === 'none' || preg_match('/display\s*:\s*none|visibility\s*:\s*hidden/', $e->getAttribute('style')) === 1) {
             return;
         }
-        $matrix = $e->hasAttribute('transform') ? self::times($matrix, self::transform($e->getAttribute('transform'))) : $matrix;
+        $matrix = $e->hasAttribute('transform') ? SvgMatrix::times($matrix, SvgMatrix::of($e->getAttribute('transform'))) : $matrix;
         $n = static fn (string $a): float => self::length($e->getAttribute($a));
         match ($name) {
             'g', 'a', 'svg', 'switch' => $this->children($e, $matrix, $depth + 1),
@@ -167,7 +167,7 @@ final class SvgReader
         }
         $was = $this->letters;
         $this->letters = $was || str_starts_with(substr($href, 1), 'glyph');
-        $matrix = self::times($matrix, [1.0, 0.0, 0.0, 1.0, self::length($e->getAttribute('x')), self::length($e->getAttribute('y'))]);
+        $matrix = SvgMatrix::times($matrix, [1.0, 0.0, 0.0, 1.0, self::length($e->getAttribute('x')), self::length($e->getAttribute('y'))]);
         if (in_array(strtolower($target->localName ?? ''), ['symbol', 'svg'], true)) {
             $this->children($target, $matrix, $depth + 1);
         } else {
@@ -194,7 +194,7 @@ final class SvgReader
         $size = $size > 0 ? $size : 12.0;
         $text = trim((string) preg_replace('/\s+/u', ' ', $e->textContent));
         if ($text !== '' && count($this->texts) < 20_000) {
-            [$x, $y] = self::apply($m, self::length($e->getAttribute('x')), self::length($e->getAttribute('y')));
+            [$x, $y] = SvgMatrix::apply($m, self::length($e->getAttribute('x')), self::length($e->getAttribute('y')));
             $this->texts[] = ['x' => $x, 'y' => $y, 'size' => $size * hypot($m[2], $m[3]), 'angle' => rad2deg(atan2($m[1], $m[0])), 'text' => mb_substr($text, 0, 200)];
         }
     }
@@ -255,48 +255,6 @@ final class SvgReader
         if (count($this->lines) + count($this->curves) + count($this->lettering) > self::MOST) {
             throw Refusal::because('svg.too_much', sprintf('There are more than %d lines in this drawing. Lay down a part of it, or a picture.', intdiv(self::MOST, 4)));
         }
-    }
-
-    /**
-     * @param  array{float, float, float, float, float, float}  $m
-     * @return array{float, float}
-     */
-    private static function apply(array $m, float $x, float $y): array
-    {
-        return [$m[0] * $x + $m[2] * $y + $m[4], $m[1] * $x + $m[3] * $y + $m[5]];
-    }
-
-    /**
-     * @param  array{float, float, float, float, float, float}  $a
-     * @param  array{float, float, float, float, float, float}  $b
-     * @return array{float, float, float, float, float, float} first b, then a
-     */
-    private static function times(array $a, array $b): array
-    {
-        return [$a[0] * $b[0] + $a[2] * $b[1], $a[1] * $b[0] + $a[3] * $b[1], $a[0] * $b[2] + $a[2] * $b[3], $a[1] * $b[2] + $a[3] * $b[3], $a[0] * $b[4] + $a[2] * $b[5] + $a[4], $a[1] * $b[4] + $a[3] * $b[5] + $a[5]];
-    }
-
-    /** @return array{float, float, float, float, float, float} */
-    private static function transform(string $text): array
-    {
-        $m = [1.0, 0.0, 0.0, 1.0, 0.0, 0.0];
-        preg_match_all('/(matrix|translate|scale|rotate|skewX|skewY)\s*\(([^)]*)\)/', $text, $all, PREG_SET_ORDER);
-        foreach ($all as [, $what, $list]) {
-            preg_match_all('/-?[\d.]+(?:e-?\d+)?/i', $list, $found);
-            $v = array_map(floatval(...), $found[0]);
-            $angle = deg2rad($v[0] ?? 0.0);
-            [$cx, $cy] = [$v[1] ?? 0.0, $v[2] ?? 0.0];
-            $m = self::times($m, match ($what) {
-                'matrix' => [$v[0] ?? 1.0, $v[1] ?? 0.0, $v[2] ?? 0.0, $v[3] ?? 1.0, $v[4] ?? 0.0, $v[5] ?? 0.0],
-                'translate' => [1.0, 0.0, 0.0, 1.0, $v[0] ?? 0.0, $v[1] ?? 0.0],
-                'scale' => [$v[0] ?? 1.0, 0.0, 0.0, $v[1] ?? $v[0] ?? 1.0, 0.0, 0.0],
-                'rotate' => [cos($angle), sin($angle), -sin($angle), cos($angle), $cx - $cx * cos($angle) + $cy * sin($angle), $cy - $cx * sin($angle) - $cy * cos($angle)],
-                'skewX' => [1.0, 0.0, tan($angle), 1.0, 0.0, 0.0],
-                default => [1.0, tan($angle), 0.0, 1.0, 0.0, 0.0],
-            });
-        }
-
-        return $m;
     }
 
     /** A length in px of 1/96 inch. */

@@ -25,7 +25,13 @@ import { SolidPane } from './solid/SolidPane';
 import { resetDesk, useDesk, type Pane } from './store';
 
 const names: Record<Pane, string> = { elevation: 'Elevation', plan: 'Plan', section: 'Section', solid: 'Solid', picture: 'Picture' };
-const panes: Record<Pane, ReactNode> = { elevation: <ElevationPane />, plan: <PlanPane />, section: <SectionPane />, solid: <SolidPane />, picture: <PicturePane /> };
+const panes: Record<Pane, ReactNode> = {
+    elevation: <ElevationPane />,
+    plan: <PlanPane />,
+    section: <SectionPane />,
+    solid: <SolidPane />,
+    picture: <PicturePane />,
+};
 
 export function DeskPage() {
     const { project } = useParams();
@@ -118,7 +124,7 @@ function SidePane() {
     const shown = side === main ? others[0]! : side;
     return (
         <section aria-label="Beside the drawing" className="flex h-full flex-col bg-sheet">
-            <header className="flex items-center gap-3 px-4 pt-1.5">
+            <header className="flex items-center gap-2.5 px-4 pt-1.5">
                 {others.map((p) => (
                     <button
                         key={p}
@@ -140,7 +146,11 @@ function SidePane() {
                     <Maximize2 size={14} />
                 </button>
                 {main !== 'elevation' && shown !== 'elevation' && (
-                    <button type="button" className="text-xs text-tide underline" onClick={() => useDesk.getState().enlarge('elevation')}>
+                    <button
+                        type="button"
+                        className="text-xs whitespace-nowrap text-tide underline"
+                        onClick={() => useDesk.getState().enlarge('elevation')}
+                    >
                         Elevation back
                     </button>
                 )}

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import type { Layout, Report } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
+import { Menu } from '../../ui/Menu';
 import { complain, tell } from '../../ui/notices';
 import { useData } from '../data';
 
@@ -94,15 +95,18 @@ export function LayoutEditor({ report, id, draft, onDraft, onKept, error }: Prop
                 ))}
             </ul>
             {rest.length > 0 && (
-                <p>
-                    Add{' '}
-                    <Choice
-                        label="Add a column"
-                        value=""
-                        options={[{ value: '-', label: 'a column…' }, ...rest.map((f) => ({ value: f.key, label: f.name }))]}
-                        onChange={(key) => key !== '-' && change({ columns: [...layout.columns, { key, name: null }] })}
-                    />
-                </p>
+                <Menu
+                    align="start"
+                    trigger={
+                        <Button small look="plain">
+                            + A column
+                        </Button>
+                    }
+                    items={rest.map((f) => ({
+                        label: f.name,
+                        onSelect: () => change({ columns: [...layout.columns, { key: f.key, name: null }] }),
+                    }))}
+                />
             )}
             <div className="mt-2 border-t border-hairline pt-2">
                 <p>

@@ -8,9 +8,9 @@ import { useDesk } from '../store';
 type Row = Report['rows'][number];
 type Measured = Report['columns'][number]['measured'];
 
-const ROW = 27;
+const ROW = 28;
 /** Headings and totals stand still over the rows, px. */
-const HEAD = 32;
+const HEAD = 29;
 
 /** A schedule's rows: choosing one chooses what it stands for, and what is chosen is lit in it. */
 export function ReportTable({ report, onSort }: { report: Report; onSort: (key: string) => void }) {
@@ -33,9 +33,11 @@ export function ReportTable({ report, onSort }: { report: Report; onSort: (key: 
     });
     const first = lit.indexOf(true);
     useEffect(() => {
-        if (first >= 0) virtual.scrollToIndex(first, { align: 'auto' });
-        // only when another row is lit
-        // eslint-disable-next-line react-hooks/exhaustive-deps
+        const box = scroll.current;
+        if (first < 0 || !box) return;
+        const top = HEAD + first * ROW;
+        if (top < box.scrollTop + HEAD) box.scrollTop = top - HEAD;
+        else if (top + ROW > box.scrollTop + box.clientHeight - HEAD) box.scrollTop = top + ROW + HEAD - box.clientHeight;
     }, [first]);
     const show = (measured: Measured, value: string | number | null | undefined): string => {
         if (value === null || value === undefined || value === '') return '–';
@@ -129,18 +131,18 @@ export function ReportTable({ report, onSort }: { report: Report; onSort: (key: 
                         const row = rows[item.index]!;
                         if (row.kind === 'group')
                             return (
-                                <tr key={item.index} className="border-b border-hairline/60 bg-paper">
+                                <tr key={item.index} className="h-7 border-b border-hairline/60 bg-paper">
                                     <th
                                         colSpan={columns.length}
                                         scope="colgroup"
-                                        className="px-3 py-1 text-left text-xs font-semibold whitespace-nowrap"
+                                        className="px-3 text-left text-xs font-semibold whitespace-nowrap"
                                     >
                                         {row.text}
                                     </th>
                                 </tr>
                             );
                         const cells = columns.map((c, i) => (
-                            <td key={i} className={`px-3 py-1 whitespace-nowrap ${align(c.measured)} ${i === 0 ? 'font-semibold' : ''}`}>
+                            <td key={i} className={`px-3 whitespace-nowrap ${align(c.measured)} ${i === 0 ? 'font-semibold' : ''}`}>
                                 {i === 0 && row.kind === 'sum' && row.values[0] == null
                                     ? row.text
                                     : row.kind === 'sum' && row.values[i] == null
@@ -150,7 +152,7 @@ export function ReportTable({ report, onSort }: { report: Report; onSort: (key: 
                         ));
                         if (row.kind === 'sum')
                             return (
-                                <tr key={item.index} className="border-b border-hairline text-quiet">
+                                <tr key={item.index} className="h-7 border-b border-hairline text-quiet">
                                     {cells}
                                 </tr>
                             );
@@ -214,7 +216,7 @@ function ChoosableRow({ label, at, lit, cells, choose }: RowProps) {
                     choose(at, how(e));
                 }
             }}
-            className={`cursor-pointer border-b border-hairline/60 -outline-offset-2 ${lit ? 'bg-tide-wash shadow-[inset_4px_0_0_var(--tide)]' : 'hover:bg-paper'}`}
+            className={`h-7 cursor-pointer border-b border-hairline/60 -outline-offset-2 ${lit ? 'bg-tide-wash shadow-[inset_4px_0_0_var(--tide)]' : 'hover:bg-paper'}`}
         >
             {cells}
         </tr>

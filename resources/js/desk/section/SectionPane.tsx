@@ -26,14 +26,16 @@ export function SectionPane() {
               ? { line: first.id }
               : null;
     // letters of about 9 px where the whole is in view; in a small pane no figures, which could not be read
+    const line = shown && 'line' in shown ? sections.find((s) => s.id === shown.line) : undefined;
+    const long = line ? Math.hypot(line.toX - line.fromX, line.toY - line.fromY) : 0;
     const letters = useMemo(() => {
+        if (room.width < 480) return 0;
         const height = (storeys.at(-1)?.ceiling ?? 3000) - (storeys[0]?.floor ?? 0);
         const xs = walls.flatMap((w) => [w.fromX, w.toX]);
-        const width = xs.length === 0 ? 10000 : Math.max(...xs) - Math.min(...xs);
-        if (room.width < 480) return 0;
+        const width = long || (xs.length === 0 ? 10000 : Math.max(...xs) - Math.min(...xs));
         const k = Math.min((room.height - 100) / (height * 1.1), (room.width - 380) / width);
         return Math.max(60, Math.round(8 / Math.max(k, 0.001) / 30) * 30);
-    }, [storeys, walls, room]);
+    }, [storeys, walls, long, room]);
     const query = shown && ('line' in shown ? { line: shown.line } : { opening: shown.opening });
     const section = useQuery({
         queryKey: ['project', data.id, 'plan', 'section', query, letters, data.project.number],
