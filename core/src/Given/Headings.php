@@ -62,9 +62,9 @@ final class Headings
         for ($i = 0; $i < $width; $i++) {
             $heading = $header === null ? null : $rows[$header][$i] ?? null;
             $heading = is_string($heading) ? $heading : '';
-            $name = $heading === '' ? null : self::role($heading);
+            $storey = self::countOf($heading, $storeys);
+            $name = $heading === '' || $storey !== null ? null : self::role($heading);
             $role = $name === null || isset($taken[$name]) ? Role::None : Role::from($name);
-            $storey = $role === Role::None ? self::countOf($heading, $storeys) : null;
             if ($role !== Role::None) {
                 $taken[$role->value] = true;
             }
@@ -134,6 +134,12 @@ final class Headings
     {
         $plain = self::plain((string) preg_replace(['/\([^)]*\)|\[[^\]]*\]/u', '/[\s,]+(in\s+)?(mm|cm|m|in|inches|ft|feet)\.?\s*$/iu'], ' ', $heading));
         foreach (self::WORDS as $role => $pattern) {
+            if (preg_match($pattern, $plain) === 1) {
+                return $role;
+            }
+        }
+        // a heading of more words says what it states with one of them: "height of sill over FFL", "qty. per block"
+        foreach (['sill' => '/\b(sill|cill)s?\b/', 'head' => '/\b(head|lintel)\b/', 'width' => '/\bwidth\b/', 'height' => '/\bheight\b/', 'count' => '/\b(qty|quantity)\b/'] as $role => $pattern) {
             if (preg_match($pattern, $plain) === 1) {
                 return $role;
             }

@@ -56,6 +56,13 @@ final class GivenTest extends TestCase
         self::assertSame($size[1] === null, $lines[0]->problems !== []);
     }
 
+    public function test_headings_of_many_words_are_understood_and_a_storeys_quantity_stays_its_own(): void
+    {
+        $house = House::box();
+        [, $columns] = self::read("Tag,Clear opening width,Frame height,FFL to sill,S0 qty\nA,900,2100,0,1\n", $house);
+        self::assertSame(['mark', 'width', 'height', 'sill', 'on-storey'], array_map(static fn (Column $c): string => $c->role->value, $columns));
+    }
+
     public function test_a_table_without_marks_or_sizes_is_refused_by_name(): void
     {
         $this->expectExceptionMessage('No column states the heights.');

@@ -34,7 +34,7 @@ export function SectionPane() {
         const xs = walls.flatMap((w) => [w.fromX, w.toX]);
         const width = long || (xs.length === 0 ? 10000 : Math.max(...xs) - Math.min(...xs));
         const k = Math.min((room.height - 100) / (height * 1.1), (room.width - 380) / width);
-        return Math.max(60, Math.round(8 / Math.max(k, 0.001) / 30) * 30);
+        return Math.max(60, Math.round(10 / Math.max(k, 0.001) / 30) * 30);
     }, [storeys, walls, long, room]);
     const query = shown && ('line' in shown ? { line: shown.line } : { opening: shown.opening });
     const section = useQuery({
