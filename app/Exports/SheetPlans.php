@@ -61,7 +61,8 @@ final readonly class SheetPlans
      */
     public function ofSchedule(Project $project, Layout $layout): array
     {
-        $drawings = $this->drawings($project);
+        $report = $this->schedules->report($project, $layout);
+        $drawings = $this->drawings($project)->withReport(static fn (): Report => $report);
         $paper = $drawings->design->settings->units->value === 'ft-in' ? 'ANSI-B' : 'A3';
 
         return $this->pages($project, $drawings, SheetPlan::from(new Fields(['id' => '', 'name' => $layout->name, 'number' => 'S', 'paper' => $paper, 'items' => [['kind' => 'schedule', 'ref' => $layout->id, 'scale' => 1.0, 'x' => 25.0, 'y' => 15.0]]])))['pages'];

@@ -64,6 +64,8 @@ final class PapersTest extends ProjectCase
         $this->get($this->at("exports/schedules/$id.csv"))->assertOk()->assertContent("Ref.,Width (mm),Count\r\nW-03,1200,2\r\nTotal,,2\r\n");
         self::assertStringStartsWith('PK', (string) $this->get($this->at("exports/schedules/$id.xlsx"))->assertOk()->getContent());
         $this->get($this->at('exports/schedules/la-none.xlsx'))->assertNotFound();
+        $this->postJson($this->at('exports/schedule.csv'), ['totals' => false] + $layout)->assertOk()->assertContent("Ref.,Width (mm),Count\r\nW-03,1200,2\r\n");
+        self::assertStringStartsWith('%PDF', (string) $this->postJson($this->at('exports/schedule.pdf'), $layout)->assertOk()->getContent());
     }
 
     public function test_a_section_is_cut_along_a_kept_line_points_or_an_opening_and_answers_304_while_it_is_the_same(): void

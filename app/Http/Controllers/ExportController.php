@@ -12,8 +12,10 @@ use App\Models\Project;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Str;
+use Isleward\Core\Design\Layout;
 use Isleward\Core\Exchange\Csv;
 use Isleward\Core\Exchange\XlsxWriter;
+use Isleward\Core\Fields;
 use OpenApi\Attributes as OA;
 
 final readonly class ExportController
@@ -54,17 +56,36 @@ final readonly class ExportController
         ])]
     public function schedule(Project $project, string $layout, string $format): Response
     {
+        return $this->laidOut($project, $this->schedules->layout($project, $layout) ?? abort(404), $format);
+    }
+
+    #[OA\Post(path: '/projects/{project}/exports/schedule.{format}', operationId: 'exportTriedSchedule', summary: 'A schedule as CSV, XLSX or PDF, in a layout that is not kept',
+        parameters: [
+            new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
+            new OA\Parameter(name: 'format', in: 'path', required: true, schema: new OA\Schema(type: 'string', enum: ['csv', 'xlsx', 'pdf'])),
+        ],
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/Layout')),
+        responses: [
+            new OA\Response(response: 200, description: 'A file', content: new OA\MediaType(mediaType: 'application/octet-stream', schema: new OA\Schema(type: 'string', format: 'binary'))),
+            new OA\Response(response: 422, description: 'It cannot be laid out so', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+        ])]
+    public function triedSchedule(Request $request, Project $project, string $format): Response
+    {
+        return $this->laidOut($project, Layout::from(new Fields(['id' => '', ...$request->json()->all()], $project->settings()->units)), $format);
+    }
+
+    private function laidOut(Project $project, Layout $layout, string $format): Response
+    {
+        $name = Str::slug($layout->name).'.'.$format;
         if ($format === 'pdf') {
-            $found = $this->schedules->layout($project, $layout) ?? abort(404);
-            $pages = $this->plans->ofSchedule($project, $found);
+            $pages = $this->plans->ofSchedule($project, $layout);
 
-            return $this->file(Pdf::of($pages === [] ? abort(404) : $pages), 'application/pdf', $project, Str::slug($found->name).'.pdf');
+            return $this->file(Pdf::of($pages === [] ? abort(404) : $pages), 'application/pdf', $project, $name);
         }
-        $report = $this->exporter->schedule($project, $layout) ?? abort(404);
-        $name = Str::slug($report->name).'.'.$format;
+        $table = $this->schedules->report($project, $layout)->table();
 
-        return $format === 'csv' ? $this->file(Csv::write($report->table()), 'text/csv; charset=utf-8', $project, $name)
-            : $this->file(XlsxWriter::write([$report->table()]), 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet', $project, $name);
+        return $format === 'csv' ? $this->file(Csv::write($table), 'text/csv; charset=utf-8', $project, $name)
+            : $this->file(XlsxWriter::write([$table]), 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet', $project, $name);
     }
 
     #[OA\Get(path: '/projects/{project}/exports/types.json', operationId: 'exportTypes', summary: 'Unit types as JSON, of the schema /schemas/unit-types.schema.json',

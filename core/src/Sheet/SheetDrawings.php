@@ -35,6 +35,16 @@ final class SheetDrawings
     {
     }
 
+    /**
+     * The same with schedules from elsewhere.
+     *
+     * @param  \Closure(string): ?Report  $report
+     */
+    public function withReport(\Closure $report): self
+    {
+        return new self($this->design, $this->bodies, $this->frontages, $report);
+    }
+
     /** @throws Refusal when what it stands for is gone */
     public function drawing(string $kind, string $ref, float $scale): Drawing
     {

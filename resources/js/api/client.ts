@@ -109,6 +109,7 @@ export const api = {
     redo: (project: string) => answer(client.POST('/projects/{project}/redo', at(project))),
     schedule: (project: string, layout: string) => answer(client.GET('/projects/{project}/schedules/{layout}', { params: { path: { project, layout } } })),
     tryLayout: (project: string, body: Layout) => answer(client.POST('/projects/{project}/schedules', { ...at(project), body })),
+    exportTried: (project: string, format: 'csv' | 'xlsx' | 'pdf', body: Layout) => answer(client.POST('/projects/{project}/exports/schedule.{format}', { params: { path: { project, format } }, body, parseAs: 'blob' })) as unknown as Promise<Blob>,
     readSchedule: (project: string, body: paths['/projects/{project}/readings']['post']['requestBody']['content']['application/json']) => answer(client.POST('/projects/{project}/readings', { ...at(project), body })),
     held: (project: string, given: string) => answer(client.GET('/projects/{project}/givens/{given}/held', { params: { path: { project, given } } })),
     revisions: (project: string) => answer(client.GET('/projects/{project}/revisions', at(project))),

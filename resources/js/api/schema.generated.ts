@@ -261,6 +261,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/projects/{project}/exports/schedule.{format}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A schedule as CSV, XLSX or PDF, in a layout that is not kept */
+        post: operations["exportTriedSchedule"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/projects/{project}/exports/types.json": {
         parameters: {
             query?: never;
@@ -2372,6 +2389,42 @@ export interface operations {
             };
             /** @description None */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    exportTriedSchedule: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+                format: "csv" | "xlsx" | "pdf";
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Layout"];
+            };
+        };
+        responses: {
+            /** @description A file */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/octet-stream": string;
+                };
+            };
+            /** @description It cannot be laid out so */
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };

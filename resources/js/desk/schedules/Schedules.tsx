@@ -4,7 +4,7 @@ import { api, type Layout } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { Menu } from '../../ui/Menu';
 import { useData } from '../data';
-import { download } from '../exporting';
+import { download, downloadTried } from '../exporting';
 import { useDesk } from '../store';
 import { Given } from './Given';
 import { LayoutEditor } from './LayoutEditor';
@@ -64,11 +64,17 @@ export function Schedules() {
                         )}
                         <Menu
                             trigger={<Button small>Take along</Button>}
-                            items={[
-                                { label: 'XLSX workbook', onSelect: () => download(data.id, `schedules/${shown}.xlsx`) },
-                                { label: 'CSV', onSelect: () => download(data.id, `schedules/${shown}.csv`) },
-                                { label: 'PDF, sheets with title block', onSelect: () => download(data.id, `schedules/${shown}.pdf`) },
-                            ].map((i) => ({ ...i, note: draft ? 'as kept' : undefined }))}
+                            items={(
+                                [
+                                    ['xlsx', 'XLSX workbook'],
+                                    ['csv', 'CSV'],
+                                    ['pdf', 'PDF, sheets with title block'],
+                                ] as const
+                            ).map(([format, label]) => ({
+                                label,
+                                onSelect: () =>
+                                    draft ? void downloadTried(data.id, format, draft) : download(data.id, `schedules/${shown}.${format}`),
+                            }))}
                         />
                     </>
                 )}

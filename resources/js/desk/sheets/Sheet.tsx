@@ -31,6 +31,7 @@ export function Sheet({ title, to, edit, args, missing, verb, many = true, keepC
     const [leaveOut, setLeaveOut] = useState(false);
     const [busy, setBusy] = useState(false);
     const form = useRef<HTMLFormElement>(null);
+    const waiting = useRef(false);
     const said = args === null ? '' : JSON.stringify(args);
     const { tryEdit } = data;
     const latest = useRef(tryEdit);
@@ -99,7 +100,10 @@ export function Sheet({ title, to, edit, args, missing, verb, many = true, keepC
     const fitting = (preview?.wanted ?? 0) - misfits;
     const can = args !== null && preview !== null && preview.refusal === null && (misfits === 0 || (leaveOut && fitting > 0));
     async function run() {
+        // Enter before it is known whether it can be done: it is done as soon as that is known
+        if (args !== null && preview === null) waiting.current = true;
         if (!can || busy) return;
+        waiting.current = false;
         setBusy(true);
         try {
             const outcome = await data.edit(edit, many ? { ...args, fit: leaveOut ? 'fitting' : 'all' } : args, {
@@ -116,6 +120,14 @@ export function Sheet({ title, to, edit, args, missing, verb, many = true, keepC
             setBusy(false);
         }
     }
+
+    useEffect(() => {
+        if (preview === null || !waiting.current) return;
+        waiting.current = false;
+        void run();
+        // once, when it has become known
+        // eslint-disable-next-line react-hooks/exhaustive-deps
+    }, [preview]);
 
     return (
         <form
