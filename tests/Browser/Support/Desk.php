@@ -205,7 +205,7 @@ final readonly class Desk
         try {
             $this->driver->wait(12, 60)->until($condition);
         } catch (TimeoutException) {
-            throw new \RuntimeException(sprintf('Waited in vain for %s. The page says: %s', $what, mb_substr($this->text(), 0, 1500)));
+            throw new \RuntimeException(sprintf('Waited in vain for %s. The page says: %s', $what, mb_substr($this->text(), 0, 700).' … '.mb_substr($this->text(), -900)));
         }
     }
 

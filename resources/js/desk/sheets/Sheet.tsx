@@ -32,6 +32,8 @@ export function Sheet({ title, to, edit, args, missing, verb, many = true, keepC
     const [busy, setBusy] = useState(false);
     const form = useRef<HTMLFormElement>(null);
     const waiting = useRef(false);
+    /** what the preview is of */
+    const known = useRef('');
     const said = args === null ? '' : JSON.stringify(args);
     const { tryEdit } = data;
     const latest = useRef(tryEdit);
@@ -40,6 +42,8 @@ export function Sheet({ title, to, edit, args, missing, verb, many = true, keepC
     }, [tryEdit]);
 
     useEffect(() => {
+        known.current = '';
+        waiting.current = false;
         if (said === '') {
             useDesk.setState({ preview: null });
             return;
@@ -48,33 +52,35 @@ export function Sheet({ title, to, edit, args, missing, verb, many = true, keepC
         const timer = window.setTimeout(async () => {
             try {
                 const o = await latest.current(edit, JSON.parse(said) as Args);
-                if (!gone)
-                    useDesk.setState({
-                        preview: {
-                            placed: o.placed,
-                            misfits: o.misfits,
-                            notes: o.notes,
-                            wanted: o.wanted,
-                            refusal: null,
-                            findings: o.findings,
-                            lines: o.lines,
-                            walls: o.walls,
-                        },
-                    });
+                if (gone) return;
+                known.current = said;
+                useDesk.setState({
+                    preview: {
+                        placed: o.placed,
+                        misfits: o.misfits,
+                        notes: o.notes,
+                        wanted: o.wanted,
+                        refusal: null,
+                        findings: o.findings,
+                        lines: o.lines,
+                        walls: o.walls,
+                    },
+                });
             } catch (problem) {
-                if (!gone)
-                    useDesk.setState({
-                        preview: {
-                            placed: [],
-                            misfits: [],
-                            notes: [],
-                            wanted: 0,
-                            refusal: (problem as Error).message,
-                            findings: [],
-                            lines: [],
-                            walls: [],
-                        },
-                    });
+                if (gone) return;
+                known.current = said;
+                useDesk.setState({
+                    preview: {
+                        placed: [],
+                        misfits: [],
+                        notes: [],
+                        wanted: 0,
+                        refusal: (problem as Error).message,
+                        findings: [],
+                        lines: [],
+                        walls: [],
+                    },
+                });
             }
         }, 90);
         return () => {
@@ -100,10 +106,12 @@ export function Sheet({ title, to, edit, args, missing, verb, many = true, keepC
     const fitting = (preview?.wanted ?? 0) - misfits;
     const can = args !== null && preview !== null && preview.refusal === null && (misfits === 0 || (leaveOut && fitting > 0));
     async function run() {
-        // Enter before it is known whether it can be done: it is done as soon as that is known
-        if (args !== null && preview === null) waiting.current = true;
+        // Enter before it is known whether what is typed now can be done: it is done as soon as that is known
+        if (args !== null && known.current !== said) {
+            waiting.current = true;
+            return;
+        }
         if (!can || busy) return;
-        waiting.current = false;
         setBusy(true);
         try {
             const outcome = await data.edit(edit, many ? { ...args, fit: leaveOut ? 'fitting' : 'all' } : args, {
@@ -122,7 +130,7 @@ export function Sheet({ title, to, edit, args, missing, verb, many = true, keepC
     }
 
     useEffect(() => {
-        if (preview === null || !waiting.current) return;
+        if (preview === null || !waiting.current || known.current !== said) return;
         waiting.current = false;
         void run();
         // once, when it has become known
