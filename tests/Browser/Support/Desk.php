@@ -182,11 +182,22 @@ final readonly class Desk
     /** Gives a file to the input that takes files of these kinds. */
     public function file(string $accept, string $path): void
     {
-        $this->waitFor(sprintf('input[type=file][accept="%s"]', $accept));
-        $input = $this->css(sprintf('input[type=file][accept="%s"]', $accept));
-        $this->driver->executeScript('arguments[0].classList.remove("hidden")', [$input]);
-        $input->sendKeys($path);
-        $this->driver->executeScript('arguments[0].classList.add("hidden")', [$input]);
+        $selector = sprintf('input[type=file][accept="%s"]', $accept);
+        for ($try = 0; ; $try++) {
+            $this->waitFor($selector);
+            try {
+                $input = $this->css($selector);
+                $this->driver->executeScript('arguments[0].classList.remove("hidden")', [$input]);
+                $input->sendKeys($path);
+                $this->driver->executeScript('document.querySelector(arguments[0])?.classList.add("hidden")', [$selector]);
+
+                return;
+            } catch (\Facebook\WebDriver\Exception\StaleElementReferenceException $e) {
+                if ($try === 2) {
+                    throw $e; // it was drawn anew between finding and filling it, three times over
+                }
+            }
+        }
     }
 
     public function waitFor(string $selector): void
