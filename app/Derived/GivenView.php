@@ -90,7 +90,7 @@ final readonly class GivenView
 
         return [
             'found' => array_map(static fn (Discrepancy $d): array => $d->toArray(), $held['found']), 'right' => $held['right'], 'lines' => $held['lines'],
-            'unread' => self::unread($lines, $units), 'fresh' => $fresh,
+            'unread' => self::unread($lines, $units), 'fresh' => $fresh, 'ready' => Kinds::all(),
             'kinds' => array_map(static fn (string $k, int $n): array => ['kind' => $k, 'count' => $n, 'like' => Kinds::like($k)], array_map(strval(...), array_keys($kinds)), array_values($kinds)),
         ];
     }

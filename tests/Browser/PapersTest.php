@@ -28,7 +28,7 @@ final class PapersTest extends BrowserCase
         $this->desk->button('Change the type to the size given')->click();
         $this->desk->waitUntil(fn (): bool => ! str_contains($this->desk->text(), 'One D-04 on Quay is'), 'the size being right');
         $this->desk->button('Make types of the lines…')->click();
-        $this->desk->waitForText('a round light');
+        $this->desk->waitForText('round light');
         $this->desk->button('Make the type')->click();
         $this->desk->waitForText('2 of W-77 are missing on Quay');
         $this->desk->button('Place the 2')->click();

@@ -78,7 +78,8 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'count', type: 'integer'),
     new OA\Property(property: 'like', type: 'string', nullable: true, description: 'Mark of the ready type it is taken for'),
 ])]
-#[OA\Schema(schema: 'Held', required: ['found', 'right', 'lines', 'unread', 'fresh', 'kinds'], properties: [
+#[OA\Schema(schema: 'Held', required: ['found', 'right', 'lines', 'unread', 'fresh', 'ready', 'kinds'], properties: [
+    new OA\Property(property: 'ready', type: 'array', description: 'Ready types that a kind can be taken for', items: new OA\Items(required: ['mark', 'name'], properties: [new OA\Property(property: 'mark', type: 'string'), new OA\Property(property: 'name', type: 'string')], type: 'object')),
     new OA\Property(property: 'found', type: 'array', items: new OA\Items(ref: '#/components/schemas/Discrepancy')),
     new OA\Property(property: 'right', type: 'integer', description: 'Openings that are as they are given'),
     new OA\Property(property: 'lines', type: 'integer'),

@@ -12,8 +12,8 @@ final class Kinds
     /** What must stand in the words, all of it, and the mark of the ready type; the first that fits is taken. */
     private const WORDS = [
         ['louv(re|er)', 'W-35'],
-        ['(fold|bi fold|bifold)', 'D-16'],
-        ['(slid|patio).*door|door.*slid', 'D-14'],
+        ['(fold|bi fold|bifold)', 'D-14'],
+        ['(slid|patio).*door|door.*slid', 'D-16'],
         ['(pair|double|two leaf|2 leaf|french|leaves).*door|door.*(pair|double|two leaf|2 leaf|leaves)', 'D-04'],
         ['door.*(side ?light|side ?screen)|(side ?light|side ?screen).*door', 'D-06'],
         ['door.*(top ?light|fan ?light|transom|over ?panel)|(top ?light|fan ?light|transom).*door', 'D-02'],
@@ -48,6 +48,16 @@ final class Kinds
         }
 
         return null;
+    }
+
+    /**
+     * Every ready type that a kind can be taken for.
+     *
+     * @return list<array{mark: string, name: string}>
+     */
+    public static function all(): array
+    {
+        return array_map(static fn (array $t): array => ['mark' => is_string($t['mark']) ? $t['mark'] : '', 'name' => is_string($t['name']) ? $t['name'] : ''], Stock::types());
     }
 
     /**

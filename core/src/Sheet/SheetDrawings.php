@@ -26,6 +26,9 @@ final class SheetDrawings
     /** @var array<string, Drawing> */
     private array $made = [];
 
+    /** @var array<string, Report> each is taken off once, however often a sheet asks */
+    private array $reports = [];
+
     /**
      * @param  array<string, Body>  $bodies
      * @param  list<Frontage>  $frontages
@@ -58,7 +61,7 @@ final class SheetDrawings
     /** @throws Refusal when the layout is gone */
     public function report(string $ref): Report
     {
-        return ($this->report)($ref) ?? throw Refusal::because('sheet.gone', 'This schedule’s layout is not in the project any more.');
+        return $this->reports[$ref] ??= ($this->report)($ref) ?? throw Refusal::because('sheet.gone', 'This schedule’s layout is not in the project any more.');
     }
 
     public function title(string $kind, string $ref): string

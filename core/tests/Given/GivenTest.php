@@ -100,6 +100,18 @@ final class GivenTest extends TestCase
         self::assertSame(['W-03', 'W-33', 'D-04', 'D-08', 'W-17', null], array_map(Kinds::like(...), ['Casement, pair', 'Double hung', 'Double door, 2 leaves', 'Steel fire door', 'HOPPER', 'thing']));
     }
 
+    /** What the words mean is what the ready type does. */
+    public function test_a_kinds_ready_type_opens_as_its_words_say(): void
+    {
+        foreach (['sliding door' => 'sliding-door', 'bi-fold door' => 'folding', 'double door' => 'door-pair', 'awning' => 'top-hung', 'hopper' => 'bottom-hung', 'double hung sash' => 'vertical-sliding', 'slider' => 'sliding', 'casement' => 'side-hung', 'louvre' => 'louvre',
+            'tilt and turn' => 'tilt-and-turn', 'flush door' => 'hinged-door', 'vertical pivot' => 'vertical-pivot', 'pivot' => 'horizontal-pivot', 'fixed' => 'fixed'] as $words => $operation) {
+            $ready = Kinds::ready((string) Kinds::like($words));
+            self::assertNotNull($ready, $words);
+            $type = \Isleward\Core\Design\UnitType::from(new \Isleward\Core\Fields(['id' => 'ty', 'position' => 0] + $ready));
+            self::assertSame([$operation], array_values(array_unique(array_map(static fn ($l): string => $l->operation->value, $type->tree()->lights()))), $words);
+        }
+    }
+
     public function test_a_schedule_held_against_the_model_says_what_differs_and_each_remedy_puts_it_right(): void
     {
         $house = House::box();

@@ -1537,6 +1537,11 @@ export interface components {
             like: string | null;
         };
         Held: {
+            /** @description Ready types that a kind can be taken for */
+            ready: {
+                mark: string;
+                name: string;
+            }[];
             found: components["schemas"]["Discrepancy"][];
             /** @description Openings that are as they are given */
             right: number;

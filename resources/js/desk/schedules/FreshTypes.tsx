@@ -5,40 +5,13 @@ import { Choice } from '../../ui/Choice';
 import { complain, tell } from '../../ui/notices';
 import { useData } from '../data';
 
-/** The ready types that a kind can be taken for. */
-const likes = [
-    ['W-01', 'a fixed light'],
-    ['W-02', 'a side-hung light'],
-    ['W-03', 'a side-hung pair'],
-    ['W-05', 'three lights'],
-    ['W-11', 'four lights'],
-    ['W-13', 'a top-hung light'],
-    ['W-15', 'top-hung over a fixed light'],
-    ['W-17', 'a bottom-hung light'],
-    ['W-19', 'a tilt-and-turn light'],
-    ['W-21', 'a horizontally pivoted light'],
-    ['W-23', 'a vertically pivoted light'],
-    ['W-31', 'a sliding light'],
-    ['W-33', 'a vertical sliding pair'],
-    ['W-35', 'a louvre'],
-    ['W-39', 'a round light'],
-    ['D-01', 'a glazed door'],
-    ['D-02', 'a door under a toplight'],
-    ['D-04', 'a pair of doors'],
-    ['D-06', 'a door between sidelights'],
-    ['D-08', 'a flush door'],
-    ['D-10', 'a panelled door'],
-    ['D-12', 'a part-glazed door'],
-    ['D-14', 'a sliding door'],
-    ['D-16', 'a folding door'],
-].map(([value, label]) => ({ value: value!, label: label! }));
-
 /** Lines whose mark no unit type has yet: made into types, each like the ready type its kind means. */
 export function FreshTypes({ held }: { held: Held }) {
     const data = useData();
     const [open, setOpen] = useState(false);
     const [said, setSaid] = useState<Record<string, string>>({});
     const { fresh, kinds } = held;
+    const likes = held.ready.map((r) => ({ value: r.mark, label: r.name }));
     if (fresh.length === 0 || !data.mayEdit) return null;
     const likeOf = (kind: string, like: string | null) => said[kind] ?? like ?? '';
     const ready = fresh.filter((l) => likeOf(l.kind, kinds.find((k) => k.kind === l.kind)?.like ?? null) !== '');
