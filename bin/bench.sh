@@ -4,7 +4,8 @@ for argument in "$@"; do
     case "$argument" in --json) JSON=1 ;; *) fail "bench knows no option “$argument”." ;; esac
 done
 export ISLEWARD_BENCH=1
-prepare_side_server isleward_bench 8290
+prepare_side_server
+keep "$VAR/side" --parts=database,migrate,cache,web,workers --database=isleward_bench --anew --first-database-port=34306 --port="$(free_port 8290)"
 declare -A PROJECT
 for count in 100 1000 5000 10000; do
     say "a project of $count openings"
@@ -24,22 +25,19 @@ for round in 1 2 3 4 5 6 7; do # in turn, since the machine is not equally fast 
 done
 say "reading a given schedule and holding it, against fgetcsv"
 php "${PHP_JIT[@]}" bench/schedule.php >"$VAR/bench-schedule.json"
-php artisan config:cache --quiet
-php artisan route:cache --quiet
-start_web "$VAR/side-web" "$SIDE_PORT"
 say "cutting, against manifold-3d"
 node bench/cut.mjs >"$VAR/bench-manifold.json"
 php "${PHP_JIT[@]}" bench/cut.php >"$VAR/bench-cut.json"
 say "edit round trip, against a bare write"
-php bench/edit.php "http://127.0.0.1:$SIDE_PORT" "${PROJECT[100]}" "${PROJECT[1000]}" "${PROJECT[10000]}" >"$VAR/bench-edit.json"
+php bench/edit.php "$APP_URL" "${PROJECT[100]}" "${PROJECT[1000]}" "${PROJECT[10000]}" >"$VAR/bench-edit.json"
 say "stacking, gathering and trying, against bare ones"
-php bench/arrange.php "http://127.0.0.1:$SIDE_PORT" "${PROJECT[10000]}" >"$VAR/bench-arrange.json"
+php bench/arrange.php "$APP_URL" "${PROJECT[10000]}" >"$VAR/bench-arrange.json"
 say "what differs from a revision"
-php bench/revision.php "http://127.0.0.1:$SIDE_PORT" "${PROJECT[10000]}" >"$VAR/bench-revision.json"
+php bench/revision.php "$APP_URL" "${PROJECT[10000]}" >"$VAR/bench-revision.json"
 say "frames while panning and zooming 5000 openings"
-php bench/fps.php "http://127.0.0.1:$SIDE_PORT" "Bench 5000" >"$VAR/bench-fps.json"
+php bench/fps.php "$APP_URL" "Bench 5000" >"$VAR/bench-fps.json"
 say "frames over a tracing of 50 000 lines"
-php bench/tracing.php "http://127.0.0.1:$SIDE_PORT" "Bench 100" >"$VAR/bench-tracing.json"
+php bench/tracing.php "$APP_URL" "Bench 100" >"$VAR/bench-tracing.json"
 say "frames while a rack of 500 types is drawn along"
-php bench/rack.php "http://127.0.0.1:$SIDE_PORT" "Bench rack 465" >"$VAR/bench-rack.json"
+php bench/rack.php "$APP_URL" "Bench rack 465" >"$VAR/bench-rack.json"
 JSON="$JSON" php bench/report.php "$VAR"

@@ -10,8 +10,7 @@ case " ${PARTS[*]} " in *" browser "*) install_packages chromium chromium-driver
 install_dependencies
 case " ${PARTS[*]} " in *" browser "* | *" feature "*) build_interface ;; esac
 make_environment
-trap stop_all EXIT
-trap 'stop_all; exit 130' INT TERM
+stop_when_done
 PASSED=()
 section() { printf '\n== %s\n' "$*"; }
 
@@ -30,24 +29,20 @@ lint() {
 with_database() {
     [ -n "${TEST_DB:-}" ] && return
     TEST_DB=1
-    DB_PORT_FIRST=34306 DB_FLUSH=0
-    start_database "$VAR/test-db"
-    mariadb --no-defaults -uroot -S "$DB_HOME/m.sock" -e 'DROP DATABASE IF EXISTS isleward_test; CREATE DATABASE isleward_test CHARACTER SET utf8mb4'
+    keep "$VAR/test" --parts=database --database=isleward_test --anew --first-database-port=34306 --flush=0
 }
 
 browser() {
     section "browser: the interface in headless Chromium"
-    with_database
-    mariadb --no-defaults -uroot -S "$DB_HOME/m.sock" -e 'DROP DATABASE IF EXISTS isleward_browser; CREATE DATABASE isleward_browser CHARACTER SET utf8mb4'
-    export DB_DATABASE=isleward_browser
     local port
     port="$(free_port 8190)"
-    export APP_URL="http://127.0.0.1:$port" ISLEWARD_ADDRESS="http://127.0.0.1:$port" APP_CONFIG_CACHE=/nonexistent/config.php APP_ROUTES_CACHE=/nonexistent/routes.php
-    php artisan migrate --force --quiet
-    php artisan isleward:demo
-    start_web "$VAR/test-web" "$port"
-    start_worker
-    php "${PHP_JIT[@]}" vendor/bin/phpunit --testsuite browser
+    (
+        KEPT=()
+        stop_when_done
+        keep "$VAR/browser" --parts=database,migrate,demo,web,workers --demo=always --database=isleward_browser --anew --first-database-port=34406 --flush=0 --port="$port"
+        export ISLEWARD_ADDRESS="$APP_URL"
+        php "${PHP_JIT[@]}" vendor/bin/phpunit --testsuite browser
+    )
 }
 
 for part in "${PARTS[@]}"; do
