@@ -2,8 +2,10 @@
 
 declare(strict_types=1);
 
+use App\Http\Middleware\KnownHost;
 use App\Http\Middleware\ReadsJson;
 use App\Http\Middleware\SecurityHeaders;
+use App\Http\Outage;
 use App\Http\Problems;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
@@ -18,6 +20,7 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(web: __DIR__.'/../routes/web.php', commands: __DIR__.'/../routes/console.php')
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->remove(\Illuminate\Http\Middleware\HandleCors::class);
+        $middleware->prepend(KnownHost::class);
         $middleware->prepend(SecurityHeaders::class);
         $middleware->prependToGroup('web', ReadsJson::class);
         $middleware->convertEmptyStringsToNull(except: [fn (Request $request): bool => $request->is('api/*')]);
@@ -25,8 +28,11 @@ return Application::configure(basePath: dirname(__DIR__))
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         $exceptions->dontReport(\Isleward\Core\Refusal::class);
-        $exceptions->shouldRenderJsonWhen(fn (Request $request): bool => $request->is('api/*'));
-        $exceptions->render(fn (\Throwable $e, Request $request) => $request->is('api/*') ? Problems::respond($e) : null);
+        $exceptions->shouldRenderJsonWhen(Problems::isApi(...));
+        $exceptions->render(fn (\Throwable $e, Request $request) => Problems::isApi($request) ? Problems::respond($e) : Problems::page($e));
+        // what does not answer is seen from outside; a log of every request that met it helps nobody
+        $exceptions->dontReportWhen(static fn (\Throwable $e): bool => Outage::of($e) === Outage::Database);
+        $exceptions->dontReport([App\Tasks\TooMany::class, App\Files\Waiting::class, App\Editing\Cancelled::class]);
     })
     ->withCommands([App\Console\DemoCommand::class, App\Console\ExportCommand::class, App\Console\OpenApiCommand::class, App\Console\BenchProjectCommand::class])
     ->create();

@@ -13,6 +13,8 @@ return [
     'derived_store' => env('DERIVED_STORE', 'derived'),
     // Changes with the code, so that nothing worked out by older code is served; ./isleward sets it.
     'build' => env('ISLEWARD_BUILD', 'development'),
+    // Names it is served under besides that of APP_URL and this machine's own, parted by commas.
+    'hosts' => array_filter(explode(',', strtolower((string) env('ISLEWARD_HOSTS', '')))),
     // Adds what ./isleward bench measures against; never set where people work.
     'bench' => (bool) env('ISLEWARD_BENCH', false),
 ];

@@ -2,7 +2,6 @@
 
 declare(strict_types=1);
 
-
 return [
     'default' => env('LOG_CHANNEL', 'single'),
     'channels' => [

@@ -55,7 +55,7 @@ Route::prefix('api')->group(function (): void {
                 Route::get('givens/{given}/held', [GivenController::class, 'held']);
                 Route::get('gather', GatherController::class);
                 Route::get('people', [PeopleController::class, 'index']);
-                Route::delete('people/{user}', [PeopleController::class, 'remove'])->whereNumber('user');
+                Route::delete('people/{user}', [PeopleController::class, 'remove'])->where('user', '[0-9]{1,18}');
                 Route::post('presence', [PeopleController::class, 'presence']);
                 Route::get('types/{type}', [UnitTypeController::class, 'show']);
                 Route::get('type-drawings', [UnitTypeController::class, 'drawings']);
@@ -81,7 +81,7 @@ Route::prefix('api')->group(function (): void {
             Route::middleware('can:manage,project')->group(function (): void {
                 Route::post('invitations', [PeopleController::class, 'invite'])->middleware('throttle:invite');
                 Route::delete('invitations/{invitation}', [PeopleController::class, 'withdraw']);
-                Route::patch('people/{user}', [PeopleController::class, 'role'])->whereNumber('user');
+                Route::patch('people/{user}', [PeopleController::class, 'role'])->where('user', '[0-9]{1,18}');
                 Route::post('links', [PeopleController::class, 'makeLink']);
                 Route::delete('links/{link}', [PeopleController::class, 'endLink']);
             });
@@ -89,8 +89,8 @@ Route::prefix('api')->group(function (): void {
                 Route::post('edits', [EditController::class, 'run']);
                 Route::post('revisions', [RevisionController::class, 'keep']);
                 Route::post('revisions/{letter}/restore', [RevisionController::class, 'restore']);
-                Route::post('uploads/tracing', [TracingController::class, 'upload']);
-                Route::post('uploads/schedule', [GivenController::class, 'upload']);
+                Route::post('uploads/tracing', [TracingController::class, 'upload'])->middleware('throttle:uploads');
+                Route::post('uploads/schedule', [GivenController::class, 'upload'])->middleware('throttle:uploads');
                 Route::post('readings', [GivenController::class, 'reading']);
                 Route::post('undo', [EditController::class, 'undo']);
                 Route::post('redo', [EditController::class, 'redo']);
@@ -98,6 +98,7 @@ Route::prefix('api')->group(function (): void {
             Route::delete('/', [ProjectController::class, 'destroy'])->middleware('can:remove,project');
         });
     });
+    Route::any('/', static fn () => abort(404));
     Route::any('{any}', static fn () => abort(404))->where('any', '.*');
 });
 

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Assembly;
 
+use App\Derived\Worked;
 use App\Models\Opening;
 use App\Models\Project;
 use Illuminate\Database\Query\Builder;
-use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Str;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Element;
@@ -80,7 +80,7 @@ final class Assembly
     {
         $key = implode(' ', ['structure', $project->id, $project->structure_version, config()->string('isleward.build')]);
         if (! isset($this->ready[$key])) {
-            $kept = Cache::store(config()->string('isleward.derived_store'))->remember(hash('xxh128', $key), 86400, fn (): string => serialize($this->structure($project)));
+            $kept = Worked::out(hash('xxh128', $key), fn (): string => serialize($this->structure($project)));
             /** @var list<Element> $elements */
             $elements = unserialize($kept);
             $this->ready = [$key => $elements];

@@ -40,32 +40,47 @@ final readonly class Editor
     /** Findings are looked for in so many walls of a try; more would keep the ghost waiting. */
     private const MOST_WALLS = 12;
 
-    public function __construct(private Assembly $assembly, private History $history, private Referring $referring, private Ids $ids)
-    {
+    public function __construct(
+        private Assembly $assembly,
+        private History $history,
+        private Referring $referring,
+        private Ids $ids,
+        private Holding $holding,
+        private FilesNamed $files,
+    ) {
     }
 
     /**
      * @param  array<array-key, mixed>  $args
      * @param  int  $base  number of the latest change the client has seen
+     * @param  Key|null  $key  under which it is not done twice
+     * @param  int  $patience  how long it waits for someone else's change, seconds
      * @param  \Closure(int, int): void|null  $progress  told how many elements of how many are written
      *
      * @throws Refusal
+     * @throws Busy
+     * @throws Undone when something went wrong and nothing was done
+     * @throws Unsure when something went wrong and it cannot be known yet whether it was done
      */
-    public function run(Project $project, User $user, string $name, array $args, int $base, ?\Closure $progress = null): Outcome
+    public function run(Project $project, User $user, string $name, array $args, int $base, ?Key $key = null, int $patience = 1, ?\Closure $progress = null): Outcome
     {
-        return $this->holding($project, function (Project $held) use ($user, $name, $args, $base, $progress): Outcome {
+        return $this->holding($project, $user, $name, $key, $patience, function (Project $held) use ($user, $name, $args, $base, $key, $progress): Outcome {
             if ($base > $held->change_number) {
                 throw Conflict::fromTheFuture($base, $held->change_number);
             }
             [$change, $design] = $this->apply($held, $name, $args);
             $change->requireDoable();
-            $clash = $this->history->clash($held, $base, $change->touched());
+            $this->files->require($held, $change);
+            $clash = $this->history->clash($held, $user, $base, $change->touched(), $key);
             if ($clash !== null) {
                 throw Conflict::with($clash, $user, $change->touched());
             }
             if (! $change->isEmpty()) {
-                $this->assembly->write($held, $change, $progress);
-                $this->history->append($held, $user, $name, 'do', $change);
+                $this->assembly->write($held, $change, function (int $done, int $total) use ($held, $progress): void {
+                    $this->holding->far($held, $done, $total);
+                    $progress === null ? null : $progress($done, $total);
+                });
+                $this->history->append($held, $user, $name, 'do', $change, key: $key);
             }
 
             return $this->outcome($held, $user, $change, self::placed($design->after($change), $change, self::MOST_PLACED), $this->dependants($held, $change, Referring::refsOf($design)));
@@ -94,15 +109,15 @@ final readonly class Editor
     }
 
     /** @throws Refusal when there is nothing to undo, or it was changed since */
-    public function undo(Project $project, User $user): Outcome
+    public function undo(Project $project, User $user, ?Key $key = null): Outcome
     {
-        return $this->reverse($project, $user, 'undo', fn (Project $held): ?Logged => $this->history->undoable($held, $user), 'There is nothing of yours to undo.');
+        return $this->reverse($project, $user, 'undo', $key, fn (Project $held): ?Logged => $this->history->undoable($held, $user), 'There is nothing of yours to undo.');
     }
 
     /** @throws Refusal when there is nothing to redo, or it was changed since */
-    public function redo(Project $project, User $user): Outcome
+    public function redo(Project $project, User $user, ?Key $key = null): Outcome
     {
-        return $this->reverse($project, $user, 'redo', fn (Project $held): ?Logged => $this->history->redoable($held, $user), 'There is nothing of yours to redo.');
+        return $this->reverse($project, $user, 'redo', $key, fn (Project $held): ?Logged => $this->history->redoable($held, $user), 'There is nothing of yours to redo.');
     }
 
     /**
@@ -112,9 +127,9 @@ final readonly class Editor
      *
      * @throws Refusal when it is as it was, or was changed meanwhile
      */
-    public function restore(Project $project, User $user, Revision $revision, int $base, Revisions $revisions): Outcome
+    public function restore(Project $project, User $user, Revision $revision, int $base, Revisions $revisions, ?Key $key = null): Outcome
     {
-        return $this->holding($project, function (Project $held) use ($user, $revision, $base, $revisions): Outcome {
+        return $this->holding($project, $user, 'revision.restore', $key, 1, function (Project $held) use ($user, $revision, $base, $revisions, $key): Outcome {
             if ($base !== $held->change_number) {
                 throw Refusal::because('revision.changed_since', 'The project was changed meanwhile: look at what differs again before you go back.');
             }
@@ -123,7 +138,7 @@ final readonly class Editor
                 throw Refusal::because('revision.same', sprintf('It is as it was in revision %s.', $revision->letter));
             }
             $this->assembly->write($held, $change);
-            $this->history->append($held, $user, 'revision.restore', 'do', $change);
+            $this->history->append($held, $user, 'revision.restore', 'do', $change, key: $key);
 
             return $this->outcome($held, $user, $change);
         });
@@ -142,9 +157,9 @@ final readonly class Editor
     }
 
     /** @param  \Closure(Project): ?Logged  $find */
-    private function reverse(Project $project, User $user, string $kind, \Closure $find, string $nothing): Outcome
+    private function reverse(Project $project, User $user, string $kind, ?Key $key, \Closure $find, string $nothing): Outcome
     {
-        return $this->holding($project, function (Project $held) use ($user, $kind, $find, $nothing): Outcome {
+        return $this->holding($project, $user, $kind, $key, 1, function (Project $held) use ($user, $kind, $key, $find, $nothing): Outcome {
             $logged = $find($held) ?? throw Refusal::because($kind.'.nothing', $nothing);
             $whole = Logged::query()->where('project_id', $held->id)->where('number', $logged->number)->firstOrFail();
             $operations = array_map(static fn (array $o): Operation => Operation::from(new Fields($o)), $whole->operations);
@@ -153,16 +168,62 @@ final readonly class Editor
             $change = (new Change($what, $operations))->inverse(($kind === 'undo' ? 'Undid: ' : 'Redid: ').$what);
             $this->referring->requireUnused($held, $change->operations);
             $this->assembly->write($held, $change);
-            $this->history->append($held, $user, $whole->edit, $kind, $change, $whole->number);
+            $this->history->append($held, $user, $whole->edit, $kind, $change, $whole->number, $key);
 
             return $this->outcome($held, $user, $change, [], $this->dependants($held, $change, Referring::refs($this->assembly->rows(Kind::Line, $held))));
         });
     }
 
-    /** @param  \Closure(Project): Outcome  $work */
-    private function holding(Project $project, \Closure $work): Outcome
+    /**
+     * One transaction that holds the project. What was done under the key already is not done again; when something goes wrong, the log is
+     * asked whether it was done before anything is said.
+     *
+     * @param  \Closure(Project): Outcome  $work
+     */
+    private function holding(Project $project, User $user, string $what, ?Key $key, int $patience, \Closure $work): Outcome
     {
-        return DB::transaction(fn (): Outcome => $work(Project::query()->lockForUpdate()->findOrFail($project->id)), 3);
+        $take = fn (): Project => $this->holding->take($project, $user, str_replace(['.', '-'], ' ', $what), $patience);
+        $known = fn (Project $held): ?Outcome => $key === null ? null : $this->became($held, $user, $key);
+        try {
+            return DB::transaction(static function () use ($take, $known, $work): Outcome {
+                $held = $take();
+
+                return $known($held) ?? $work($held);
+            }, 3);
+        } catch (Refusal|Cancelled $refusal) {
+            throw $refusal;
+        } catch (\Throwable $e) {
+            if ($key === null) {
+                throw $e;
+            }
+            report($e);
+            try {
+                DB::purge();
+                $done = DB::transaction(static fn (): ?Outcome => $known($take()));
+            } catch (\Throwable) {
+                throw Unsure::because($e);
+            }
+
+            return $done ?? throw Undone::because($e);
+        } finally {
+            $this->holding->leave($project);
+        }
+    }
+
+    /** What became of what was asked for under a key; null when nothing did. Call inside a transaction that holds the project. */
+    public function became(Project $held, User $user, Key $key): ?Outcome
+    {
+        $logged = $this->history->under($held, $user, $key);
+        if ($logged === null) {
+            return null;
+        }
+        $change = $this->history->told($logged);
+        $walls = array_values(array_unique(array_filter(array_map(static fn (Operation $o): ?string => $o->after instanceof DesignOpening ? $o->after->wall : null, $change->operations))));
+        $design = $this->assembly->design($held, Scope::ofWalls(...$walls));
+        $standing = array_filter($change->operations, static fn (Operation $o): bool => isset($design->openings[$o->id]));
+        $placed = self::placed($design, new Change('', array_map(static fn (Operation $o): Operation => Operation::add($design->openings[$o->id]), array_values($standing))), self::MOST_PLACED);
+
+        return $this->outcome($held, $user, $change, $placed, $this->dependants($held, $change, Referring::refsOf($design)));
     }
 
     /**

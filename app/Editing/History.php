@@ -9,11 +9,13 @@ use App\Models\Project;
 use App\Models\User;
 use Illuminate\Database\Eloquent\Builder;
 use Isleward\Core\Edit\Change;
+use Isleward\Core\Edit\Operation;
+use Isleward\Core\Fields;
 
 /** A project's log of changes, and what each person can undo and redo in it. */
 final class History
 {
-    public function append(Project $project, User $user, string $edit, string $kind, Change $change, ?int $reverses = null): int
+    public function append(Project $project, User $user, string $edit, string $kind, Change $change, ?int $reverses = null, ?Key $key = null): int
     {
         $number = $project->change_number + 1;
         Logged::query()->toBase()->insert([
@@ -26,6 +28,8 @@ final class History
             'reverses' => $reverses,
             'operations' => json_encode(array_map(static fn ($o): array => $o->toArray(), $change->operations), JSON_THROW_ON_ERROR),
             'touched' => json_encode($change->touched(), JSON_THROW_ON_ERROR),
+            'key' => $key?->text,
+            'told' => $key === null ? null : json_encode(['chosen' => $change->chosen, 'wanted' => $change->wanted, 'notes' => $change->notes], JSON_THROW_ON_ERROR),
             'created_at' => now(),
         ]);
         if ($reverses !== null) {
@@ -35,6 +39,21 @@ final class History
         $project->save();
 
         return $number;
+    }
+
+    /** What a user did under a key. */
+    public function under(Project $project, User $user, Key $key): ?Logged
+    {
+        return Logged::query()->where('project_id', $project->id)->where('user_id', $user->id)->where('key', $key->text)->first();
+    }
+
+    /** A logged change as it was told when it was done. */
+    public function told(Logged $logged): Change
+    {
+        $told = new Fields($logged->told ?? []);
+
+        return new Change($logged->summary, array_map(static fn (array $o): Operation => Operation::from(new Fields($o)), $logged->operations),
+            $told->has('chosen') ? $told->strings('chosen') : [], notes: $told->has('notes') ? $told->strings('notes') : [], wanted: $told->has('wanted') ? $told->int('wanted') : 0);
     }
 
     /** The user's latest change that stands. */
@@ -56,11 +75,11 @@ final class History
     }
 
     /**
-     * The first change after $base that touched one of these elements.
+     * The first change after $base that touched one of these elements. A window's own do not count: it knows of them.
      *
      * @param  list<string>  $ids
      */
-    public function clash(Project $project, int $base, array $ids): ?Logged
+    public function clash(Project $project, User $user, int $base, array $ids, ?Key $key = null): ?Logged
     {
         if ($base >= $project->change_number) {
             return null;
@@ -68,6 +87,9 @@ final class History
         $wanted = array_flip($ids);
         $later = Logged::query()->with('user')->where('project_id', $project->id)->where('number', '>', $base)->orderBy('number')
             ->select(['project_id', 'number', 'user_id', 'summary', 'touched']);
+        if ($key !== null && $key->window !== null) {
+            $later->whereRaw('(`key` is null or user_id <> ? or `key` not like ?)', [$user->id, "$key->window.%"]);
+        }
         foreach ($later->lazy() as $change) {
             foreach ($change->touched as $id) {
                 if (isset($wanted[$id])) {

@@ -20,6 +20,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int|null $reversed_by number of the change that took this one back
  * @property list<array<string, mixed>> $operations
  * @property list<string> $touched
+ * @property string|null $key under which it was asked for
+ * @property array<string, mixed>|null $told
  */
 class Change extends Model
 {
@@ -40,6 +42,6 @@ class Change extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['operations' => 'array', 'touched' => 'array', 'number' => 'integer', 'user_id' => 'integer', 'reverses' => 'integer', 'reversed_by' => 'integer'];
+        return ['operations' => 'array', 'touched' => 'array', 'told' => 'array', 'number' => 'integer', 'user_id' => 'integer', 'reverses' => 'integer', 'reversed_by' => 'integer'];
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use App\Exports\MakeSheets;
+use App\Tasks\Lane;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 
@@ -18,6 +18,8 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $edit
  * @property array<array-key, mixed> $args
  * @property int $base
+ * @property string $key under which its change is in the log
+ * @property string $lane
  * @property string $state waiting, running, stopping, done, refused or cancelled
  * @property int $done elements written
  * @property int $total
@@ -32,27 +34,10 @@ class Task extends Model
 
     protected $guarded = [];
 
-    /**
-     * A new one, waiting. Those of past days go, and their files with them.
-     *
-     * @param  array<array-key, mixed>  $args
-     */
-    public static function begin(Project $project, User $user, string $edit, array $args, int $base = 0): self
-    {
-        foreach (self::query()->where('created_at', '<', now()->subDay())->get() as $old) {
-            if (is_file($old->file())) {
-                unlink($old->file());
-            }
-            $old->delete();
-        }
-
-        return self::query()->create(['project_id' => $project->id, 'user_id' => $user->id, 'edit' => $edit, 'args' => $args, 'base' => $base, 'state' => 'waiting', 'done' => 0, 'total' => 0]);
-    }
-
     /** Whether it comes to a file, instead of a change of the project. */
     public function makesFile(): bool
     {
-        return $this->edit === MakeSheets::EDIT;
+        return $this->lane() === Lane::Files;
     }
 
     /** Where its file is kept for a day. */
@@ -61,10 +46,9 @@ class Task extends Model
         return storage_path('app/tasks/'.$this->id);
     }
 
-    /** Whether it has said nothing for so long that whatever ran it must be gone; its transaction is gone with it. */
-    public function isLost(): bool
+    public function lane(): Lane
     {
-        return in_array($this->state, ['running', 'stopping'], true) && $this->updated_at?->lt(now()->subMinutes(5)) === true;
+        return Lane::from($this->lane);
     }
 
     /** @return array<string, mixed> */
@@ -80,6 +64,6 @@ class Task extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['args' => 'array', 'outcome' => 'array', 'base' => 'integer', 'done' => 'integer', 'total' => 'integer', 'user_id' => 'integer'];
+        return ['args' => 'array', 'outcome' => 'array', 'base' => 'integer', 'done' => 'integer', 'total' => 'integer', 'user_id' => 'integer', 'started' => 'integer'];
     }
 }

@@ -25,9 +25,9 @@ final class People
     /** Invites an address; the letter goes to the outbox. */
     public function invite(Project $project, User $by, string $email, Role $role, string $base): Invitation
     {
-        $email = mb_strtolower(trim($email));
-        if (filter_var($email, FILTER_VALIDATE_EMAIL) === false || mb_strlen($email) > 200) {
-            throw Refusal::because('invitation.address', sprintf('“%s” is no mail address.', mb_substr($email, 0, 60)), details: ['field' => 'email']);
+        $email = Email::of($email);
+        if (filter_var($email, FILTER_VALIDATE_EMAIL) === false || mb_strlen($email) > Email::LONGEST) {
+            throw Refusal::because('invitation.address', sprintf('“%s” is no email address.', mb_substr($email, 0, 60)), details: ['field' => 'email']);
         }
         if ($role === Role::Owner) {
             throw Refusal::because('invitation.role', 'One is invited to edit or to look; whoever is in can be made an owner then.');
@@ -59,7 +59,7 @@ final class People
             if ($why !== null) {
                 throw Refusal::because('invitation.over', $why);
             }
-            if ($signedIn !== null && ! $signedIn->guest && mb_strtolower($signedIn->email) !== $held->email) {
+            if ($signedIn !== null && ! $signedIn->guest && Email::of($signedIn->email) !== $held->email) {
                 throw Refusal::because('invitation.other', sprintf('This invitation is for %s; you are signed in as %s. Sign out first.', $held->email, $signedIn->email));
             }
             $user = $signedIn !== null && ! $signedIn->guest ? $signedIn : $this->account($held->email, $name, $password);
@@ -108,8 +108,8 @@ final class People
             if ($now === Role::Owner->value && $role !== Role::Owner && $this->memberships($project)->where('role', Role::Owner->value)->count() === 1) {
                 throw Refusal::because('people.last_owner', 'A project has one owner at the least: make someone else an owner first.');
             }
-            if ($role !== null && User::query()->findOrFail($user)->guest) {
-                throw Refusal::because('people.guest', 'A link is read-only. Invite whoever should edit.');
+            if (User::query()->findOrFail($user)->guest) {
+                throw Refusal::because('people.guest', $role === null ? 'Whoever comes by a link goes when the link is ended.' : 'A link is read-only. Invite whoever should edit.');
             }
             $role === null ? $this->memberships($project)->where('user_id', $user)->delete() : $this->memberships($project)->where('user_id', $user)->update(['role' => $role->value]);
             if ($role === null) {

@@ -53,7 +53,7 @@ final readonly class Database
         }
         [$status, $said] = $this->tell(['-e', $sql], 'mariadb');
         if ($status !== 0) {
-            throw new Failure(sprintf("The database would not take its account (log: %s/err.log): %s", $this->home, trim($said)));
+            throw new Failure(sprintf('The database would not take its account (log: %s/err.log): %s', $this->home, trim($said)));
         }
     }
 

@@ -163,7 +163,7 @@ final class Supervisor
     }
 
     /** Watches until it is asked to end, or something ended too often. */
-    public function watch(): void
+    public function watch(): never
     {
         while (true) {
             usleep(200_000);

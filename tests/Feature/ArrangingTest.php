@@ -163,7 +163,7 @@ final class ArrangingTest extends ProjectCase
         self::assertSame($before, $this->rows());
 
         $task = $begin();
-        Artisan::call('queue:work', ['--stop-when-empty' => true]);
+        Artisan::call('queue:work', ['--queue' => 'edits,files', '--stop-when-empty' => true]);
         $this->getJson("/api/projects/{$this->project->id}/tasks/$task")->assertOk()->assertJsonPath('state', 'done')->assertJsonPath('done', 88)->assertJsonPath('total', 88)->assertJsonCount(88, 'outcome.chosen');
         $this->postJson("/api/projects/{$this->project->id}/undo")->assertOk();
         self::assertSame($before, $this->rows());
@@ -184,7 +184,7 @@ final class ArrangingTest extends ProjectCase
                 Task::query()->whereKey($task)->update(['state' => 'stopping']);
             }
         });
-        Artisan::call('queue:work', ['--stop-when-empty' => true]);
+        Artisan::call('queue:work', ['--queue' => 'edits,files', '--stop-when-empty' => true]);
         self::assertTrue($asked);
     }
 

@@ -95,7 +95,7 @@ final class PapersTest extends ProjectCase
         self::assertStringStartsWith('%PDF', (string) $this->get($this->at('exports/schedules/by-type.pdf'))->assertOk()->getContent());
         $this->get($this->at("exports/sheet-plans/$id.svg?page=2"))->assertNotFound();
         $task = $this->postJson($this->at('sheets'), ['paper' => 'A3', 'format' => 'zip', 'ids' => [$id, $this->type('W-03')]])->assertStatus(202)->json('id');
-        \Illuminate\Support\Facades\Artisan::call('queue:work', ['--stop-when-empty' => true]);
+        \Illuminate\Support\Facades\Artisan::call('queue:work', ['--queue' => 'edits,files', '--stop-when-empty' => true]);
         $this->getJson($this->at("tasks/$task"))->assertOk()->assertJsonPath('file.sheets', 2);
     }
 

@@ -10,6 +10,7 @@ use App\Models\Project;
 use App\Models\Role;
 use App\Models\SettingOutLine;
 use App\Models\Storey;
+use App\Models\Task;
 use App\Models\UnitType;
 use App\Models\User;
 use App\Models\Wall;
@@ -30,6 +31,7 @@ abstract class ProjectCase extends TestCase
     protected function setUp(): void
     {
         parent::setUp();
+        Task::query()->delete(); // they lie beside the transaction that is rolled back
         $this->owner = User::factory()->create(['name' => 'Runa Vell']);
         $this->project = $this->makeProject($this->owner);
         $this->actingAs($this->owner);

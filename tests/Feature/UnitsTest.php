@@ -80,7 +80,7 @@ final class UnitsTest extends ProjectCase
         $this->actingAs($this->member(Role::Viewer));
         $task = $this->postJson($this->url('sheets'), ['paper' => 'A3', 'format' => 'pdf', 'ids' => [$this->type('W-03'), $this->type('D-18')]])->assertStatus(202)->json('id');
         $this->assertProblem($this->getJson($this->url("tasks/$task/file")), 404, 'not_found');
-        Artisan::call('queue:work', ['--stop-when-empty' => true]);
+        Artisan::call('queue:work', ['--queue' => 'edits,files', '--stop-when-empty' => true]);
         $this->getJson($this->url("tasks/$task"))->assertOk()->assertJsonPath('state', 'done')->assertJsonPath('done', 3)->assertJsonPath('file.name', 'test-house-sheets.pdf')->assertJsonPath('file.sheets', 3)->assertJsonPath('outcome', null);
         self::assertStringStartsWith('%PDF', (string) file_get_contents($this->get($this->url("tasks/$task/file"))->assertOk()->assertDownload('test-house-sheets.pdf')->baseResponse->getFile()->getPathname()));
         $this->assertProblem($this->postJson($this->url('sheets'), ['paper' => 'A3', 'format' => 'docx']), 422, 'sheets.format');

@@ -7,11 +7,12 @@ namespace App\Http\Controllers;
 use App\Assembly\Assembly;
 use App\Derived\ElevationView;
 use App\Derived\Structure;
+use App\Derived\Worked;
+use App\Http\Asked;
 use App\Models\Project;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
-use Illuminate\Support\Facades\Cache;
 use Isleward\Core\Design\Acceptance;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Kind;
@@ -120,7 +121,7 @@ final readonly class DrawingController
         $design = $structure->with($openings);
         $line = $this->line($request, $structure, $design);
 
-        $letters = max(0.0, min(2000.0, $request->float('letters', 180.0)));
+        $letters = Asked::number($request, 'letters', 180.0, 0.0, 2000.0);
 
         return $this->answer($request, $structure->hash("section $letters ".serialize($line->toArray()), $openings), 'application/json', static function () use ($structure, $design, $line, $letters): string {
             [$drawing, $cut] = Section::of($design, $structure->bodies(), $line, $letters);
@@ -131,20 +132,20 @@ final readonly class DrawingController
 
     private function line(Request $request, Structure $structure, Design $design): SectionLine
     {
-        if ($request->has('opening')) {
-            $id = (string) $request->string('opening');
+        if (Asked::has($request, 'opening')) {
+            $id = Asked::text($request, 'opening');
 
             return isset($design->openings[$id]) ? Section::through($design, $structure->bodies(), $id) : abort(404);
         }
-        if ($request->has('line')) {
+        if (Asked::has($request, 'line')) {
             foreach ($structure->keptOf(Kind::Section) as $kept) {
-                if ($kept instanceof SectionLine && $kept->id === (string) $request->string('line')) {
+                if ($kept instanceof SectionLine && $kept->id === Asked::text($request, 'line')) {
                     return $kept;
                 }
             }
             abort(404);
         }
-        $p = array_map(static fn (string $n): float|string => is_numeric($n) ? (float) $n : $n, explode(',', (string) $request->string('points')));
+        $p = array_map(static fn (string $n): float|string => is_numeric($n) ? (float) $n : $n, explode(',', Asked::text($request, 'points', '')));
 
         return SectionLine::from(new Fields(['id' => '', 'name' => 'as drawn', 'fromX' => $p[0], 'fromY' => $p[1] ?? null, 'toX' => $p[2] ?? null, 'toY' => $p[3] ?? null]));
     }
@@ -160,8 +161,7 @@ final readonly class DrawingController
         $response = new Response('', 200, ['Content-Type' => $type, 'Cache-Control' => 'private, no-cache']);
         $response->setEtag($hash);
         if (! $response->isNotModified($request)) {
-            $content = Cache::store(config()->string('isleward.derived_store'))->remember($hash, 86400, $make);
-            $response->setContent($content);
+            $response->setContent(Worked::out($hash, $make));
         }
 
         return $response;

@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Editing\Editor;
-use App\Editing\RunTask;
+use App\Editing\Key;
+use App\Http\Asked;
 use App\Models\Project;
-use App\Models\Task;
 use App\Models\User;
+use App\Tasks\Lane;
+use App\Tasks\Tasks;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Isleward\Core\Edit\Edits;
@@ -17,7 +19,7 @@ use OpenApi\Attributes as OA;
 
 final readonly class EditController
 {
-    public function __construct(private Editor $editor)
+    public function __construct(private Editor $editor, private Tasks $tasks)
     {
     }
 
@@ -31,6 +33,7 @@ final readonly class EditController
             new OA\Property(property: 'edit', type: 'string'),
             new OA\Property(property: 'args', type: 'object', additionalProperties: true),
             new OA\Property(property: 'base', type: 'integer', description: 'Number of the latest change you have seen'),
+            new OA\Property(property: 'key', type: 'string', description: 'The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it'),
         ])),
         responses: [
             new OA\Response(response: 200, description: 'Done', content: new OA\JsonContent(ref: '#/components/schemas/Outcome')),
@@ -38,52 +41,55 @@ final readonly class EditController
             new OA\Response(response: 403, description: 'You may not edit', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
             new OA\Response(response: 409, description: 'Changed by someone meanwhile', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
             new OA\Response(response: 422, description: 'Refused, with the reason', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+            new OA\Response(response: 429, description: 'Too many are waiting already', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+            new OA\Response(response: 423, description: 'Someone else’s change is being written; nothing was done yet', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+            new OA\Response(response: 503, description: 'Not known whether it was done: ask again under the same key', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
         ])]
     public function run(Request $request, Project $project): JsonResponse
     {
         $body = new Fields($request->json()->all());
         $name = $body->string('edit');
         $args = $body->array('args');
-        if ($request->boolean('job') && ! $request->boolean('try')) {
-            return new JsonResponse($this->begin($project, $this->user($request), $name, $args, $body->int('base'))->toView(), 202);
+        if ($request->boolean('try')) {
+            return new JsonResponse($this->editor->try($project, $name, $args)->toArray());
         }
-        $outcome = $request->boolean('try')
-            ? $this->editor->try($project, $name, $args)
-            : $this->editor->run($project, $this->user($request), $name, $args, $body->int('base'));
+        $user = $this->user($request);
+        $base = Asked::base($body);
+        if ($request->boolean('job')) {
+            Edits::make($name, new Fields($args, $project->settings()->units)); // what cannot be asked for is said at once
 
-        return new JsonResponse($outcome->toArray());
+            return new JsonResponse($this->tasks->begin($project, $user, Lane::Edits, $name, $args, $base, Key::of($body))->toView(), 202);
+        }
+
+        return new JsonResponse($this->editor->run($project, $user, $name, $args, $base, Key::of($body))->toArray());
     }
 
     #[OA\Post(path: '/projects/{project}/undo', operationId: 'undo', summary: 'Take back your latest change',
         parameters: [new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
+        requestBody: new OA\RequestBody(required: false, content: new OA\JsonContent(properties: [new OA\Property(property: 'key', type: 'string', description: 'as of an edit')])),
         responses: [
             new OA\Response(response: 200, description: 'Done', content: new OA\JsonContent(ref: '#/components/schemas/Outcome')),
             new OA\Response(response: 422, description: 'Nothing to undo, or changed since', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+            new OA\Response(response: 423, description: 'Someone else’s change is being written; nothing was done yet', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+            new OA\Response(response: 503, description: 'Not known whether it was done: ask again under the same key', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
         ])]
     public function undo(Request $request, Project $project): JsonResponse
     {
-        return new JsonResponse($this->editor->undo($project, $this->user($request))->toArray());
+        return new JsonResponse($this->editor->undo($project, $this->user($request), Key::of(new Fields($request->json()->all())))->toArray());
     }
 
     #[OA\Post(path: '/projects/{project}/redo', operationId: 'redo', summary: 'Do again what you undid last',
         parameters: [new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
+        requestBody: new OA\RequestBody(required: false, content: new OA\JsonContent(properties: [new OA\Property(property: 'key', type: 'string', description: 'as of an edit')])),
         responses: [
             new OA\Response(response: 200, description: 'Done', content: new OA\JsonContent(ref: '#/components/schemas/Outcome')),
             new OA\Response(response: 422, description: 'Nothing to redo, or changed since', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+            new OA\Response(response: 423, description: 'Someone else’s change is being written; nothing was done yet', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+            new OA\Response(response: 503, description: 'Not known whether it was done: ask again under the same key', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
         ])]
     public function redo(Request $request, Project $project): JsonResponse
     {
-        return new JsonResponse($this->editor->redo($project, $this->user($request))->toArray());
-    }
-
-    /** @param  array<array-key, mixed>  $args */
-    private function begin(Project $project, User $user, string $name, array $args, int $base): Task
-    {
-        Edits::make($name, new Fields($args, $project->settings()->units)); // what cannot be asked for is said at once
-        $task = Task::begin($project, $user, $name, $args, $base);
-        dispatch(new RunTask($task->id));
-
-        return $task;
+        return new JsonResponse($this->editor->redo($project, $this->user($request), Key::of(new Fields($request->json()->all())))->toArray());
     }
 
     private function user(Request $request): User

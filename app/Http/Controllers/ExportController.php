@@ -8,6 +8,7 @@ use App\Derived\Schedules;
 use App\Exports\Exporter;
 use App\Exports\Pdf;
 use App\Exports\SheetPlans;
+use App\Http\Asked;
 use App\Models\Project;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -33,7 +34,7 @@ final readonly class ExportController
         responses: [new OA\Response(response: 200, description: 'SVG', content: new OA\MediaType(mediaType: 'image/svg+xml', schema: new OA\Schema(type: 'string')))])]
     public function svg(Request $request, Project $project): Response
     {
-        return $this->file($this->exporter->svg($project, $request->float('scale', 1.0), $request->boolean('inner')), 'image/svg+xml', $project, $request->boolean('inner') ? 'inner-walls.svg' : 'elevation.svg');
+        return $this->file($this->exporter->svg($project, Asked::number($request, 'scale', 1.0, -1e9, 1e9), $request->boolean('inner')), 'image/svg+xml', $project, $request->boolean('inner') ? 'inner-walls.svg' : 'elevation.svg');
     }
 
     #[OA\Get(path: '/projects/{project}/exports/model.glb', operationId: 'exportGlb', summary: 'The model as binary glTF',
@@ -96,7 +97,7 @@ final readonly class ExportController
         responses: [new OA\Response(response: 200, description: 'JSON', content: new OA\MediaType(mediaType: 'application/json', schema: new OA\Schema(type: 'object', additionalProperties: true)))])]
     public function types(Request $request, Project $project): Response
     {
-        $ids = $request->has('ids') ? explode(',', (string) $request->string('ids')) : null;
+        $ids = Asked::has($request, 'ids') ? explode(',', Asked::text($request, 'ids')) : null;
 
         return $this->file($this->exporter->types($project, $ids), 'application/json', $project, 'unit-types.json');
     }

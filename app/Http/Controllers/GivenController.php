@@ -7,24 +7,23 @@ namespace App\Http\Controllers;
 use App\Assembly\Assembly;
 use App\Derived\GivenView;
 use App\Derived\Structure;
+use App\Files\Foreign;
 use App\Files\Store;
+use App\Http\Asked;
 use App\Models\Project;
+use App\Models\User;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Isleward\Core\Design\GivenSchedule;
 use Isleward\Core\Design\Kind;
-use Isleward\Core\Exchange\Cells;
-use Isleward\Core\Exchange\CsvReader;
-use Isleward\Core\Exchange\XlsxReader;
 use Isleward\Core\Fields;
 use Isleward\Core\Given\Column;
-use Isleward\Core\Refusal;
 use OpenApi\Attributes as OA;
 
 /** Schedules of doors and windows that others gave: read in, looked over, held against the model. */
 final readonly class GivenController
 {
-    public function __construct(private Assembly $assembly, private Store $files, private GivenView $view)
+    public function __construct(private Assembly $assembly, private Store $files, private Foreign $foreign, private GivenView $view)
     {
     }
 
@@ -40,10 +39,11 @@ final readonly class GivenController
         ])]
     public function upload(Request $request, Project $project): JsonResponse
     {
-        $content = $request->getContent();
-        $name = mb_substr((string) preg_replace('/\.\w{1,5}$/', '', basename((string) $request->string('name'))), 0, 60);
-        $sheets = str_starts_with($content, "PK\x03\x04") || str_starts_with($content, "\xD0\xCF\x11\xE0") ? self::workbook($content) : [CsvReader::read($content, $name === '' ? 'Schedule' : $name)];
-        $file = $this->files->put($project, json_encode(array_map(static fn (Cells $c): array => $c->toArray(), $sheets), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION | JSON_INVALID_UTF8_SUBSTITUTE), 'json');
+        /** @var User $user */
+        $user = $request->user();
+        $name = mb_substr((string) preg_replace('/\.\w{1,5}$/', '', basename(Asked::text($request, 'name', ''))), 0, 60);
+        $read = $this->foreign->read($user, 'table', $request->getContent(), $name);
+        $file = $this->files->put($project, $read->content, $read->kind);
 
         return new JsonResponse($this->view->reading($project, (new Structure($this->assembly, $project))->design()->storeys, $file, null, null, null));
     }
@@ -84,20 +84,5 @@ final readonly class GivenController
             }
         }
         abort(404);
-    }
-
-    /** @return list<Cells> */
-    private static function workbook(string $content): array
-    {
-        $path = (string) tempnam(sys_get_temp_dir(), 'isleward-in');
-        try {
-            file_put_contents($path, $content);
-
-            return XlsxReader::read($path);
-        } catch (\ValueError $e) {
-            throw Refusal::because('table.unreadable', 'This is no XLSX workbook, or it is damaged.');
-        } finally {
-            unlink($path);
-        }
     }
 }

@@ -58,7 +58,7 @@ final readonly class PeopleController
     {
         $body = new Fields($request->json()->all());
 
-        return new JsonResponse(['id' => $this->people->invite($project, self::user($request), $body->string('email'), $body->choice('role', Role::class), $request->getSchemeAndHttpHost())->id], 201);
+        return new JsonResponse(['id' => $this->people->invite($project, self::user($request), $body->string('email'), $body->choice('role', Role::class), config()->string('app.url'))->id], 201);
     }
 
     #[OA\Delete(path: '/projects/{project}/invitations/{invitation}', operationId: 'withdraw', summary: 'Withdraw an invitation',
@@ -88,6 +88,9 @@ final readonly class PeopleController
     public function remove(Request $request, Project $project, int $user): JsonResponse
     {
         $me = self::user($request);
+        if ($me->guest) {
+            abort(403, 'A read-only link only looks. Whoever made it can end it.');
+        }
         if ($me->id !== $user && $project->roleOf($me) !== Role::Owner) {
             abort(403, 'Only an owner may take someone out of a project.');
         }
@@ -104,7 +107,7 @@ final readonly class PeopleController
     {
         [$link, $token] = $this->people->link($project, self::user($request), (new Fields($request->json()->all()))->string('name'));
 
-        return new JsonResponse(['id' => $link->id, 'address' => $request->getSchemeAndHttpHost().'/look/'.$token], 201);
+        return new JsonResponse(['id' => $link->id, 'address' => rtrim(config()->string('app.url'), '/').'/look/'.$token], 201);
     }
 
     #[OA\Delete(path: '/projects/{project}/links/{link}', operationId: 'endLink', summary: 'End a read-only link, for whoever uses it now too',

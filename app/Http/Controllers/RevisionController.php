@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Editing\Editor;
+use App\Editing\Key;
 use App\Editing\Revisions;
+use App\Http\Asked;
 use App\Models\Project;
 use App\Models\Revision;
 use App\Models\User;
@@ -65,7 +67,7 @@ final readonly class RevisionController
     public function difference(Request $request, Project $project, string $letter): JsonResponse
     {
         $from = $this->of($project, $letter);
-        $to = $request->has('to') ? $this->of($project, (string) $request->string('to')) : null;
+        $to = Asked::has($request, 'to') ? $this->of($project, Asked::text($request, 'to')) : null;
         if ($to !== null && $to->number < $from->number) {
             [$from, $to] = [$to, $from];
         }
@@ -78,14 +80,16 @@ final readonly class RevisionController
             new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
             new OA\Parameter(name: 'letter', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
         ],
-        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['base'], properties: [new OA\Property(property: 'base', type: 'integer')])),
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['base'], properties: [new OA\Property(property: 'base', type: 'integer'), new OA\Property(property: 'key', type: 'string', description: 'as of an edit')])),
         responses: [
             new OA\Response(response: 200, description: 'Done', content: new OA\JsonContent(ref: '#/components/schemas/Outcome')),
             new OA\Response(response: 422, description: 'Changed meanwhile, or the same', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
         ])]
     public function restore(Request $request, Project $project, string $letter, Editor $editor): JsonResponse
     {
-        return new JsonResponse($editor->restore($project, $this->user($request), $this->of($project, $letter), (new Fields($request->json()->all()))->int('base'), $this->revisions)->toArray());
+        $body = new Fields($request->json()->all());
+
+        return new JsonResponse($editor->restore($project, $this->user($request), $this->of($project, $letter), Asked::base($body), $this->revisions, Key::of($body))->toArray());
     }
 
     private function of(Project $project, string $letter): Revision

@@ -4,13 +4,15 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Exports\MakeSheets;
+use App\Editing\Key;
 use App\Exports\Pdf;
 use App\Exports\SheetPlans;
 use App\Exports\UnitSheets;
+use App\Http\Asked;
 use App\Models\Project;
-use App\Models\Task;
 use App\Models\User;
+use App\Tasks\Lane;
+use App\Tasks\Tasks;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -58,7 +60,7 @@ final readonly class SheetController
         ])]
     public function file(Request $request, Project $project, string $type, string $format): Response
     {
-        return self::asFile($this->pages($request, $project, $type), 'unit-sheet', $format, $request->integer('page', 1));
+        return self::asFile($this->pages($request, $project, $type), 'unit-sheet', $format, Asked::whole($request, 'page', 1, 1, 100_000));
     }
 
     #[OA\Post(path: '/projects/{project}/sheets', operationId: 'makeSheets', summary: 'Draw sheets into one file; it goes on as a task, whose file can be fetched when it is done',
@@ -67,12 +69,14 @@ final readonly class SheetController
             new OA\Property(property: 'ids', type: 'array', description: 'of sheets and of unit types; all when left out', items: new OA\Items(type: 'string')),
             new OA\Property(property: 'paper', type: 'string', enum: self::PAPERS, description: 'for the unit types'),
             new OA\Property(property: 'format', type: 'string', enum: ['pdf', 'zip'], description: 'one PDF, or an archive of SVG files'),
+            new OA\Property(property: 'key', type: 'string', description: 'Asked for again under the same key it is not begun twice'),
         ])),
         responses: [
             new OA\Response(response: 202, description: 'Begun', content: new OA\JsonContent(ref: '#/components/schemas/Task')),
             new OA\Response(response: 422, description: 'Cannot be drawn', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+            new OA\Response(response: 429, description: 'Too many are being made already', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
         ])]
-    public function make(Request $request, Project $project): JsonResponse
+    public function make(Request $request, Project $project, Tasks $tasks): JsonResponse
     {
         $body = new Fields($request->json()->all());
         $args = ['paper' => UnitSheets::paper($body->string('paper'))->value, 'format' => $body->string('format')] + ($body->has('ids') ? ['ids' => $body->strings('ids')] : []);
@@ -81,10 +85,8 @@ final readonly class SheetController
         }
         /** @var User $user */
         $user = $request->user();
-        $task = Task::begin($project, $user, MakeSheets::EDIT, $args);
-        dispatch(new MakeSheets($task->id));
 
-        return new JsonResponse($task->toView(), 202);
+        return new JsonResponse($tasks->begin($project, $user, Lane::Files, 'sheets', $args, key: Key::of($body))->toView(), 202);
     }
 
     #[OA\Post(path: '/projects/{project}/sheet-plans', operationId: 'drawSheet', summary: 'A sheet of drawings as it would be: items without a place or a scale get one',
@@ -124,7 +126,7 @@ final readonly class SheetController
     {
         $plan = $this->plans->find($project, $sheet) ?? abort(404);
 
-        return self::asFile($this->plans->pages($project, $this->plans->drawings($project), $plan)['pages'], 'sheet-'.$plan->number, $format, $request->integer('page', 1));
+        return self::asFile($this->plans->pages($project, $this->plans->drawings($project), $plan)['pages'], 'sheet-'.$plan->number, $format, Asked::whole($request, 'page', 1, 1, 100_000));
     }
 
     /** @param  list<string>  $pages */
@@ -141,7 +143,7 @@ final readonly class SheetController
     /** @return non-empty-list<string> */
     private function pages(Request $request, Project $project, string $type): array
     {
-        $pages = $this->sheets->of($project, $type, UnitSheets::paper((string) $request->string('paper', 'A3')));
+        $pages = $this->sheets->of($project, $type, UnitSheets::paper(Asked::text($request, 'paper', 'A3')));
 
         return $pages === null || $pages === [] ? abort(404) : $pages;
     }

@@ -4,26 +4,30 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Problems;
 use App\Models\Project;
-use App\Models\Task;
+use App\Models\User;
+use App\Tasks\Tasks;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Support\Facades\Auth;
+use Illuminate\Http\Request;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
 
 /** Edits and files in the making that run on their own: how far they are, stopping them, and what they wrote. Each is seen by who began it. */
-final class TaskController
+final readonly class TaskController
 {
+    public function __construct(private Tasks $tasks)
+    {
+    }
+
     #[OA\Get(path: '/projects/{project}/tasks/{task}', operationId: 'showTask', summary: 'How far a long edit is, and what it came to',
         parameters: [
             new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
             new OA\Parameter(name: 'task', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
         ],
         responses: [new OA\Response(response: 200, description: 'The task', content: new OA\JsonContent(ref: '#/components/schemas/Task'))])]
-    public function show(Project $project, string $task): JsonResponse
+    public function show(Request $request, Project $project, string $task): JsonResponse
     {
-        return new JsonResponse($this->of($project, $task)->toView());
+        return new JsonResponse($this->tasks->look($project, self::user($request), $task)->toView());
     }
 
     #[OA\Delete(path: '/projects/{project}/tasks/{task}', operationId: 'stopTask', summary: 'Stop a long edit; nothing of it stays',
@@ -32,13 +36,9 @@ final class TaskController
             new OA\Parameter(name: 'task', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
         ],
         responses: [new OA\Response(response: 200, description: 'Stopped, stopping, or over already', content: new OA\JsonContent(ref: '#/components/schemas/Task'))])]
-    public function stop(Project $project, string $task): JsonResponse
+    public function stop(Request $request, Project $project, string $task): JsonResponse
     {
-        $found = $this->of($project, $task);
-        Task::query()->whereKey($found->id)->where('state', 'waiting')->update(['state' => 'cancelled']);
-        Task::query()->whereKey($found->id)->where('state', 'running')->update(['state' => 'stopping']);
-
-        return new JsonResponse($this->of($project, $task)->toView());
+        return new JsonResponse($this->tasks->stop($project, self::user($request), $task)->toView());
     }
 
     #[OA\Get(path: '/projects/{project}/tasks/{task}/file', operationId: 'taskFile', summary: 'The file that a task has made; it is kept for a day',
@@ -50,9 +50,9 @@ final class TaskController
             new OA\Response(response: 200, description: 'The file', content: new OA\MediaType(mediaType: 'application/octet-stream', schema: new OA\Schema(type: 'string', format: 'binary'))),
             new OA\Response(response: 404, description: 'None', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
         ])]
-    public function file(Project $project, string $task): BinaryFileResponse
+    public function file(Request $request, Project $project, string $task): BinaryFileResponse
     {
-        $found = $this->of($project, $task);
+        $found = $this->tasks->look($project, self::user($request), $task);
         $name = $found->makesFile() && $found->state === 'done' ? $found->outcome['name'] ?? null : null;
         if (! is_string($name) || ! is_file($found->file())) {
             abort(404);
@@ -61,13 +61,9 @@ final class TaskController
         return response()->download($found->file(), $name, ['Content-Type' => str_ends_with($name, '.pdf') ? 'application/pdf' : 'application/zip']);
     }
 
-    private function of(Project $project, string $task): Task
+    private static function user(Request $request): User
     {
-        $found = Task::query()->where('project_id', $project->id)->where('user_id', Auth::id())->findOrFail($task);
-        if ($found->isLost()) {
-            $found->update(['state' => 'refused', 'outcome' => (array) Problems::problem(422, 'task.lost', 'The server stopped while this was going on. Nothing of it was done; ask for it again.')->getData(true)]);
-        }
-
-        return $found;
+        /** @var User */
+        return $request->user();
     }
 }

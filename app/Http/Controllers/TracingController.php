@@ -6,9 +6,11 @@ namespace App\Http\Controllers;
 
 use App\Assembly\Assembly;
 use App\Derived\Structure;
+use App\Files\Foreign;
 use App\Files\Store;
-use App\Files\TracingReader;
+use App\Http\Asked;
 use App\Models\Project;
+use App\Models\User;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -21,7 +23,7 @@ use OpenApi\Attributes as OA;
 /** Drawings of others under the plan, and pictures beside the desk. */
 final readonly class TracingController
 {
-    public function __construct(private Assembly $assembly, private Store $files, private TracingReader $reader)
+    public function __construct(private Assembly $assembly, private Store $files, private Foreign $foreign)
     {
     }
 
@@ -38,9 +40,11 @@ final readonly class TracingController
         ])]
     public function upload(Request $request, Project $project): JsonResponse
     {
-        $content = $request->getContent();
+        /** @var User $user */
+        $user = $request->user();
+        $read = $this->foreign->read($user, $request->boolean('picture') ? 'picture' : 'drawing', $request->getContent(), (string) Asked::whole($request, 'page', 1, 1, 100_000));
 
-        return new JsonResponse($request->boolean('picture') ? $this->reader->picture($project, $content) : $this->reader->read($project, $content, $request->integer('page', 1)));
+        return new JsonResponse(['file' => $this->files->put($project, $read->content, $read->kind)] + $read->told);
     }
 
     #[OA\Get(path: '/projects/{project}/files/{file}', operationId: 'file', summary: 'The lines or the picture that was read in',

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Assembly\Assembly;
 use App\Derived\Structure;
+use App\Http\Asked;
 use App\Models\Opening;
 use App\Models\Project;
 use Illuminate\Http\JsonResponse;
@@ -54,7 +55,7 @@ final readonly class UnitTypeController
     {
         $types = (new Structure($this->assembly, $project))->design()->types;
         $drawings = [];
-        foreach (array_slice(explode(',', (string) $request->string('ids')), 0, self::MOST) as $id) {
+        foreach (array_slice(explode(',', Asked::text($request, 'ids', '')), 0, self::MOST) as $id) {
             if (isset($types[$id])) {
                 $drawings[$id] = Drawing::plain(UnitElevation::shapes(Solved::of($types[$id], $types[$id]->width, $types[$id]->height)));
             }

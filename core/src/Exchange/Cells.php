@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Exchange;
 
+use Isleward\Core\Refusal;
+
 /** One table of a file as it was read: rows of cells, and what is to be said about how they were read. */
 final readonly class Cells
 {
@@ -12,12 +14,23 @@ final readonly class Cells
 
     public const MOST_COLUMNS = 200;
 
+    /** In all of a file, also empty ones between others, and those that a merged range covers. */
+    public const MOST_CELLS = 1_000_000;
+
+    /** Letters of one cell that are read. */
+    public const LONGEST = 1000;
+
     /**
      * @param  list<list<string|float|null>>  $rows
      * @param  list<string>  $notes  sentences
      */
     public function __construct(public string $name, public array $rows, public array $notes = [])
     {
+    }
+
+    public static function tooMany(): Refusal
+    {
+        return Refusal::because('table.too_many_cells', sprintf('This table has more than %d cells, which no schedule has. Save the part with the doors and windows on its own.', self::MOST_CELLS));
     }
 
     /** @return array{name: string, rows: list<list<string|float|null>>, notes: list<string>} */

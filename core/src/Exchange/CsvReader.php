@@ -36,6 +36,9 @@ final class CsvReader
         if ($separator !== ',') {
             $notes[] = sprintf('Its columns are parted by %s.', self::NAMES[$separator]);
         }
+        if (substr_count($content, $separator) + substr_count($content, "\n") > Cells::MOST_CELLS) {
+            throw Cells::tooMany();
+        }
         $stream = fopen('php://memory', 'r+b');
         if ($stream === false) {
             throw new \RuntimeException('There is no memory to read in.');
@@ -43,6 +46,7 @@ final class CsvReader
         fwrite($stream, str_contains($content, "\r") ? str_replace(["\r\n", "\r"], "\n", $content) : $content);
         rewind($stream);
         $rows = [];
+        $cut = 0;
         while (($row = fgetcsv($stream, null, $separator, '"', '')) !== false) {
             if (count($rows) === Cells::MOST_ROWS) {
                 throw Refusal::because('table.too_long', sprintf('There are more than %d rows. A schedule of so many is read in parts.', Cells::MOST_ROWS));
@@ -50,9 +54,18 @@ final class CsvReader
             if (count($row) > Cells::MOST_COLUMNS) {
                 throw Refusal::because('table.too_wide', sprintf('Row %d has %d columns; %d can be read.', count($rows) + 1, count($row), Cells::MOST_COLUMNS));
             }
+            foreach ($row as $i => $text) {
+                if ($text !== null && strlen($text) > Cells::LONGEST && mb_strlen($text) > Cells::LONGEST) {
+                    $row[$i] = mb_substr($text, 0, Cells::LONGEST);
+                    $cut++;
+                }
+            }
             $rows[] = $row;
         }
         fclose($stream);
+        if ($cut > 0) {
+            $notes[] = sprintf('%d cell%s longer than %d letters: the rest of %s is left out.', $cut, $cut === 1 ? ' is' : 's are', Cells::LONGEST, $cut === 1 ? 'it' : 'them');
+        }
 
         return new Cells($name, $rows, $notes);
     }

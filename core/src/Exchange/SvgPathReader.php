@@ -11,11 +11,11 @@ final class SvgPathReader
 
     /**
      * @param  float  $step  about how long a chord of a curve is
-     * @return list<array{list<array{float, float}>, bool}> runs of points, and whether they are of a curve
+     * @return \Generator<int, array{list<array{float, float}>, bool}> runs of points, and whether they are of a curve; one by one, so that
+     *     whoever has enough can stop
      */
-    public static function pieces(string $d, float $step): array
+    public static function pieces(string $d, float $step): \Generator
     {
-        $pieces = [];
         [$x, $y, $sx, $sy, $px, $py] = [0.0, 0.0, 0.0, 0.0, 0.0, 0.0];
         $last = '';
         foreach (self::commands($d) as [$command, $v]) {
@@ -33,19 +33,19 @@ final class SvgPathReader
                     [$sx, $sy] = [$x, $y];
                     break;
                 case 'Z':
-                    $pieces[] = [[[$x, $y], [$sx, $sy]], false];
+                    yield [[[$x, $y], [$sx, $sy]], false];
                     [$x, $y] = [$sx, $sy];
                     break;
                 case 'L': case 'H': case 'V':
                     [$tx, $ty] = match ($upper) {
                         'L' => [$ox + $v[0], $oy + $v[1]], 'H' => [$ox + $v[0], $y], default => [$x, $oy + $v[0]]
                     };
-                    $pieces[] = [[[$x, $y], [$tx, $ty]], false];
+                    yield [[[$x, $y], [$tx, $ty]], false];
                     [$x, $y] = [$tx, $ty];
                     break;
                 case 'A':
                     [$tx, $ty] = [$ox + $v[5], $oy + $v[6]];
-                    $pieces[] = [self::arc($x, $y, abs($v[0]), abs($v[1]), deg2rad($v[2]), $v[3] !== 0.0, $v[4] !== 0.0, $tx, $ty, $step), true];
+                    yield [self::arc($x, $y, abs($v[0]), abs($v[1]), deg2rad($v[2]), $v[3] !== 0.0, $v[4] !== 0.0, $tx, $ty, $step), true];
                     [$x, $y] = [$tx, $ty];
                     break;
                 default:
@@ -60,47 +60,57 @@ final class SvgPathReader
                         $c[] = $value + ($k % 2 === 0 ? $ox : $oy);
                     }
                     $m = count($c);
-                    $pieces[] = [$cubic ? self::cubic($x, $y, $c[0], $c[1], $c[2], $c[3], $c[4], $c[5], $step)
+                    yield [$cubic ? self::cubic($x, $y, $c[0], $c[1], $c[2], $c[3], $c[4], $c[5], $step)
                         : self::cubic($x, $y, $x + ($c[0] - $x) * 2 / 3, $y + ($c[1] - $y) * 2 / 3, $c[2] + ($c[0] - $c[2]) * 2 / 3, $c[3] + ($c[1] - $c[3]) * 2 / 3, $c[2], $c[3], $step), true];
                     [$px, $py] = [$c[$m - 4], $c[$m - 3]];
                     [$x, $y] = [$c[$m - 2], $c[$m - 1]];
             }
             $last = $upper;
         }
-
-        return $pieces;
     }
 
     /**
      * Commands one by one, each with its own arguments; what breaks off ends them (SVG 1.1, F.2).
      *
-     * @return list<array{string, list<float>}>
+     * @return \Generator<int, array{string, list<float>}>
      */
-    private static function commands(string $d): array
+    private static function commands(string $d): \Generator
     {
-        $number = '[-+]?(?:\d+\.?\d*|\.\d+)(?:[eE][-+]?\d+)?';
-        preg_match_all('/([MmLlHhVvCcSsQqTtAaZz])([^MmLlHhVvCcSsQqTtAaZz]*)/', $d, $runs, PREG_SET_ORDER);
-        $commands = [];
-        foreach ($runs as [, $command, $text]) {
-            $upper = strtoupper($command);
-            if ($upper === 'Z') {
-                $commands[] = [$command, []];
+        $command = '';
+        $values = [];
+        $at = 0;
+        $length = strlen($d);
+        while ($at < $length) {
+            $at += strspn($d, " \t\r\n,", $at);
+            $letter = $d[$at] ?? '';
+            if ($letter !== '' && stripos('MLHVCSQTAZ', $letter) !== false) {
+                $command = $letter;
+                $values = [];
+                $at++;
+                if ($letter === 'Z' || $letter === 'z') {
+                    yield [$letter, []];
+                    $command = '';
+                }
 
                 continue;
             }
+            $upper = strtoupper($command);
             // the two flags of an arc may stand without a space between them and what follows
-            $values = $upper === 'A' && preg_match_all("/($number)[\s,]*($number)[\s,]*($number)[\s,]*([01])[\s,]*([01])[\s,]*($number)[\s,]*($number)/", $text, $arcs, PREG_SET_ORDER) > 0
-                ? array_merge(...array_map(static fn (array $m): array => array_slice($m, 1), $arcs))
-                : (preg_match_all("/$number/", $text, $found) > 0 ? $found[0] : []);
-            foreach (array_chunk(array_map(floatval(...), $values), self::ARGUMENTS[$upper]) as $i => $chunk) {
-                if (count($chunk) < self::ARGUMENTS[$upper]) {
-                    return $commands;
-                }
-                $commands[] = [$upper === 'M' && $i > 0 ? ($command === 'M' ? 'L' : 'l') : $command, $chunk];
+            $flag = $upper === 'A' && (count($values) === 3 || count($values) === 4);
+            if ($command === '' || preg_match($flag ? '/[01]/A' : '/[-+]?(?:\d+\.?\d*|\.\d+)(?:[eE][-+]?\d+)?/A', $d, $found, 0, $at) !== 1) {
+                return;
+            }
+            $at += strlen($found[0]);
+            $values[] = (float) $found[0];
+            if (count($values) === self::ARGUMENTS[$upper]) {
+                yield [$command, $values];
+                $values = [];
+                // what follows a first point without a letter are lines
+                $command = match ($command) {
+                    'M' => 'L', 'm' => 'l', default => $command
+                };
             }
         }
-
-        return $commands;
     }
 
     /** @return list<array{float, float}> */

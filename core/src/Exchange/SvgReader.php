@@ -18,6 +18,17 @@ final class SvgReader
 
     private const DEEP = 40;
 
+    /** Elements that are looked at, each time a reference leads to one anew. */
+    private const VISITS = 400_000;
+
+    /** Texts that are kept. */
+    private const TEXTS = 20_000;
+
+    /** How far out anything may lie, in its own units. */
+    private const FAR = 1e9;
+
+    private const NUMBER = '/[-+]?(?:\d+\.?\d*|\.\d+)(?:[eE][-+]?\d+)?/';
+
     private const SKIPPED = ['defs', 'symbol', 'clippath', 'mask', 'pattern', 'marker', 'filter', 'lineargradient', 'radialgradient', 'style', 'title', 'desc', 'metadata'];
 
     /** @var list<float> */
@@ -42,6 +53,8 @@ final class SvgReader
 
     private float $step = 1.0;
 
+    private int $visits = 0;
+
     private function __construct()
     {
     }
@@ -49,14 +62,8 @@ final class SvgReader
     /** @throws Refusal when it is no drawing that can be read */
     public static function read(string $content): Vectors
     {
-        if (preg_match('/<!ENTITY/i', $content) === 1) {
-            throw Refusal::because('svg.entities', 'This SVG declares entities of its own, through which it could grow without end or fetch other files. It was not read.');
-        }
-        // a document type without an inner part, as many programs write it, is not needed
-        $content = (string) preg_replace('/<!DOCTYPE[^>\[]*>/i', '', $content, 1);
-        if (stripos($content, '<!DOCTYPE') !== false) {
-            throw Refusal::because('svg.entities', 'This SVG declares a document type of its own. It was not read.');
-        }
+        $content = XmlText::utf8($content, 'SVG');
+        XmlText::requireModest($content, 'SVG');
         libxml_use_internal_errors(true);
         $document = new \DOMDocument;
         $root = $content !== '' && $document->loadXML($content, LIBXML_NONET | LIBXML_COMPACT | LIBXML_PARSEHUGE) ? $document->documentElement : null;
@@ -70,14 +77,13 @@ final class SvgReader
 
     private function drawing(\DOMElement $root): Vectors
     {
-        foreach ($root->getElementsByTagName('*') as $element) {
-            $id = $element->getAttribute('id');
-            if ($id !== '' && ! isset($this->byId[$id])) {
-                $this->byId[$id] = $element;
+        foreach ((new \DOMXPath($root->ownerDocument ?? new \DOMDocument))->query('//*[@id]') ?: [] as $element) {
+            if ($element instanceof \DOMElement) {
+                $this->byId[$element->getAttribute('id')] ??= $element;
             }
         }
         [$width, $height] = [self::length($root->getAttribute('width')), self::length($root->getAttribute('height'))];
-        preg_match_all('/-?[\d.]+(?:e-?\d+)?/i', $root->getAttribute('viewBox'), $found);
+        preg_match_all(self::NUMBER, substr($root->getAttribute('viewBox'), 0, 400), $found);
         $box = array_map(floatval(...), $found[0]);
         if (count($box) === 4 && $box[2] > 0 && $box[3] > 0) {
             [$x, $y, $w, $h] = [$box[0], $box[1], $box[2], $box[3]];
@@ -87,6 +93,9 @@ final class SvgReader
             $matrix = [$scale, 0.0, 0.0, $scale, -$x * $scale + ($width - $w * $scale) / 2, -$y * $scale + ($height - $h * $scale) / 2];
         } else {
             $matrix = [1.0, 0.0, 0.0, 1.0, 0.0, 0.0];
+        }
+        if (! is_finite($width) || ! is_finite($height) || max($width, $height) > self::FAR) {
+            throw Refusal::because('svg.range', 'This SVG says that it is larger than any drawing. It was not read.');
         }
         if ($width <= 0 || $height <= 0) {
             throw Refusal::because('svg.no_size', 'This SVG says neither its size nor its viewBox, so it cannot be laid down.');
@@ -121,6 +130,9 @@ final class SvgReader
     /** @param  array{float, float, float, float, float, float}  $matrix */
     private function element(\DOMElement $e, array $matrix, int $depth): void
     {
+        if (++$this->visits > self::VISITS) {
+            throw Refusal::because('svg.too_much', sprintf('With all that it repeats, this drawing has more than %d parts. Lay down a part of it, or a picture.', self::VISITS));
+        }
         $name = strtolower($e->localName ?? '');
         if ($name === 'script' || $name === 'foreignobject') {
             $this->left[$name === 'script' ? 'script' : 'foreign part'] = ($this->left[$name === 'script' ? 'script' : 'foreign part'] ?? 0) + 1;
@@ -193,8 +205,13 @@ final class SvgReader
         }
         $size = $size > 0 ? $size : 12.0;
         $text = trim((string) preg_replace('/\s+/u', ' ', $e->textContent));
-        if ($text !== '' && count($this->texts) < 20_000) {
+        if ($text !== '' && count($this->texts) >= self::TEXTS) {
+            $this->left['text'] = ($this->left['text'] ?? 0) + 1;
+        } elseif ($text !== '') {
             [$x, $y] = SvgMatrix::apply($m, self::length($e->getAttribute('x')), self::length($e->getAttribute('y')));
+            if (! (abs($x) < self::FAR && abs($y) < self::FAR && $size * hypot($m[2], $m[3]) < self::FAR)) {
+                throw Refusal::because('svg.range', 'A text of this drawing lies farther out than any drawing is large. It was not read.');
+            }
             $this->texts[] = ['x' => $x, 'y' => $y, 'size' => $size * hypot($m[2], $m[3]), 'angle' => rad2deg(atan2($m[1], $m[0])), 'text' => mb_substr($text, 0, 200)];
         }
     }
@@ -202,7 +219,10 @@ final class SvgReader
     /** @param  array{float, float, float, float, float, float}  $matrix */
     private function points(string $points, bool $closed, array $matrix): void
     {
-        preg_match_all('/-?[\d.]+(?:e-?\d+)?/i', $points, $m);
+        if (strlen($points) > 8 * self::MOST) {
+            throw $this->tooMuch();
+        }
+        preg_match_all(self::NUMBER, $points, $m);
         $at = array_map(static fn (array $p): array => [(float) $p[0], (float) ($p[1] ?? 0.0)], array_chunk($m[0], 2));
         if (count($at) > 1) {
             $this->add($closed ? [...$at, $at[0]] : $at, $matrix, false);
@@ -237,6 +257,9 @@ final class SvgReader
         $was = null;
         foreach ($points as [$x, $y]) {
             $at = [$m[0] * $x + $m[2] * $y + $m[4], $m[1] * $x + $m[3] * $y + $m[5]];
+            if (! (abs($at[0]) < self::FAR && abs($at[1]) < self::FAR)) {
+                throw Refusal::because('svg.range', 'A line of this drawing lies farther out than any drawing is large. It was not read.');
+            }
             if ($was !== null && (abs($at[0] - $was[0]) > 1e-6 || abs($at[1] - $was[1]) > 1e-6)) {
                 $out[] = round($was[0], 4);
                 $out[] = round($was[1], 4);
@@ -253,8 +276,13 @@ final class SvgReader
             array_push($this->lines, ...$out);
         }
         if (count($this->lines) + count($this->curves) + count($this->lettering) > self::MOST) {
-            throw Refusal::because('svg.too_much', sprintf('There are more than %d lines in this drawing. Lay down a part of it, or a picture.', intdiv(self::MOST, 4)));
+            throw $this->tooMuch();
         }
+    }
+
+    private function tooMuch(): Refusal
+    {
+        return Refusal::because('svg.too_much', sprintf('There are more than %d lines in this drawing. Lay down a part of it, or a picture.', intdiv(self::MOST, 4)));
     }
 
     /** A length in px of 1/96 inch. */

@@ -13,14 +13,19 @@ use Isleward\Core\Refusal;
 final class XlsxReader
 {
     /** What a workbook may unpack to, bytes. */
-    private const MOST = 120_000_000;
+    private const MOST = 60_000_000;
 
     private const NS = 'http://schemas.openxmlformats.org/spreadsheetml/2006/main';
 
     /** @var list<string>|null */
     private ?array $strings = null;
 
-    private function __construct(private readonly \ZipArchive $zip)
+    /** Cells met so far in the whole workbook, also those that merged ranges cover and the empty ones between. */
+    private int $count = 0;
+
+    private int $cut = 0;
+
+    private function __construct(private readonly \ZipArchive $zip, private readonly string $path)
     {
     }
 
@@ -40,7 +45,7 @@ final class XlsxReader
             throw Refusal::because('table.unreadable', 'This is no XLSX workbook, or it is damaged.');
         }
         try {
-            return (new self($zip))->sheets();
+            return (new self($zip, $path))->sheets();
         } finally {
             $zip->close();
         }
@@ -92,11 +97,13 @@ final class XlsxReader
             if ($xml->localName === 'row') {
                 $r = $xml->getAttribute('r') === null ? $r + 1 : (int) $xml->getAttribute('r') - 1;
                 $c = -1;
+                $this->count();
                 if ($r >= Cells::MOST_ROWS) {
                     throw Refusal::because('table.too_long', sprintf('Sheet “%s” has more than %d rows. A schedule of so many is read in parts.', $name, Cells::MOST_ROWS));
                 }
             } elseif ($xml->localName === 'c') {
                 [$c] = $xml->getAttribute('r') === null ? [$c + 1] : self::place($xml->getAttribute('r'));
+                $this->count();
                 [$value, $formula] = $this->value($xml);
                 if ($formula) {
                     $formulas++;
@@ -108,6 +115,7 @@ final class XlsxReader
                     $rows[$r][$c] = $value;
                 }
             } elseif ($xml->localName === 'mergeCell') {
+                $this->count();
                 $merged[] = (string) $xml->getAttribute('ref');
             }
         }
@@ -115,11 +123,14 @@ final class XlsxReader
             [$from, $to] = [...explode(':', $range), ''];
             [$c0, $r0] = self::place($from);
             [$c1, $r1] = self::place($to === '' ? $from : $to);
-            for ($i = $r0; $i <= min($r1, Cells::MOST_ROWS - 1); $i++) {
-                for ($j = $c0; $j <= min($c1, Cells::MOST_COLUMNS - 1); $j++) {
-                    if (isset($rows[$r0][$c0])) {
-                        $rows[$i][$j] = $rows[$r0][$c0];
-                    }
+            if (! isset($rows[$r0][$c0])) {
+                continue;
+            }
+            [$r1, $c1] = [min($r1, Cells::MOST_ROWS - 1), min($c1, Cells::MOST_COLUMNS - 1)];
+            $this->count(max(0, $r1 - $r0 + 1) * max(0, $c1 - $c0 + 1));
+            for ($i = $r0; $i <= $r1; $i++) {
+                for ($j = $c0; $j <= $c1; $j++) {
+                    $rows[$i][$j] = $rows[$r0][$c0];
                 }
             }
         }
@@ -129,7 +140,12 @@ final class XlsxReader
             $without === [] ? null : sprintf('%s no saved result and %s read as empty: open the file once in a spreadsheet and save it.', implode(', ', array_slice($without, 0, 6)).(count($without) > 6 ? ' and others have' : (count($without) === 1 ? ' has' : ' have')), count($without) === 1 ? 'is' : 'are'),
         ], static fn (?string $n): bool => $n !== null));
 
-        return new Cells($name, self::filled($rows), $notes);
+        if ($this->cut > 0) {
+            $notes[] = sprintf('%d cell%s longer than %d letters: the rest is left out.', $this->cut, $this->cut === 1 ? ' is' : 's are', Cells::LONGEST);
+            $this->cut = 0;
+        }
+
+        return new Cells(mb_substr($name, 0, 80), $this->filled($rows), $notes);
     }
 
     /** @return array{string|float|null, bool} a cell's value, and whether a formula made it */
@@ -152,6 +168,11 @@ final class XlsxReader
                     $xml->next();
                 }
             }
+        }
+
+        if ($text !== null && strlen($text) > Cells::LONGEST && mb_strlen($text) > Cells::LONGEST) {
+            $text = mb_substr($text, 0, Cells::LONGEST);
+            $this->cut++;
         }
 
         return [match (true) {
@@ -179,7 +200,8 @@ final class XlsxReader
                             $text .= $xml->readString();
                         }
                     }
-                    $this->strings[] = $text;
+                    $this->count();
+                    $this->strings[] = mb_substr($text, 0, Cells::LONGEST);
                 }
             }
         }
@@ -187,20 +209,35 @@ final class XlsxReader
         return $this->strings[$i] ?? '';
     }
 
-    /** A part of the archive, when there is one; refused when it declares a document type, through which entities could come. */
+    private function count(int $more = 1): void
+    {
+        $this->count += $more;
+        if ($this->count > Cells::MOST_CELLS) {
+            throw Cells::tooMany();
+        }
+    }
+
+    /**
+     * A part of the archive, when there is one, read as it is unpacked; refused when it declares a document type, through which entities
+     * could come. Whatever its letters are written in, that is known before anything else of it is.
+     */
     private function xml(string $name): ?\XMLReader
     {
-        $content = $this->zip->getFromName($name, self::MOST);
-        if ($content === false) {
+        if ($this->zip->locateName($name) === false) {
             return null;
         }
-        if (preg_match('/<!(DOCTYPE|ENTITY)/i', substr($content, 0, 4096)) === 1) {
-            throw Refusal::because('table.entities', sprintf('Part %s of this workbook declares a document type, which no spreadsheet writes; it was not opened.', $name));
-        }
         libxml_use_internal_errors(true);
-        $reader = \XMLReader::XML($content, null, LIBXML_NONET | LIBXML_COMPACT);
+        $open = fn (): \XMLReader => ($reader = @\XMLReader::open('zip://'.$this->path.'#'.$name, null, LIBXML_NONET | LIBXML_COMPACT)) instanceof \XMLReader ? $reader
+            : throw Refusal::because('table.unreadable', sprintf('Part %s of this workbook is damaged.', $name));
+        $start = $open();
+        while (@$start->read() && $start->nodeType !== \XMLReader::ELEMENT) {
+            if ($start->nodeType === \XMLReader::DOC_TYPE) {
+                throw Refusal::because('table.entities', sprintf('Part %s of this workbook declares a document type, which no spreadsheet writes; it was not opened.', $name));
+            }
+        }
+        $start->close();
 
-        return $reader instanceof \XMLReader ? $reader : throw Refusal::because('table.unreadable', sprintf('Part %s of this workbook is damaged.', $name));
+        return $open();
     }
 
     /** @return array{int, int} column and row, from 0 */
@@ -221,13 +258,14 @@ final class XlsxReader
      * @param  array<int, array<int, string|float>>  $rows
      * @return list<list<string|float|null>>
      */
-    private static function filled(array $rows): array
+    private function filled(array $rows): array
     {
         $last = $rows === [] ? -1 : max(array_keys($rows));
         $width = 0;
         foreach ($rows as $row) {
-            $width = max($width, ...array_map(static fn (int $c): int => $c + 1, array_keys($row)));
+            $width = max($width, 1 + (int) max([-1, ...array_keys($row)]));
         }
+        $this->count(max(0, ($last + 1) * $width - array_sum(array_map(count(...), $rows))));
         $out = [];
         for ($i = 0; $i <= $last; $i++) {
             $row = [];

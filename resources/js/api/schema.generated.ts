@@ -2070,6 +2070,8 @@ export interface operations {
                     };
                     /** @description Number of the latest change you have seen */
                     base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
                 };
             };
         };
@@ -2119,6 +2121,33 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
+            /** @description Someone else’s change is being written; nothing was done yet */
+            423: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too many are waiting already */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not known whether it was done: ask again under the same key */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
         };
     };
     undo: {
@@ -2130,7 +2159,14 @@ export interface operations {
             };
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody?: {
+            content: {
+                "application/json": {
+                    /** @description as of an edit */
+                    key?: string;
+                };
+            };
+        };
         responses: {
             /** @description Done */
             200: {
@@ -2150,6 +2186,24 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
+            /** @description Someone else’s change is being written; nothing was done yet */
+            423: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not known whether it was done: ask again under the same key */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
         };
     };
     redo: {
@@ -2161,7 +2215,14 @@ export interface operations {
             };
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody?: {
+            content: {
+                "application/json": {
+                    /** @description as of an edit */
+                    key?: string;
+                };
+            };
+        };
         responses: {
             /** @description Done */
             200: {
@@ -2174,6 +2235,24 @@ export interface operations {
             };
             /** @description Nothing to redo, or changed since */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Someone else’s change is being written; nothing was done yet */
+            423: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not known whether it was done: ask again under the same key */
+            503: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -3141,6 +3220,8 @@ export interface operations {
             content: {
                 "application/json": {
                     base: number;
+                    /** @description as of an edit */
+                    key?: string;
                 };
             };
         };
@@ -3409,6 +3490,8 @@ export interface operations {
                      * @enum {string}
                      */
                     format: "pdf" | "zip";
+                    /** @description Asked for again under the same key it is not begun twice */
+                    key?: string;
                 };
             };
         };
@@ -3424,6 +3507,15 @@ export interface operations {
             };
             /** @description Cannot be drawn */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too many are being made already */
+            429: {
                 headers: {
                     [name: string]: unknown;
                 };
