@@ -30,7 +30,7 @@ final readonly class NewProject
     }
 
     /** @throws Refusal when something asked for cannot be */
-    public function create(User $user, Fields $asked): Project
+    public function create(User $user, Fields $asked, ?Key $key = null): Project
     {
         $units = $asked->choice('units', Units::class, Units::Millimetre);
         $settings = Settings::create($this->ids->next(Kind::Settings), $asked->name('name'), $units);
@@ -60,12 +60,11 @@ final readonly class NewProject
             $do('outline.draw', ['name' => 'Main outline', 'rectangle' => $rectangle, 'thickness' => $rectangle['thickness'] ?? 300, 'base' => $ids[0], 'top' => end($ids)]);
         }
 
-        return DB::transaction(function () use ($settings, $user, $design, $empty): Project {
-            $project = Project::query()->create([...Project::elements()->row($settings), 'change_number' => 0]);
+        return DB::transaction(function () use ($settings, $user, $design, $empty, $key): Project {
+            $project = Project::query()->create([...Project::elements()->row($settings), 'change_number' => 0, 'key' => $key?->text]);
             $project->members()->attach($user->id, ['role' => Role::Owner->value]);
             $added = array_diff_key($design->elements(), $empty->elements());
             $this->assembly->write($project, new Change('Started the project', array_values(array_map(\Isleward\Core\Edit\Operation::add(...), $added))));
-            $project->save();
             $project->save();
 
             return $project;

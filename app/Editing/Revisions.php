@@ -21,22 +21,26 @@ use Isleward\Core\Revision\Folded;
 /** A project's revisions. The log holds every change for good, so that a revision is a place in it. */
 final readonly class Revisions
 {
-    public function __construct(private Assembly $assembly)
+    public function __construct(private Assembly $assembly, private Holding $holding)
     {
     }
 
     /** Refuses when nothing has changed since the latest one. */
-    public function keep(Project $project, User $user, string $note): Revision
+    public function keep(Project $project, User $user, string $note, ?Key $key = null): Revision
     {
-        return DB::transaction(function () use ($project, $user, $note): Revision {
-            $held = Project::query()->whereKey($project->id)->lockForUpdate()->firstOrFail();
+        return DB::transaction(function () use ($project, $user, $note, $key): Revision {
+            $held = $this->holding->take($project, $user, 'revision', 1);
+            $kept = $key === null ? null : Revision::query()->where('project_id', $held->id)->where('user_id', $user->id)->where('key', $key->text)->first();
+            if ($kept !== null) {
+                return $kept;
+            }
             $count = Revision::query()->where('project_id', $held->id)->count();
             $latest = Revision::query()->where('project_id', $held->id)->where('number', $held->change_number)->first();
             if ($latest !== null) {
                 throw Refusal::because('revision.same', sprintf('Nothing has changed since revision %s: it is this state already.', $latest->letter));
             }
 
-            return Revision::query()->create(['project_id' => $held->id, 'letter' => Folded::letter($count), 'number' => $held->change_number, 'note' => $note, 'user_id' => $user->id, 'created_at' => now()]);
+            return Revision::query()->create(['project_id' => $held->id, 'letter' => Folded::letter($count), 'number' => $held->change_number, 'note' => $note, 'user_id' => $user->id, 'created_at' => now(), 'key' => $key?->text]);
         }, 3);
     }
 

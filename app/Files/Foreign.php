@@ -7,6 +7,8 @@ namespace App\Files;
 use App\Files\Reading\Read;
 use App\Models\User;
 use Isleward\Core\Refusal;
+use Symfony\Component\Process\Exception\ProcessSignaledException;
+use Symfony\Component\Process\Exception\ProcessTimedOutException;
 use Symfony\Component\Process\Process;
 
 /**
@@ -46,7 +48,12 @@ final class Foreign
                 PHP_BINDIR.'/php', '-d', 'memory_limit='.self::MEMORY, '-d', 'opcache.enable_cli=0', '-d', 'display_errors=stderr', '-d', 'log_errors=0',
                 base_path('bin/read.php'), $kind, $folder, $more,
             ], timeout: self::SECONDS + 5);
-            $process->run();
+            try {
+                $process->run();
+            } catch (ProcessSignaledException|ProcessTimedOutException) {
+                // its time was over
+                throw self::tooSlow();
+            }
 
             return $this->made($process, $folder);
         } finally {
@@ -69,8 +76,7 @@ final class Foreign
         $said = $process->getErrorOutput();
         throw match (true) {
             // killed when the time of the clock was over, or that of the processor
-            in_array($status, [124, 137, 128 + SIGXCPU], true) => Refusal::because('file.too_slow', sprintf(
-                'Reading this file takes longer than %d seconds, so it was stopped. Take out of it what is not needed, or read in a part of it.', self::SECONDS)),
+            in_array($status, [124, 137, 128 + SIGXCPU], true) => self::tooSlow(),
             $status === 3 || $status === 128 + SIGXFSZ => StorageFull::at(sys_get_temp_dir()),
             preg_match('/memory|bad_alloc/i', $said) === 1 || in_array($status, [128 + SIGSEGV, 128 + SIGABRT], true) => Refusal::because('file.too_heavy', sprintf(
                 'Reading this file takes more than %d MB of memory, so it was stopped. Take out of it what is not needed, or read in a part of it.', intdiv(self::MEMORY, 1024 * 1024))),
@@ -78,10 +84,16 @@ final class Foreign
         };
     }
 
+    private static function tooSlow(): Refusal
+    {
+        return Refusal::because('file.too_slow', sprintf(
+            'Reading this file takes longer than %d seconds, so it was stopped. Take out of it what is not needed, or read in a part of it.', self::SECONDS));
+    }
+
     /** @return resource held until the file is read */
     private function turn(User $user)
     {
-        $lock = @fopen(storage_path("framework/cache/reading-$user->id.lock"), 'c');
+        $lock = @fopen(storage_path("framework/cache/reading-$user->id.lock"), 'ce');
         if ($lock === false) {
             throw StorageFull::at(storage_path('framework/cache'));
         }

@@ -21,10 +21,11 @@ final class Store
     public function put(Project $project, string $content, string $kind): string
     {
         $name = hash('xxh128', $content).'.'.$kind;
-        [$disk, $path] = [self::disk(), self::path($project, $name)];
+        $path = self::path($project, $name);
+        // beside its place first, so that nobody finds a part of it
         $beside = $path.'.'.bin2hex(random_bytes(6)).'.part';
         try {
-            // beside its place first, so that nobody finds a part of it
+            $disk = self::disk();
             if ($disk->put($beside, $content) === false || $disk->size($beside) !== strlen($content) || $disk->move($beside, $path) === false) {
                 throw StorageFull::at(storage_path('app'));
             }
@@ -34,7 +35,7 @@ final class Store
             report($e);
             throw StorageFull::at(storage_path('app'));
         } finally {
-            rescue(static fn (): bool => $disk->delete($beside), report: false);
+            rescue(static fn (): bool => self::disk()->delete($beside), report: false);
         }
 
         return $name;

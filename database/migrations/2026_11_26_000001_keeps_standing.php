@@ -18,9 +18,11 @@ return new class extends Migration
             $table->longText('told')->nullable();
             $table->unique(['project_id', 'user_id', 'key']);
         });
-        Schema::table('projects', function (Blueprint $table): void {
-            $table->string('key', 40)->charset('ascii')->collation('ascii_bin')->nullable();
-        });
+        foreach (['projects', 'revisions'] as $name) {
+            Schema::table($name, function (Blueprint $table): void {
+                $table->string('key', 40)->charset('ascii')->collation('ascii_bin')->nullable();
+            });
+        }
         Schema::table('tasks', function (Blueprint $table): void {
             $table->string('key', 40)->charset('ascii')->collation('ascii_bin')->default('');
             $table->string('lane', 10)->default('edits');
@@ -57,7 +59,9 @@ return new class extends Migration
             $table->dropIndex(['lane', 'state']);
             $table->dropColumn(['key', 'lane', 'started']);
         });
-        Schema::table('projects', fn (Blueprint $table) => $table->dropColumn('key'));
+        foreach (['projects', 'revisions'] as $name) {
+            Schema::table($name, fn (Blueprint $table) => $table->dropColumn('key'));
+        }
         Schema::table('changes', function (Blueprint $table): void {
             $table->dropUnique(['project_id', 'user_id', 'key']);
             $table->dropColumn(['key', 'told']);

@@ -1,23 +1,39 @@
 import { QueryClient, QueryClientProvider, useQuery } from '@tanstack/react-query';
 import { setNonce } from 'get-nonce';
-import { StrictMode } from 'react';
+import { StrictMode, useEffect } from 'react';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import { api, Problem, type Schemas } from './api/client';
+import { isAway, lost } from './api/reach';
+import { useSession } from './api/session';
 import { BenchPage } from './bench/BenchPage';
 import { SheetsPage } from './sheets/SheetsPage';
 import { DeskPage } from './desk/DeskPage';
 import { JoinPage, LookPage, OutboxPage } from './people/EntrancePage';
 import { ProjectsPage } from './projects/ProjectsPage';
+import { SignInAgain } from './projects/SignInAgain';
 import { SignInPage } from './projects/SignInPage';
 import { NoticeBoard } from './ui/notices';
+import { Reach } from './ui/Reach';
 import { applyTheme } from './ui/theme';
 
 setNonce(document.querySelector<HTMLMetaElement>('meta[name=style-nonce]')?.content ?? '');
 applyTheme();
 
 const queries = new QueryClient({
-    defaultOptions: { queries: { staleTime: 30_000, retry: (count, problem) => !(problem instanceof Problem && problem.status > 0) && count < 2 } },
+    defaultOptions: {
+        queries: {
+            staleTime: 30_000,
+            networkMode: 'always',
+            // what does not answer now is asked for until it does; what was refused is not
+            retry: (count, problem) => {
+                if (!isAway(problem)) return !(problem instanceof Problem) && count < 2;
+                lost(problem);
+                return true;
+            },
+            retryDelay: (count) => Math.min(4000, 500 * 2 ** count),
+        },
+    },
 });
 
 /** The projects, or where one was going before signing in. */
@@ -28,6 +44,8 @@ function Arrived({ user }: { user: Schemas['User'] }) {
 
 function Gate() {
     const session = useQuery({ queryKey: ['session'], queryFn: api.whoAmI });
+    const signedIn = session.data?.user ?? null;
+    useEffect(() => useSession.setState({ user: signedIn }), [signedIn]);
     if (session.isPending) return <p className="p-8 text-quiet">Opening…</p>;
     if (session.isError) return <p className="p-8 text-buoy">{session.error.message}</p>;
     const { user } = session.data;
@@ -56,9 +74,15 @@ function Gate() {
 createRoot(document.getElementById('app')!).render(
     <StrictMode>
         <QueryClientProvider client={queries}>
-            <BrowserRouter>
-                <Gate />
-            </BrowserRouter>
+            <div className="flex h-full flex-col">
+                <Reach />
+                <div className="min-h-0 grow">
+                    <BrowserRouter>
+                        <Gate />
+                    </BrowserRouter>
+                </div>
+            </div>
+            <SignInAgain />
             <NoticeBoard />
         </QueryClientProvider>
     </StrictMode>,

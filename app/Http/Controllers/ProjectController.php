@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Assembly\Assembly;
 use App\Derived\ProjectView;
 use App\Derived\Structure;
+use App\Editing\Key;
 use App\Editing\NewProject;
 use App\Files\Store;
 use App\Models\Project;
@@ -47,6 +48,7 @@ final class ProjectController
                 new OA\Property(property: 'name', type: 'string'),
                 new OA\Property(property: 'height', anyOf: [new OA\Schema(type: 'number'), new OA\Schema(type: 'string')]),
             ], type: 'object')),
+            new OA\Property(property: 'key', type: 'string', description: 'Asked for again under the same key it is not started twice'),
             new OA\Property(property: 'rectangle', type: 'object', additionalProperties: true, description: 'width and depth of a rectangular outline, and the thickness of its walls'),
         ])),
         responses: [
@@ -59,7 +61,11 @@ final class ProjectController
         $user = $request->user();
         abort_if($user->guest, 403, 'A guest by a link may look, not start projects.');
 
-        return new JsonResponse(['id' => $new->create($user, new Fields($request->json()->all()))->id], 201);
+        $asked = new Fields($request->json()->all());
+        $key = Key::of($asked);
+        $made = $key === null ? null : $user->projects()->where('key', $key->text)->first();
+
+        return new JsonResponse(['id' => ($made ?? $new->create($user, $asked, $key))->id], 201);
     }
 
     #[OA\Get(path: '/projects/{project}', operationId: 'showProject', summary: 'Settings, storeys, walls, frontages and the rack',

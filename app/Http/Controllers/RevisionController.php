@@ -40,19 +40,20 @@ final readonly class RevisionController
 
     #[OA\Post(path: '/projects/{project}/revisions', operationId: 'keepRevision', summary: 'Keep the project as it is as the next revision',
         parameters: [new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['note'], properties: [new OA\Property(property: 'note', type: 'string')])),
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['note'], properties: [new OA\Property(property: 'note', type: 'string'), new OA\Property(property: 'key', type: 'string', description: 'as of an edit')])),
         responses: [
             new OA\Response(response: 201, description: 'Kept', content: new OA\JsonContent(ref: '#/components/schemas/Revision')),
             new OA\Response(response: 422, description: 'Nothing has changed since the latest', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
         ])]
     public function keep(Request $request, Project $project): JsonResponse
     {
-        $note = trim((new Fields($request->json()->all()))->string('note', ''));
+        $body = new Fields($request->json()->all());
+        $note = trim($body->string('note', ''));
         if (mb_strlen($note) > self::LONGEST_NOTE) {
             throw Refusal::because('revision.note', sprintf('A note has %d letters at the most; this one has %d.', self::LONGEST_NOTE, mb_strlen($note)));
         }
 
-        return new JsonResponse(self::plain($this->revisions->keep($project, $this->user($request), $note)->load('user')), 201);
+        return new JsonResponse(self::plain($this->revisions->keep($project, $this->user($request), $note, Key::of($body))->load('user')), 201);
     }
 
     #[OA\Get(path: '/projects/{project}/revisions/{letter}/difference', operationId: 'revisionDifference', summary: 'What differs between a revision and a later one, or today',

@@ -9,16 +9,17 @@ use App\Derived\Structure;
 use App\Files\Foreign;
 use App\Files\Store;
 use App\Http\Asked;
+use App\Http\Problems;
 use App\Models\Project;
 use App\Models\User;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Http\Response;
 use Isleward\Core\Design\Kind;
 use Isleward\Core\Design\Tracing;
 use Isleward\Core\Tracing\Offered;
 use OpenApi\Attributes as OA;
+use Symfony\Component\HttpFoundation\Response;
 
 /** Drawings of others under the plan, and pictures beside the desk. */
 final readonly class TracingController
@@ -58,10 +59,13 @@ final readonly class TracingController
         ])]
     public function file(Project $project, string $file): Response
     {
-        $content = $this->files->get($project, $file) ?? abort(404);
+        $content = $this->files->get($project, $file);
+        if ($content === null) {
+            return Problems::problem(404, 'file.missing', 'This file is not on the server. Where it is used it can be given again.');
+        }
 
         // its name is a hash of its content, so it never changes; it is shown, never run
-        return new Response($content, 200, [
+        return new \Illuminate\Http\Response($content, 200, [
             'Content-Type' => match (substr($file, -3)) {
                 'png' => 'image/png', 'jpg' => 'image/jpeg', default => 'application/json'
             },

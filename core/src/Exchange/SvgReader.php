@@ -55,6 +55,8 @@ final class SvgReader
 
     private int $visits = 0;
 
+    private int $points = 0;
+
     private function __construct()
     {
     }
@@ -77,11 +79,7 @@ final class SvgReader
 
     private function drawing(\DOMElement $root): Vectors
     {
-        foreach ((new \DOMXPath($root->ownerDocument ?? new \DOMDocument))->query('//*[@id]') ?: [] as $element) {
-            if ($element instanceof \DOMElement) {
-                $this->byId[$element->getAttribute('id')] ??= $element;
-            }
-        }
+        $this->note($root);
         [$width, $height] = [self::length($root->getAttribute('width')), self::length($root->getAttribute('height'))];
         preg_match_all(self::NUMBER, substr($root->getAttribute('viewBox'), 0, 400), $found);
         $box = array_map(floatval(...), $found[0]);
@@ -114,16 +112,25 @@ final class SvgReader
         return new Vectors($width, $height, $this->lines, $this->curves, $this->lettering, $this->texts, $notes);
     }
 
+    /** Which element has which id; of several with one, the first. */
+    private function note(\DOMElement $e): void
+    {
+        if ($e->hasAttribute('id')) {
+            $this->byId[$e->getAttribute('id')] ??= $e;
+        }
+        for ($child = $e->firstElementChild; $child !== null; $child = $child->nextElementSibling) {
+            $this->note($child);
+        }
+    }
+
     /** @param  array{float, float, float, float, float, float}  $matrix */
     private function children(\DOMElement $parent, array $matrix, int $depth): void
     {
         if ($depth > self::DEEP) {
             throw Refusal::because('svg.too_deep', sprintf('Parts of this SVG lie within each other more than %d deep.', self::DEEP));
         }
-        foreach ($parent->childNodes as $child) {
-            if ($child instanceof \DOMElement) {
-                $this->element($child, $matrix, $depth);
-            }
+        for ($child = $parent->firstElementChild; $child !== null; $child = $child->nextElementSibling) {
+            $this->element($child, $matrix, $depth);
         }
     }
 
@@ -253,6 +260,11 @@ final class SvgReader
      */
     private function add(array $points, array $m, bool $curved): void
     {
+        // also such as lie on each other and make no line
+        $this->points += count($points);
+        if ($this->points > self::MOST) {
+            throw $this->tooMuch();
+        }
         $out = [];
         $was = null;
         foreach ($points as [$x, $y]) {

@@ -119,6 +119,7 @@ final class XlsxReader
                 $merged[] = (string) $xml->getAttribute('ref');
             }
         }
+        self::requireSound($name);
         foreach ($merged as $range) {
             [$from, $to] = [...explode(':', $range), ''];
             [$c0, $r0] = self::place($from);
@@ -204,9 +205,21 @@ final class XlsxReader
                     $this->strings[] = mb_substr($text, 0, Cells::LONGEST);
                 }
             }
+            self::requireSound('sharedStrings');
         }
 
         return $this->strings[$i] ?? '';
+    }
+
+    /** Holds when what was read last came to its end and did not break off. */
+    private static function requireSound(string $name): void
+    {
+        foreach (libxml_get_errors() as $error) {
+            // 2: XML_ERR_NO_MEMORY, as which a text that is too long is told
+            if ($error->level === LIBXML_ERR_FATAL || $error->code === 2) {
+                throw Refusal::because('table.unreadable', sprintf('“%s” of this workbook is damaged, or holds a text longer than any cell can.', $name));
+            }
+        }
     }
 
     private function count(int $more = 1): void
@@ -227,6 +240,7 @@ final class XlsxReader
             return null;
         }
         libxml_use_internal_errors(true);
+        libxml_clear_errors();
         $open = fn (): \XMLReader => ($reader = @\XMLReader::open('zip://'.$this->path.'#'.$name, null, LIBXML_NONET | LIBXML_COMPACT)) instanceof \XMLReader ? $reader
             : throw Refusal::because('table.unreadable', sprintf('Part %s of this workbook is damaged.', $name));
         $start = $open();
@@ -263,7 +277,7 @@ final class XlsxReader
         $last = $rows === [] ? -1 : max(array_keys($rows));
         $width = 0;
         foreach ($rows as $row) {
-            $width = max($width, 1 + (int) max([-1, ...array_keys($row)]));
+            $width = max($width, 1 + max([-1, ...array_keys($row)]));
         }
         $this->count(max(0, ($last + 1) * $width - array_sum(array_map(count(...), $rows))));
         $out = [];

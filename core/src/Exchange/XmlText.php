@@ -43,7 +43,7 @@ final class XmlText
             $encoding = self::READ[$named] ?? throw Refusal::because('xml.encoding', sprintf('This %s is written in “%s”, which is not read here. Save it as UTF-8.', $what, $named));
         }
         $text = $encoding === 'UTF-8' ? $content : mb_convert_encoding($content, 'UTF-8', $encoding);
-        if (! is_string($text) || ! mb_check_encoding($text, 'UTF-8')) {
+        if (! mb_check_encoding($text, 'UTF-8')) {
             throw Refusal::because('xml.encoding', sprintf('The letters of this %s are not %s, as it says. Save it as UTF-8.', $what, $encoding));
         }
         // what it said of its encoding is no longer so
@@ -60,23 +60,41 @@ final class XmlText
         return $text;
     }
 
-    /** Holds when no tree of it would be deeper or larger than any drawing; looks through it without making one. */
+    /**
+     * Holds when no tree of it would be deeper or larger than any drawing. Goes through it once from tag to tag, and makes nothing of it;
+     * whether it is well formed is for the parser to find.
+     */
     public static function requireModest(string $text, string $what): void
     {
-        libxml_use_internal_errors(true);
-        $reader = \XMLReader::XML($text, null, LIBXML_NONET | LIBXML_COMPACT | LIBXML_PARSEHUGE);
-        $count = 0;
-        while ($reader instanceof \XMLReader && @$reader->read()) {
-            if ($reader->nodeType !== \XMLReader::ELEMENT) {
+        $count = $depth = 0;
+        $at = 0;
+        $skips = ['<!--' => '-->', '<![CDATA[' => ']]>', '<?' => '?>', '<!' => '>'];
+        while (($at = strpos($text, '<', $at)) !== false) {
+            foreach ($skips as $start => $end) {
+                if (substr_compare($text, $start, $at, strlen($start)) === 0) {
+                    $over = strpos($text, $end, $at + strlen($start));
+                    $at = $over === false ? strlen($text) : $over + strlen($end);
+
+                    continue 2;
+                }
+            }
+            if (($text[$at + 1] ?? '') === '/') {
+                $depth--;
+                $at++;
+
                 continue;
             }
-            if ($reader->depth > self::DEEP) {
-                throw Refusal::because('svg.too_deep', sprintf('Parts of this %s lie within each other more than %d deep.', $what, self::DEEP));
+            // to the end of the tag, which is not one within quotes
+            for ($at++; ($char = $text[$at += strcspn($text, '"\'>', $at)] ?? '') === '"' || $char === "'"; $at++) {
+                $over = strpos($text, $char, $at + 1);
+                $at = $over === false ? strlen($text) : $over;
             }
             if (++$count > self::MOST) {
                 throw Refusal::because('svg.too_much', sprintf('This %s has more than %d parts. Lay down a part of it, or a picture.', $what, self::MOST));
             }
+            if (($text[$at - 1] ?? '') !== '/' && ++$depth > self::DEEP) {
+                throw Refusal::because('svg.too_deep', sprintf('Parts of this %s lie within each other more than %d deep.', $what, self::DEEP));
+            }
         }
-        libxml_clear_errors();
     }
 }

@@ -1,5 +1,10 @@
 import createClient from 'openapi-fetch';
+import { Problem } from './problem';
+import { reached, untilAnswered } from './reach';
 import type { components, paths } from './schema.generated';
+import { isSignedOut, signedInAgain } from './session';
+
+export { Problem };
 
 export type Schemas = components['schemas'];
 export type Project = Schemas['Project'];
@@ -43,24 +48,6 @@ export type BenchDivider = Schemas['BenchDivider'];
 export type UnitTypeValues = Schemas['UnitTypeValues'];
 export type Finish = Schemas['Finish'];
 
-/** What the server refused, with its code and a sentence for people. */
-export class Problem extends Error {
-    constructor(
-        readonly status: number,
-        readonly code: string,
-        sentence: string,
-        readonly elements: string[] = [],
-        readonly details: Record<string, unknown> = {},
-    ) {
-        super(sentence);
-    }
-
-    static from(body: unknown, status: number): Problem {
-        const given = (typeof body === 'object' && body !== null ? body : {}) as Partial<Schemas['Problem']>;
-        return new Problem(status, given.code ?? 'server.unreachable', given.title ?? 'The server did not answer as expected. Nothing was changed.', given.elements, given.details);
-    }
-}
-
 const client = createClient<paths>({ baseUrl: '/api' });
 
 client.use({
@@ -72,92 +59,116 @@ client.use({
     },
 });
 
-async function answer<T>(call: Promise<{ data?: T; error?: unknown; response: Response }>): Promise<T> {
+async function once<T>(call: () => Promise<{ data?: T; error?: unknown; response: Response }>): Promise<T> {
     let result;
     try {
-        result = await call;
+        result = await call();
     } catch {
-        throw new Problem(0, 'server.unreachable', 'The server cannot be reached. What you typed is kept; try again.');
+        throw Problem.away();
     }
     if (!result.response.ok) throw Problem.from(result.error, result.response.status);
+    reached();
     return result.data as T;
+}
+
+/** An answer; where the session has ended, one that comes after signing in again over the page. */
+async function answer<T>(call: () => Promise<{ data?: T; error?: unknown; response: Response }>): Promise<T> {
+    return afterSigningIn(() => once(call));
+}
+
+async function afterSigningIn<T>(ask: () => Promise<T>): Promise<T> {
+    for (let tries = 0; ; tries++) {
+        try {
+            return await ask();
+        } catch (problem) {
+            if (!isSignedOut(problem) || tries > 4) throw problem;
+            // the page may only be older than its session: asking who one is renews what is sent along
+            const { user } = await once(() => client.GET('/session'));
+            if (!user || tries > 0) await signedInAgain(problem);
+        }
+    }
 }
 
 const at = (project: string) => ({ params: { path: { project } } });
 
-const edits = (project: string, query: { try?: 1; job?: 1 }, body: { edit: string; args: Args; base: number }) => client.POST('/projects/{project}/edits', { params: { path: { project }, query }, body });
+const edits = (project: string, query: { try?: 1; job?: 1 }, body: { edit: string; args: Args; base: number; key?: string }) => client.POST('/projects/{project}/edits', { params: { path: { project }, query }, body });
 
 export const api = {
-    whoAmI: () => answer(client.GET('/session')),
-    signIn: (email: string, password: string) => answer(client.POST('/session', { body: { email, password } })),
-    signOut: () => answer(client.DELETE('/session')),
-    projects: () => answer(client.GET('/projects')),
-    createProject: (body: paths['/projects']['post']['requestBody']['content']['application/json']) => answer(client.POST('/projects', { body })),
-    removeProject: (project: string) => answer(client.DELETE('/projects/{project}', at(project))),
-    project: (project: string) => answer(client.GET('/projects/{project}', at(project))),
+    whoAmI: () => once(() => client.GET('/session')),
+    signIn: (email: string, password: string) => once(() => client.POST('/session', { body: { email, password } })),
+    signOut: () => answer(() => client.DELETE('/session')),
+    projects: () => answer(() => client.GET('/projects')),
+    createProject: (body: paths['/projects']['post']['requestBody']['content']['application/json']) => answer(() => client.POST('/projects', { body })),
+    removeProject: (project: string) => answer(() => client.DELETE('/projects/{project}', at(project))),
+    project: (project: string) => answer(() => client.GET('/projects/{project}', at(project))),
     elevation: (project: string, frontage: string) =>
-        answer(client.GET('/projects/{project}/elevations/{frontage}', { params: { path: { project, frontage } } })),
-    plan: (project: string, storey: string) => answer(client.GET('/projects/{project}/plans/{storey}', { params: { path: { project, storey } } })),
-    section: (project: string, query: paths['/projects/{project}/sections']['get']['parameters']['query']) => answer(client.GET('/projects/{project}/sections', { params: { path: { project }, query } })),
-    edit: (project: string, edit: string, args: Args, base: number) => answer(edits(project, {}, { edit, args, base })) as Promise<Outcome>,
-    tryEdit: (project: string, edit: string, args: Args, base: number) => answer(edits(project, { try: 1 }, { edit, args, base })) as Promise<Outcome>,
-    beginEdit: (project: string, edit: string, args: Args, base: number) => answer(edits(project, { job: 1 }, { edit, args, base })) as Promise<Task>,
-    task: (project: string, task: string) => answer(client.GET('/projects/{project}/tasks/{task}', { params: { path: { project, task } } })),
-    stopTask: (project: string, task: string) => answer(client.DELETE('/projects/{project}/tasks/{task}', { params: { path: { project, task } } })),
-    gather: (project: string, query: paths['/projects/{project}/gather']['get']['parameters']['query']) => answer(client.GET('/projects/{project}/gather', { params: { path: { project }, query } })),
-    undo: (project: string) => answer(client.POST('/projects/{project}/undo', at(project))),
-    redo: (project: string) => answer(client.POST('/projects/{project}/redo', at(project))),
-    schedule: (project: string, layout: string) => answer(client.GET('/projects/{project}/schedules/{layout}', { params: { path: { project, layout } } })),
-    tryLayout: (project: string, body: Layout) => answer(client.POST('/projects/{project}/schedules', { ...at(project), body })),
-    exportTried: (project: string, format: 'csv' | 'xlsx' | 'pdf', body: Layout) => answer(client.POST('/projects/{project}/exports/schedule.{format}', { params: { path: { project, format } }, body, parseAs: 'blob' })) as unknown as Promise<Blob>,
-    readSchedule: (project: string, body: paths['/projects/{project}/readings']['post']['requestBody']['content']['application/json']) => answer(client.POST('/projects/{project}/readings', { ...at(project), body })),
-    held: (project: string, given: string) => answer(client.GET('/projects/{project}/givens/{given}/held', { params: { path: { project, given } } })),
-    revisions: (project: string) => answer(client.GET('/projects/{project}/revisions', at(project))),
-    keepRevision: (project: string, note: string) => answer(client.POST('/projects/{project}/revisions', { ...at(project), body: { note } })),
-    difference: (project: string, letter: string, to?: string) => answer(client.GET('/projects/{project}/revisions/{letter}/difference', { params: { path: { project, letter }, query: to ? { to } : {} } })),
-    restoreRevision: (project: string, letter: string, base: number) => answer(client.POST('/projects/{project}/revisions/{letter}/restore', { params: { path: { project, letter } }, body: { base } })),
-    changes: (project: string) => answer(client.GET('/projects/{project}/changes', at(project))),
-    unitType: (project: string, type: string) => answer(client.GET('/projects/{project}/types/{type}', { params: { path: { project, type } } })),
-    typeDrawings: (project: string, ids: string[]) => answer(client.GET('/projects/{project}/type-drawings', { params: { path: { project }, query: { ids: ids.join() } } })) as Promise<Record<string, Shape[]>>,
-    unitSheet: (project: string, type: string, paper: Paper) => answer(client.GET('/projects/{project}/types/{type}/sheet', { params: { path: { project, type }, query: { paper } } })),
-    makeSheets: (project: string, body: paths['/projects/{project}/sheets']['post']['requestBody']['content']['application/json']) => answer(client.POST('/projects/{project}/sheets', { ...at(project), body })),
-    drawSheet: (project: string, body: paths['/projects/{project}/sheet-plans']['post']['requestBody']['content']['application/json']) => answer(client.POST('/projects/{project}/sheet-plans', { ...at(project), body })),
-    file: (project: string, file: string) => answer(client.GET('/projects/{project}/files/{file}', { params: { path: { project, file } } })),
-    marks: (project: string, storey: string) => answer(client.GET('/projects/{project}/marks/{storey}', { params: { path: { project, storey } } })),
-    people: (project: string) => answer(client.GET('/projects/{project}/people', at(project))),
-    invite: (project: string, email: string, role: 'editor' | 'viewer') => answer(client.POST('/projects/{project}/invitations', { ...at(project), body: { email, role } })),
-    withdraw: (project: string, invitation: string) => answer(client.DELETE('/projects/{project}/invitations/{invitation}', { params: { path: { project, invitation } } })),
-    setRole: (project: string, user: number, role: 'owner' | 'editor' | 'viewer') => answer(client.PATCH('/projects/{project}/people/{user}', { params: { path: { project, user } }, body: { role } })),
-    removePerson: (project: string, user: number) => answer(client.DELETE('/projects/{project}/people/{user}', { params: { path: { project, user } } })),
-    makeLink: (project: string, name: string) => answer(client.POST('/projects/{project}/links', { ...at(project), body: { name } })),
-    endLink: (project: string, link: string) => answer(client.DELETE('/projects/{project}/links/{link}', { params: { path: { project, link } } })),
-    presence: (project: string, place: string) => answer(client.POST('/projects/{project}/presence', { ...at(project), body: { place } })),
-    outbox: () => answer(client.GET('/outbox')),
-    invitation: (token: string) => answer(client.GET('/invitations/{token}', { params: { path: { token } } })),
-    join: (token: string, body: { name?: string; password?: string }) => answer(client.POST('/invitations/{token}', { params: { path: { token } }, body })),
-    link: (token: string) => answer(client.GET('/links/{token}', { params: { path: { token } } })),
-    openLink: (token: string) => answer(client.POST('/links/{token}', { params: { path: { token } } })),
-    bench: (project: string, body: paths['/projects/{project}/bench']['post']['requestBody']['content']['application/json']) => answer(client.POST('/projects/{project}/bench', { ...at(project), body })),
-    exportTypes: (project: string) => answer(client.GET('/projects/{project}/exports/types.json', { params: { path: { project } } })) as Promise<TypesDocument>,
-    readLength: (text: string, units: Units) => answer(client.GET('/lengths', { params: { query: { text, units } } })),
+        answer(() => client.GET('/projects/{project}/elevations/{frontage}', { params: { path: { project, frontage } } })),
+    plan: (project: string, storey: string) => answer(() => client.GET('/projects/{project}/plans/{storey}', { params: { path: { project, storey } } })),
+    section: (project: string, query: paths['/projects/{project}/sections']['get']['parameters']['query']) => answer(() => client.GET('/projects/{project}/sections', { params: { path: { project }, query } })),
+    edit: (project: string, edit: string, args: Args, base: number, key: string) => answer(() => edits(project, {}, { edit, args, base, key })) as Promise<Outcome>,
+    tryEdit: (project: string, edit: string, args: Args, base: number) => answer(() => edits(project, { try: 1 }, { edit, args, base })) as Promise<Outcome>,
+    beginEdit: (project: string, edit: string, args: Args, base: number, key: string) => answer(() => edits(project, { job: 1 }, { edit, args, base, key })) as Promise<Task>,
+    task: (project: string, task: string) => answer(() => client.GET('/projects/{project}/tasks/{task}', { params: { path: { project, task } } })),
+    stopTask: (project: string, task: string) => answer(() => client.DELETE('/projects/{project}/tasks/{task}', { params: { path: { project, task } } })),
+    gather: (project: string, query: paths['/projects/{project}/gather']['get']['parameters']['query']) => answer(() => client.GET('/projects/{project}/gather', { params: { path: { project }, query } })),
+    undo: (project: string, key: string) => answer(() => client.POST('/projects/{project}/undo', { ...at(project), body: { key } })),
+    redo: (project: string, key: string) => answer(() => client.POST('/projects/{project}/redo', { ...at(project), body: { key } })),
+    schedule: (project: string, layout: string) => answer(() => client.GET('/projects/{project}/schedules/{layout}', { params: { path: { project, layout } } })),
+    tryLayout: (project: string, body: Layout) => answer(() => client.POST('/projects/{project}/schedules', { ...at(project), body })),
+    exportTried: (project: string, format: 'csv' | 'xlsx' | 'pdf', body: Layout) => answer(() => client.POST('/projects/{project}/exports/schedule.{format}', { params: { path: { project, format } }, body, parseAs: 'blob' })) as unknown as Promise<Blob>,
+    readSchedule: (project: string, body: paths['/projects/{project}/readings']['post']['requestBody']['content']['application/json']) => answer(() => client.POST('/projects/{project}/readings', { ...at(project), body })),
+    held: (project: string, given: string) => answer(() => client.GET('/projects/{project}/givens/{given}/held', { params: { path: { project, given } } })),
+    revisions: (project: string) => answer(() => client.GET('/projects/{project}/revisions', at(project))),
+    keepRevision: (project: string, note: string, key: string) => answer(() => client.POST('/projects/{project}/revisions', { ...at(project), body: { note, key } })),
+    difference: (project: string, letter: string, to?: string) => answer(() => client.GET('/projects/{project}/revisions/{letter}/difference', { params: { path: { project, letter }, query: to ? { to } : {} } })),
+    restoreRevision: (project: string, letter: string, base: number, key: string) => answer(() => client.POST('/projects/{project}/revisions/{letter}/restore', { params: { path: { project, letter } }, body: { base, key } })),
+    changes: (project: string) => answer(() => client.GET('/projects/{project}/changes', at(project))),
+    unitType: (project: string, type: string) => answer(() => client.GET('/projects/{project}/types/{type}', { params: { path: { project, type } } })),
+    typeDrawings: (project: string, ids: string[]) => answer(() => client.GET('/projects/{project}/type-drawings', { params: { path: { project }, query: { ids: ids.join() } } })) as Promise<Record<string, Shape[]>>,
+    unitSheet: (project: string, type: string, paper: Paper) => answer(() => client.GET('/projects/{project}/types/{type}/sheet', { params: { path: { project, type }, query: { paper } } })),
+    makeSheets: (project: string, body: paths['/projects/{project}/sheets']['post']['requestBody']['content']['application/json']) => answer(() => client.POST('/projects/{project}/sheets', { ...at(project), body })),
+    drawSheet: (project: string, body: paths['/projects/{project}/sheet-plans']['post']['requestBody']['content']['application/json']) => answer(() => client.POST('/projects/{project}/sheet-plans', { ...at(project), body })),
+    file: (project: string, file: string) => answer(() => client.GET('/projects/{project}/files/{file}', { params: { path: { project, file } } })),
+    /** Whether a picture's file is there, without fetching it. */
+    fileIsThere: async (project: string, file: string) => (await fetch(`/api/projects/${project}/files/${file}`, { method: 'HEAD', cache: 'no-store' })).status !== 404,
+    marks: (project: string, storey: string) => answer(() => client.GET('/projects/{project}/marks/{storey}', { params: { path: { project, storey } } })),
+    people: (project: string) => answer(() => client.GET('/projects/{project}/people', at(project))),
+    invite: (project: string, email: string, role: 'editor' | 'viewer') => answer(() => client.POST('/projects/{project}/invitations', { ...at(project), body: { email, role } })),
+    withdraw: (project: string, invitation: string) => answer(() => client.DELETE('/projects/{project}/invitations/{invitation}', { params: { path: { project, invitation } } })),
+    setRole: (project: string, user: number, role: 'owner' | 'editor' | 'viewer') => answer(() => client.PATCH('/projects/{project}/people/{user}', { params: { path: { project, user } }, body: { role } })),
+    removePerson: (project: string, user: number) => answer(() => client.DELETE('/projects/{project}/people/{user}', { params: { path: { project, user } } })),
+    makeLink: (project: string, name: string) => answer(() => client.POST('/projects/{project}/links', { ...at(project), body: { name } })),
+    endLink: (project: string, link: string) => answer(() => client.DELETE('/projects/{project}/links/{link}', { params: { path: { project, link } } })),
+    presence: (project: string, place: string) => answer(() => client.POST('/projects/{project}/presence', { ...at(project), body: { place } })),
+    outbox: () => answer(() => client.GET('/outbox')),
+    invitation: (token: string) => answer(() => client.GET('/invitations/{token}', { params: { path: { token } } })),
+    join: (token: string, body: { name?: string; password?: string }) => answer(() => client.POST('/invitations/{token}', { params: { path: { token } }, body })),
+    link: (token: string) => answer(() => client.GET('/links/{token}', { params: { path: { token } } })),
+    openLink: (token: string) => answer(() => client.POST('/links/{token}', { params: { path: { token } } })),
+    bench: (project: string, body: paths['/projects/{project}/bench']['post']['requestBody']['content']['application/json']) => answer(() => client.POST('/projects/{project}/bench', { ...at(project), body })),
+    exportTypes: (project: string) => answer(() => client.GET('/projects/{project}/exports/types.json', { params: { path: { project } } })) as Promise<TypesDocument>,
+    readLength: (text: string, units: Units) => answer(() => client.GET('/lengths', { params: { query: { text, units } } })),
 };
 
-/** Sends a file's bytes; the server reads them and keeps only what it read. */
+/** Sends a file's bytes; the server reads them and keeps only what it read. It waits for its turn, and for the server to be there again. */
 async function upload<T>(address: string, file: File): Promise<T> {
-    const token = /(?:^|; )XSRF-TOKEN=([^;]*)/.exec(document.cookie)?.[1];
-    let response;
-    try {
-        response = await fetch(`${address}${address.includes('?') ? '&' : '?'}name=${encodeURIComponent(file.name)}`, {
-            method: 'POST',
-            body: file,
-            headers: { 'Content-Type': 'application/octet-stream', Accept: 'application/json', ...(token ? { 'X-XSRF-TOKEN': decodeURIComponent(token) } : {}) },
-        });
-    } catch {
-        throw new Problem(0, 'server.unreachable', 'The server cannot be reached. The file was not read; try again.');
-    }
-    const body: unknown = await response.json().catch(() => null);
-    if (!response.ok) throw Problem.from(body, response.status);
-    return body as T;
+    const send = async () => {
+        const token = /(?:^|; )XSRF-TOKEN=([^;]*)/.exec(document.cookie)?.[1];
+        let response;
+        try {
+            response = await fetch(`${address}${address.includes('?') ? '&' : '?'}name=${encodeURIComponent(file.name)}`, {
+                method: 'POST',
+                body: file,
+                headers: { 'Content-Type': 'application/octet-stream', Accept: 'application/json', ...(token ? { 'X-XSRF-TOKEN': decodeURIComponent(token) } : {}) },
+            });
+        } catch {
+            throw Problem.away();
+        }
+        const body: unknown = await response.json().catch(() => null);
+        if (!response.ok) throw Problem.from(body, response.status);
+        return body as T;
+    };
+    return untilAnswered(() => afterSigningIn(send));
 }
 
 export const uploadTracing = (project: string, file: File, page = 1) => upload<ReadTracing>(`/api/projects/${project}/uploads/tracing?page=${page}`, file);
@@ -168,15 +179,9 @@ export const uploadSchedule = (project: string, file: File) => upload<Reading>(`
 export type TypesDocument = { types: { mark: string; name: string; width: number; height: number }[] } & Record<string, unknown>;
 
 /** A unit that is being made, as GLB. */
-export async function benchSolid(project: string, draft: Args, ajar: number | null): Promise<ArrayBuffer> {
-    const { data, error, response } = await client.POST('/projects/{project}/bench/solid', { ...at(project), body: { draft, ajar }, parseAs: 'arrayBuffer' });
-    if (!response.ok) throw Problem.from(error, response.status);
-    return data as unknown as ArrayBuffer;
-}
+export const benchSolid = (project: string, draft: Args, ajar: number | null) =>
+    answer(() => client.POST('/projects/{project}/bench/solid', { ...at(project), body: { draft, ajar }, parseAs: 'arrayBuffer' })) as unknown as Promise<ArrayBuffer>;
 
 /** A frontage's solid parts; the browser's cache asks whether they changed. */
-export async function fetchScene(project: string, frontage: string): Promise<ArrayBuffer> {
-    const response = await fetch(`/api/projects/${project}/scenes/${frontage}`);
-    if (!response.ok) throw Problem.from(null, response.status);
-    return response.arrayBuffer();
-}
+export const fetchScene = (project: string, frontage: string) =>
+    answer(() => client.GET('/projects/{project}/scenes/{frontage}', { params: { path: { project, frontage } }, parseAs: 'arrayBuffer' })) as unknown as Promise<ArrayBuffer>;

@@ -3036,6 +3036,8 @@ export interface operations {
                         name: string;
                         height: number | string;
                     }[];
+                    /** @description Asked for again under the same key it is not started twice */
+                    key?: string;
                     /** @description width and depth of a rectangular outline, and the thickness of its walls */
                     rectangle?: {
                         [key: string]: unknown;
@@ -3154,6 +3156,8 @@ export interface operations {
             content: {
                 "application/json": {
                     note: string;
+                    /** @description as of an edit */
+                    key?: string;
                 };
             };
         };

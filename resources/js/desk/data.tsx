@@ -1,5 +1,5 @@
 import { useQueries, useQuery, useQueryClient } from '@tanstack/react-query';
-import { createContext, useCallback, useContext, useMemo, useRef, type ReactNode } from 'react';
+import { createContext, useCallback, useContext, useEffect, useMemo, useRef, type ReactNode } from 'react';
 import {
     api,
     Problem,
@@ -8,15 +8,18 @@ import {
     type Finding,
     type Frontage,
     type Outcome,
+    type Place,
     type PlacedOpening,
     type Project,
     type SettingOutLine,
     type Storey,
     type Wall,
 } from '../api/client';
+import { untilAnswered } from '../api/reach';
 import { complain } from '../ui/notices';
 import { formatLength } from '../measure/format';
 import { followTask } from './followTask';
+import { answered, fromBefore, keep, type Kept } from './kept';
 import { useDesk } from './store';
 
 export type FoundOpening = PlacedOpening & { frontage: Frontage };
@@ -41,7 +44,7 @@ type DeskData = {
     mayEdit: boolean;
     length: (mm: number) => string;
     /** Does one thing; a refusal is said and comes back as null. With quiet, the problem is thrown instead. One that touches many runs on its own. */
-    edit: (name: string, args: Args, options?: { quiet?: boolean; many?: number }) => Promise<Outcome | null>;
+    edit: (name: string, args: Args, options?: { quiet?: boolean; many?: number; place?: Place }) => Promise<Outcome | null>;
     tryEdit: (name: string, args: Args) => Promise<Outcome>;
     undo: () => Promise<void>;
     redo: () => Promise<void>;
@@ -102,7 +105,6 @@ export function DataProvider({ id, children }: { id: string; children: ReactNode
                 } catch (problem) {
                     if (problem instanceof Problem && problem.status === 409)
                         await queries.invalidateQueries({ queryKey: ['project', id] });
-                    if (problem instanceof Problem && problem.status === 401) await queries.invalidateQueries({ queryKey: ['session'] });
                     if (quiet) throw problem;
                     complain(problem);
                     return null;
@@ -114,13 +116,26 @@ export function DataProvider({ id, children }: { id: string; children: ReactNode
         [queries, id, refresh],
     );
 
-    const goOn = useCallback(
-        async (what: string, name: string, args: Args, base: number): Promise<Outcome> => {
-            const task = await followTask(id, what, api.beginEdit(id, name, args, base));
-            return task.outcome!;
+    /** Sends what is kept until there is an answer: done or refused. What was done but whose answer was lost is done once only. */
+    const deliver = useCallback(
+        async (kept: Kept): Promise<Outcome> => {
+            const { name, args, base, key, many } = kept;
+            try {
+                if (name === 'undo') return await untilAnswered(() => api.undo(id, key));
+                if (name === 'redo') return await untilAnswered(() => api.redo(id, key));
+                if (many < LONG) return await untilAnswered(() => api.edit(id, name, args, base, key));
+                const task = await followTask(id, `${many} openings`, untilAnswered(() => api.beginEdit(id, name, args, base, key)));
+                return task.outcome!;
+            } finally {
+                answered(id, key);
+            }
         },
         [id],
     );
+
+    useEffect(() => {
+        for (const kept of fromBefore(id)) void inTurn(() => deliver(kept));
+    }, [id, inTurn, deliver]);
 
     const value = useMemo<DeskData | null>(() => {
         if (!project.data) return null;
@@ -145,6 +160,10 @@ export function DataProvider({ id, children }: { id: string; children: ReactNode
             const gone = new Set(outcome.removed);
             if (chosen.some((c) => gone.has(c))) choose(chosen.filter((c) => !gone.has(c)));
         };
+        const reverse = async (name: 'undo' | 'redo') => {
+            const kept = keep(id, { name, args: {}, base: base(), many: 0, place: null });
+            after(await inTurn(() => deliver(kept)));
+        };
         return {
             id,
             project: data,
@@ -159,19 +178,16 @@ export function DataProvider({ id, children }: { id: string; children: ReactNode
             mayEdit: data.role !== 'viewer',
             length: (mm) => formatLength(mm, data.settings.units),
             edit: async (name, args, options) => {
-                const long = (options?.many ?? 0) >= LONG;
-                const outcome = await inTurn(
-                    () => (long ? goOn(`${options?.many} openings`, name, args, base()) : api.edit(id, name, args, base())),
-                    options?.quiet,
-                );
+                const kept = keep(id, { name, args, base: base(), many: options?.many ?? 0, place: options?.place ?? null });
+                const outcome = await inTurn(() => deliver(kept), options?.quiet);
                 after(outcome);
                 return outcome;
             },
             tryEdit: (name, args) => api.tryEdit(id, name, args, base()),
-            undo: async () => after(await inTurn(() => api.undo(id))),
-            redo: async () => after(await inTurn(() => api.redo(id))),
+            undo: () => reverse('undo'),
+            redo: () => reverse('redo'),
         };
-    }, [project.data, loaded, id, inTurn, goOn, queries]);
+    }, [project.data, loaded, id, inTurn, deliver, queries]);
 
     if (project.isError) return <p className="p-8 text-buoy">{project.error.message}</p>;
     if (!value) return <p className="p-8 text-quiet">Unfolding the drawing…</p>;

@@ -1,4 +1,5 @@
 import { api, Problem, type Task } from '../api/client';
+import { untilAnswered } from '../api/reach';
 import { useDesk } from './store';
 
 /** Shows how far a task is until it is done; throws why it is not, also when it was stopped. */
@@ -8,7 +9,8 @@ export async function followTask(project: string, what: string, begun: Promise<T
         while (task.state === 'waiting' || task.state === 'running' || task.state === 'stopping') {
             useDesk.setState({ going: { id: task.id, what, done: task.done, total: task.total, state: task.state } });
             await new Promise((later) => window.setTimeout(later, 350));
-            task = await api.task(project, task.id);
+            const { id } = task;
+            task = await untilAnswered(() => api.task(project, id));
         }
     } finally {
         useDesk.setState({ going: null });

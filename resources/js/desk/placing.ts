@@ -1,4 +1,5 @@
 import type { Args, Outcome } from '../api/client';
+import { isPassing } from '../api/reach';
 import { complain } from '../ui/notices';
 import type { useData } from './data';
 import { gaps, ghostAt } from './ghost';
@@ -71,7 +72,8 @@ export function inquire(data: Data): void {
                     : {},
             );
         } catch (problem) {
-            if (mine === latest)
+            // what does not answer now says nothing about the place
+            if (mine === latest && !isPassing(problem))
                 useDesk.setState((s) => (s.ghost ? { ghost: { ...s.ghost, refusal: (problem as Error).message, findings: [] } } : {}));
         }
     }, 70);
@@ -95,7 +97,10 @@ export async function placeGhost(data: Data): Promise<void> {
     const { ghost, inHand } = useDesk.getState();
     if (!ghost || ghost.moving || !inHand) return;
     try {
-        const outcome = await data.edit('opening.place', placeArgs(data, inHand, ghost), { quiet: true });
+        const outcome = await data.edit('opening.place', placeArgs(data, inHand, ghost), {
+            quiet: true,
+            place: { wall: ghost.wall, storey: ghost.storey, left: ghost.left, sillLevel: ghost.sill, width: ghost.width, height: ghost.height },
+        });
         const placed = outcome?.placed[0];
         if (!outcome || !placed) return;
         const floor = data.storeys.get(placed.storey)?.floor ?? 0;

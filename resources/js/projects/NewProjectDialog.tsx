@@ -1,5 +1,6 @@
 import { useState, type FormEvent } from 'react';
 import { useNavigate } from 'react-router';
+import { underOneKey } from '../api/keys';
 import { api, type Units } from '../api/client';
 import { Button } from '../ui/Button';
 import { Dialog } from '../ui/Dialog';
@@ -36,12 +37,13 @@ export function NewProjectDialog({ open, onClose }: { open: boolean; onClose: ()
     async function start(event: FormEvent) {
         event.preventDefault();
         try {
-            const made = await api.createProject({
+            const wanted = {
                 name,
                 units,
                 storeys: heights.map((height, i) => ({ name: i === 0 ? 'Ground' : `Storey ${i}`, height })),
                 ...(outline === 'rectangle' ? { rectangle: { width: size.width, depth: size.depth, thickness: size.thickness } } : {}),
-            });
+            };
+            const made = await underOneKey((key) => api.createProject({ ...wanted, key }));
             await navigate(`/projects/${made.id}${outline === 'drawn' ? '?draw=1' : ''}`);
         } catch (error) {
             setProblem((error as Error).message);

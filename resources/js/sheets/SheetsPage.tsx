@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { api, type Paper } from '../api/client';
+import { underOneKey } from '../api/keys';
 import { DataProvider, useData } from '../desk/data';
 import { Going } from '../desk/Going';
 import { download } from '../desk/exporting';
@@ -48,7 +49,7 @@ function Sheets() {
             const task = await followTask(
                 data.id,
                 `${ids ? ids.length : plans.length + types.length} sheets`,
-                api.makeSheets(data.id, { paper, format, ...(ids ? { ids } : {}) }),
+                underOneKey((key) => api.makeSheets(data.id, { paper, format, key, ...(ids ? { ids } : {}) })),
             );
             const link = document.createElement('a');
             link.href = `/api/projects/${data.id}/tasks/${task.id}/file`;

@@ -1,6 +1,7 @@
+import { Problem } from '../api/problem';
 import { create } from 'zustand';
 
-type Notice = { id: number; text: string; bad: boolean; action?: { label: string; run: () => void } };
+type Notice = { id: number; text: string; bad: boolean; stays?: boolean; action?: { label: string; run: () => void } };
 
 type Notices = { all: Notice[]; add: (notice: Omit<Notice, 'id'>) => void; close: (id: number) => void };
 
@@ -10,8 +11,8 @@ const useNotices = create<Notices>((set) => ({
     all: [],
     add: (notice) => {
         const id = next++;
-        set((s) => ({ all: [...s.all.filter((n) => n.text !== notice.text).slice(-2), { ...notice, id }] }));
-        window.setTimeout(() => set((s) => ({ all: s.all.filter((n) => n.id !== id) })), notice.bad ? 9000 : 4000);
+        set((s) => ({ all: [...s.all.filter((n) => n.text !== notice.text).slice(-4), { ...notice, id }] }));
+        if (!notice.stays) window.setTimeout(() => set((s) => ({ all: s.all.filter((n) => n.id !== id) })), notice.bad ? 9000 : 4000);
     },
     close: (id) => set((s) => ({ all: s.all.filter((n) => n.id !== id) })),
 }));
@@ -23,7 +24,7 @@ export function tell(text: string, action?: Notice['action']): void {
 
 /** Says what did not work. */
 export function complain(problem: unknown): void {
-    useNotices.getState().add({ text: problem instanceof Error ? problem.message : 'Something went wrong.', bad: true });
+    useNotices.getState().add({ text: problem instanceof Error ? problem.message : 'Something went wrong.', bad: true, stays: problem instanceof Problem && problem.late });
 }
 
 /** Where passing words appear. */

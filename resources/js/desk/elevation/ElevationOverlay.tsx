@@ -9,7 +9,7 @@ import { FindingMarks } from './FindingMarks';
 import { LinesOverlay, type DraggedLine } from './LinesOverlay';
 import { MeasureOverlay } from '../MeasureBar';
 import { DifferenceOverlay } from './DifferenceOverlay';
-import { PreviewOverlay } from './PreviewOverlay';
+import { KeptOverlay, PreviewOverlay } from './PreviewOverlay';
 
 type Props = { view: View; size: Size };
 
@@ -50,6 +50,7 @@ export function ElevationOverlay({ view, size, dragged }: Props & { dragged: Dra
             {openings.map((o) => (o.id === ghost?.moving ? null : <ChosenOpening key={o.id} opening={o} view={view} size={size} />))}
             <LinesOverlay view={view} size={size} dragged={dragged} />
             <PreviewOverlay view={view} size={size} />
+            <KeptOverlay view={view} size={size} />
             <DifferenceOverlay view={view} size={size} />
             {openings.length === 1 && !ghost && !sheet && view.k > SMALL && (
                 <GhostDimensions ghost={asGhost(openings[0]!)} view={view} size={size} live={false} />

@@ -1,9 +1,45 @@
 import type { Place } from '../../api/client';
+import { useReach } from '../../api/reach';
 import { useData } from '../data';
 import { boxOnScreen, toScreen, type Size } from '../drawing/view';
+import { useKept } from '../kept';
 import { useDesk, type View } from '../store';
 
 type Props = { view: View; size: Size };
+
+function boxes(data: ReturnType<typeof useData>, view: View, size: Size, inner: boolean, places: Place[], cross: boolean): string {
+    let d = '';
+    for (const p of places) {
+        const f = data.frontageOf.get(p.wall);
+        if (!f || f.inner !== inner) continue;
+        const b = boxOnScreen(view, size, f.offset + (f.walls[p.wall] ?? 0) + p.left, p.sillLevel, p.width, p.height);
+        if (b.x > size.width || b.x + b.width < 0 || b.y > size.height || b.y + b.height < 0) continue;
+        d += `M${b.x} ${b.y}h${b.width}v${b.height}h${-b.width}z`;
+        if (cross) d += `l${b.width} ${b.height}m0 ${-b.height}l${-b.width} ${b.height}`;
+    }
+    return d;
+}
+
+/** Openings that were placed and are not answered for yet: the server is not reached, or they wait for someone else's change. */
+export function KeptOverlay({ view, size }: Props) {
+    const data = useData();
+    const kept = useKept((s) => s.all);
+    const inner = useDesk((s) => s.face) === 'inner';
+    const waiting = useReach((s) => s.lostAt !== null || s.waitsFor !== null);
+    const places = waiting ? kept.flatMap((k) => (k.place ? [k.place] : [])) : [];
+    if (places.length === 0) return null;
+    return (
+        <path
+            d={boxes(data, view, size, inner, places, false)}
+            fill="var(--tide)"
+            fillOpacity={0.08}
+            stroke="var(--tide)"
+            strokeWidth={1.4}
+            strokeDasharray="6 4"
+            data-kept={places.length}
+        />
+    );
+}
 
 /** What a sheet would come to, in place: what fits in tide, what would not in buoy and crossed out; and what else it is done to. */
 export function PreviewOverlay({ view, size }: Props) {
@@ -13,18 +49,7 @@ export function PreviewOverlay({ view, size }: Props) {
     const targets = useDesk((s) => s.targets);
     const inner = useDesk((s) => s.face) === 'inner';
     if (!sheet) return null;
-    const path = (places: Place[], cross: boolean) => {
-        let d = '';
-        for (const p of places) {
-            const f = data.frontageOf.get(p.wall);
-            if (!f || f.inner !== inner) continue;
-            const b = boxOnScreen(view, size, f.offset + (f.walls[p.wall] ?? 0) + p.left, p.sillLevel, p.width, p.height);
-            if (b.x > size.width || b.x + b.width < 0 || b.y > size.height || b.y + b.height < 0) continue;
-            d += `M${b.x} ${b.y}h${b.width}v${b.height}h${-b.width}z`;
-            if (cross) d += `l${b.width} ${b.height}m0 ${-b.height}l${-b.width} ${b.height}`;
-        }
-        return d;
-    };
+    const path = (places: Place[], cross: boolean) => boxes(data, view, size, inner, places, cross);
     const marked = targets.flatMap((id): Place[] => {
         const wall = data.walls.get(id);
         const o = data.openings.get(id);

@@ -5,6 +5,7 @@ import { Choice } from '../../ui/Choice';
 import { FileButton } from '../../ui/FileButton';
 import { complain, tell } from '../../ui/notices';
 import { useData } from '../data';
+import { MissingFile } from '../MissingFile';
 
 type Look = { x: number; y: number; k: number };
 
@@ -87,6 +88,7 @@ export function PicturePane() {
 }
 
 function Pinned({ id, name, address }: { id: string; name: string; address: string }) {
+    const data = useData();
     const box = useRef<HTMLDivElement>(null);
     const image = useRef<HTMLImageElement>(null);
     const [look, setLook] = useState<Look | null>(looks.get(id) ?? null);
@@ -165,7 +167,16 @@ function Pinned({ id, name, address }: { id: string; name: string; address: stri
             }}
         >
             {broken ? (
-                <p className="p-3 text-buoy">This picture’s file is not here any more: pin it again.</p>
+                <div className="p-3" onPointerDown={(e) => e.stopPropagation()} onKeyDown={(e) => e.stopPropagation()}>
+                    <MissingFile
+                        what="This picture’s file"
+                        accept=".png,.jpg,.jpeg"
+                        file={address.slice(address.lastIndexOf('/') + 1)}
+                        read={(file) => uploadPicture(data.id, file)}
+                        replace={({ file }) => data.edit('picture.keep', { id, file })}
+                        onBack={() => setBroken(false)}
+                    />
+                </div>
             ) : (
                 <img
                     ref={image}

@@ -1,11 +1,12 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api, uploadSchedule, type Discrepancy, type Held, type Reading } from '../../api/client';
+import { api, Problem, uploadSchedule, type Discrepancy, type Held, type Reading } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { FileButton } from '../../ui/FileButton';
 import { complain, tell } from '../../ui/notices';
 import { useData } from '../data';
+import { MissingFile } from '../MissingFile';
 import { takeInHand } from '../placing';
 import { useDesk } from '../store';
 import { GivenReading } from './GivenReading';
@@ -127,12 +128,23 @@ function HeldAgainst({ id, children }: { id: string; children: React.ReactNode }
     const data = useData();
     const [what, setWhat] = useState<Discrepancy['what'] | 'unread' | null>(null);
     const [going, setGoing] = useState(false);
+    const given = data.project.givens.find((g) => g.id === id);
     const held = useQuery({ queryKey: ['project', data.id, 'schedule', 'held', id], queryFn: () => api.held(data.id, id) });
     if (held.isError)
         return (
             <div className="p-3">
                 {children}
-                <p className="py-2 text-buoy">{held.error.message}</p>
+                {held.error instanceof Problem && held.error.code === 'file.unknown' && given ? (
+                    <MissingFile
+                        what="The file of this schedule"
+                        accept=".csv,.tsv,.txt,.xlsx"
+                        file={given.file}
+                        read={(file) => uploadSchedule(data.id, file)}
+                        replace={({ file, sheet, header, columns }) => data.edit('given.keep', { id, file, sheet, header, columns })}
+                    />
+                ) : (
+                    <p className="py-2 text-buoy">{held.error.message}</p>
+                )}
             </div>
         );
     if (!held.data) return <p className="p-4 text-quiet">Holding it against the model…</p>;

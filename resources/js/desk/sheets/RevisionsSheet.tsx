@@ -1,5 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState, type FormEvent } from 'react';
+import { underOneKey } from '../../api/keys';
 import { api, type Difference, type Revision } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
@@ -26,7 +27,7 @@ export function RevisionsSheet() {
     const keep = async (event: FormEvent) => {
         event.preventDefault();
         try {
-            const kept = await api.keepRevision(data.id, note);
+            const kept = await underOneKey((key) => api.keepRevision(data.id, note, key));
             setNote('');
             tell(`Kept as revision ${kept.letter}.`);
             await queries.invalidateQueries({ queryKey: ['revisions', data.id] });
@@ -123,7 +124,7 @@ function Differs({ revision, later }: { revision: Revision; later: Revision[] })
     }, [rows]);
     const goBack = async () => {
         try {
-            const outcome = await api.restoreRevision(data.id, revision.letter, data.project.number);
+            const outcome = await underOneKey((key) => api.restoreRevision(data.id, revision.letter, data.project.number, key));
             tell(`${outcome.summary}. Undo takes it back.`);
             await queries.invalidateQueries({ queryKey: ['project', data.id] });
         } catch (problem) {

@@ -1,12 +1,13 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api, uploadTracing, type ReadTracing, type Tracing } from '../../api/client';
+import { api, Problem, uploadTracing, type ReadTracing, type Tracing } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { FileButton } from '../../ui/FileButton';
 import { complain, tell } from '../../ui/notices';
 import { Heading } from '../card/parts';
 import { useData } from '../data';
+import { MissingFile } from '../MissingFile';
 import { startPointing } from '../plan/pointing';
 import { Ticks } from '../sheets/parts';
 import { useDesk } from '../store';
@@ -142,6 +143,12 @@ function TracingRow({ tracing: t, read, onPage }: { tracing: Tracing; read: Read
         enabled: vector,
         staleTime: Infinity,
     });
+    const picture = useQuery({
+        queryKey: ['file', data.id, t.file, 'there'],
+        queryFn: () => api.fileIsThere(data.id, t.file),
+        enabled: !vector,
+    });
+    const missing = (lines.error instanceof Problem && lines.error.status === 404) || picture.data === false;
     const keep = (part: Record<string, unknown>) => data.edit('tracing.keep', { id: t.id, ...part });
     const setSeen = () => {
         if (opacity === null || opacity === t.opacity) return setOpacity(null);
@@ -155,6 +162,15 @@ function TracingRow({ tracing: t, read, onPage }: { tracing: Tracing; read: Read
                     {vector ? (lines.data ? `${(lines.data.lines.length + lines.data.curves.length) / 4} lines` : 'lines') : 'picture'}
                 </span>
             </p>
+            {missing && (
+                <MissingFile
+                    what="The file of this tracing"
+                    accept=".png,.jpg,.jpeg,.svg,.pdf"
+                    file={t.file}
+                    read={(file) => uploadTracing(data.id, file)}
+                    replace={({ file, width, height }) => keep({ file, width, height })}
+                />
+            )}
             {read && read.pages > 1 && (
                 <p>
                     page{' '}
