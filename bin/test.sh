@@ -1,14 +1,14 @@
-# ./isleward test [lint|core|feature|peers|browser]
+# ./isleward test [lint|core|feature|peers|standing|browser]
 PARTS=("$@")
-[ ${#PARTS[@]} -eq 0 ] && PARTS=(lint core feature peers browser)
+[ ${#PARTS[@]} -eq 0 ] && PARTS=(lint core feature peers standing browser)
 for part in "${PARTS[@]}"; do
-    case "$part" in lint | core | feature | peers | browser) ;; *) fail "There is no part of the tests called “$part”: lint, core, feature, peers, browser." ;; esac
+    case "$part" in lint | core | feature | peers | standing | browser) ;; *) fail "There is no part of the tests called “$part”: lint, core, feature, peers, standing, browser." ;; esac
 done
 
 install_server_packages
 case " ${PARTS[*]} " in *" browser "*) install_packages chromium chromium-driver ;; esac
 install_dependencies
-case " ${PARTS[*]} " in *" browser "* | *" feature "*) build_interface ;; esac
+case " ${PARTS[*]} " in *" browser "* | *" feature "* | *" standing "*) build_interface ;; esac
 make_environment
 stop_when_done
 PASSED=()
@@ -51,6 +51,7 @@ for part in "${PARTS[@]}"; do
         core) section "core"; php "${PHP_JIT[@]}" vendor/bin/phpunit --testsuite core ;;
         feature) section "feature: the API against MariaDB"; with_database; php "${PHP_JIT[@]}" vendor/bin/phpunit --testsuite feature ;;
         peers) section "peers: our output read by other libraries"; php "${PHP_JIT[@]}" vendor/bin/phpunit --testsuite peers ;;
+        standing) section "standing: starting, watching, ending, from a fresh copy"; php "${PHP_JIT[@]}" vendor/bin/phpunit --testsuite standing ;;
         browser) browser ;;
     esac
     PASSED+=("$part")

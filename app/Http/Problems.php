@@ -59,7 +59,8 @@ final class Problems
     /** Whether a request is answered with a problem: all of the API's are. */
     public static function isApi(Request $request): bool
     {
-        return $request->is('api', 'api/*');
+        // as it was sent: what is no text matches no pattern
+        return preg_match('#^/api(/|$)#', $request->getPathInfo()) === 1;
     }
 
     /** @param  array<string, mixed>  $more */

@@ -196,17 +196,28 @@ final class Supervisor
         if ($excused && ! $database->runs()) {
             return;
         }
-        if (! $excused) {
-            $now = microtime(true);
-            $this->ended[$service->key] = [...array_filter($this->ended[$service->key] ?? [], static fn (float $t): bool => $t > $now - self::WITHIN), $now];
+        for ($count = 0; ; $how = $service->ending()) {
+            if (! $excused) {
+                $now = microtime(true);
+                $this->ended[$service->key] = [...array_filter($this->ended[$service->key] ?? [], static fn (float $t): bool => $t > $now - self::WITHIN), $now];
+                $count = count($this->ended[$service->key]);
+            }
+            if ($count > $this->restarts) {
+                throw new Failure(sprintf("%s has ended %d times within ten minutes (last: %s) and is not started again. Its log is %s:\n%s",
+                    ucfirst($service->name), $count, $how, $service->log, $service->lastWords()));
+            }
+            $this->say(sprintf('%s %s: starting it again%s', $service->name, $how, $excused ? '' : " ($count of $this->restarts)"));
+            try {
+                $this->start($service);
+                $this->say("$service->name runs again");
+
+                return;
+            } catch (Failure $failure) {
+                if ($excused || $service->runs()) {
+                    throw $failure;
+                }
+            }
         }
-        $count = count($this->ended[$service->key] ?? []);
-        if ($count > $this->restarts) {
-            throw new Failure(sprintf("%s has ended %d times within ten minutes (last: %s) and is not started again. Its log is %s:\n%s", ucfirst($service->name), $count, $how, $service->log, $service->lastWords()));
-        }
-        $this->say(sprintf('%s %s: starting it again%s', $service->name, $how, $excused ? '' : " ($count of $this->restarts)"));
-        $this->start($service);
-        $this->say("$service->name runs again");
     }
 
     private function requireGoingOn(): void

@@ -13,7 +13,7 @@ final class ReadsJson
 {
     public function handle(Request $request, \Closure $next): Response
     {
-        if (! $request->is('api/*') || $request->isMethod('GET') || $request->isMethod('HEAD')) {
+        if (! Problems::isApi($request) || $request->isMethod('GET') || $request->isMethod('HEAD')) {
             return $next($request);
         }
         $upload = $request->is('api/projects/*/uploads/*');
@@ -29,8 +29,16 @@ final class ReadsJson
             if (! $request->isJson()) {
                 return Problems::problem(415, 'request.not_json', 'Send JSON.');
             }
-            if (! is_array(json_decode($body, true, 64))) {
+            $read = json_decode($body, true, 64);
+            if (! is_array($read)) {
                 return Problems::problem(400, 'request.not_json', sprintf('The body is not JSON: %s.', lcfirst(json_last_error() === JSON_ERROR_NONE ? 'an object is expected' : json_last_error_msg())));
+            }
+            $finite = true;
+            array_walk_recursive($read, static function (mixed $value) use (&$finite): void {
+                $finite = $finite && (! is_float($value) || is_finite($value));
+            });
+            if (! $finite) {
+                return Problems::problem(400, 'request.not_finite', 'A number in the body is larger than any that can be reckoned with.');
             }
         }
 

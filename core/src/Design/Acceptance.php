@@ -5,10 +5,14 @@ declare(strict_types=1);
 namespace Isleward\Core\Design;
 
 use Isleward\Core\Fields;
+use Isleward\Core\Refusal;
 
 /** A finding that someone looked at and let stand, with the reason. It holds as long as the finding's figure is the same. */
 final readonly class Acceptance implements Element
 {
+    /** Letters of what a finding is called by. */
+    private const LONGEST = 200;
+
     /**
      * @param  string  $finding  what the finding is about: its rule and the elements it concerns
      * @param  float  $figure  mm, as it was when accepted
@@ -19,7 +23,12 @@ final readonly class Acceptance implements Element
 
     public static function from(Fields $f): self
     {
-        return new self($f->string('id'), $f->string('wall'), $f->string('finding'), $f->number('figure'), $f->text('note'));
+        $finding = $f->string('finding');
+        if ($finding === '' || mb_strlen($finding) > self::LONGEST) {
+            throw Refusal::because('finding.unknown', 'There is no finding of that name.', details: ['field' => 'finding']);
+        }
+
+        return new self($f->string('id'), $f->string('wall'), $finding, $f->number('figure'), $f->text('note'));
     }
 
     public function id(): string

@@ -11,6 +11,10 @@ use Isleward\Core\Refusal;
 /** A schedule of doors and windows that others gave: the file its cells are kept in, and how they are read. */
 final readonly class GivenSchedule implements Kept
 {
+    private const MOST_SHEETS = 1000;
+
+    private const MOST_ROWS = 10_000;
+
     /**
      * @param  string  $file  name of the stored cells
      * @param  int  $sheet  of the workbook, from 0
@@ -23,7 +27,16 @@ final readonly class GivenSchedule implements Kept
 
     public static function from(Fields $f): self
     {
-        return new self($f->string('id'), $f->name('name'), self::file($f), $f->int('sheet'), $f->has('header') ? $f->int('header') : null, array_map(Column::from(...), $f->list('columns')));
+        $sheet = $f->int('sheet');
+        $header = $f->has('header') ? $f->int('header') : null;
+        if ($sheet < 0 || $sheet > self::MOST_SHEETS) {
+            throw Refusal::because('given.sheet', 'The workbook has no such sheet.', details: ['field' => 'sheet']);
+        }
+        if ($header !== null && ($header < 0 || $header > self::MOST_ROWS)) {
+            throw Refusal::because('given.header', 'The sheet has no such row.', details: ['field' => 'header']);
+        }
+
+        return new self($f->string('id'), $f->name('name'), self::file($f), $sheet, $header, array_map(Column::from(...), $f->list('columns')));
     }
 
     /** The name of a stored file: a hash of its content, and its kind. */

@@ -20,6 +20,14 @@ final readonly class SheetPlan implements Kept
     {
     }
 
+    /** @throws Refusal when no drawing is made at that scale */
+    public static function requireScale(float $scale): void
+    {
+        if (! ($scale >= 1 && $scale <= 10_000)) {
+            throw Refusal::because('sheet.scale', 'A scale runs from 1:1 to 1:10 000.', details: ['field' => 'scale']);
+        }
+    }
+
     public static function from(Fields $f): self
     {
         $items = [];
@@ -29,9 +37,7 @@ final readonly class SheetPlan implements Kept
             if (! in_array($kind, self::KINDS, true)) {
                 throw Refusal::because('sheet.kind', sprintf('A sheet holds elevations, plans, sections and schedules, no “%s”.', mb_substr($kind, 0, 30)));
             }
-            if ($scale < 1 || $scale > 10_000) {
-                throw Refusal::because('sheet.scale', 'A scale runs from 1:1 to 1:10 000.', details: ['field' => 'scale']);
-            }
+            self::requireScale($scale);
             $items[] = ['kind' => $kind, 'ref' => mb_substr($item->string('ref'), 0, 40), 'scale' => $scale, 'x' => $item->number('x'), 'y' => $item->number('y')];
         }
         if (count($items) > self::MOST) {

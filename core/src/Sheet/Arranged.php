@@ -65,6 +65,9 @@ final class Arranged
         $out = $taken = [];
         foreach ($items as $item) {
             $scale = $item['scale'];
+            if ($scale !== null) {
+                SheetPlan::requireScale($scale);
+            }
             if ($item['x'] === null || $item['y'] === null || $scale === null) {
                 [$scale, $x, $y] = self::free($drawings, $paper, $item['kind'], $item['ref'], $scale, $taken, $units);
                 $item = ['x' => $item['x'] ?? $x, 'y' => $item['y'] ?? $y] + $item;

@@ -1,0 +1,165 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Standing\Support;
+
+/**
+ * A fresh copy of the project in a folder of its own, as after a clone: what git tracks, with the packages and the built interface linked in so
+ * that they need not be fetched again; and one "up" in it, on a terminal or without.
+ */
+final class Place
+{
+    public readonly string $folder;
+
+    public readonly int $port;
+
+    /** @var resource|null */
+    private $process = null;
+
+    /** @var resource|null */
+    private $keyboard = null;
+
+    public function __construct()
+    {
+        $this->folder = sys_get_temp_dir().'/isleward-standing-'.getmypid().'-'.bin2hex(random_bytes(3));
+        mkdir($this->folder);
+        $root = dirname(__DIR__, 3);
+        self::run("cd $root && git ls-files -co --exclude-standard -z | xargs -0 cp --parents -t $this->folder 2>/dev/null; true");
+        // storage's folders come with git's placeholders; what was written there does not
+        self::run("cp -al $root/vendor $root/node_modules $this->folder/ && mkdir -p $this->folder/public $this->folder/var && cp -a $root/public/build $this->folder/public/ && cp -a $root/var/done-* $this->folder/var/");
+        $socket = stream_socket_server('tcp://127.0.0.1:0');
+        $this->port = $socket === false ? 8470 : (int) substr((string) stream_socket_get_name($socket, false), strlen('127.0.0.1:'));
+        is_resource($socket) && fclose($socket);
+    }
+
+    public function __destruct()
+    {
+        $this->signal(SIGTERM);
+        $this->wait(20);
+        self::run("rm -rf $this->folder");
+    }
+
+    /**
+     * @param  'terminal'|'none'  $on
+     * @param  list<string>  $options
+     * @param  list<string>  $as  what is put before the command
+     * @param  array<string, string>  $environment
+     */
+    public function up(string $on = 'none', array $options = [], array $as = [], array $environment = []): void
+    {
+        @unlink("$this->folder/var/running");
+        $command = [...$as, './isleward', 'up', "--port=$this->port", ...$options];
+        if ($on === 'terminal') {
+            $command = ['script', '-qfec', implode(' ', array_map(escapeshellarg(...), $command)), '/dev/null'];
+        }
+        file_put_contents("$this->folder/said", '');
+        $out = ['file', "$this->folder/said", 'a'];
+        $process = proc_open(['setsid', '--wait', ...$command], [['pipe', 'r'], $out, $out], $pipes, $this->folder, $environment + ['ISLEWARD_URL' => ''] + array_diff_key(getenv(), array_flip(
+            ['DB_PORT', 'DB_DATABASE', 'DB_HOST', 'APP_URL', 'APP_CONFIG_CACHE', 'APP_ROUTES_CACHE', 'ISLEWARD_ADDRESS', 'APP_ENV', 'APP_KEY', 'CACHE_STORE', 'SESSION_DRIVER', 'DERIVED_STORE', 'ISLEWARD_BUILD', 'BCRYPT_ROUNDS', 'APP_DEBUG'])));
+        if ($process === false) {
+            throw new \RuntimeException('It does not start.');
+        }
+        $this->process = $process;
+        $this->keyboard = $pipes[0];
+    }
+
+    /** Waits until it serves. */
+    public function serving(int $seconds = 90): void
+    {
+        for ($until = microtime(true) + $seconds; ! is_file("$this->folder/var/running"); usleep(50_000)) {
+            if (microtime(true) > $until || ! $this->runs()) {
+                throw new \RuntimeException("It does not serve:\n".$this->said());
+            }
+        }
+    }
+
+    public function type(string $keys): void
+    {
+        fwrite($this->keyboard ?? throw new \LogicException('There is no keyboard.'), $keys);
+    }
+
+    /** The process that keeps everything running. */
+    public function keeper(): int
+    {
+        $held = json_decode((string) @file_get_contents("$this->folder/var/lock"), true);
+
+        return is_array($held) && is_int($held['pid'] ?? null) ? $held['pid'] : 0;
+    }
+
+    /** A service's process, as it was written down. */
+    public function pid(string $service): int
+    {
+        $entry = json_decode((string) @file_get_contents("$this->folder/var/run/$service.json"), true);
+
+        return is_array($entry) && is_int($entry['pid'] ?? null) ? $entry['pid'] : 0;
+    }
+
+    public function signal(int $signal): void
+    {
+        if ($this->keeper() > 0 && is_dir('/proc/'.$this->keeper())) {
+            posix_kill($this->keeper(), $signal);
+        }
+    }
+
+    /** Closes the terminal that it runs on. */
+    public function closeTerminal(): void
+    {
+        $status = $this->process === null ? null : proc_get_status($this->process);
+        // "script" holds the terminal; with it the terminal goes
+        self::run('pkill -KILL -P '.($status['pid'] ?? 0).'; true');
+    }
+
+    public function runs(): bool
+    {
+        return $this->process !== null && proc_get_status($this->process)['running'];
+    }
+
+    /** Seconds until nothing of it runs any more; fails when that takes longer. */
+    public function wait(int $seconds = 15): float
+    {
+        for ($began = microtime(true); $this->alive() !== []; usleep(50_000)) {
+            if (microtime(true) - $began > $seconds) {
+                throw new \RuntimeException("These still run after $seconds s: ".implode(', ', $this->alive())."\n".$this->said());
+            }
+        }
+
+        return microtime(true) - $began;
+    }
+
+    /** @return list<string> what runs from this folder */
+    public function alive(): array
+    {
+        $alive = [];
+        foreach (glob('/proc/[0-9]*') ?: [] as $process) {
+            $command = str_replace("\0", ' ', (string) @file_get_contents("$process/cmdline"));
+            $at = (string) @readlink("$process/cwd");
+            if ((str_contains($command, $this->folder) || $at === $this->folder) && ! str_contains($command, 'phpunit')) {
+                $alive[] = basename($process).' '.trim($command);
+            }
+        }
+
+        return $alive;
+    }
+
+    public function said(): string
+    {
+        return (string) @file_get_contents("$this->folder/said");
+    }
+
+    /** Runs a command in its folder. */
+    public function do(string $command): string
+    {
+        return self::run("cd $this->folder && { $command; } 2>&1; echo \"[\$?]\"");
+    }
+
+    public function client(): Client
+    {
+        return new Client("http://127.0.0.1:$this->port");
+    }
+
+    private static function run(string $command): string
+    {
+        return (string) shell_exec($command);
+    }
+}
