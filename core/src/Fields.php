@@ -13,6 +13,9 @@ use Isleward\Core\Measure\Units;
  */
 final readonly class Fields
 {
+    /** Of any number: far beyond every size, angle, weight or scale, and far below where reckoning with it runs out. */
+    private const LARGEST = 1e12;
+
     /** @param  array<array-key, mixed>  $values */
     public function __construct(private array $values, private Units $units = Units::Millimetre)
     {
@@ -88,11 +91,22 @@ final readonly class Fields
     public function number(string $name): float
     {
         $value = $this->values[$name] ?? null;
-        if ((! is_int($value) && ! is_float($value)) || ! is_finite((float) $value)) {
-            throw $this->missing($name, 'a number');
+        if ((! is_int($value) && ! is_float($value)) || ! (abs((float) $value) <= self::LARGEST)) {
+            throw $this->missing($name, 'a number that can be reckoned with');
         }
 
         return $value + 0.0; // there is no negative nothing: a log in JSON would not keep it
+    }
+
+    /** A number from 0 to 1; null when it is not given. */
+    public function shareOrNull(string $name): ?float
+    {
+        $share = $this->has($name) ? $this->number($name) : null;
+        if ($share !== null && ($share < 0 || $share > 1)) {
+            throw $this->missing($name, 'a share from 0 to 1');
+        }
+
+        return $share;
     }
 
     /** A length in mm, of any sign. */

@@ -74,14 +74,10 @@ function Gate() {
 createRoot(document.getElementById('app')!).render(
     <StrictMode>
         <QueryClientProvider client={queries}>
-            <div className="flex h-full flex-col">
-                <Reach />
-                <div className="min-h-0 grow">
-                    <BrowserRouter>
-                        <Gate />
-                    </BrowserRouter>
-                </div>
-            </div>
+            <BrowserRouter>
+                <Gate />
+            </BrowserRouter>
+            <Reach />
             <SignInAgain />
             <NoticeBoard />
         </QueryClientProvider>

@@ -44,7 +44,7 @@ final class BenchController
             $draft = Steps::take($draft, $step->string('step'), $step->fields('args'));
         }
 
-        return new JsonResponse(View::of($draft, $settings, $body->has('ajar') ? $body->number('ajar') : null, $body->stringOrNull('light'), $body->bool('inside')));
+        return new JsonResponse(View::of($draft, $settings, $body->shareOrNull('ajar'), $body->stringOrNull('light'), $body->bool('inside')));
     }
 
     #[OA\Post(path: '/projects/{project}/bench/solid', operationId: 'benchSolid', summary: 'A unit that is being made as GLB',
@@ -59,7 +59,7 @@ final class BenchController
         $settings = $project->settings();
         $body = new Fields($request->json()->all(), $settings->units);
         $unit = Draft::from($body->fields('draft'))->solved();
-        $geometry = UnitParts::geometry($unit, $settings, 0.0, true, $unit->depth(), $body->has('ajar') ? $body->number('ajar') : null);
+        $geometry = UnitParts::geometry($unit, $settings, 0.0, true, $unit->depth(), $body->shareOrNull('ajar'));
 
         return new Response(Glb::write(Scene::unit('unit', $geometry)), 200, ['Content-Type' => 'model/gltf-binary', 'Cache-Control' => 'no-store']);
     }

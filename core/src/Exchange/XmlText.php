@@ -92,9 +92,16 @@ final class XmlText
             if (++$count > self::MOST) {
                 throw Refusal::because('svg.too_much', sprintf('This %s has more than %d parts. Lay down a part of it, or a picture.', $what, self::MOST));
             }
-            if (($text[$at - 1] ?? '') !== '/' && ++$depth > self::DEEP) {
+            $depth = self::inside($depth, ($text[$at - 1] ?? '') === '/');
+            if ($depth > self::DEEP) {
                 throw Refusal::because('svg.too_deep', sprintf('Parts of this %s lie within each other more than %d deep.', $what, self::DEEP));
             }
         }
+    }
+
+    /** How deep one is after a tag that opens, or that is closed in itself. */
+    private static function inside(int $depth, bool $closed): int
+    {
+        return $closed ? $depth : $depth + 1;
     }
 }

@@ -8,11 +8,16 @@ export function Reach() {
     if (lostAt === null && waitsFor === null) return null;
     const kept = count === 0 ? 'What is on the screen stays.' : count === 1 ? 'One change is kept and sent when it is back.' : `${count} changes are kept and sent in order when it is back.`;
     return (
-        <p role="status" className="flex items-center gap-3 border-b border-hairline bg-buoy-wash px-4 py-1.5 text-buoy" data-away={lostAt === null ? undefined : count}>
+        // over the page, so that no drawing jumps when it comes and goes
+        <p
+            role="status"
+            className="fixed bottom-16 left-1/2 z-60 flex max-w-[92vw] -translate-x-1/2 items-center gap-4 rounded-md border border-buoy bg-buoy-wash px-4 py-2 text-buoy shadow-xl"
+            data-away={lostAt === null ? undefined : count}
+        >
             <span className="grow">
                 {lostAt === null
                     ? waitsFor
-                    : `The server is not reached since ${new Date(lostAt).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' })}. ${kept}`}
+                    : `The server is not reached since ${new Date(lostAt).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })}. ${kept}`}
             </span>
             <button type="button" className="font-semibold underline" onClick={tryNow}>
                 Try now

@@ -118,7 +118,7 @@ final class Place
     /** Seconds until nothing of it runs any more; fails when that takes longer. */
     public function wait(int $seconds = 15): float
     {
-        for ($began = microtime(true); $this->alive() !== []; usleep(50_000)) {
+        for ($began = microtime(true); $this->runs() || $this->alive() !== []; usleep(50_000)) {
             if (microtime(true) - $began > $seconds) {
                 throw new \RuntimeException("These still run after $seconds s: ".implode(', ', $this->alive())."\n".$this->said());
             }
