@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Tests\Support;
 
-use App\Models\Project;
 use Isleward\Core\Unit\Stock;
 
 /**
@@ -18,7 +17,7 @@ final class Furnished
 
     /**
      * @param  \Closure(string, string, mixed, string): array<string, mixed>  $ask  method, address below the project, body, content type → the answer
-     * @param  \Closure(): Project  $project  as it is now
+     * @param  \Closure(): object{id: string, change_number: int}  $project  as it is now
      */
     public function __construct(private readonly \Closure $ask, private readonly \Closure $project, private readonly int $owner)
     {
@@ -50,9 +49,8 @@ final class Furnished
         $finding = $elevation['findings'][0] ?? throw new \LogicException('Something is near the corner.');
         $this->ids['finding'] = $finding['key'];
         $this->ids['acceptance'] = $this->do('finding.accept', ['wall' => $finding['wall'], 'finding' => $finding['key'], 'figure' => $finding['figure'], 'note' => 'agreed'])['chosen'][0] ?? '';
-        if ($this->ids['acceptance'] === '') {
-            $this->ids['acceptance'] = (string) \App\Models\Acceptance::query()->where('project_id', $this->project()->id)->value('id');
-        }
+        $accepted = $this->ask('GET', 'elevations/'.$view['frontages'][0]['id'])['findings'];
+        $this->ids['acceptance'] = array_values(array_filter(array_column($accepted, 'accepted')))[0]['id'];
         ($this->ask)('POST', 'revisions', ['note' => 'as it is'], 'application/json');
         $this->do('opening.change', ['id' => $this->ids['third'], 'by' => ['u' => 10]]);
         $this->ids['invitation'] = ($this->ask)('POST', 'invitations', ['email' => 'tam@quay.example', 'role' => 'viewer'], 'application/json')['id'];
@@ -219,7 +217,8 @@ final class Furnished
         return ['width' => $ready['width'], 'height' => $ready['height'], 'tree' => $ready['tree']];
     }
 
-    private function project(): Project
+    /** @return object{id: string, change_number: int} */
+    private function project(): object
     {
         return ($this->project)();
     }
