@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Derived;
 
+use App\Files\Content;
 use App\Files\Store;
 use App\Models\Project;
 use Isleward\Core\Design\GivenSchedule;
@@ -115,7 +116,14 @@ final readonly class GivenView
     private function sheets(Project $project, string $file): array
     {
         $content = $this->files->get($project, $file);
-        $sheets = $content === null ? null : json_decode($content, true, 16, JSON_THROW_ON_ERROR);
+        if ($content === null) {
+            throw Refusal::because('file.unknown', 'That file is not here: read it in again.');
+        }
+        // also of projects from before what a file holds was looked at when it was named
+        if ($this->files->content($project, $file) !== Content::Table) {
+            throw Refusal::because('file.kind', 'That file holds no schedule: read the schedule in again.');
+        }
+        $sheets = json_decode($content, true, 16, JSON_THROW_ON_ERROR);
         if (! is_array($sheets) || $sheets === []) {
             throw Refusal::because('file.unknown', 'That file is not here: read it in again.');
         }

@@ -99,6 +99,12 @@ final class ForeignFilesTest extends ProjectCase
         $this->edit('given.keep', $given + ['file' => $table])->assertOk();
         $id = $this->edit('tracing.keep', $tracing + ['file' => $picture])->assertOk()->json('chosen.0');
 
+        // one that was kept before that was looked at is said too, where it is held
+        $bad = \App\Models\GivenSchedule::query()->where('project_id', $this->project->id)->sole();
+        \App\Models\GivenSchedule::query()->toBase()->where('id', $bad->id)->update(['file' => $lines]);
+        $this->assertProblem($this->getJson("/api/projects/{$this->project->id}/givens/$bad->id/held"), 422, 'file.kind');
+        $this->assertProblem($this->postJson("/api/projects/{$this->project->id}/readings", ['file' => $lines]), 422, 'file.kind');
+
         // a file that went missing is said, what names it can still be changed, and the same file given again is back in its place
         Storage::disk('local')->delete("projects/{$this->project->id}/$picture");
         $this->assertProblem($this->getJson("/api/projects/{$this->project->id}/files/$picture"), 404, 'file.missing');

@@ -134,7 +134,7 @@ function HeldAgainst({ id, children }: { id: string; children: React.ReactNode }
         return (
             <div className="p-3">
                 {children}
-                {held.error instanceof Problem && held.error.code === 'file.unknown' && given ? (
+                {held.error instanceof Problem && held.error.code.startsWith('file.') && given ? (
                     <MissingFile
                         what="The file of this schedule"
                         accept=".csv,.tsv,.txt,.xlsx"
