@@ -55,8 +55,7 @@ final class Place
         }
         file_put_contents("$this->folder/said", '');
         $out = ['file', "$this->folder/said", 'a'];
-        $process = proc_open(['setsid', '--wait', ...$command], [['pipe', 'r'], $out, $out], $pipes, $this->folder, $environment + ['ISLEWARD_URL' => ''] + array_diff_key(getenv(), array_flip(
-            ['DB_PORT', 'DB_DATABASE', 'DB_HOST', 'APP_URL', 'APP_CONFIG_CACHE', 'APP_ROUTES_CACHE', 'ISLEWARD_ADDRESS', 'APP_ENV', 'APP_KEY', 'CACHE_STORE', 'SESSION_DRIVER', 'DERIVED_STORE', 'ISLEWARD_BUILD', 'BCRYPT_ROUNDS', 'APP_DEBUG'])));
+        $process = proc_open(['setsid', '--wait', ...$command], [['pipe', 'r'], $out, $out], $pipes, $this->folder, $environment + array_diff_key(getenv(), self::withoutOurs()));
         if ($process === false) {
             throw new \RuntimeException('It does not start.');
         }
@@ -156,6 +155,13 @@ final class Place
     public function client(): Client
     {
         return new Client("http://127.0.0.1:$this->port");
+    }
+
+    /** @return array<string, false> what a test run says of its own surroundings, taken out of those of a server that it starts */
+    public static function withoutOurs(): array
+    {
+        return array_fill_keys(['DB_HOST', 'DB_PORT', 'DB_DATABASE', 'DB_USERNAME', 'DB_PASSWORD', 'APP_URL', 'APP_ENV', 'APP_KEY', 'APP_DEBUG', 'APP_CONFIG_CACHE', 'APP_ROUTES_CACHE', 'APP_EVENTS_CACHE',
+            'CACHE_STORE', 'SESSION_DRIVER', 'DERIVED_STORE', 'LIMITER_STORE', 'BCRYPT_ROUNDS', 'ISLEWARD_BUILD', 'ISLEWARD_ADDRESS', 'ISLEWARD_URL'], false);
     }
 
     private static function run(string $command): string
