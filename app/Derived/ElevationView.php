@@ -16,7 +16,9 @@ use Isleward\Core\Drawing\Elevation;
 use Isleward\Core\Drawing\Symbols;
 use Isleward\Core\Tolerance;
 use Isleward\Core\Unit\SolvedLight;
+use Isleward\Core\Wall\Abutment;
 use Isleward\Core\Wall\Body;
+use Isleward\Core\Wall\FaceArea;
 use Isleward\Core\Wall\Frontage;
 use Isleward\Core\Wall\PlacedOpening;
 
@@ -44,7 +46,7 @@ final readonly class ElevationView
      */
     private function view(array $acceptances): array
     {
-        $openings = $catches = $findings = $figures = $questions = [];
+        $openings = $catches = $findings = $figures = $questions = $meets = [];
         foreach (array_keys($this->frontage->walls) as $wall) {
             $questions[$wall] = WallInQuestion::of($this->design, $this->bodies[$wall]);
         }
@@ -56,6 +58,8 @@ final readonly class ElevationView
                     $around[] = [$p, $this->frontage->walls[$other] - $u];
                 }
             }
+            $meets[$wall] = array_map(fn (Abutment $a): array => ['from' => $a->from, 'to' => $a->to, 'foot' => $a->foot, 'head' => $a->head, 'inside' => $a->inside,
+                'name' => $this->design->outlines[$a->wall->outline]->name ?? 'inner wall'], $questions[$wall]->abutments);
             $catches[$wall] = Catches::of($this->design, $this->bodies[$wall], $around, self::catchable($lines, $u));
             foreach ($questions[$wall]->placed as $p) {
                 $symbol = Symbols::key($p->opening);
@@ -75,6 +79,8 @@ final readonly class ElevationView
             'lines' => $lines,
             'figures' => $figures === [] ? (object) [] : $figures,
             'catches' => $catches,
+            'meets' => $meets,
+            'areas' => array_map(fn (WallInQuestion $q): array => FaceArea::of($this->design, $q->body)->toArray(), $questions),
             'findings' => $findings,
         ];
     }

@@ -338,13 +338,24 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'frameShare', type: 'number'),
     new OA\Property(property: 'door', type: 'boolean'),
 ])]
-#[OA\Schema(schema: 'Elevation', required: ['frontage', 'drawing', 'openings', 'lines', 'figures', 'catches', 'findings'], properties: [
+#[OA\Schema(schema: 'Meeting', required: ['from', 'to', 'foot', 'head', 'inside', 'name'], properties: [
+    new OA\Property(property: 'from', type: 'number', description: 'Along the wall from its left end'),
+    new OA\Property(property: 'to', type: 'number'),
+    new OA\Property(property: 'foot', type: 'number'),
+    new OA\Property(property: 'head', type: 'number'),
+    new OA\Property(property: 'inside', type: 'boolean', description: 'Against its inner face'),
+    new OA\Property(property: 'name', type: 'string'),
+])]
+#[OA\Schema(schema: 'Elevation', required: ['frontage', 'drawing', 'openings', 'lines', 'figures', 'catches', 'meets', 'areas', 'findings'], properties: [
     new OA\Property(property: 'lines', type: 'array', items: new OA\Items(ref: '#/components/schemas/SettingOutLine')),
     new OA\Property(property: 'frontage', type: 'string'),
     new OA\Property(property: 'drawing', ref: '#/components/schemas/Drawing'),
     new OA\Property(property: 'openings', type: 'array', items: new OA\Items(ref: '#/components/schemas/PlacedOpening')),
     new OA\Property(property: 'figures', type: 'object', additionalProperties: new OA\AdditionalProperties(anyOf: [new OA\Schema(ref: '#/components/schemas/UnitFigures'), new OA\Schema(type: 'null')])),
     new OA\Property(property: 'catches', type: 'object', additionalProperties: new OA\AdditionalProperties(ref: '#/components/schemas/Catches')),
+    new OA\Property(property: 'areas', type: 'object', description: 'By wall, mm²', additionalProperties: new OA\AdditionalProperties(required: ['gross', 'cutOut', 'net', 'openings'], properties: [
+        new OA\Property(property: 'gross', type: 'number'), new OA\Property(property: 'cutOut', type: 'number'), new OA\Property(property: 'net', type: 'number'), new OA\Property(property: 'openings', type: 'integer')], type: 'object')),
+    new OA\Property(property: 'meets', type: 'object', description: 'Walls that end against each, by wall', additionalProperties: new OA\AdditionalProperties(type: 'array', items: new OA\Items(ref: '#/components/schemas/Meeting'))),
     new OA\Property(property: 'findings', type: 'array', items: new OA\Items(ref: '#/components/schemas/Finding')),
 ])]
 #[OA\Schema(schema: 'Plan', required: ['storey', 'drawing', 'walls', 'openings'], properties: [

@@ -6,12 +6,9 @@ namespace Isleward\Core\Check;
 
 use Isleward\Core\Tolerance;
 
-/** A left-over offset: a door whose foot is a little off the floor, or a unit that stands out of its wall altogether. */
+/** A left-over offset: a door whose foot is off the floor of its storey (one that is meant to be there, a hatch or a loading door, is accepted with a note), or a unit that stands out of its wall altogether. */
 final class Floating implements Rule
 {
-    /** A door further off the floor than this is meant to be there (a hatch, a loading door), mm. */
-    private const SLIP = 300.0;
-
     public function check(WallInQuestion $wall): array
     {
         $findings = [];
@@ -21,7 +18,7 @@ final class Floating implements Rule
                 continue;
             }
             $off = $p->sill - $wall->floor($p);
-            if ($wall->hasDoor($p) && abs($off) > Tolerance::LENGTH && abs($off) <= self::SLIP) {
+            if ($wall->hasDoor($p) && abs($off) > Tolerance::LENGTH) {
                 $findings[] = $wall->finding('door.floating', $p, $off, sprintf('%s %s %s the floor', $off > 0 ? 'floats' : 'is sunk', $wall->say($off), $off > 0 ? 'above' : 'under'),
                     $wall->moveUp($p, -$off), [($p->left + $p->right) / 2, $p->sill]);
             }

@@ -5,9 +5,12 @@ declare(strict_types=1);
 namespace Isleward\Core\Check;
 
 use Isleward\Core\Design\Design;
+use Isleward\Core\Design\Wall;
 use Isleward\Core\Measure\Length;
 use Isleward\Core\Tolerance;
+use Isleward\Core\Wall\Abutment;
 use Isleward\Core\Wall\Body;
+use Isleward\Core\Wall\Meeting;
 use Isleward\Core\Wall\PlacedOpening;
 
 /** A wall with its openings where they lie, and what may be asked of it. */
@@ -21,6 +24,9 @@ final readonly class WallInQuestion
 
     public bool $inner;
 
+    /** @var list<Abutment> walls that end against it */
+    public array $abutments;
+
     /**
      * @param  list<PlacedOpening>  $placed
      * @param  array<string, mixed>|null  $about  ids of the openings that are asked about, as keys; null for all
@@ -31,6 +37,7 @@ final readonly class WallInQuestion
         $this->placed = $placed;
         $this->asked = $about === null ? $placed : array_values(array_filter($placed, static fn (PlacedOpening $p): bool => isset($about[$p->opening->id])));
         $this->inner = $design->isInner($body->wall);
+        $this->abutments = Meeting::abutments($design, $body);
     }
 
     /** @param  array<string, mixed>|null  $about  ids of the openings that are asked about, as keys; null for all */
@@ -75,20 +82,64 @@ final readonly class WallInQuestion
         return $this->design->settings->cornerMargin;
     }
 
-    /** A sideways move, when the opening fits there: clear of both ends' margins, of the other openings and of what it overlaps now. */
+    /**
+     * What an opening keeps off on a side: where that begins, and by how much. At an end it is the margin from where the clear face begins;
+     * for a door in an inner wall also the nib from a wall that meets its own.
+     *
+     * @return array{float, float, Abutment|null} u, margin, and the wall that meets it there
+     */
+    public function stop(PlacedOpening $p, bool $atRight): array
+    {
+        $stop = [Meeting::clearEnd($this->design, $this->body, $p->sill, $p->head, $atRight), $this->margin($p, $atRight), null];
+        foreach ($this->inner && $this->hasDoor($p) ? $this->abutments : [] as $a) {
+            $slack = Tolerance::LENGTH;
+            if (! $a->isBeside($p)) {
+                continue;
+            }
+            if ($atRight ? $a->from >= $p->right - $slack && $a->from < $stop[0] : $a->to <= $p->left + $slack && $a->to > $stop[0]) {
+                $stop = [$atRight ? $a->from : $a->to, $this->design->settings->nib, $a];
+            }
+        }
+
+        return $stop;
+    }
+
+    /** Where the jamb on a side would have to be to keep off what it keeps off there; u, mm. */
+    public function clearJamb(PlacedOpening $p, bool $atRight): float
+    {
+        [$stop, $margin] = $this->stop($p, $atRight);
+
+        return $atRight ? $stop - $margin : $stop + $margin;
+    }
+
+    /** A sideways move, when the opening fits there: clear of what it keeps off on both sides, of walls that meet its own, and of the other openings. */
     public function moveAside(PlacedOpening $p, float $by): ?Remedy
     {
-        $left = $p->left + $by;
-        $right = $p->right + $by;
+        $there = new PlacedOpening($p->opening, $p->left + $by, $p->sill, $p->outline);
+        [$from, $before] = $this->stop($there, false);
+        [$to, $after] = $this->stop($there, true);
         $slack = Tolerance::LENGTH;
-        if ($left < $this->body->start() + $this->margin($p, false) - $slack || $right > $this->body->end() - $this->margin($p, true) + $slack || ! $this->isClear($p, $left, $p->sill)) {
+        if ($there->left < $from + $before - $slack || $there->right > $to - $after + $slack || ! $this->isClear($p, $there->left, $p->sill)) {
             return null;
+        }
+        foreach ($this->abutments as $a) {
+            if ($a->reach($there) > $slack) {
+                return null;
+            }
         }
 
         return new Remedy(
             sprintf('Move %s to the %s', $this->say($by), $by > 0 ? 'right' : 'left'),
             'opening.change', ['id' => $p->opening->id, 'by' => ['u' => $by]],
         );
+    }
+
+    /** What people call a wall that meets this one. */
+    public function named(Wall $wall): string
+    {
+        $name = $this->design->outlines[$wall->outline]->name ?? '';
+
+        return $name === '' ? 'an inner wall' : '“'.$name.'”';
     }
 
     /** A move up or down, when the opening fits there. */

@@ -6,7 +6,10 @@ namespace Isleward\Core\Drawing;
 
 use Isleward\Core\Design\Design;
 use Isleward\Core\Measure\Length;
+use Isleward\Core\Tolerance;
+use Isleward\Core\Wall\Abutment;
 use Isleward\Core\Wall\Body;
+use Isleward\Core\Wall\Meeting;
 use Isleward\Core\Wall\PlacedOpening;
 
 /**
@@ -27,8 +30,14 @@ final class Catches
         $end = $body->end();
         $upright = [...$lines['upright'], [$start, 'left end'], [($start + $end) / 2, 'middle of the wall'], [$end, 'right end']];
         $level = $lines['level'];
-        foreach (self::margins($design, $body) as $margin) {
-            $upright[] = $margin;
+        array_push($upright, ...self::margins($design, $body));
+        foreach (Meeting::abutments($design, $body) as $a) {
+            $name = self::named($design, $a);
+            array_push($upright, [$a->from, 'left face of '.$name], [$a->to, 'right face of '.$name]);
+            if ($design->isInner($body->wall) && $design->settings->nib > 0) {
+                $nib = sprintf('nib of %s from %s', Length::format($design->settings->nib, $design->settings->units), $name);
+                array_push($upright, [$a->from - $design->settings->nib, $nib], [$a->to + $design->settings->nib, $nib]);
+            }
         }
         foreach ($placed as [$p, $shift]) {
             $label = $design->label($p->opening);
@@ -54,14 +63,20 @@ final class Catches
         $mm = $inner ? $design->settings->nib : $design->settings->cornerMargin;
         $name = sprintf($inner ? 'nib of %s' : '%s from the corner', Length::format($mm, $design->settings->units));
         $margins = [];
-        if ($mm > 0 && $body->left->joint->isCorner()) {
-            $margins[] = [$body->start() + $mm, $name];
-        }
-        if ($mm > 0 && $body->right->joint->isCorner()) {
-            $margins[] = [$body->end() - $mm, $name];
+        foreach ([[$body->left, false], [$body->right, true]] as [$end, $atRight]) {
+            if ($mm > 0 && $end->joint->isCorner()) {
+                $clear = Meeting::clearEnd($design, $body, $body->foot, $body->head, $atRight);
+                $return = abs($clear - ($atRight ? $body->end() : $body->start())) > Tolerance::LENGTH;
+                $margins[] = [$clear + ($atRight ? -$mm : $mm), $return && ! $inner ? str_replace('the corner', 'the return', $name) : $name];
+            }
         }
 
         return $margins;
+    }
+
+    private static function named(Design $design, Abutment $a): string
+    {
+        return $design->outlines[$a->wall->outline]->name ?? 'inner wall';
     }
 
     /**

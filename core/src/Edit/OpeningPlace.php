@@ -8,6 +8,9 @@ use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Kind;
 use Isleward\Core\Design\Opening;
 use Isleward\Core\Fields;
+use Isleward\Core\Measure\Length;
+use Isleward\Core\Refusal;
+use Isleward\Core\Wall\PlacedOpening;
 
 /** Puts an opening in a wall, bare or filled with a unit. "headAt" instead of "sill" gives the head's height over the storey's floor. */
 final readonly class OpeningPlace implements Edit
@@ -31,7 +34,7 @@ final readonly class OpeningPlace implements Edit
             $named[] = $this->args->has($rule) ? $this->args->fields($rule)->stringOrNull('ref') : null;
         }
 
-        return Scope::ofOpenings(...$named);
+        return Scope::beside($this->args->string('wall'), $this->args->string('storey'), ...$named);
     }
 
     public function apply(Design $design, Ids $ids): Change
@@ -58,9 +61,21 @@ final readonly class OpeningPlace implements Edit
             'mirrored' => $args->bool('mirrored'),
             'setback' => $args->has('setback') ? $args->length('setback') : $type?->tree()->setback ?? self::usualSetback($design->wall($args->string('wall'))->thickness, $type?->tree()->frame->depth ?? 0.0),
         ], $args->units()));
-        OpeningRules::require($design, $opening);
+        self::requireFree($design, OpeningRules::require($design, $opening));
 
         return new Change(sprintf('Placed %s', $design->label($opening)), [Operation::add($opening)], [$opening->id]);
+    }
+
+    /** @throws Refusal when another stands there already: one that is moved over another is a finding, one that is put there a slip */
+    private static function requireFree(Design $design, PlacedOpening $placed): void
+    {
+        foreach ($design->openingsOf($placed->opening->wall) as $other) {
+            $there = $design->places->of($other);
+            if ($placed->overlaps($there)) {
+                $across = min($placed->right, $there->right) - max($placed->left, $there->left);
+                throw Refusal::because('opening.taken', sprintf('%s stands there already: this one would overlap it by %s.', ucfirst($design->label($other)), Length::mark($across)), [$other->id]);
+            }
+        }
     }
 
     /**

@@ -13,6 +13,7 @@ use Isleward\Core\Unit\SolvedLight;
 use Isleward\Core\Unit\SolvedUnit;
 use Isleward\Core\Unit\Weight;
 use Isleward\Core\Wall\Body;
+use Isleward\Core\Wall\FaceArea;
 use Isleward\Core\Wall\Frontage;
 
 /** What schedules are made from: every opening, every unit type, or every wall as a row of values with the elements it stands for. */
@@ -161,14 +162,12 @@ final readonly class Source
         foreach ($frontages as $frontage) {
             foreach (array_keys($frontage->walls) as $i => $id) {
                 $body = $bodies[$id];
-                $holes = array_map(static fn ($o): array => $design->places->of($o)->ring(), $design->openingsOf($id));
-                $gross = $body->face()->area();
-                $net = $body->face()->cut($holes)->area();
+                $area = FaceArea::of($design, $body);
                 $rows[] = ['elements' => [$id], 'values' => [
                     'name' => $frontage->name.($i > 0 ? ', part '.($i + 1) : ''), 'outline' => $design->outlines[$body->wall->outline]->name ?? '', 'frontage' => $frontage->name, 'facing' => $frontage->facing(),
                     'place' => $frontage->inner ? 'inner' : 'outer', 'from' => $design->storeys->get($body->wall->base)->name, 'to' => $design->storeys->get($body->wall->top)->name,
-                    'length' => $body->length, 'height' => $body->height(), 'thickness' => $body->wall->thickness, 'openings' => count($holes), 'gross' => $gross, 'cutOut' => $gross - $net, 'net' => $net,
-                    'share' => $gross > 0.0 ? ($gross - $net) / $gross : 0.0, 'count' => 1,
+                    'length' => $body->length, 'height' => $body->height(), 'thickness' => $body->wall->thickness, 'openings' => $area->openings, 'gross' => $area->gross, 'cutOut' => $area->cutOut(), 'net' => $area->net,
+                    'share' => $area->share(), 'count' => 1,
                 ]];
             }
         }

@@ -106,26 +106,49 @@ final readonly class FreeOpening
         $upright = $light->light->operation !== Operation::VerticalSliding;
         [$x0, $y0, $x1, $y1] = $light->contour->bounds();
         [$from, $to] = $upright ? [$x0, $x1] : [$y0, $y1];
-        $covers = [];
-        foreach ($light->leaves as $leaf) {
-            $pose = $leaf->motion->at($share);
-            [$a, $b, $c, $d] = $leaf->contour->bounds();
-            $covers[] = $upright ? [$a + $pose->dx, $c + $pose->dx] : [$b + $pose->dy, $d + $pose->dy];
-        }
-        sort($covers);
         $widest = $total = 0.0;
-        $at = $from;
-        foreach ([...$covers, [$to, $to]] as [$low, $high]) {
-            $gap = min($low, $to) - $at;
-            if ($gap > 1e-6) {
-                $widest = max($widest, $gap);
-                $total += $gap;
+        foreach (self::ways($light, $share) as $moved) {
+            $covers = [];
+            foreach ($light->leaves as $i => $leaf) {
+                [$a, $b, $c, $d] = $leaf->contour->bounds();
+                $covers[] = $upright ? [$a + $moved[$i], $c + $moved[$i]] : [$b + $moved[$i], $d + $moved[$i]];
             }
-            $at = max($at, $high);
+            sort($covers);
+            $at = $from;
+            $wide = $all = 0.0;
+            foreach ([...$covers, [$to, $to]] as [$low, $high]) {
+                $gap = min($low, $to) - $at;
+                if ($gap > 1e-6) {
+                    $wide = max($wide, $gap);
+                    $all += $gap;
+                }
+                $at = max($at, $high);
+            }
+            if ($wide > $widest) {
+                [$widest, $total] = [$wide, $all];
+            }
         }
         $across = $upright ? $y1 - $y0 : $x1 - $x0;
 
         return new self($upright ? $widest : ($widest > 0 ? $across : 0.0), $upright ? ($widest > 0 ? $across : 0.0) : $widest, $total * $across, $total * $across);
+    }
+
+    /**
+     * The ways its leaves can stand when it is open, of which the one that leaves most free counts: as they move together; and where both
+     * sashes of a vertical sliding light go, which are shown half way each, either of them alone all the way.
+     *
+     * @return non-empty-list<array<int, float>> how far each leaf has slid, mm
+     */
+    private static function ways(SolvedLight $light, float $share): array
+    {
+        $upright = $light->light->operation !== Operation::VerticalSliding;
+        $together = array_map(static fn (Leaf $leaf): float => $upright ? $leaf->motion->at($share)->dx : $leaf->motion->at($share)->dy, $light->leaves);
+        $ways = [$together];
+        foreach (! $upright && $light->light->moving === Moving::Both ? $together : [] as $i => $half) {
+            $ways[] = array_map(static fn (int $j): float => $j === $i ? 2 * $half : 0.0, array_keys($together));
+        }
+
+        return $ways;
     }
 
     private static function folded(float $w, float $h, int $leaves, float $thick, float $angle): self

@@ -14,8 +14,9 @@ final class FindingsTest extends TestCase
     public function test_an_opening_in_order_gives_none(): void
     {
         $house = House::box();
-        $house->place(['left' => 150, 'type' => $house->type('W-03')->id]);
-        $house->place(['left' => 1350, 'type' => $house->type('W-03')->id]);
+        // 150 from the inner face of the wall that returns, which is 300 thick
+        $house->place(['left' => 450, 'type' => $house->type('W-03')->id]);
+        $house->place(['left' => 1650, 'type' => $house->type('W-03')->id]);
         self::assertSame([], self::of($house));
     }
 
@@ -23,16 +24,18 @@ final class FindingsTest extends TestCase
     {
         foreach ([
             'overlap' => [[['left' => 2000], ['left' => 3115]], 'opening.overlap', 85.0, 'Move 85 to the right'],
-            'past the left end' => [[['left' => -200]], 'opening.past_edge', 200.0, 'Move 350 to the right'],
-            'past the right end' => [[['left' => 11000]], 'opening.past_edge', 200.0, 'Move 350 to the left'],
+            'past the left end' => [[['left' => -200]], 'opening.past_edge', 200.0, 'Move 650 to the right'],
+            'past the right end' => [[['left' => 11000]], 'opening.past_edge', 200.0, 'Move 650 to the left'],
             'past the head' => [[['left' => 2000, 'sill' => ['from' => 'datum', 'height' => 6000]]], 'opening.past_edge', 250.0, 'Move 250 down'],
             'past the foot' => [[['left' => 2000, 'sill' => ['from' => 'floor', 'height' => -40]]], 'opening.past_edge', 40.0, 'Move 40 up'],
-            'near the left corner' => [[['left' => 65]], 'opening.near_corner', 65.0, 'Move 85 to the right'],
-            'near the right corner' => [[['left' => 10700]], 'opening.near_corner', 100.0, 'Move 50 to the left'],
+            'in the left return' => [[['left' => 150]], 'opening.in_return', 150.0, 'Move 300 to the right'],
+            'in the right return' => [[['left' => 10700]], 'opening.in_return', 200.0, 'Move 350 to the left'],
+            'near the left corner' => [[['left' => 365]], 'opening.near_corner', 65.0, 'Move 85 to the right'],
+            'near the right corner' => [[['left' => 10400]], 'opening.near_corner', 100.0, 'Move 50 to the left'],
         ] as $case => [$openings, $rule, $figure, $label]) {
             $house = House::box();
             foreach ($openings as $args) {
-                $house->place($args + ['type' => $house->type('W-03')->id]);
+                $house->moved($args + ['type' => $house->type('W-03')->id]);
             }
             $findings = self::of($house);
             self::assertCount(1, $findings, $case);
@@ -136,12 +139,12 @@ final class FindingsTest extends TestCase
     {
         $house = House::box();
         foreach ([2000, 3115, 4315] as $left) {
-            $house->place(['left' => $left, 'type' => $house->type('W-03')->id]);
+            $house->moved(['left' => $left, 'type' => $house->type('W-03')->id]);
         }
         $findings = self::of($house);
         self::assertCount(1, $findings);
         self::assertSame('Move 85 to the left', $findings[0]->remedy?->label, 'the right one has no room, the left one has');
-        $house->place(['left' => 760, 'type' => $house->type('W-03')->id]);
+        $house->moved(['left' => 760, 'type' => $house->type('W-03')->id]);
         self::assertNull(self::of($house)[0]->remedy);
     }
 
@@ -149,7 +152,7 @@ final class FindingsTest extends TestCase
     {
         $house = House::box();
         $house->place(['left' => 2000, 'width' => 1000, 'height' => 1000, 'shape' => [0, 0, 1, 0, 0, 1]]);
-        $other = $house->place(['left' => 2100, 'width' => 1000, 'height' => 1000, 'shape' => [1, 0, 1, 1, 0, 1]]);
+        $other = $house->moved(['left' => 2100, 'width' => 1000, 'height' => 1000, 'shape' => [1, 0, 1, 1, 0, 1]]);
         self::assertSame([], self::of($house));
         $house->do('opening.change', ['id' => $other->id, 'by' => ['u' => -200]]);
         self::assertCount(1, self::of($house));
@@ -158,9 +161,9 @@ final class FindingsTest extends TestCase
     public function test_findings_about_some_are_those_of_all_that_name_them(): void
     {
         $house = House::box();
-        $near = $house->place(['left' => 65, 'type' => $house->type('W-03')->id]);
-        $house->place(['left' => 3000, 'type' => $house->type('W-03')->id, 'facesOut' => false]);
-        $over = $house->place(['left' => 4150, 'type' => $house->type('W-03')->id]);
+        $near = $house->moved(['left' => 65, 'type' => $house->type('W-03')->id]);
+        $house->moved(['left' => 3000, 'type' => $house->type('W-03')->id, 'facesOut' => false]);
+        $over = $house->moved(['left' => 4150, 'type' => $house->type('W-03')->id]);
         foreach ([[$near->id], [$over->id], [$near->id, $over->id]] as $ids) {
             $all = array_values(array_filter(self::of($house), static fn (Finding $f): bool => array_intersect($f->elements, $ids) !== []));
             self::assertNotSame([], $all);

@@ -37,7 +37,7 @@ final class SchedulesTest extends TestCase
     {
         $house = House::box();
         $house->place(['left' => 1000, 'width' => 1000, 'height' => 1000]);
-        $house->place(['left' => 1500, 'width' => 1000, 'height' => 1000]);
+        $house->moved(['left' => 1500, 'width' => 1000, 'height' => 1000]);
         $house->place(['left' => 11500, 'width' => 1000, 'height' => 1000]);
         $report = self::report($house, 'walls');
         self::assertEqualsWithDelta(12000 * 7200, $report->rows[0]['values'][6], 1e-6);

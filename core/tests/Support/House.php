@@ -116,6 +116,22 @@ final class House implements Ids
         return $this->design->opening($change->chosen[0]);
     }
 
+    /** One that is moved over others, since none is placed over one: put down first where the wall is free at that height. @param  array<string, mixed>  $args with "left" */
+    public function moved(array $args, int $wall = 0, int $storey = 0): Opening
+    {
+        for ($left = 0; $left < 12000; $left += 100) {
+            $there = ['position' => ['from' => 'left', 'value' => $left, 'to' => 'near'], 'wall' => $this->wall($wall)->id, 'storey' => $this->storey($storey)] + $args;
+            unset($there['left']);
+            if (! $this->refuses('opening.place', $there)) {
+                $id = $this->do('opening.place', $there)->chosen[0];
+                $this->do('opening.change', ['id' => $id, 'position' => ['from' => 'left', 'value' => $args['left'], 'to' => 'near']]);
+
+                return $this->design->opening($id);
+            }
+        }
+        throw new \LogicException('There is no free place.');
+    }
+
     public function placed(string $id): PlacedOpening
     {
         $opening = $this->design->opening($id);

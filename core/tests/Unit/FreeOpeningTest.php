@@ -24,6 +24,27 @@ final class FreeOpeningTest extends TestCase
         self::assertLessThan(0.33e6, $free(518, 733)->area);
     }
 
+    /**
+     * Worked by hand: sashes that meet at a share s of a light h high overlap by a rail r there, so the lower is s·h + r/2 high and the upper (1 − s)·h + r/2.
+     * Raised, the lower leaves free what the upper does not cover, s·h − r/2, or less where it is the taller and meets the head; lowered, the upper the
+     * same from above. So the most is the shorter part less half a rail; half way each, as both are shown, they leave half of it below and half above.
+     */
+    public function test_with_both_sashes_moving_the_larger_way_is_with_one_of_them(): void
+    {
+        foreach ([[900.0, 1335.0, 0.5], [900.0, 1335.0, 0.35], [1200.0, 2100.0, 0.6]] as [$w, $h, $split]) {
+            $free = static function (string $moving) use ($w, $h, $split): FreeOpening {
+                $unit = Units::bare(['operation' => 'vertical-sliding', 'moving' => $moving, 'split' => $split] + Units::SASH, $w, $h);
+
+                return FreeOpening::of($unit->lights[0], 1.0);
+            };
+            $rail = Units::SASH['sashFace'];
+            $both = $free('both');
+            self::assertEqualsWithDelta(min($h * $split, $h * (1 - $split)) - $rail / 2, $both->height, 1e-6);
+            self::assertEqualsWithDelta(max($free('lower')->height, $free('upper')->height), $both->height, 1e-9);
+            self::assertEqualsWithDelta($w * $both->height, $both->area, 1e-3);
+        }
+    }
+
     /** 5.7 ft², 20 in wide and 24 in high (IRC R310; from memory): a vertical sliding light whose lower sash goes up behind the upper leaves what is over the taller sash. */
     public function test_a_vertical_sliding_light_in_inches(): void
     {

@@ -1339,6 +1339,16 @@ export interface components {
             frameShare: number;
             door: boolean;
         };
+        Meeting: {
+            /** @description Along the wall from its left end */
+            from: number;
+            to: number;
+            foot: number;
+            head: number;
+            /** @description Against its inner face */
+            inside: boolean;
+            name: string;
+        };
         Elevation: {
             lines: components["schemas"]["SettingOutLine"][];
             frontage: string;
@@ -1349,6 +1359,19 @@ export interface components {
             };
             catches: {
                 [key: string]: components["schemas"]["Catches"];
+            };
+            /** @description By wall, mm² */
+            areas: {
+                [key: string]: {
+                    gross: number;
+                    cutOut: number;
+                    net: number;
+                    openings: number;
+                };
+            };
+            /** @description Walls that end against each, by wall */
+            meets: {
+                [key: string]: components["schemas"]["Meeting"][];
             };
             findings: components["schemas"]["Finding"][];
         };

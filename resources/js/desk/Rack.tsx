@@ -6,6 +6,7 @@ import { api, type RackType, type Shape } from '../api/client';
 import { svgPath } from './drawing/svgPath';
 import { RackMenu } from './RackMenu';
 import { useData } from './data';
+import { isOnFloor } from './ghost';
 import { takeInHand } from './placing';
 import { useDesk } from './store';
 
@@ -63,7 +64,7 @@ export function Rack() {
                             {data.length(inHand.width)} × {data.length(inHand.height)}
                             {inHand.type && <BenchLink type={inHand.type} />}
                         </span>
-                        <span className="text-xs">Click a wall or type figures · Esc lets go</span>
+                        <span className="text-xs">Click a wall or type figures ·{isOnFloor(data, inHand) ? ' Alt lifts it off the floor ·' : ''} Esc lets go</span>
                     </>
                 ) : shown ? (
                     <>

@@ -11,18 +11,20 @@ const SILL_REACH = 16;
 
 export type Gap = { from: number; name: string };
 
-/** What an opening's left and right gaps are measured to: the neighbour at its height, else the wall's end. u on the wall. */
+/** What an opening's left and right gaps are measured to: the neighbour or the wall that meets its own at its height, else the wall's end. u on the wall. */
 export function gaps(data: Data, ghost: Pick<Ghost, 'wall' | 'left' | 'width' | 'sill' | 'height' | 'moving'>): { left: Gap; right: Gap } {
     const wall = data.walls.get(ghost.wall);
     const left: Gap = { from: wall?.start ?? 0, name: 'left end' };
     const right: Gap = { from: wall?.end ?? 0, name: 'right end' };
     const middle = ghost.left + ghost.width / 2;
-    for (const o of neighbours(data, ghost.wall)) {
-        if (o.id === ghost.moving || o.sillLevel >= ghost.sill + ghost.height - 0.01 || o.headLevel <= ghost.sill + 0.01) continue;
-        const far = o.left + o.width;
-        if (o.left + o.width / 2 < middle && far > left.from) Object.assign(left, { from: far, name: o.label });
-        if (o.left + o.width / 2 >= middle && o.left < right.from) Object.assign(right, { from: o.left, name: o.label });
-    }
+    const stands = (near: number, far: number, low: number, high: number, name: string) => {
+        if (low >= ghost.sill + ghost.height - 0.01 || high <= ghost.sill + 0.01) return;
+        if ((near + far) / 2 < middle && far > left.from) Object.assign(left, { from: far, name });
+        if ((near + far) / 2 >= middle && near < right.from) Object.assign(right, { from: near, name });
+    };
+    for (const o of neighbours(data, ghost.wall)) if (o.id !== ghost.moving) stands(o.left, o.left + o.width, o.sillLevel, o.headLevel, o.label);
+    const frontage = data.frontageOf.get(ghost.wall);
+    for (const m of (frontage && data.elevations.get(frontage.id)?.meets[ghost.wall]) ?? []) stands(m.from, m.to, m.foot, m.head, m.name);
     return { left, right };
 }
 
@@ -42,6 +44,11 @@ export function wallAt(data: Data, frontage: Frontage, u: number, v: number): { 
     return null;
 }
 
+/** What belongs on the floor: doors, and fronts that go down to it. It stays there unless it is meant to leave it. */
+export function isOnFloor(data: Data, inHand: InHand): boolean {
+    return Math.abs(inHand.sill) < 0.01 && (inHand.type === null || data.project.types.some((t) => t.id === inHand.type && (t.door || Math.abs(t.sill) < 0.01)));
+}
+
 /** A new opening's ghost with its middle at (u, v) of a wall, caught on what is near. Typed figures stay. */
 export function ghostAt(
     data: Data,
@@ -52,13 +59,15 @@ export function ghostAt(
     v: number | null,
     k: number,
     before: Ghost | null,
+    loose = false,
 ): Ghost {
     const same = before?.moving === null ? before : null;
     const typed = same?.typed ?? {};
     const width = same && typed.width !== undefined ? same.width : inHand.width;
     const height = same && typed.height !== undefined ? same.height : inHand.height;
     const usual = storey.floor + inHand.sill;
-    const free = v === null || Math.abs(v - height / 2 - usual) * k < SILL_REACH ? usual : v - height / 2;
+    const holds = v === null || (!loose && isOnFloor(data, inHand)) || Math.abs(v - height / 2 - usual) * k < SILL_REACH;
+    const free = holds ? usual : v - height / 2;
     const ghost: Ghost = {
         moving: null,
         wall: wall.id,
@@ -71,7 +80,9 @@ export function ghostAt(
             along: null,
             up:
                 free === usual && typed.sill === undefined && typed.head === undefined
-                    ? `sill ${data.length(inHand.sill)} as before`
+                    ? isOnFloor(data, inHand)
+                        ? `on the floor of ${storey.name}`
+                        : `sill ${data.length(inHand.sill)} as before`
                     : null,
             upAt: usual,
         },
@@ -90,8 +101,8 @@ export function ghostAt(
     return ghost;
 }
 
-/** An opening that is being dragged, its left jamb and sill near (left, sill). */
-export function movedGhost(data: Data, opening: PlacedOpening, left: number, sill: number, k: number): Ghost {
+/** An opening that is being dragged, its left jamb and sill near (left, sill); one that stands on its floor stays there unless it is loose. */
+export function movedGhost(data: Data, opening: PlacedOpening, left: number, sill: number, k: number, loose = false): Ghost {
     const ghost: Ghost = {
         moving: opening.id,
         wall: opening.wall,
@@ -107,7 +118,8 @@ export function movedGhost(data: Data, opening: PlacedOpening, left: number, sil
         refusal: null,
         findings: [],
     };
-    const held = Math.abs(sill - opening.sillLevel) * k < SILL_REACH;
+    const floor = data.storeys.get(opening.storey)?.floor ?? NaN;
+    const held = Math.abs(sill - opening.sillLevel) * k < SILL_REACH || (!loose && Math.abs(opening.sillLevel - floor) < 0.01);
     if (held) ghost.sill = opening.sillLevel;
     settle(data, ghost, k, !held);
     return ghost;

@@ -96,6 +96,7 @@ function settledBy(outcome: Outcome, ghost: Ghost): Partial<Ghost> {
 export async function placeGhost(data: Data): Promise<void> {
     const { ghost, inHand } = useDesk.getState();
     if (!ghost || ghost.moving || !inHand) return;
+    const leftwards = ghost.typed.right !== undefined;
     try {
         const outcome = await data.edit('opening.place', placeArgs(data, inHand, ghost), {
             quiet: true,
@@ -111,12 +112,15 @@ export async function placeGhost(data: Data): Promise<void> {
                 ? {
                       ...s.ghost,
                       typed: {},
-                      lit: 'left',
+                      lit: leftwards ? 'right' : 'left',
                       width: placed.width,
                       height: placed.height,
                       refusal: null,
                       findings: [],
-                      left: s.ghost.left,
+                      // beside the one that was placed, so that the next figure counts from it
+                      left: leftwards ? placed.left - placed.width : placed.left + placed.width,
+                      sill: placed.sillLevel,
+                      centred: false,
                       caught: { along: null, up: null },
                   }
                 : null,

@@ -45,7 +45,7 @@ function Openings({ openings, ids }: { openings: FoundOpening[]; ids: string[] }
     const one = (of: (o: FoundOpening) => string) => (openings.every((o) => of(o) === of(openings[0]!)) ? of(openings[0]!) : 'various');
     const counts = new Map<string, number>();
     for (const o of openings) counts.set(o.label, (counts.get(o.label) ?? 0) + 1);
-    const area = openings.reduce((sum, o) => sum + o.width * o.height, 0);
+    const area = openings.reduce((sum, o) => sum + o.area, 0);
     const places = [...new Set(openings.map((o) => o.frontage.name))].join(', ');
     const various = { value: 'various', label: 'various' };
     const type = one((o) => o.type ?? 'bare');

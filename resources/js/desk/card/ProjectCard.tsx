@@ -7,16 +7,32 @@ import { toggleSet } from '../showing';
 import { useDesk } from '../store';
 import { Facts, Heading } from './parts';
 
+/** Faces of the outer or of the inner walls, added up. */
+function faces(data: ReturnType<typeof useData>, inner: boolean) {
+    const sum = { frontages: 0, gross: 0, cutOut: 0, openings: 0 };
+    for (const f of data.project.frontages) {
+        if (f.inner !== inner) continue;
+        sum.frontages++;
+        for (const a of Object.values(data.elevations.get(f.id)?.areas ?? {})) {
+            sum.gross += a.gross;
+            sum.cutOut += a.cutOut;
+            sum.openings += a.openings;
+        }
+    }
+    return sum;
+}
+
 /** The whole project, when nothing is chosen: how much there is, and what to do next. */
 export function ProjectCard() {
     const data = useData();
     const { project } = data;
     const units = project.settings.units;
-    const gross = project.walls.reduce((sum, w) => sum + w.length * (w.head - w.foot), 0);
-    const cut = [...data.openings.values()].reduce((sum, o) => sum + o.width * o.height, 0);
+    const outer = faces(data, false);
+    const inner = faces(data, true);
+    const share = outer.gross > 0 ? `${Math.round((outer.cutOut / outer.gross) * 100)} %` : '–';
     return (
         <>
-            <Heading title={project.settings.name} note={`${project.storeys.length} storeys · ${project.frontages.length} frontages`} />
+            <Heading title={project.settings.name} note={`${project.storeys.length} storeys · ${outer.frontages} frontages`} />
             {project.walls.length === 0 ? (
                 <div className="my-3">
                     <p className="mb-2">
@@ -37,9 +53,15 @@ export function ProjectCard() {
                     </p>
                     <Facts
                         rows={[
-                            ['Walls, gross', formatArea(gross, units)],
-                            ['Openings', `${data.openings.size} · ${formatArea(cut, units)}`],
-                            ['Share of the walls', `${gross > 0 ? Math.round((cut / gross) * 100) : 0} %`],
+                            ['Outer walls, gross', formatArea(outer.gross, units)],
+                            ['Openings in outer walls', `${outer.openings} · ${formatArea(outer.cutOut, units)}`],
+                            ['Share of the outer walls', share],
+                            ...(inner.frontages > 0
+                                ? ([
+                                      ['Inner walls, gross', formatArea(inner.gross, units)],
+                                      ['Openings in inner walls', `${inner.openings} · ${formatArea(inner.cutOut, units)}`],
+                                  ] as [string, string][])
+                                : []),
                             ['Findings', data.findings.length],
                         ]}
                     />

@@ -44,6 +44,7 @@ export function WallCard({ wall }: { wall: Wall }) {
         }
     }
 
+    const areas = frontage && data.elevations.get(frontage.id)?.areas[wall.id];
     return (
         <>
             <Heading
@@ -89,7 +90,8 @@ export function WallCard({ wall }: { wall: Wall }) {
             </Sentence>
             <Facts
                 rows={[
-                    ['Gross', formatArea(wall.length * (wall.head - wall.foot), units)],
+                    ['Gross', formatArea(areas?.gross ?? 0, units)],
+                    ['Openings take out', formatArea(areas?.cutOut ?? 0, units)],
                     ['Openings', openings],
                     ['Left corner', joints[wall.leftJoint] ?? wall.leftJoint],
                     ['Right corner', joints[wall.rightJoint] ?? wall.rightJoint],

@@ -13,7 +13,7 @@ import { useTheme } from '../../ui/theme';
 import { useDesk, type DrawnPane, type View } from '../store';
 import { fit, fitHeight, toModel, zoomAt, type Bounds, type Size } from './view';
 
-export type At = { x: number; y: number; event: { shiftKey: boolean } };
+export type At = { x: number; y: number; event: { shiftKey: boolean; altKey: boolean } };
 
 type Props = {
     pane: DrawnPane;

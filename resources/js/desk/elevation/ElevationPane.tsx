@@ -96,7 +96,7 @@ export function ElevationPane() {
         const frontage = at && frontageAt(at.x);
         const found = frontage && wallAt(data, frontage, at.x - frontage.offset, at.y);
         if (!found || !views.elevation) return;
-        const next = ghostAt(data, inHand, found.wall, found.storey, at.x - frontage.offset - found.start, at.y, views.elevation.k, ghost);
+        const next = ghostAt(data, inHand, found.wall, found.storey, at.x - frontage.offset - found.start, at.y, views.elevation.k, ghost, at.event.altKey);
         useDesk.setState({ ghost: next });
         inquire(data);
     };
@@ -145,7 +145,7 @@ export function ElevationPane() {
                     const k = useDesk.getState().views.elevation?.k;
                     if (!d || !opening || !k) return;
                     const start = opening.frontage.offset + (opening.frontage.walls[opening.wall] ?? 0);
-                    holdGhost(d.id, movedGhost(data, opening, at.x - start - d.dx, at.y - d.dy, k));
+                    holdGhost(d.id, movedGhost(data, opening, at.x - start - d.dx, at.y - d.dy, k, at.event.altKey));
                     inquire(data);
                 }}
                 onDrop={async (_, moved) => {
