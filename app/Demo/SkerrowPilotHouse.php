@@ -114,7 +114,7 @@ final class SkerrowPilotHouse
     /** @param  list<string>  $walls */
     private function watchRoom(array $walls): void
     {
-        $this->row($walls[0], 'Watch', 'W-03', 250, 1375, 5);
+        $this->row($walls[0], 'Watch', 'W-03', 400, 1750, 4);
         $this->row($walls[1], 'Watch', 'W-03', 450, 1600, 3);
         $this->row($walls[2], 'Watch', 'W-37', 950, 1800, 3);
         $this->row($walls[3], 'Watch', 'D-01', 2200, 0, 1);
@@ -133,10 +133,10 @@ final class SkerrowPilotHouse
     /** Rooms on two storeys: a corridor wall, and walls between the rooms with a door at a nib in each; one nib is agreed to be less. */
     private function innerWalls(): void
     {
-        $corridor = $this->inner('Corridor, Charts', [[300, 6500], [17700, 6500]], 'Charts')[0];
-        $doors = $this->row($corridor, 'Charts', 'D-01', 200, 5600, 3);
-        $this->inner('Chart library', [[6000, 6500], [6000, 11100]], 'Charts');
-        $this->inner('Reading room', [[12000, 6500], [12000, 11100]], 'Charts');
+        $corridor = $this->inner('Corridor, Charts', [[300, 7425], [17700, 7425]], 'Charts')[0];
+        $doors = $this->row($corridor, 'Charts', 'D-01', 200, 6900, 3);
+        $this->inner('Chart library', [[7140, 7425], [7140, 11100]], 'Charts');
+        $this->inner('Reading room', [[14040, 7425], [14040, 11100]], 'Charts');
         $this->run('wall.stack', ['walls' => [$corridor], 'from' => $this->storeys['Charts'], 'storeys' => [$this->storeys['Crew']]]);
         $this->run('opening.change', ['id' => $doors[0], 'value' => 150]);
         $this->run('finding.accept', ['wall' => $corridor, 'finding' => 'door.nib '.$doors[0], 'figure' => 150, 'note' => 'The shelf beside it is fixed: agreed with the chart room.']);
@@ -209,8 +209,10 @@ final class SkerrowPilotHouse
     /** Set too near to a corner, and on top of each other. */
     private function mistakes(string $south, string $west): void
     {
-        $this->place($west, 'Quay', 'W-09', ['from' => 'left', 'value' => 65, 'to' => 'near']);
-        $this->place($south, 'Quay', 'W-02', ['from' => 'right', 'value' => 3900, 'to' => 'near']);
+        // put down beside the door, and then moved over it
+        $moved = $this->place($south, 'Quay', 'W-02', ['from' => 'right', 'value' => 600, 'to' => 'near']);
+        $this->run('opening.change', ['id' => $moved, 'position' => ['from' => 'right', 'value' => 3900, 'to' => 'near']]);
+        $this->place($west, 'Quay', 'W-09', ['from' => 'left', 'value' => 365, 'to' => 'near']);
     }
 
     private function person(string $name, string $email): User

@@ -82,7 +82,7 @@ final class DeskTest extends BrowserCase
     public function test_a_finding_is_put_right_in_one_step(): void
     {
         $this->desk->button('2 findings')->click();
-        $this->desk->waitForText('comes to 65 from the left corner; the project keeps 150.');
+        $this->desk->waitForText('comes to 65 from the left corner, inside its return; the project keeps 150.');
         $this->desk->button('Move 85 to the right')->click();
         $this->desk->button('1 finding');
         $this->desk->button('Undo: Moved W-09 85 to the right')->click();
@@ -124,7 +124,7 @@ final class DeskTest extends BrowserCase
         $this->desk->waitUntil(fn (): bool => str_contains($this->desk->text(), 'North · Quay'), 'it to stand in the north wall');
         $this->desk->keys(Keys::ESCAPE);
         $this->desk->button('Undo: Placed W-01')->click();
-        $this->desk->waitUntil(fn (): bool => $this->desk->count('[aria-label^="Undo: Placed W-02"]') === 1);
+        $this->desk->waitUntil(fn (): bool => $this->desk->count('[aria-label^="Undo: Placed W-09"]') === 1);
     }
 
     public function test_a_project_is_started_and_its_outline_drawn_by_typing(): void

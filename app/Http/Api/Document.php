@@ -143,13 +143,13 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'tree', type: 'object', additionalProperties: true),
 ])]
 #[OA\Schema(schema: 'BenchDimension', required: ['side', 'row', 'axis', 'from', 'to', 'value', 'kind', 'typed', 'step', 'args', 'field', 'label'], properties: [
-    new OA\Property(property: 'side', type: 'string', enum: ['below', 'above', 'left', 'right', 'inside', 'slope']),
+    new OA\Property(property: 'side', type: 'string', enum: ['below', 'above', 'left', 'right', 'slope']),
     new OA\Property(property: 'row', type: 'integer', description: 'Counted from the unit outward'),
     new OA\Property(property: 'axis', type: 'string', enum: ['x', 'y', 'angle']),
     new OA\Property(property: 'from', type: 'number'),
     new OA\Property(property: 'to', type: 'number'),
     new OA\Property(property: 'value', type: 'number', description: 'mm, or degrees of an angle'),
-    new OA\Property(property: 'kind', type: 'string', enum: ['part', 'overall', 'rise', 'angle']),
+    new OA\Property(property: 'kind', type: 'string', enum: ['part', 'between', 'overall', 'rise', 'angle']),
     new OA\Property(property: 'typed', type: 'boolean', description: 'Typed rather than what is left'),
     new OA\Property(property: 'step', type: 'string'),
     new OA\Property(property: 'args', type: 'object', additionalProperties: true),

@@ -10,8 +10,10 @@ use Isleward\Core\Unit\SolvedDivision;
 use Isleward\Core\Unit\SolvedUnit;
 
 /**
- * What is dimensioned on a unit's elevation, and the step at the bench that typing each figure takes. Chains stand on a side
- * of the unit in rows counted from it, the overall size outermost; divisions that reach no side of it are dimensioned inside.
+ * What is dimensioned on a unit's elevation, and the step at the bench that typing each figure takes. Chains stand outside, on a side of the
+ * unit in rows counted from it, the overall size outermost; divisions that reach no side of it stand in the innermost rows above and right of
+ * it. Each chain of parts runs from end to end of the unit: what lies between its parts (frame, dividers, what is not divided) has its figure
+ * too, so that they add up to the overall size.
  */
 final class Dimensions
 {
@@ -26,7 +28,7 @@ final class Dimensions
     }
 
     /**
-     * @return list<array<string, mixed>> side (below, above, left, right, inside), row, axis, from, to, value (mm or degrees), kind, typed, step, args, field; for those inside: path and at (the place of its line across)
+     * @return list<array<string, mixed>> side (below, above, left, right, slope), row, axis, from, to, value (mm or degrees), kind, typed, step, args, field; of slopes also at (the place of its line across)
      */
     public static function of(SolvedUnit $unit): array
     {
@@ -39,11 +41,9 @@ final class Dimensions
                 $self->rows[$side]++;
             }
         }
-        foreach ($unit->divisions as $division) {
-            $self->chain($division, 'inside', 0);
-        }
         $self->outline();
         $self->overall();
+        $self->close();
 
         return $self->dimensions;
     }
@@ -75,8 +75,42 @@ final class Dimensions
             krsort($byDepth);
             $sides[$side] = array_values($byDepth);
         }
+        foreach (['above' => Axis::Columns, 'right' => Axis::Rows] as $side => $axis) {
+            $inner = array_values(array_filter($unit->divisions, static fn (SolvedDivision $d): bool => $d->axis === $axis && ! isset($shown[$d->path])));
+            array_unshift($sides[$side], ...self::packed($inner));
+        }
 
         return $sides;
+    }
+
+    /**
+     * Divisions in as few rows as they take without two over the same stretch.
+     *
+     * @param  list<SolvedDivision>  $divisions
+     * @return list<list<SolvedDivision>>
+     */
+    private static function packed(array $divisions): array
+    {
+        $extent = static fn (SolvedDivision $d): array => [min(array_column($d->parts, 'start')), max(array_column($d->parts, 'end'))];
+        $rows = [];
+        foreach ($divisions as $d) {
+            [$from, $to] = $extent($d);
+            foreach ($rows as $i => $row) {
+                $free = true;
+                foreach ($row as $other) {
+                    [$a, $b] = $extent($other);
+                    $free = $free && ($b <= $from + 1e-6 || $a >= $to - 1e-6);
+                }
+                if ($free) {
+                    $rows[$i][] = $d;
+
+                    continue 2;
+                }
+            }
+            $rows[] = [$d];
+        }
+
+        return $rows;
     }
 
     private function chain(SolvedDivision $d, string $side, int $row): void
@@ -135,5 +169,30 @@ final class Dimensions
         [$w, $h] = [$this->unit->width, $this->unit->height];
         $this->dimensions[] = ['side' => 'below', 'row' => $this->rows['below'], 'axis' => 'x', 'from' => 0.0, 'to' => $w, 'value' => $w, 'kind' => 'overall', 'typed' => true, 'step' => 'size', 'args' => [], 'field' => 'width', 'label' => 'Width'];
         $this->dimensions[] = ['side' => 'right', 'row' => $this->rows['right'], 'axis' => 'y', 'from' => 0.0, 'to' => $h, 'value' => $h, 'kind' => 'overall', 'typed' => true, 'step' => 'size', 'args' => [], 'field' => 'height', 'label' => 'Height'];
+    }
+
+    /** Gives what lies between the parts of a chain, before its first and after its last, a figure of its own. */
+    private function close(): void
+    {
+        $chains = [];
+        foreach ($this->dimensions as $d) {
+            if ($d['kind'] === 'part' && $d['side'] !== 'slope') {
+                $chains[$d['side']][$d['row']][] = [$d['from'], $d['to']];
+            }
+        }
+        foreach ($chains as $side => $rows) {
+            $upright = $side === 'left' || $side === 'right';
+            foreach ($rows as $row => $parts) {
+                sort($parts);
+                $at = 0.0;
+                foreach ([...$parts, [$upright ? $this->unit->height : $this->unit->width, INF]] as [$from, $to]) {
+                    if ($from - $at > 0.001) {
+                        $this->dimensions[] = ['side' => $side, 'row' => $row, 'axis' => $upright ? 'y' : 'x', 'from' => $at, 'to' => $from, 'value' => $from - $at, 'kind' => 'between', 'typed' => false,
+                            'step' => '', 'args' => [], 'field' => '', 'label' => 'Between'];
+                    }
+                    $at = $to;
+                }
+            }
+        }
     }
 }

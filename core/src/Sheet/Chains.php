@@ -42,16 +42,7 @@ final readonly class Chains
     /** Draws them round an elevation whose lower left corner lies at x, y. */
     public function draw(Page $page, float $x, float $y, float $scale): void
     {
-        $shown = [];
         foreach ($this->all as $d) {
-            if ($d['side'] !== 'inside') {
-                $shown[serialize([$d['step'], $d['args'], $d['field']])] = true;
-            }
-        }
-        foreach ($this->all as $d) {
-            if ($d['side'] === 'inside' && isset($shown[serialize([$d['step'], $d['args'], $d['field']])])) {
-                continue;
-            }
             [$from, $to, $value] = [self::number($d['from']), self::number($d['to']), self::number($d['value'])];
             $row = is_int($d['row']) ? $d['row'] : 0;
             $away = self::FIRST + $row * self::ROW;
@@ -59,18 +50,13 @@ final readonly class Chains
             if ($d['axis'] === 'angle') {
                 $page->text($x + ($from + $to) / 2 / $scale, $y - self::number($d['at'] ?? 0.0) / $scale - 3.5, self::SIZE, rtrim(rtrim(number_format($value, 2, '.', ''), '0'), '.').'°', 'middle', halo: true);
             } elseif ($d['axis'] === 'x') {
-                $at = match ($d['side']) {
-                    'above' => $y - $h - $away,
-                    'below' => $y + $away,
-                    default => $y - self::number($d['at'] ?? 0.0) / $scale - 3.0,
-                };
+                $at = $d['side'] === 'above' ? $y - $h - $away : $y + $away;
                 $this->across($page, $x + $from / $scale, $x + $to / $scale, $at, $value);
             } else {
                 $at = match ($d['side']) {
                     'left' => $x - $away,
                     'right' => $x + $w + $away,
-                    'slope' => $x + self::number($d['at'] ?? 0.0) / $scale,
-                    default => $x + self::number($d['at'] ?? 0.0) / $scale + 4.0,
+                    default => $x + self::number($d['at'] ?? 0.0) / $scale,
                 };
                 $this->upright($page, $y - $from / $scale, $y - $to / $scale, $at, $value);
             }

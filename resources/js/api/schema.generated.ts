@@ -1041,7 +1041,7 @@ export interface components {
         };
         BenchDimension: {
             /** @enum {string} */
-            side: "below" | "above" | "left" | "right" | "inside" | "slope";
+            side: "below" | "above" | "left" | "right" | "slope";
             /** @description Counted from the unit outward */
             row: number;
             /** @enum {string} */
@@ -1051,7 +1051,7 @@ export interface components {
             /** @description mm, or degrees of an angle */
             value: number;
             /** @enum {string} */
-            kind: "part" | "overall" | "rise" | "angle";
+            kind: "part" | "between" | "overall" | "rise" | "angle";
             /** @description Typed rather than what is left */
             typed: boolean;
             step: string;

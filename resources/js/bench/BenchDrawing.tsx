@@ -2,7 +2,7 @@ import { useLayoutEffect, useMemo, useRef, useState, type KeyboardEvent, type Po
 import type { BenchDivider, BenchLight, Shape } from '../api/client';
 import { svgPath } from '../desk/drawing/svgPath';
 import { useData } from '../desk/data';
-import { DimensionField, fieldOf } from './DimensionField';
+import { Between, DimensionField, fieldOf } from './DimensionField';
 import { choose, step, useBench } from './draft';
 import { boundsOf, dimensionLine, layOut, type Layout } from './layout';
 
@@ -42,7 +42,7 @@ export function BenchDrawing() {
     if (!view || !layout) return <div ref={host} className="h-full w-full" />;
 
     const flip = (x: number) => (inside ? view.width - x : x);
-    const dimensions = view.dimensions.filter((d) => d.side !== 'inside' || (chosen.some((c) => d.path === '' || c === d.path || c.startsWith(`${d.path}.`)) && !alreadyOutside(view.dimensions, fieldOf(d))));
+    const { dimensions } = view;
     const lines = dimensions.map((d) => dimensionLine(d, view, layout, inside));
     const [px, py] = layout.plan;
     const planBox = boundsOf(view.plan, [0, 0, view.width, view.depth]);
@@ -107,15 +107,17 @@ export function BenchDrawing() {
                 </text>
             </svg>
             <div onClick={(e) => e.stopPropagation()}>
-                {dimensions.map((d, i) => (
-                    <DimensionField key={fieldOf(d) + d.side} dimension={d} line={lines[i]!} />
-                ))}
+                {dimensions.map((d, i) =>
+                    d.kind === 'between' ? (
+                        <Between key={`${d.side} ${d.row} ${d.from}`} dimension={d} line={lines[i]!} />
+                    ) : (
+                        <DimensionField key={fieldOf(d) + d.side} dimension={d} line={lines[i]!} />
+                    ),
+                )}
             </div>
         </div>
     );
 }
-
-const alreadyOutside = (all: { side: string }[], field: string) => all.some((d) => d.side !== 'inside' && fieldOf(d as never) === field);
 
 function Shapes({ shapes, at, k, flip }: { shapes: Shape[]; at: [number, number]; k: number; flip?: number }) {
     return (

@@ -17,6 +17,24 @@ function argsOf(d: BenchDimension, text: string): Args {
     return name ? { ...d.args, [group!]: { ...(d.args[group!] as Args), [name]: text } } : { ...d.args, [d.field]: text };
 }
 
+/** A figure that follows from others, with no field: frame and dividers between the parts of a chain. Where it has no room it is told on asking. */
+export function Between({ dimension: d, line }: { dimension: BenchDimension; line: Line }) {
+    const data = useData();
+    const shown = formatLength(d.value, data.project.settings.units);
+    const room = Math.hypot(line.to[0] - line.from[0], line.to[1] - line.from[1]);
+    const fits = line.upright ? room >= 11 : room >= shown.length * 5.5;
+    return (
+        <span
+            title={`${shown}: frame or divider between the parts`}
+            className="absolute -translate-x-1/2 -translate-y-1/2 bg-sheet text-[9.5px] leading-none text-quiet tabular-nums"
+            style={{ left: line.label[0], top: line.label[1], minWidth: 6, minHeight: 6 }}
+            data-between={d.value.toFixed(1)}
+        >
+            {fits ? shown : ''}
+        </span>
+    );
+}
+
 /** A figure on the drawing that is a field: what is typed is solid, what is left of it faint. */
 export function DimensionField({ dimension: d, line }: { dimension: BenchDimension; line: Line }) {
     const data = useData();

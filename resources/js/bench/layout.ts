@@ -46,7 +46,7 @@ export function layOut(view: BenchView, width: number, height: number, figures: 
     const rows = (side: BenchDimension['side']) => view.dimensions.filter((d) => d.side === side).reduce((n, d) => Math.max(n, d.row + 1), 0);
     const plan = boundsOf(view.plan, [0, 0, view.width, view.depth]);
     const section = boundsOf(view.section, [0, 0, view.depth, view.height]);
-    const row = Math.max(64, ...view.dimensions.filter((d) => d.side === 'left' || d.side === 'right').map((d) => fieldWidth(figures(d)) + 6));
+    const row = Math.max(64, ...view.dimensions.filter((d) => (d.side === 'left' || d.side === 'right') && d.kind !== 'between').map((d) => fieldWidth(figures(d)) + 6));
     const margin = { left: Math.max(rows('left') * row + 18, NAME + 14), right: rows('right') * row + GAP + 20, above: rows('above') * ROW.above + 20, below: rows('below') * ROW.below + GAP };
     const slopes = view.dimensions.some((d) => d.side === 'slope') ? 18 : 0;
     const across = plan[2] - plan[0] + section[2] - section[0];
@@ -82,11 +82,11 @@ export function dimensionLine(d: BenchDimension, view: BenchView, l: Layout, mir
         return { from: at, to: at, label: at, upright: false };
     }
     if (d.axis === 'x') {
-        const at = d.side === 'above' ? ey - view.height * l.k - 16 - d.row * ROW.above : d.side === 'below' ? ey + 17 + d.row * ROW.below : y(d.at ?? 0) - 12;
+        const at = d.side === 'above' ? ey - view.height * l.k - 16 - d.row * ROW.above : ey + 17 + d.row * ROW.below;
         return { from: [x(d.from), at], to: [x(d.to), at], label: [x(middle), at], upright: false };
     }
     const side = mirrored ? (d.side === 'left' ? 'right' : d.side === 'right' ? 'left' : d.side) : d.side;
     const at =
-        side === 'left' ? ex - 22 - d.row * l.row : side === 'right' ? ex + view.width * l.k + 22 + d.row * l.row : d.side === 'slope' ? x(d.at!) : x(d.at ?? 0) + 12;
+        side === 'left' ? ex - 22 - d.row * l.row : side === 'right' ? ex + view.width * l.k + 22 + d.row * l.row : x(d.at ?? 0);
     return { from: [at, y(d.from)], to: [at, y(d.to)], label: [side === 'left' ? at - 4 : at + (side === 'right' ? 4 : 0), y(middle)], upright: true };
 }
