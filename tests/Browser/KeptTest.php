@@ -21,11 +21,11 @@ final class KeptTest extends BrowserCase
     public function test_what_is_placed_while_the_server_is_away_is_kept_and_sent_in_order(): void
     {
         $before = $this->openings();
-        $this->takeFromRack('W-03');
+        $this->takeFromRack('W-09'); // which has room between the windows of the row
         $this->network(false);
-        foreach ([400, 5200] as $x) {
-            $this->desk->hover('elevation', $x + 600, 4200 + 1600);
-            $this->desk->click('elevation', $x + 600, 4200 + 1600);
+        foreach ([3470, 5750] as $x) {
+            $this->desk->hover('elevation', $x, 4200 + 1600);
+            $this->desk->click('elevation', $x, 4200 + 1600);
         }
         $this->desk->waitFor('[data-away="2"]');
         self::assertStringContainsString('2 changes are kept and sent in order when it is back', $this->desk->css('[data-away]')->getText());

@@ -139,7 +139,7 @@ final class Furnished
             'DELETE api/projects/{project}' => ['DELETE', $p, null],
             'POST api/projects/{project}/bench' => ['POST', "$p/bench", ['draft' => $draft, 'steps' => [], 'ajar' => 0.3, 'light' => null, 'inside' => false]],
             'POST api/projects/{project}/bench/solid' => ['POST', "$p/bench/solid", ['draft' => $draft, 'ajar' => 0.3]],
-            'GET api/projects/{project}/changes' => ['GET', "$p/changes", null],
+            'GET api/projects/{project}/changes' => ['GET', "$p/changes?about={$i['first']}", null],
             'POST api/projects/{project}/edits' => ['POST', "$p/edits?try=1&job=0", ['edit' => 'opening.place', 'args' => $this->placing(7400, $i['charts']), 'base' => 1, 'key' => 'windowFuzz.1']],
             'GET api/projects/{project}/elevations/{frontage}' => ['GET', "$p/elevations/{$i['frontage']}", null],
             'GET api/projects/{project}/exports/elevation.svg' => ['GET', "$p/exports/elevation.svg?scale=50&inner=0", null],

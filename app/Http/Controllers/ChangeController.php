@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Asked;
 use App\Models\Change;
 use App\Models\Project;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
 use OpenApi\Attributes as OA;
 
 final class ChangeController
@@ -14,13 +17,18 @@ final class ChangeController
     private const MOST = 200;
 
     #[OA\Get(path: '/projects/{project}/changes', operationId: 'changes', summary: 'The latest changes, by person and time',
-        parameters: [new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
+        parameters: [
+            new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
+            new OA\Parameter(name: 'about', in: 'query', description: 'Only those that touched this element', schema: new OA\Schema(type: 'string')),
+        ],
         responses: [new OA\Response(response: 200, description: 'Latest first', content: new OA\JsonContent(required: ['changes'], properties: [
             new OA\Property(property: 'changes', type: 'array', items: new OA\Items(ref: '#/components/schemas/ChangeLine')),
         ]))])]
-    public function index(Project $project): JsonResponse
+    public function index(Request $request, Project $project): JsonResponse
     {
+        $about = Asked::has($request, 'about') ? Asked::text($request, 'about') : null;
         $changes = $project->changes()->with('user')->orderByDesc('number')->limit(self::MOST)
+            ->when($about !== null, static fn (Builder $q) => $q->whereRaw('json_contains(touched, json_quote(?))', [$about]))
             ->get(['project_id', 'number', 'user_id', 'kind', 'summary', 'created_at']);
 
         return new JsonResponse(['changes' => $changes->map(static fn (Change $c): array => [

@@ -15,7 +15,7 @@ use Isleward\Core\Refusal;
 
 /**
  * Copies openings to other walls ("walls"), each keeping its position rule and its sill; or to the "opposite" wall of their
- * outline ("walls": "opposite"). With "pick" {opening, point} and "put" {from, …, wall, storey} they are picked up at a named point of one of
+ * outline ("walls": "opposite"), each facing where it came from: measured the same way from the other end, or with "fromLeft" as it is from the left. With "pick" {opening, point} and "put" {from, …, wall, storey} they are picked up at a named point of one of
  * them and put down with that point at a place along a wall ({@see Along}), all by the same way.
  */
 final readonly class OpeningCopy implements Edit
@@ -58,12 +58,24 @@ final readonly class OpeningCopy implements Edit
             foreach ($this->ids as $id) {
                 $opening = $design->opening($id);
                 foreach ($this->targets($design, $opening, $attempt) as $wall) {
-                    $attempt->add($transplant->onWall($opening, $wall, $ids->next(Kind::Opening)));
+                    $copy = $transplant->onWall($opening, $wall, $ids->next(Kind::Opening));
+                    $attempt->add($this->toOpposite() && ! $this->args->bool('fromLeft') ? self::facing($design, $opening, $copy, $wall) : $copy);
                 }
             }
         }
 
         return $attempt->change(static fn (int $n): string => sprintf('Copied %s', Words::counts(['opening' => $n])));
+    }
+
+    /** A copy where its jambs lie straight across from those it was copied from. */
+    private static function facing(Design $design, Opening $opening, Opening $copy, Wall $wall): Opening
+    {
+        $own = $design->wall($opening->wall);
+        [$start, $end] = $design->places->span($own);
+        $right = $design->places->surface($own)->inPlan($design->places->of($opening)->right);
+        $rule = $design->places->positionAt($copy->position->turned($end - $start), $wall, $copy->width, $design->places->surface($wall)->along($right));
+
+        return $copy->with(['position' => $rule->toArray()]);
     }
 
     private function putDown(Design $design, Attempt $attempt, Ids $ids): void

@@ -43,8 +43,13 @@ final readonly class Report
             $field($key) ?? throw Refusal::because('schedule.column', sprintf('A schedule of %s has no column “%s”.', $source->name, $key));
         }
         $rows = $source->rows;
-        foreach ($layout->filters as $filter) {
-            $rows = array_values(array_filter($rows, self::test($source->fields[$filter['key']], $filter['test'], $filter['value'], $units)));
+        foreach ($layout->filters as $i => $filter) {
+            try {
+                $test = self::test($source->fields[$filter['key']], $filter['test'], $filter['value'], $units);
+            } catch (Refusal $refusal) {
+                throw Refusal::because('schedule.value', $refusal->getMessage(), details: ['field' => "filters.$i"]);
+            }
+            $rows = array_values(array_filter($rows, $test));
         }
         if ($layout->merge) {
             $rows = self::merged($rows, $columns, $layout->groups, $source->fields);

@@ -122,7 +122,7 @@ export const api = {
     keepRevision: (project: string, note: string, key: string) => answer(() => client.POST('/projects/{project}/revisions', { ...at(project), body: { note, key } })),
     difference: (project: string, letter: string, to?: string) => answer(() => client.GET('/projects/{project}/revisions/{letter}/difference', { params: { path: { project, letter }, query: to ? { to } : {} } })),
     restoreRevision: (project: string, letter: string, base: number, key: string) => answer(() => client.POST('/projects/{project}/revisions/{letter}/restore', { params: { path: { project, letter } }, body: { base, key } })),
-    changes: (project: string) => answer(() => client.GET('/projects/{project}/changes', at(project))),
+    changes: (project: string, about?: string) => answer(() => client.GET('/projects/{project}/changes', { params: { path: { project }, query: about ? { about } : {} } })),
     unitType: (project: string, type: string) => answer(() => client.GET('/projects/{project}/types/{type}', { params: { path: { project, type } } })),
     typeDrawings: (project: string, ids: string[]) => answer(() => client.GET('/projects/{project}/type-drawings', { params: { path: { project }, query: { ids: ids.join() } } })) as Promise<Record<string, Shape[]>>,
     unitSheet: (project: string, type: string, paper: Paper) => answer(() => client.GET('/projects/{project}/types/{type}/sheet', { params: { path: { project, type }, query: { paper } } })),

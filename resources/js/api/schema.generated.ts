@@ -1912,7 +1912,10 @@ export interface operations {
     };
     changes: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description Only those that touched this element */
+                about?: string;
+            };
             header?: never;
             path: {
                 project: string;

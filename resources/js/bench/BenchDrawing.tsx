@@ -38,7 +38,15 @@ export function BenchDrawing() {
         return () => observer.disconnect();
     }, []);
 
-    const layout = useMemo(() => (view && size[0] > 0 ? layOut(view, size[0], size[1], (d) => data.length(d.value)) : null), [view, size, data]);
+    // the scale changes when the size of the unit or of the window does, or when something would have no room
+    const [held, setHeld] = useState<{ of: string; layout: Layout } | null>(null);
+    const of = view ? `${view.width} ${view.height} ${size[0]} ${size[1]}` : '';
+    const before = held?.of === of ? held.layout : null;
+    const layout = useMemo(
+        () => (view && size[0] > 0 ? layOut(view, size[0], size[1], (d) => data.length(d.value), before) : null),
+        [view, size, data, before],
+    );
+    if (layout && (before === null || before.k !== layout.k || before.elevation.join() !== layout.elevation.join())) setHeld({ of, layout });
     if (!view || !layout) return <div ref={host} className="h-full w-full" />;
 
     const flip = (x: number) => (inside ? view.width - x : x);

@@ -81,7 +81,6 @@ export function DimensionField({ dimension: d, line }: { dimension: BenchDimensi
                 }}
                 onKeyDown={(e) => {
                     if (!e.ctrlKey && !e.metaKey) e.stopPropagation();
-                    else if (e.key.toLowerCase() === 's') void send(); // what is typed is saved with the rest
                     if (e.key === 'Enter') void send();
                     if (e.key === 'Escape') {
                         setText(null);

@@ -1,7 +1,8 @@
 import { useEffect, useRef } from 'react';
 import { useData } from '../desk/data';
 import { joinChosen, openForm } from './Dividing';
-import { choose, redo, step, undo, useBench } from './draft';
+import { commitTyped } from '../ui/commit';
+import { choose, redo, settled, step, undo, useBench } from './draft';
 
 /** Keys at the bench: D, R and C divide the chosen light, J joins two, E equalises, U undivides; arrows walk from light to light. */
 export function useBenchKeys(save: () => void): void {
@@ -17,7 +18,17 @@ export function useBenchKeys(save: () => void): void {
             const key = event.key.toLowerCase();
             if (event.ctrlKey || event.metaKey) {
                 if (!data.mayEdit || (typing && key !== 's')) return;
-                if (key === 's') saveNow.current();
+                if (key === 's') {
+                    // what is typed counts: the field sends it, and it is saved with the rest when it has been taken; what is refused stays in hand
+                    const field = document.activeElement as HTMLElement | null;
+                    commitTyped();
+                    void settled().then(() =>
+                        window.setTimeout(() => {
+                            if (useBench.getState().wrong !== null) field?.focus();
+                            saveNow.current();
+                        }),
+                    );
+                }
                 else if (key === 'z' && event.shiftKey) void redo();
                 else if (key === 'z') void undo();
                 else if (key === 'y') void redo();

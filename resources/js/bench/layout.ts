@@ -41,19 +41,32 @@ export function boundsOf(shapes: Shape[], least: Box): Box {
     return [x0, y0, x1, y1];
 }
 
-/** Elevation with its chains, section to its right at the same heights, plan under it at the same widths: as large as fits. */
-export function layOut(view: BenchView, width: number, height: number, figures: (d: BenchDimension) => string): Layout {
+/**
+ * Elevation with its chains, section to its right at the same heights, plan under it at the same widths: as large as fits. What is held stays
+ * where it is and as large as it is for as long as all of it has room there, so that nothing moves from under the pointer.
+ */
+export function layOut(view: BenchView, width: number, height: number, figures: (d: BenchDimension) => string, held: Layout | null = null): Layout {
     const rows = (side: BenchDimension['side']) => view.dimensions.filter((d) => d.side === side).reduce((n, d) => Math.max(n, d.row + 1), 0);
     const plan = boundsOf(view.plan, [0, 0, view.width, view.depth]);
     const section = boundsOf(view.section, [0, 0, view.depth, view.height]);
-    const row = Math.max(64, ...view.dimensions.filter((d) => (d.side === 'left' || d.side === 'right') && d.kind !== 'between').map((d) => fieldWidth(figures(d)) + 6));
+    const row = Math.max(46, ...view.dimensions.filter((d) => (d.side === 'left' || d.side === 'right') && d.kind !== 'between').map((d) => fieldWidth(figures(d)) + 6));
     const margin = { left: Math.max(rows('left') * row + 18, NAME + 14), right: rows('right') * row + GAP + 20, above: rows('above') * ROW.above + 20, below: rows('below') * ROW.below + GAP };
     const slopes = view.dimensions.some((d) => d.side === 'slope') ? 18 : 0;
     const across = plan[2] - plan[0] + section[2] - section[0];
     const up = view.height + plan[3] - plan[1];
-    const k = Math.max(0.01, Math.min((width - margin.left - margin.right - NAME) / across, (height - margin.above - margin.below - slopes - GAP) / up));
-    const x = margin.left - Math.min(0, plan[0]) * k + Math.max(0, (width - margin.left - margin.right - NAME - across * k) / 2);
-    const y = margin.above + slopes + view.height * k + Math.max(0, (height - margin.above - margin.below - slopes - GAP - up * k) / 2);
+    let k = Math.max(0.01, Math.min((width - margin.left - margin.right - NAME) / across, (height - margin.above - margin.below - slopes - GAP) / up));
+    let x = margin.left - Math.min(0, plan[0]) * k + Math.max(0, (width - margin.left - margin.right - NAME - across * k) / 2);
+    let y = margin.above + slopes + view.height * k + Math.max(0, (height - margin.above - margin.below - slopes - GAP - up * k) / 2);
+    if (held) {
+        const [hx, hy] = held.elevation;
+        const slack = 6;
+        const fits =
+            hx + Math.min(0, plan[0]) * held.k - margin.left >= -slack &&
+            hy - view.height * held.k - margin.above - slopes >= -slack &&
+            hx + view.width * held.k + margin.right + (section[2] - Math.min(0, section[0])) * held.k <= width + slack &&
+            hy + margin.below + (plan[3] - plan[1]) * held.k <= height + slack;
+        if (fits) [k, x, y] = [held.k, hx, hy];
+    }
     return {
         k,
         elevation: [x, y],

@@ -38,6 +38,8 @@ type DeskData = {
     storeys: Map<string, Storey>;
     frontageOf: Map<string, Frontage>;
     lines: Map<string, FoundLine>;
+    /** an opening that was there and has gone, not by what was done here, as it was last */
+    wasThere: (id: string) => FoundOpening | undefined;
     /** those that nobody has let stand */
     findings: FoundFinding[];
     accepted: FoundFinding[];
@@ -68,6 +70,7 @@ export function DataProvider({ id, children }: { id: string; children: ReactNode
         combine: useCallback((results: { data?: Elevation }[]) => results.map((r) => r.data), []),
     });
     const queue = useRef<Promise<unknown>>(Promise.resolve());
+    const known = useRef(new Map<string, FoundOpening>());
 
     const refresh = useCallback(
         async (outcome: Outcome) => {
@@ -154,10 +157,13 @@ export function DataProvider({ id, children }: { id: string; children: ReactNode
             for (const line of elevation.lines) lines.set(line.id, { ...line, frontage });
             for (const finding of elevation.findings) (finding.accepted ? accepted : findings).push({ ...finding, frontage });
         });
+        // only when every frontage has come is one that is in none of them gone
+        const all = elevations.size === data.frontages.length;
         const after = (outcome: Outcome | null) => {
             if (!outcome) return;
             const { chosen, choose } = useDesk.getState();
             const gone = new Set(outcome.removed);
+            for (const id of gone) known.current.delete(id);
             if (chosen.some((c) => gone.has(c))) choose(chosen.filter((c) => !gone.has(c)));
         };
         const reverse = async (name: 'undo' | 'redo') => {
@@ -169,6 +175,7 @@ export function DataProvider({ id, children }: { id: string; children: ReactNode
             project: data,
             elevations,
             openings,
+            wasThere: (opening) => (all ? known.current.get(opening) : undefined),
             lines,
             findings,
             accepted,
@@ -188,6 +195,10 @@ export function DataProvider({ id, children }: { id: string; children: ReactNode
             redo: () => reverse('redo'),
         };
     }, [project.data, loaded, id, inTurn, deliver, queries]);
+
+    useEffect(() => {
+        for (const [id, opening] of value?.openings ?? []) known.current.set(id, opening);
+    }, [value]);
 
     if (project.isError) return <p className="p-8 text-buoy">{project.error.message}</p>;
     if (!value) return <p className="p-8 text-quiet">Unfolding the drawing…</p>;

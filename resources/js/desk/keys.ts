@@ -49,6 +49,12 @@ function deskKey(data: Data, event: KeyboardEvent, onPane: boolean): boolean {
         desk.enlarge(panes[Number(event.key) - 1]!);
         return true;
     }
+    // also when openings or walls were clicked in the drawing for it: Enter does what the sheet says
+    const sheet = event.key === 'Enter' && desk.sheet ? document.querySelector<HTMLFormElement>('form[data-sheet]') : null;
+    if (sheet && !control) {
+        sheet.requestSubmit();
+        return true;
+    }
     if (event.key === 'Home') {
         desk.show('all');
         return true;

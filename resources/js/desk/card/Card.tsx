@@ -2,6 +2,7 @@ import { useData } from '../data';
 import { useDesk } from '../store';
 import { OpenSheet } from '../sheets/OpenSheet';
 import { FindingsList } from './FindingsList';
+import { GoneCard } from './GoneCard';
 import { LineCard } from './LineCard';
 import { ManyCard } from './ManyCard';
 import { OpeningCard } from './OpeningCard';
@@ -17,6 +18,7 @@ export function Card() {
     const sheet = useDesk((s) => s.sheet);
     const one = chosen.length === 1 ? chosen[0]! : null;
     const opening = one ? data.openings.get(one) : undefined;
+    const gone = one && !opening ? data.wasThere(one) : undefined;
     const wall = one ? data.walls.get(one) : undefined;
     const line = one ? data.lines.get(one) : undefined;
     const storey = one ? data.storeys.get(one) : undefined;
@@ -38,6 +40,8 @@ export function Card() {
                 <LineCard key={line.id} line={line} />
             ) : storey ? (
                 <StoreyCard key={storey.id} storey={storey} />
+            ) : gone ? (
+                <GoneCard key={gone.id} opening={gone} />
             ) : chosen.length > 1 ? (
                 <ManyCard ids={chosen} />
             ) : (

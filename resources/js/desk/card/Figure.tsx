@@ -1,4 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
+import { backToDrawing } from '../../ui/commit';
+import { typedOut, typing } from './typing';
 
 type Props = {
     label: string;
@@ -21,13 +23,17 @@ export function Figure({ label, shown, disabled = false, onSend }: Props) {
         if (problem === null && document.activeElement !== input.current) setText(null);
     }, [shown, problem]);
 
-    async function send() {
-        if (text === null || text.trim() === shown.trim() || sending.current) return;
+    async function send(): Promise<boolean> {
+        if (text === null || text.trim() === shown.trim() || sending.current) return !sending.current;
         sending.current = true;
         const why = await onSend(text);
         sending.current = false;
         setProblem(why);
-        if (why === null) setText(null);
+        if (why === null) {
+            setText(null);
+            typedOut(label);
+        }
+        return why === null;
     }
 
     if (disabled) return <b className="tabular-nums">{shown}</b>;
@@ -44,16 +50,20 @@ export function Figure({ label, shown, disabled = false, onSend }: Props) {
                 onFocus={(e) => e.target.select()}
                 onChange={(e) => {
                     setText(e.target.value);
+                    typing(label, e.target.value);
                     setProblem(null);
                 }}
                 onBlur={() => {
+                    if (text === null || text.trim() === shown.trim()) typedOut(label);
                     if (!dropped.current) void send();
                     dropped.current = false;
                 }}
                 onKeyDown={(e) => {
-                    if (e.key === 'Enter') void send();
+                    // Enter gives the drawing back the keys; Tab goes on to the next field
+                    if (e.key === 'Enter') void send().then((done) => done && backToDrawing(input.current));
                     if (e.key === 'Escape') {
                         setText(null);
+                        typedOut(label);
                         setProblem(null);
                         dropped.current = true;
                         e.currentTarget.blur();

@@ -14,12 +14,14 @@ type Props = {
     onDraft: (layout: Layout | null) => void;
     onKept: (id: string) => void;
     error: string | null;
+    /** the field that the error is about */
+    wrong: string | null;
 };
 
 const tests = { is: 'is', 'is-not': 'is not', holds: 'has in it', above: 'is above', below: 'is below' } as const;
 
 /** How a schedule is laid out: columns with their order and names, groups, what is left out, what is made one. Kept under a name. */
-export function LayoutEditor({ report, id, draft, onDraft, onKept, error }: Props) {
+export function LayoutEditor({ report, id, draft, onDraft, onKept, error, wrong }: Props) {
     const data = useData();
     const layout = draft ?? report.layout;
     const own = data.project.layouts.find((l) => l.id === id);
@@ -42,7 +44,7 @@ export function LayoutEditor({ report, id, draft, onDraft, onKept, error }: Prop
                 merge: layout.merge,
                 groups: layout.groups,
                 sort: layout.sort,
-                filters: layout.filters,
+                filters: layout.filters.filter((f) => f.value.trim() !== ''),
                 totals: layout.totals,
             };
             const outcome = await data.edit(
@@ -173,11 +175,15 @@ export function LayoutEditor({ report, id, draft, onDraft, onKept, error }: Prop
                         <input
                             type="text"
                             aria-label="Value"
+                            aria-invalid={wrong === `filters.${i}`}
+                            placeholder="say a value"
                             value={f.value}
                             onChange={(e) =>
                                 change({ filters: layout.filters.map((x, j) => (i === j ? { ...x, value: e.target.value } : x)) })
                             }
-                            className="min-h-6 w-20 rounded-sm border-b border-tide bg-tide-wash px-1 font-semibold"
+                            className={`min-h-6 w-20 rounded-sm border-b px-1 font-semibold placeholder:font-normal placeholder:text-quiet ${
+                                wrong === `filters.${i}` ? 'border-buoy bg-buoy-wash text-buoy' : 'border-tide bg-tide-wash'
+                            }`}
                         />
                         <IconButton
                             label="Take this filter away"

@@ -1,6 +1,6 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
-import { api, type Layout } from '../../api/client';
+import { useMemo, useState } from 'react';
+import { api, Problem, type Layout, type Report } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { Menu } from '../../ui/Menu';
 import { useData } from '../data';
@@ -17,6 +17,14 @@ const ready = [
     { id: 'walls', name: 'Walls' },
 ];
 
+/** The field of the draft that is meant: filters without a value are not sent, so those behind them are counted otherwise. */
+function wrongOf(draft: Layout | null, field: string): string {
+    const sent = /^filters\.(\d+)$/.exec(field);
+    if (!sent || !draft) return field;
+    const kept = draft.filters.flatMap((f, i) => (f.value.trim() !== '' ? [i] : []));
+    return `filters.${kept[Number(sent[1])] ?? sent[1]}`;
+}
+
 /** Schedules under the drawing, in layouts of one's own, and the schedule others gave: a row and its place in the model find each other. */
 export function Schedules() {
     const data = useData();
@@ -29,12 +37,18 @@ export function Schedules() {
     };
     const kept = data.project.layouts;
     const shown = which === 'given' || [...ready, ...kept].some((l) => l.id === which) ? which : 'by-type';
+    // a filter whose value is not typed yet filters nothing so far
+    const whole = useMemo(() => draft && { ...draft, filters: draft.filters.filter((f) => f.value.trim() !== '') }, [draft]);
     const report = useQuery({
-        queryKey: ['project', data.id, 'schedule', shown, draft],
-        queryFn: () => (draft ? api.tryLayout(data.id, draft) : api.schedule(data.id, shown)),
+        queryKey: ['project', data.id, 'schedule', shown, whole],
+        queryFn: () => (whole ? api.tryLayout(data.id, whole) : api.schedule(data.id, shown)),
         enabled: shown !== 'given',
         placeholderData: keepPreviousData,
     });
+    // what cannot be done yet leaves the last good table where it is
+    const [good, setGood] = useState<{ of: string; report: Report } | null>(null);
+    if (report.data && !report.isPlaceholderData && good?.report !== report.data) setGood({ of: shown, report: report.data });
+    const table = report.data ?? (good?.of === shown ? good.report : undefined);
     return (
         <section aria-label="Schedules" className="flex h-full flex-col bg-sheet">
             <header className="flex items-center gap-1 border-b border-hairline px-3 py-1.5">
@@ -86,25 +100,26 @@ export function Schedules() {
                 <Given />
             ) : (
                 <div className="flex min-h-0 grow">
-                    {editing && report.data && (
+                    {editing && table && (
                         <LayoutEditor
                             key={shown}
-                            report={report.data}
+                            report={table}
                             id={shown}
                             draft={draft}
                             onDraft={setDraft}
                             onKept={go}
                             error={report.error?.message ?? null}
+                            wrong={report.error instanceof Problem && typeof report.error.details.field === 'string' ? wrongOf(draft, report.error.details.field) : null}
                         />
                     )}
                     <div className="flex min-w-0 grow flex-col">
                         {report.isError && !editing && <p className="p-4 text-buoy">{report.error.message}</p>}
-                        {!report.data && !report.isError && <p className="p-4 text-quiet">Taking off…</p>}
-                        {report.data && (
+                        {!table && !report.isError && <p className="p-4 text-quiet">Taking off…</p>}
+                        {table && (
                             <ReportTable
-                                report={report.data}
+                                report={table}
                                 onSort={(key) => {
-                                    const layout = draft ?? report.data.layout;
+                                    const layout = draft ?? table.layout;
                                     const now = layout.sort[0];
                                     setDraft({
                                         ...layout,

@@ -83,6 +83,7 @@ export function CopySheet({ ids }: Props) {
     const data = useData();
     const targets = useDesk((s) => s.targets);
     const [how, setHow] = useWord('copy.how', 'walls');
+    const [facing, setFacing] = useWord('copy.facing', 'across');
     const [point, setPoint] = useWord('copy.point', 'left');
     const [from, setFrom] = useWord('copy.from', 'left');
     const [value, setValue] = useWord('copy.value', '0');
@@ -97,7 +98,7 @@ export function CopySheet({ ids }: Props) {
     const walls = targets.filter((t) => data.walls.has(t));
     const args =
         how === 'opposite'
-            ? { ids, walls: 'opposite' }
+            ? { ids, walls: 'opposite', ...(facing === 'left' ? { fromLeft: true } : {}) }
             : how === 'walls'
               ? walls.length > 0
                   ? { ids, walls }
@@ -140,7 +141,18 @@ export function CopySheet({ ids }: Props) {
                     }
                     onChange={setHow}
                 />
-                {how === 'point' ? ': picked up at the ' : ', with the same sill and the same way of measuring.'}
+                {how === 'point' ? ': picked up at the ' : how === 'walls' ? ', with the same sill and the same way of measuring.' : ', with the same sill, '}
+                {how === 'opposite' && (
+                    <>
+                        <Pick
+                            label="How it lies there"
+                            value={facing}
+                            options={{ across: 'facing where it comes from', left: 'as it is from the left' } as Record<string, string>}
+                            onChange={setFacing}
+                        />
+                        .
+                    </>
+                )}
                 {how === 'point' && (
                     <>
                         <Pick

@@ -1,0 +1,152 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\WebDriverKeys as Keys;
+use Tests\Browser\Support\Chrome;
+use Tests\Browser\Support\Desk;
+
+/** Nothing that is typed is lost, and what the keys do is plain: fields, sheets, ghosts. */
+final class TypedTest extends BrowserCase
+{
+    public function test_after_placing_the_next_figure_counts_from_what_was_placed(): void
+    {
+        $this->takeFromRack('W-09');
+        // between the last window of the row and the corner
+        $this->desk->hover('elevation', 3470, 4200 + 1600);
+        $this->desk->waitFor('[data-ghost=new]');
+        $before = count($this->lefts());
+        $this->desk->keys('60', Keys::ENTER);
+        $this->desk->waitUntil(fn (): bool => count($this->lefts()) === $before + 1, 'the first to stand');
+        // the window that it is counted from ends at 2930
+        self::assertContains(2990.0, $this->lefts());
+        $this->desk->keys('0');
+        usleep(400_000);
+        $this->desk->keys(Keys::ENTER);
+        usleep(600_000);
+        // beside it there is no room for another: it is refused, and not put over it
+        self::assertCount($before + 1, $this->lefts());
+        self::assertStringContainsString('stands there already', $this->desk->text());
+        $this->desk->keys(Keys::ESCAPE, Keys::ESCAPE);
+    }
+
+    public function test_a_door_stays_on_the_floor_while_it_is_moved_along(): void
+    {
+        $this->desk->holding(Keys::CONTROL, fn () => $this->desk->keys('k'));
+        $this->desk->waitFor('[role=dialog] input');
+        $this->desk->css('[role=dialog] input')->sendKeys('Place D-01');
+        usleep(300_000);
+        $this->desk->keys(Keys::ENTER);
+        $this->desk->waitForText('D-01 in hand');
+        $this->desk->hover('elevation', 16500, 1900);
+        $this->desk->waitFor('[data-ghost=new]');
+        self::assertStringContainsString('Alt lifts it off the floor', $this->desk->text());
+        $this->desk->waitForText('on the floor of Quay');
+        $this->desk->keys(Keys::ESCAPE);
+    }
+
+    public function test_enter_in_a_field_gives_the_drawing_back_its_keys(): void
+    {
+        $this->chooseFirstOfCharts();
+        $this->desk->type('Width', '1190');
+        $this->desk->waitUntil(fn (): bool => $this->desk->value('Width') === '1 190', 'the width to be taken');
+        $this->desk->waitUntil(fn (): bool => $this->desk->driver->switchTo()->activeElement()->getTagName() !== 'input', 'the field to be left');
+        $this->desk->keys('r');
+        $this->desk->waitFor('[data-sheet="opening.repeat"]');
+        $this->desk->keys(Keys::ESCAPE);
+        // refused, one stays in it
+        $this->chooseFirstOfCharts();
+        $this->desk->type('Width', 'wide');
+        $this->desk->waitFor('input[aria-label="Width"][aria-invalid=true]');
+        self::assertSame('Width', $this->desk->driver->switchTo()->activeElement()->getAttribute('aria-label'));
+        $this->desk->keys(Keys::ESCAPE);
+    }
+
+    public function test_enter_does_what_a_sheet_says_after_a_wall_was_clicked_for_it(): void
+    {
+        $this->chooseFirstOfCharts();
+        $this->desk->css('[data-pane=elevation]')->click();
+        $this->chooseFirstOfCharts();
+        $this->desk->driver->executeScript('document.querySelector("[data-pane=elevation]").focus()');
+        $this->desk->keys('c');
+        $this->desk->waitFor('[data-sheet="opening.copy"]');
+        $this->desk->click('elevation', $this->offset('East') + 4000, 4200 + 300);
+        $this->desk->waitUntil(fn (): bool => $this->desk->count('[data-preview]') > 0, 'it to be shown');
+        $this->desk->keys(Keys::ENTER);
+        // it was done, or is said to have no room: either way Enter was heard
+        $this->desk->waitUntil(fn (): bool => $this->desk->count('[data-sheet="opening.copy"]') === 0 || str_contains($this->desk->text(), 'would not fit') || str_contains($this->desk->text(), 'It would meet'), 'Enter to be heard');
+        $this->desk->keys(Keys::ESCAPE);
+    }
+
+    public function test_a_filter_without_its_value_keeps_the_last_good_table(): void
+    {
+        $this->desk->button('Schedules')->click();
+        $this->desk->waitFor('section[aria-label=Schedules] table');
+        $this->desk->button('Lay out')->click();
+        $this->desk->button('+ Only some rows')->click();
+        $this->pick('Field', 'Width', '[aria-label=Layout] ');
+        usleep(600_000);
+        self::assertSame(1, $this->desk->count('section[aria-label=Schedules] table'), 'the table stays');
+        $value = $this->desk->css('[aria-label=Layout] [aria-label=Value]');
+        $value->sendKeys('broad');
+        $this->desk->waitFor('[aria-label=Layout] [aria-label=Value][aria-invalid=true]');
+        self::assertSame(1, $this->desk->count('section[aria-label=Schedules] table'));
+        self::assertSame('broad', $this->desk->css('[aria-label=Layout] [aria-label=Value]')->getAttribute('value'));
+        $this->desk->css('[aria-label="Close the schedules"]')->click();
+    }
+
+    public function test_what_someone_else_removes_while_one_types_stays_and_can_be_placed_again(): void
+    {
+        $this->chooseFirstOfCharts();
+        $field = $this->desk->field('Width');
+        $field->click();
+        $field->sendKeys('1150');
+        $id = (string) $this->desk->driver->executeAsyncScript(<<<'JS'
+            const done = arguments[0];
+            const at = `/api/projects/${location.pathname.split('/').pop()}`;
+            (async () => {
+                const p = await (await fetch(at)).json();
+                const e = await (await fetch(`${at}/elevations/${p.frontages[0].id}`)).json();
+                done(e.openings.filter((o) => o.storey === p.storeys[1].id).sort((a, b) => a.left - b.left)[0].id);
+            })();
+            JS);
+        $other = new Desk(Chrome::open(), (string) getenv('ISLEWARD_ADDRESS'));
+        try {
+            $other->signIn('mate@skerrow.example');
+            $other->openProject('Skerrow Pilot House');
+            $other->driver->executeAsyncScript(<<<'JS'
+                const [id, done] = arguments;
+                const at = `/api/projects/${location.pathname.split('/').pop()}`;
+                const token = decodeURIComponent(/XSRF-TOKEN=([^;]*)/.exec(document.cookie)[1]);
+                (async () => {
+                    const { number } = await (await fetch(at)).json();
+                    await fetch(`${at}/edits`, { method: 'POST', headers: { 'Content-Type': 'application/json', Accept: 'application/json', 'X-XSRF-TOKEN': token }, body: JSON.stringify({ edit: 'opening.remove', args: { ids: [id] }, base: number }) });
+                    done();
+                })();
+                JS, [$id]);
+        } finally {
+            $other->driver->quit();
+        }
+        $this->desk->waitFor(sprintf('[data-gone="%s"]', $id));
+        $this->desk->waitForText('Ebba Stroom removed this at');
+        self::assertStringContainsString('You were typing 1150 for its width', $this->desk->text());
+        $this->desk->button('Place it again, width 1150')->click();
+        $this->desk->waitUntil(fn (): bool => $this->desk->count('[data-gone]') === 0 && $this->desk->count('input[aria-label="Width"]') === 1 && $this->desk->value('Width') === '1 150', 'it to stand again, as wide as was typed');
+    }
+
+    /** @return list<float> of the openings of the first frontage, from the server */
+    private function lefts(): array
+    {
+        return array_map(floatval(...), (array) $this->desk->driver->executeAsyncScript(<<<'JS'
+            const done = arguments[0];
+            const at = `/api/projects/${location.pathname.split('/').pop()}`;
+            (async () => {
+                const p = await (await fetch(at)).json();
+                const e = await (await fetch(`${at}/elevations/${p.frontages[0].id}`, { cache: 'no-store' })).json();
+                done(e.openings.map((o) => o.left));
+            })();
+            JS));
+    }
+}
