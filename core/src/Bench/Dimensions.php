@@ -23,6 +23,9 @@ final class Dimensions
     /** @var array<string, int> rows taken on each side */
     private array $rows = ['below' => 0, 'above' => 0, 'left' => 0, 'right' => 0];
 
+    /** @var array<string, array<int, list<array{float, float}>>> from and to of the parts, by side and row */
+    private array $chains = [];
+
     private function __construct(private readonly SolvedUnit $unit)
     {
     }
@@ -118,6 +121,7 @@ final class Dimensions
         $columns = $d->axis === Axis::Columns;
         foreach ($d->parts as $i => $part) {
             $path = $d->path.($d->path === '' ? '' : '.').$i;
+            $this->chains[$side][$row][] = [$part['start'], $part['end']];
             $this->dimensions[] = ['side' => $side, 'row' => $row, 'axis' => $columns ? 'x' : 'y', 'from' => $part['start'], 'to' => $part['end'], 'value' => $part['size'], 'kind' => 'part', 'typed' => $part['fixed'],
                 'step' => 'part', 'args' => ['path' => $path], 'field' => 'size', 'label' => sprintf('Part %d %s', $i + 1, $columns ? 'from the left' : 'from below'),
                 'path' => $d->path, 'at' => $columns ? $d->box[1] : $d->box[0]];
@@ -136,6 +140,7 @@ final class Dimensions
                 [[$x0, $y0], [$x1, $y1]] = [$line[$i], $line[$i + 1]];
                 $args = ['side' => $side, 'index' => $i];
                 $name = sprintf('stretch %d of the %s', $i + 1, $side);
+                $this->chains[$at][$this->rows[$at]][] = [$x0, $x1];
                 $this->dimensions[] = ['side' => $at, 'row' => $this->rows[$at], 'axis' => 'x', 'from' => $x0, 'to' => $x1, 'value' => $x1 - $x0, 'kind' => 'part', 'typed' => $stretch->length !== null,
                     'step' => 'stretch', 'args' => $args, 'field' => 'length', 'label' => 'Length of '.$name];
                 if (abs($y1 - $y0) > 0.01) {
@@ -158,6 +163,7 @@ final class Dimensions
         }
         if ($outline->kind === OutlineKind::Arch) {
             $rise = $outline->archRise($w);
+            $this->chains['right'][$this->rows['right']][] = [$h - $rise, $h];
             $this->dimensions[] = ['side' => 'right', 'row' => $this->rows['right'], 'axis' => 'y', 'from' => $h - $rise, 'to' => $h, 'value' => $rise, 'kind' => 'part', 'typed' => $outline->rise !== null,
                 'step' => 'outline', 'args' => ['outline' => ['kind' => 'arch', 'form' => $outline->form?->value]], 'field' => 'outline.rise', 'label' => 'Rise of the arch'];
             $this->rows['right']++;
@@ -174,13 +180,7 @@ final class Dimensions
     /** Gives what lies between the parts of a chain, before its first and after its last, a figure of its own. */
     private function close(): void
     {
-        $chains = [];
-        foreach ($this->dimensions as $d) {
-            if ($d['kind'] === 'part' && $d['side'] !== 'slope') {
-                $chains[$d['side']][$d['row']][] = [$d['from'], $d['to']];
-            }
-        }
-        foreach ($chains as $side => $rows) {
+        foreach ($this->chains as $side => $rows) {
             $upright = $side === 'left' || $side === 'right';
             foreach ($rows as $row => $parts) {
                 sort($parts);
