@@ -80,7 +80,7 @@ final class Dimensions
         }
         foreach (['above' => Axis::Columns, 'right' => Axis::Rows] as $side => $axis) {
             $inner = array_values(array_filter($unit->divisions, static fn (SolvedDivision $d): bool => $d->axis === $axis && ! isset($shown[$d->path])));
-            array_unshift($sides[$side], ...self::packed($inner));
+            $sides[$side] = [...self::packed($inner), ...($sides[$side] ?? [])];
         }
 
         return $sides;
@@ -94,7 +94,7 @@ final class Dimensions
      */
     private static function packed(array $divisions): array
     {
-        $extent = static fn (SolvedDivision $d): array => [min(array_column($d->parts, 'start')), max(array_column($d->parts, 'end'))];
+        $extent = static fn (SolvedDivision $d): array => [min([INF, ...array_column($d->parts, 'start')]), max([-INF, ...array_column($d->parts, 'end')])];
         $rows = [];
         foreach ($divisions as $d) {
             [$from, $to] = $extent($d);
@@ -113,7 +113,7 @@ final class Dimensions
             $rows[] = [$d];
         }
 
-        return $rows;
+        return array_values($rows);
     }
 
     private function chain(SolvedDivision $d, string $side, int $row): void
