@@ -53,10 +53,11 @@ final class EditingTest extends ProjectCase
         $this->place(1450);
         $before = $this->rows();
         $number = $this->number();
-        $this->edit('opening.place', $this->placing('1450+1115'), query: '?try=1')->assertOk()
-            ->assertJsonPath('placed.0.left', 2565)
-            ->assertJsonPath('findings.0.rule', 'opening.overlap')
-            ->assertJsonPath('findings.0.figure', 85);
+        $this->edit('opening.place', $this->placing('1450+8950'), query: '?try=1')->assertOk()
+            ->assertJsonPath('placed.0.left', 10400)
+            ->assertJsonPath('findings.0.rule', 'opening.near_corner')
+            ->assertJsonPath('findings.0.figure', 100);
+        $this->assertProblem($this->edit('opening.place', $this->placing('1450+1115'), query: '?try=1'), 422, 'opening.taken');
         $this->assertProblem($this->edit('opening.place', $this->placing(13200), query: '?try=1'), 422, 'opening.off_wall');
         self::assertSame([$before, $number], [$this->rows(), $this->number()]);
     }

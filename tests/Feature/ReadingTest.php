@@ -33,7 +33,7 @@ final class ReadingTest extends ProjectCase
 
     public function test_an_elevation_holds_what_the_desk_needs(): void
     {
-        $id = $this->place(65);
+        $id = $this->place(365); // 65 from the inner face of the wall that returns
         $frontage = $this->getJson("/api/projects/{$this->project->id}")->json('frontages.0');
         self::assertSame(['South', 180], [$frontage['name'], $frontage['bearing']]);
         $this->getJson("/api/projects/{$this->project->id}/elevations/{$frontage['id']}")->assertOk()
@@ -41,6 +41,8 @@ final class ReadingTest extends ProjectCase
             ->assertJsonPath('openings.0.headLevel', 2350.0)
             ->assertJsonPath('findings.0.rule', 'opening.near_corner')
             ->assertJsonPath('findings.0.remedy.label', 'Move 85 to the right')
+            ->assertJsonPath("areas.{$this->wall()}.cutOut", 1200.0 * 1450.0)
+            ->assertJsonPath("meets.{$this->wall()}", [])
             ->assertJsonPath("catches.{$this->wall()}.upright.1.name", 'middle of the wall');
     }
 

@@ -6,6 +6,7 @@ namespace Isleward\Core\Edit;
 
 use Isleward\Core\Design\Along;
 use Isleward\Core\Design\Design;
+use Isleward\Core\Design\Face;
 use Isleward\Core\Design\Wall;
 use Isleward\Core\Fields;
 use Isleward\Core\Wall\Bodies;
@@ -42,13 +43,27 @@ final readonly class OutlineTurn implements Edit
                 'fromX' => $wall->to->x, 'fromY' => $wall->to->y, 'toX' => $wall->from->x, 'toY' => $wall->from->y,
                 'rise' => -$wall->rise + 0.0,
             ])));
+        }
+        // what is measured along the inner face gets the figure that leaves it where it is: that face lies on the other side now
+        $then = $design->after(new Change('', $operations));
+        foreach ($walls as $wall) {
+            $length = $wall->face()->length();
             foreach ($design->openingsOf($wall->id) as $opening) {
-                $operations[] = Operation::alter($opening, $opening->with(['position' => $opening->position->turned($wall->face()->length())->toArray()]));
+                $rule = $opening->position->turned($length);
+                if ($rule->along->face === Face::Inner) {
+                    $rule = $then->places->positionAt($rule, $then->wall($wall->id), $opening->width, $length - $design->places->of($opening)->right);
+                }
+                $operations[] = Operation::alter($opening, $opening->with(['position' => $rule->toArray()]));
             }
         }
         foreach ($design->lines as $line) {
             if ($line->rule instanceof Along && $design->wall($line->wall)->outline === $this->id) {
-                $operations[] = Operation::alter($line, $line->with(['rule' => $line->rule->turned($design->wall($line->wall)->face()->length())->toArray()]));
+                $length = $design->wall($line->wall)->face()->length();
+                $rule = $line->rule->turned($length);
+                if ($rule->face === Face::Inner) {
+                    $rule = $then->places->alongAt($rule, $then->wall($line->wall), $length - $design->places->line($line));
+                }
+                $operations[] = Operation::alter($line, $line->with(['rule' => $rule->toArray()]));
             }
         }
         $change = new Change(sprintf('Turned %s round', $outline->name), $operations, [$this->id]);

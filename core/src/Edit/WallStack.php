@@ -39,7 +39,8 @@ final readonly class WallStack implements Edit
 
     public function scope(): Scope
     {
-        return Scope::ofWalls(...$this->walls);
+        // where another wall stands already its openings count, and which wall that is only the design knows
+        return Scope::everything();
     }
 
     public function apply(Design $design, Ids $ids): Change

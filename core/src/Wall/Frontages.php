@@ -53,14 +53,25 @@ final class Frontages
      */
     private static function join(Design $design, array $groups, Body $body): array
     {
+        $joined = [];
         foreach ($groups as $i => $group) {
             foreach ($group as $other) {
                 if ($design->isInner($other->wall) === $design->isInner($body->wall) && self::continues($other, $body)) {
-                    $groups[$i][] = $body;
-
-                    return $groups;
+                    $joined[] = $i;
+                    break;
                 }
             }
+        }
+        if ($joined !== []) {
+            // it may be the one that bridges several
+            $first = array_shift($joined);
+            foreach ($joined as $i) {
+                array_push($groups[$first], ...$groups[$i]);
+                unset($groups[$i]);
+            }
+            $groups[$first][] = $body;
+
+            return array_values($groups);
         }
         $groups[] = [$body];
 
