@@ -60,7 +60,7 @@ $desk->keys(Keys::ESCAPE, Keys::ESCAPE);
 $desk->click('elevation', 1730 + 600, 4200 + 1600);
 $focus();
 $desk->keys('g');
-$desk->waitFor('[data-found="29"]');
+$desk->waitFor('[data-found="28"]');
 $shoot('gather');
 $desk->keys(Keys::ESCAPE);
 // setting out
