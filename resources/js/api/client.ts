@@ -91,62 +91,107 @@ async function afterSigningIn<T>(ask: () => Promise<T>): Promise<T> {
 
 const at = (project: string) => ({ params: { path: { project } } });
 
-const edits = (project: string, query: { try?: 1; job?: 1 }, body: { edit: string; args: Args; base: number; key?: string }) => client.POST('/projects/{project}/edits', { params: { path: { project }, query }, body });
+const edits = (project: string, query: { try?: 1; job?: 1 }, body: { edit: string; args: Args; base: number; key?: string }) =>
+    client.POST('/projects/{project}/edits', { params: { path: { project }, query }, body });
 
 export const api = {
     whoAmI: () => once(() => client.GET('/session')),
     signIn: (email: string, password: string) => once(() => client.POST('/session', { body: { email, password } })),
     signOut: () => answer(() => client.DELETE('/session')),
     projects: () => answer(() => client.GET('/projects')),
-    createProject: (body: paths['/projects']['post']['requestBody']['content']['application/json']) => answer(() => client.POST('/projects', { body })),
+    createProject: (body: paths['/projects']['post']['requestBody']['content']['application/json']) =>
+        answer(() => client.POST('/projects', { body })),
     removeProject: (project: string) => answer(() => client.DELETE('/projects/{project}', at(project))),
     project: (project: string) => answer(() => client.GET('/projects/{project}', at(project))),
     elevation: (project: string, frontage: string) =>
         answer(() => client.GET('/projects/{project}/elevations/{frontage}', { params: { path: { project, frontage } } })),
-    plan: (project: string, storey: string) => answer(() => client.GET('/projects/{project}/plans/{storey}', { params: { path: { project, storey } } })),
-    section: (project: string, query: paths['/projects/{project}/sections']['get']['parameters']['query']) => answer(() => client.GET('/projects/{project}/sections', { params: { path: { project }, query } })),
-    edit: (project: string, edit: string, args: Args, base: number, key: string) => answer(() => edits(project, {}, { edit, args, base, key })) as Promise<Outcome>,
-    tryEdit: (project: string, edit: string, args: Args, base: number) => answer(() => edits(project, { try: 1 }, { edit, args, base })) as Promise<Outcome>,
-    beginEdit: (project: string, edit: string, args: Args, base: number, key: string) => answer(() => edits(project, { job: 1 }, { edit, args, base, key })) as Promise<Task>,
-    task: (project: string, task: string) => answer(() => client.GET('/projects/{project}/tasks/{task}', { params: { path: { project, task } } })),
-    stopTask: (project: string, task: string) => answer(() => client.DELETE('/projects/{project}/tasks/{task}', { params: { path: { project, task } } })),
-    gather: (project: string, query: paths['/projects/{project}/gather']['get']['parameters']['query']) => answer(() => client.GET('/projects/{project}/gather', { params: { path: { project }, query } })),
+    plan: (project: string, storey: string) =>
+        answer(() => client.GET('/projects/{project}/plans/{storey}', { params: { path: { project, storey } } })),
+    section: (project: string, query: paths['/projects/{project}/sections']['get']['parameters']['query']) =>
+        answer(() => client.GET('/projects/{project}/sections', { params: { path: { project }, query } })),
+    edit: (project: string, edit: string, args: Args, base: number, key: string) =>
+        answer(() => edits(project, {}, { edit, args, base, key })) as Promise<Outcome>,
+    tryEdit: (project: string, edit: string, args: Args, base: number) =>
+        answer(() => edits(project, { try: 1 }, { edit, args, base })) as Promise<Outcome>,
+    beginEdit: (project: string, edit: string, args: Args, base: number, key: string) =>
+        answer(() => edits(project, { job: 1 }, { edit, args, base, key })) as Promise<Task>,
+    task: (project: string, task: string) =>
+        answer(() => client.GET('/projects/{project}/tasks/{task}', { params: { path: { project, task } } })),
+    stopTask: (project: string, task: string) =>
+        answer(() => client.DELETE('/projects/{project}/tasks/{task}', { params: { path: { project, task } } })),
+    gather: (project: string, query: paths['/projects/{project}/gather']['get']['parameters']['query']) =>
+        answer(() => client.GET('/projects/{project}/gather', { params: { path: { project }, query } })),
     undo: (project: string, key: string) => answer(() => client.POST('/projects/{project}/undo', { ...at(project), body: { key } })),
     redo: (project: string, key: string) => answer(() => client.POST('/projects/{project}/redo', { ...at(project), body: { key } })),
-    schedule: (project: string, layout: string) => answer(() => client.GET('/projects/{project}/schedules/{layout}', { params: { path: { project, layout } } })),
+    schedule: (project: string, layout: string) =>
+        answer(() => client.GET('/projects/{project}/schedules/{layout}', { params: { path: { project, layout } } })),
     tryLayout: (project: string, body: Layout) => answer(() => client.POST('/projects/{project}/schedules', { ...at(project), body })),
-    exportTried: (project: string, format: 'csv' | 'xlsx' | 'pdf', body: Layout) => answer(() => client.POST('/projects/{project}/exports/schedule.{format}', { params: { path: { project, format } }, body, parseAs: 'blob' })) as unknown as Promise<Blob>,
-    readSchedule: (project: string, body: paths['/projects/{project}/readings']['post']['requestBody']['content']['application/json']) => answer(() => client.POST('/projects/{project}/readings', { ...at(project), body })),
-    held: (project: string, given: string) => answer(() => client.GET('/projects/{project}/givens/{given}/held', { params: { path: { project, given } } })),
+    exportTried: (project: string, format: 'csv' | 'xlsx' | 'pdf', body: Layout) =>
+        answer(() =>
+            client.POST('/projects/{project}/exports/schedule.{format}', { params: { path: { project, format } }, body, parseAs: 'blob' }),
+        ) as unknown as Promise<Blob>,
+    readSchedule: (project: string, body: paths['/projects/{project}/readings']['post']['requestBody']['content']['application/json']) =>
+        answer(() => client.POST('/projects/{project}/readings', { ...at(project), body })),
+    held: (project: string, given: string) =>
+        answer(() => client.GET('/projects/{project}/givens/{given}/held', { params: { path: { project, given } } })),
     revisions: (project: string) => answer(() => client.GET('/projects/{project}/revisions', at(project))),
-    keepRevision: (project: string, note: string, key: string) => answer(() => client.POST('/projects/{project}/revisions', { ...at(project), body: { note, key } })),
-    difference: (project: string, letter: string, to?: string) => answer(() => client.GET('/projects/{project}/revisions/{letter}/difference', { params: { path: { project, letter }, query: to ? { to } : {} } })),
-    restoreRevision: (project: string, letter: string, base: number, key: string) => answer(() => client.POST('/projects/{project}/revisions/{letter}/restore', { params: { path: { project, letter } }, body: { base, key } })),
-    changes: (project: string, about?: string) => answer(() => client.GET('/projects/{project}/changes', { params: { path: { project }, query: about ? { about } : {} } })),
-    unitType: (project: string, type: string) => answer(() => client.GET('/projects/{project}/types/{type}', { params: { path: { project, type } } })),
-    typeDrawings: (project: string, ids: string[]) => answer(() => client.GET('/projects/{project}/type-drawings', { params: { path: { project }, query: { ids: ids.join() } } })) as Promise<Record<string, Shape[]>>,
-    unitSheet: (project: string, type: string, paper: Paper) => answer(() => client.GET('/projects/{project}/types/{type}/sheet', { params: { path: { project, type }, query: { paper } } })),
-    makeSheets: (project: string, body: paths['/projects/{project}/sheets']['post']['requestBody']['content']['application/json']) => answer(() => client.POST('/projects/{project}/sheets', { ...at(project), body })),
-    drawSheet: (project: string, body: paths['/projects/{project}/sheet-plans']['post']['requestBody']['content']['application/json']) => answer(() => client.POST('/projects/{project}/sheet-plans', { ...at(project), body })),
-    file: (project: string, file: string) => answer(() => client.GET('/projects/{project}/files/{file}', { params: { path: { project, file } } })),
+    keepRevision: (project: string, note: string, key: string) =>
+        answer(() => client.POST('/projects/{project}/revisions', { ...at(project), body: { note, key } })),
+    difference: (project: string, letter: string, to?: string) =>
+        answer(() =>
+            client.GET('/projects/{project}/revisions/{letter}/difference', {
+                params: { path: { project, letter }, query: to ? { to } : {} },
+            }),
+        ),
+    restoreRevision: (project: string, letter: string, base: number, key: string) =>
+        answer(() =>
+            client.POST('/projects/{project}/revisions/{letter}/restore', { params: { path: { project, letter } }, body: { base, key } }),
+        ),
+    changes: (project: string, about?: string) =>
+        answer(() => client.GET('/projects/{project}/changes', { params: { path: { project }, query: about ? { about } : {} } })),
+    unitType: (project: string, type: string) =>
+        answer(() => client.GET('/projects/{project}/types/{type}', { params: { path: { project, type } } })),
+    typeDrawings: (project: string, ids: string[]) =>
+        answer(() =>
+            client.GET('/projects/{project}/type-drawings', { params: { path: { project }, query: { ids: ids.join() } } }),
+        ) as Promise<Record<string, Shape[]>>,
+    unitSheet: (project: string, type: string, paper: Paper) =>
+        answer(() => client.GET('/projects/{project}/types/{type}/sheet', { params: { path: { project, type }, query: { paper } } })),
+    makeSheets: (project: string, body: paths['/projects/{project}/sheets']['post']['requestBody']['content']['application/json']) =>
+        answer(() => client.POST('/projects/{project}/sheets', { ...at(project), body })),
+    drawSheet: (project: string, body: paths['/projects/{project}/sheet-plans']['post']['requestBody']['content']['application/json']) =>
+        answer(() => client.POST('/projects/{project}/sheet-plans', { ...at(project), body })),
+    file: (project: string, file: string) =>
+        answer(() => client.GET('/projects/{project}/files/{file}', { params: { path: { project, file } } })),
     /** Whether a picture's file is there, without fetching it. */
-    fileIsThere: async (project: string, file: string) => (await fetch(`/api/projects/${project}/files/${file}`, { method: 'HEAD', cache: 'no-store' })).status !== 404,
-    marks: (project: string, storey: string) => answer(() => client.GET('/projects/{project}/marks/{storey}', { params: { path: { project, storey } } })),
+    fileIsThere: async (project: string, file: string) =>
+        (await fetch(`/api/projects/${project}/files/${file}`, { method: 'HEAD', cache: 'no-store' })).status !== 404,
+    marks: (project: string, storey: string) =>
+        answer(() => client.GET('/projects/{project}/marks/{storey}', { params: { path: { project, storey } } })),
     people: (project: string) => answer(() => client.GET('/projects/{project}/people', at(project))),
-    invite: (project: string, email: string, role: 'editor' | 'viewer') => answer(() => client.POST('/projects/{project}/invitations', { ...at(project), body: { email, role } })),
-    withdraw: (project: string, invitation: string) => answer(() => client.DELETE('/projects/{project}/invitations/{invitation}', { params: { path: { project, invitation } } })),
-    setRole: (project: string, user: number, role: 'owner' | 'editor' | 'viewer') => answer(() => client.PATCH('/projects/{project}/people/{user}', { params: { path: { project, user } }, body: { role } })),
-    removePerson: (project: string, user: number) => answer(() => client.DELETE('/projects/{project}/people/{user}', { params: { path: { project, user } } })),
+    invite: (project: string, email: string, role: 'editor' | 'viewer') =>
+        answer(() => client.POST('/projects/{project}/invitations', { ...at(project), body: { email, role } })),
+    withdraw: (project: string, invitation: string) =>
+        answer(() => client.DELETE('/projects/{project}/invitations/{invitation}', { params: { path: { project, invitation } } })),
+    setRole: (project: string, user: number, role: 'owner' | 'editor' | 'viewer') =>
+        answer(() => client.PATCH('/projects/{project}/people/{user}', { params: { path: { project, user } }, body: { role } })),
+    removePerson: (project: string, user: number) =>
+        answer(() => client.DELETE('/projects/{project}/people/{user}', { params: { path: { project, user } } })),
     makeLink: (project: string, name: string) => answer(() => client.POST('/projects/{project}/links', { ...at(project), body: { name } })),
-    endLink: (project: string, link: string) => answer(() => client.DELETE('/projects/{project}/links/{link}', { params: { path: { project, link } } })),
-    presence: (project: string, place: string) => answer(() => client.POST('/projects/{project}/presence', { ...at(project), body: { place } })),
+    endLink: (project: string, link: string) =>
+        answer(() => client.DELETE('/projects/{project}/links/{link}', { params: { path: { project, link } } })),
+    presence: (project: string, place: string) =>
+        answer(() => client.POST('/projects/{project}/presence', { ...at(project), body: { place } })),
     outbox: () => answer(() => client.GET('/outbox')),
     invitation: (token: string) => answer(() => client.GET('/invitations/{token}', { params: { path: { token } } })),
-    join: (token: string, body: { name?: string; password?: string }) => answer(() => client.POST('/invitations/{token}', { params: { path: { token } }, body })),
+    join: (token: string, body: { name?: string; password?: string }) =>
+        answer(() => client.POST('/invitations/{token}', { params: { path: { token } }, body })),
     link: (token: string) => answer(() => client.GET('/links/{token}', { params: { path: { token } } })),
     openLink: (token: string) => answer(() => client.POST('/links/{token}', { params: { path: { token } } })),
-    bench: (project: string, body: paths['/projects/{project}/bench']['post']['requestBody']['content']['application/json']) => answer(() => client.POST('/projects/{project}/bench', { ...at(project), body })),
-    exportTypes: (project: string) => answer(() => client.GET('/projects/{project}/exports/types.json', { params: { path: { project } } })) as Promise<TypesDocument>,
+    bench: (project: string, body: paths['/projects/{project}/bench']['post']['requestBody']['content']['application/json']) =>
+        answer(() => client.POST('/projects/{project}/bench', { ...at(project), body })),
+    exportTypes: (project: string) =>
+        answer(() => client.GET('/projects/{project}/exports/types.json', { params: { path: { project } } })) as Promise<TypesDocument>,
     readLength: (text: string, units: Units) => answer(() => client.GET('/lengths', { params: { query: { text, units } } })),
 };
 
@@ -159,7 +204,11 @@ async function upload<T>(address: string, file: File): Promise<T> {
             response = await fetch(`${address}${address.includes('?') ? '&' : '?'}name=${encodeURIComponent(file.name)}`, {
                 method: 'POST',
                 body: file,
-                headers: { 'Content-Type': 'application/octet-stream', Accept: 'application/json', ...(token ? { 'X-XSRF-TOKEN': decodeURIComponent(token) } : {}) },
+                headers: {
+                    'Content-Type': 'application/octet-stream',
+                    Accept: 'application/json',
+                    ...(token ? { 'X-XSRF-TOKEN': decodeURIComponent(token) } : {}),
+                },
             });
         } catch {
             throw Problem.away();
@@ -171,8 +220,10 @@ async function upload<T>(address: string, file: File): Promise<T> {
     return untilAnswered(() => afterSigningIn(send));
 }
 
-export const uploadTracing = (project: string, file: File, page = 1) => upload<ReadTracing>(`/api/projects/${project}/uploads/tracing?page=${page}`, file);
-export const uploadPicture = (project: string, file: File) => upload<ReadTracing>(`/api/projects/${project}/uploads/tracing?picture=1`, file);
+export const uploadTracing = (project: string, file: File, page = 1) =>
+    upload<ReadTracing>(`/api/projects/${project}/uploads/tracing?page=${page}`, file);
+export const uploadPicture = (project: string, file: File) =>
+    upload<ReadTracing>(`/api/projects/${project}/uploads/tracing?picture=1`, file);
 export const uploadSchedule = (project: string, file: File) => upload<Reading>(`/api/projects/${project}/uploads/schedule`, file);
 
 /** Unit types as they are exported. */
@@ -180,8 +231,12 @@ export type TypesDocument = { types: { mark: string; name: string; width: number
 
 /** A unit that is being made, as GLB. */
 export const benchSolid = (project: string, draft: Args, ajar: number | null) =>
-    answer(() => client.POST('/projects/{project}/bench/solid', { ...at(project), body: { draft, ajar }, parseAs: 'arrayBuffer' })) as unknown as Promise<ArrayBuffer>;
+    answer(() =>
+        client.POST('/projects/{project}/bench/solid', { ...at(project), body: { draft, ajar }, parseAs: 'arrayBuffer' }),
+    ) as unknown as Promise<ArrayBuffer>;
 
 /** A frontage's solid parts; the browser's cache asks whether they changed. */
 export const fetchScene = (project: string, frontage: string) =>
-    answer(() => client.GET('/projects/{project}/scenes/{frontage}', { params: { path: { project, frontage } }, parseAs: 'arrayBuffer' })) as unknown as Promise<ArrayBuffer>;
+    answer(() =>
+        client.GET('/projects/{project}/scenes/{frontage}', { params: { path: { project, frontage } }, parseAs: 'arrayBuffer' }),
+    ) as unknown as Promise<ArrayBuffer>;

@@ -67,7 +67,9 @@ export function DimensionField({ dimension: d, line }: { dimension: BenchDimensi
                 value={text ?? shown}
                 data-field={fieldOf(d)}
                 className={`absolute h-6 -translate-x-1/2 -translate-y-1/2 rounded-sm border text-center text-[11.5px] tabular-nums outline-offset-0 focus:z-20 ${
-                    wrong ? 'z-20 border-buoy bg-buoy-wash text-buoy' : `border-transparent bg-sheet hover:border-tide ${d.kind === 'overall' ? 'font-bold text-ink' : d.typed ? 'font-semibold text-tide' : 'text-quiet italic'}`
+                    wrong
+                        ? 'z-20 border-buoy bg-buoy-wash text-buoy'
+                        : `border-transparent bg-sheet hover:border-tide ${d.kind === 'overall' ? 'font-bold text-ink' : d.typed ? 'font-semibold text-tide' : 'text-quiet italic'}`
                 }`}
                 style={{ left: line.label[0] + aside, top: line.label[1], width }}
                 onFocus={(e) => e.target.select()}
@@ -91,7 +93,11 @@ export function DimensionField({ dimension: d, line }: { dimension: BenchDimensi
                 }}
             />
             {wrong && (
-                <p role="alert" className="absolute z-30 w-64 -translate-x-1/2 border-l-3 border-buoy bg-buoy-wash px-2 py-1 text-xs leading-snug text-buoy shadow" style={{ left: Math.max(135, line.label[0]), top: line.label[1] + 13 }}>
+                <p
+                    role="alert"
+                    className="absolute z-30 w-64 -translate-x-1/2 border-l-3 border-buoy bg-buoy-wash px-2 py-1 text-xs leading-snug text-buoy shadow"
+                    style={{ left: Math.max(135, line.label[0]), top: line.label[1] + 13 }}
+                >
                     {wrong}
                 </p>
             )}

@@ -25,7 +25,10 @@ export function keep(project: string, what: Omit<Kept, 'key'>): Kept {
 }
 
 export function answered(project: string, key: string): void {
-    set(project, now(project).filter((k) => k.key !== key));
+    set(
+        project,
+        now(project).filter((k) => k.key !== key),
+    );
 }
 
 /** What this window had asked for before it was loaded again. */

@@ -20,7 +20,10 @@ export function SignInAgain() {
             void api.whoAmI().then(
                 (now) => {
                     if (now.user?.email === user.email) goOn();
-                    else if (now.user) setProblem(`${now.user.name} is signed in in another window. What waits here is ${user.name}’s: sign in as ${user.name}.`);
+                    else if (now.user)
+                        setProblem(
+                            `${now.user.name} is signed in in another window. What waits here is ${user.name}’s: sign in as ${user.name}.`,
+                        );
                 },
                 () => undefined,
             );
@@ -58,7 +61,16 @@ export function SignInAgain() {
                         <p className="mb-3">
                             {user.name} <span className="text-quiet">· {user.email}</span>
                         </p>
-                        <TextField label="Password" type="password" autoComplete="current-password" required autoFocus value={password} onChange={setPassword} error={problem} />
+                        <TextField
+                            label="Password"
+                            type="password"
+                            autoComplete="current-password"
+                            required
+                            autoFocus
+                            value={password}
+                            onChange={setPassword}
+                            error={problem}
+                        />
                         <div className="mt-4 flex items-center justify-between">
                             <a href="/" className="text-tide underline">
                                 Sign in as someone else

@@ -6,7 +6,12 @@ export function Reach() {
     const { lostAt, waitsFor } = useReach();
     const count = useKept((s) => s.all.length);
     if (lostAt === null && waitsFor === null) return null;
-    const kept = count === 0 ? 'What is on the screen stays.' : count === 1 ? 'One change is kept and sent when it is back.' : `${count} changes are kept and sent in order when it is back.`;
+    const kept =
+        count === 0
+            ? 'What is on the screen stays.'
+            : count === 1
+              ? 'One change is kept and sent when it is back.'
+              : `${count} changes are kept and sent in order when it is back.`;
     return (
         // over the page, so that no drawing jumps when it comes and goes
         <p

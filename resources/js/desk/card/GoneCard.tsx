@@ -15,12 +15,29 @@ export function GoneCard({ opening }: { opening: FoundOpening }) {
     // as it was when it went: nothing else is typed into it
     const [typed] = useState(useTyping.getState());
     const [problem, setProblem] = useState<string | null>(null);
-    const about = useQuery({ queryKey: ['changes', data.id, 'about', opening.id], queryFn: () => api.changes(data.id, opening.id), staleTime: Infinity });
+    const about = useQuery({
+        queryKey: ['changes', data.id, 'about', opening.id],
+        queryFn: () => api.changes(data.id, opening.id),
+        staleTime: Infinity,
+    });
     const removed = about.data?.changes[0];
     const field = typed ? figures[typed.label] : undefined;
     const again = async () => {
         const { wall, storey, type, width, height, position, sill, facesOut, mirrored, setback, shape } = opening;
-        const args = { wall, storey, type, width, height, position, sill, facesOut, mirrored, setback, ...(shape ? { shape } : {}), ...(field && typed ? { [field]: typed.text } : {}) };
+        const args = {
+            wall,
+            storey,
+            type,
+            width,
+            height,
+            position,
+            sill,
+            facesOut,
+            mirrored,
+            setback,
+            ...(shape ? { shape } : {}),
+            ...(field && typed ? { [field]: typed.text } : {}),
+        };
         try {
             const outcome = await data.edit('opening.place', args as Args, { quiet: true });
             if (outcome) useDesk.getState().choose(outcome.chosen);

@@ -9,6 +9,7 @@ import { FindingMarks } from './FindingMarks';
 import { LinesOverlay, type DraggedLine } from './LinesOverlay';
 import { MeasureOverlay } from '../MeasureBar';
 import { DifferenceOverlay } from './DifferenceOverlay';
+import { MeetsOverlay } from './MeetsOverlay';
 import { KeptOverlay, PreviewOverlay } from './PreviewOverlay';
 
 type Props = { view: View; size: Size };
@@ -49,6 +50,7 @@ export function ElevationOverlay({ view, size, dragged }: Props & { dragged: Dra
             })}
             {openings.map((o) => (o.id === ghost?.moving ? null : <ChosenOpening key={o.id} opening={o} view={view} size={size} />))}
             <LinesOverlay view={view} size={size} dragged={dragged} />
+            <MeetsOverlay view={view} size={size} />
             <PreviewOverlay view={view} size={size} />
             <KeptOverlay view={view} size={size} />
             <DifferenceOverlay view={view} size={size} />

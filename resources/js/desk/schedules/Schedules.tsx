@@ -109,7 +109,11 @@ export function Schedules() {
                             onDraft={setDraft}
                             onKept={go}
                             error={report.error?.message ?? null}
-                            wrong={report.error instanceof Problem && typeof report.error.details.field === 'string' ? wrongOf(draft, report.error.details.field) : null}
+                            wrong={
+                                report.error instanceof Problem && typeof report.error.details.field === 'string'
+                                    ? wrongOf(draft, report.error.details.field)
+                                    : null
+                            }
                         />
                     )}
                     <div className="flex min-w-0 grow flex-col">
