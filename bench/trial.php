@@ -27,7 +27,11 @@ mt_srand(20261126);
 $began = microtime(true);
 $say = static fn (string $line) => fwrite(STDERR, sprintf("· %3d s  %s\n", (int) (microtime(true) - $began), $line));
 $artisan = static function (string $words, string $input = ''): array {
-    $process = proc_open([PHP_BINARY, dirname(__DIR__).'/artisan', ...explode(' ', $words)], [['pipe', 'r'], ['pipe', 'w'], STDERR], $pipes) ?: throw new RuntimeException('artisan does not start.');
+    $process = proc_open(
+        [PHP_BINARY, dirname(__DIR__).'/artisan', ...explode(' ', $words)],
+        [['pipe', 'r'], ['pipe', 'w'], STDERR],
+        $pipes,
+    ) ?: throw new RuntimeException('artisan does not start.');
     fwrite($pipes[0], $input);
     fclose($pipes[0]);
     $said = (string) stream_get_contents($pipes[1]);
@@ -42,7 +46,11 @@ $say('signing in '.count($all).' people');
 foreach ($all as $person) {
     $fleet->signIn($person);
 }
-$project = static fn (Person $p, string $id): array => ['id' => $id] + json_decode($fleet->now($p, 'GET', "/api/projects/$id")->content, true, flags: JSON_THROW_ON_ERROR);
+$project = static fn (Person $p, string $id): array => ['id' => $id] + json_decode(
+    $fleet->now($p, 'GET', "/api/projects/$id")->content,
+    true,
+    flags: JSON_THROW_ON_ERROR,
+);
 $own = [];
 foreach ($all as $person) {
     $own[$person->email] = $project($person, $made['people'][$person->email]);
@@ -81,7 +89,10 @@ $fleet->run(static function () use ($kills, &$killed, &$next, $home, $work, $mea
     $next = microtime(true) + mt_rand(600, 2500) / 1000;
 });
 $say('holding what was said against the log');
-$became = $artisan('isleward:trial --verify', json_encode(['acknowledged' => $work->acknowledged, 'denied' => $work->denied], JSON_THROW_ON_ERROR));
+$became = $artisan(
+    'isleward:trial --verify',
+    json_encode(['acknowledged' => $work->acknowledged, 'denied' => $work->denied], JSON_THROW_ON_ERROR),
+);
 
 $say('hostile files, one after the other, and the stranger before and beside each');
 $sender = $workers[0];
@@ -104,15 +115,24 @@ foreach (array_slice(HostileFiles::all(), 0, (int) $files) as $name => [$kind, $
 
 $say("$requests spoiled requests");
 $spoiler = $workers[count($workers) - 1];
-$id = (string) $fleet->now($spoiler, 'POST', '/api/projects', ['name' => 'Spoiled', 'units' => 'mm', 'storeys' => [['name' => 'Quay', 'height' => 4200], ['name' => 'Charts', 'height' => 3600]],
+$id = (string) $fleet->now($spoiler, 'POST', '/api/projects', ['name' => 'Spoiled', 'units' => 'mm', 'storeys' => [
+    ['name' => 'Quay', 'height' => 4200], ['name' => 'Charts', 'height' => 3600],
+],
     'rectangle' => ['width' => 12000, 'depth' => 8000, 'thickness' => 300]])->get('id');
 $me = array_column(json_decode($fleet->now($spoiler, 'GET', "/api/projects/$id/people")->content, true)['members'], 'id')[0];
 $furnished = new Furnished(static function (string $method, string $path, mixed $body, string $type) use ($fleet, $spoiler, $id): array {
     $answer = $fleet->now($spoiler, $method, rtrim("/api/projects/$id/$path", '/'), $body, $type);
 
-    return $answer->status < 300 ? (array) json_decode($answer->content, true) : throw new RuntimeException("$method $path: $answer->status $answer->content");
+    return $answer->status < 300 ? (array) json_decode(
+        $answer->content,
+        true,
+    ) : throw new RuntimeException("$method $path: $answer->status $answer->content");
 }, static fn (): object => (object) ['id' => $id, 'change_number' => json_decode($fleet->now($spoiler, 'GET', "/api/projects/$id")->content, true)['number']], $me);
-$right = array_filter($furnished->requests(), static fn (string $route): bool => ! in_array($route, ['DELETE api/session', 'DELETE api/projects/{project}'], true), ARRAY_FILTER_USE_KEY);
+$right = array_filter(
+    $furnished->requests(),
+    static fn (string $route): bool => ! in_array($route, ['DELETE api/session', 'DELETE api/projects/{project}'], true),
+    ARRAY_FILTER_USE_KEY,
+);
 foreach ($furnished->edits() as $name => $args) {
     $right[$name] = ['POST', "/api/projects/$id/edits", ['edit' => $name, 'args' => $args, 'base' => 0]];
 }
@@ -146,11 +166,27 @@ ksort($byStatus);
 $result = [
     'kills' => $killed, 'acknowledged' => count($work->acknowledged), 'lost' => count($became['lost']), 'doubled' => count($became['doubled']),
     'denied' => count($work->denied), 'falsely denied' => count($became['false']), 'half done' => count($became['half']), 'asked again' => $work->unsure, 'waited' => $work->busy,
-    '5xx of edits' => array_sum($work->failures), 'requests' => array_sum($byStatus), '5xx' => array_sum(array_filter($byStatus, static fn (int $s): bool => $s >= 500 || $s === 0, ARRAY_FILTER_USE_KEY)), 'no problem+json' => $plain,
-    'slowest file s' => round($slowest[1], 1), 'stranger idle p50 ms' => round($idle->percentile(0.5), 1), 'stranger idle p95 ms' => round($idle->percentile(0.95), 1),
-    'stranger beside edits and kills p50 ms' => round($meanwhile->percentile(0.5), 1), 'stranger beside edits and kills p95 ms' => round($meanwhile->percentile(0.95), 1),
-    'stranger before files p50 ms' => round($before->percentile(0.5), 1), 'stranger before files p95 ms' => round($before->percentile(0.95), 1),
-    'stranger beside files p50 ms' => round($beside->percentile(0.5), 1), 'stranger beside files p95 ms' => round($beside->percentile(0.95), 1),
+    '5xx of edits' => array_sum($work->failures), 'requests' => array_sum($byStatus), '5xx' => array_sum(array_filter(
+        $byStatus,
+        static fn (int $s): bool => $s >= 500 || $s === 0,
+        ARRAY_FILTER_USE_KEY,
+    )), 'no problem+json' => $plain,
+    'slowest file s' => round($slowest[1], 1), 'stranger idle p50 ms' => round($idle->percentile(0.5), 1), 'stranger idle p95 ms' => round(
+        $idle->percentile(0.95),
+        1,
+    ),
+    'stranger beside edits and kills p50 ms' => round($meanwhile->percentile(0.5), 1), 'stranger beside edits and kills p95 ms' => round(
+        $meanwhile->percentile(0.95),
+        1,
+    ),
+    'stranger before files p50 ms' => round($before->percentile(0.5), 1), 'stranger before files p95 ms' => round(
+        $before->percentile(0.95),
+        1,
+    ),
+    'stranger beside files p50 ms' => round($beside->percentile(0.5), 1), 'stranger beside files p95 ms' => round(
+        $beside->percentile(0.95),
+        1,
+    ),
     'stranger beside files p95 ratio' => round($beside->percentile(0.95) / max(0.1, $before->percentile(0.95)), 2),
 ];
 if ($asJson === '1') {
@@ -159,10 +195,17 @@ if ($asJson === '1') {
     foreach ($result as $name => $value) {
         printf("%-42s %s\n", $name, $value);
     }
-    printf("%-42s %s\n", 'answers', implode(', ', array_map(static fn (int $s, int $n): string => "$n × $s", array_keys($byStatus), $byStatus)));
+    printf(
+        "%-42s %s\n",
+        'answers',
+        implode(', ', array_map(static fn (int $s, int $n): string => "$n × $s", array_keys($byStatus), $byStatus)),
+    );
     printf("%-42s %s\n", 'slowest file', $slowest[0]);
 }
-$wrong = [...array_keys($work->failures), ...$became['lost'], ...$became['doubled'], ...$became['false'], ...$became['half'], ...array_keys($failures)];
+$wrong = [
+    ...array_keys($work->failures), ...$became['lost'], ...$became['doubled'], ...$became['false'], ...$became['half'],
+    ...array_keys($failures),
+];
 foreach (array_slice($wrong, 0, 30) as $what) {
     fwrite(STDERR, "✗ $what\n");
 }

@@ -26,7 +26,10 @@ use App\Running\Workers;
 require dirname(__DIR__).'/vendor/autoload.php';
 
 /** @var array<string, string|false> $given */
-$given = getopt('', ['home:', 'host:', 'port:', 'database:', 'parts:', 'demo:', 'restarts:', 'parent:', 'first-database-port:', 'flush:', 'anew', 'quiet']);
+$given = getopt(
+    '',
+    ['home:', 'host:', 'port:', 'database:', 'parts:', 'demo:', 'restarts:', 'parent:', 'first-database-port:', 'flush:', 'anew', 'quiet'],
+);
 $option = static fn (string $name, string $default): string => is_string($given[$name] ?? null) ? $given[$name] : $default;
 $root = dirname(__DIR__);
 chdir($root);
@@ -67,7 +70,11 @@ try {
         $supervisor->step('bringing the database to this version', $artisan('migrate', '--force'), "$home/migrate.log");
     }
     if (in_array('demo', $parts, true)) {
-        $supervisor->step('looking for a project, or making the demo', $artisan('isleward:demo', ...($option('demo', 'if-empty') === 'always' ? [] : ['--if-empty'])), "$home/demo.log");
+        $supervisor->step(
+            'looking for a project, or making the demo',
+            $artisan('isleward:demo', ...($option('demo', 'if-empty') === 'always' ? [] : ['--if-empty'])),
+            "$home/demo.log",
+        );
     }
     if (in_array('cache', $parts, true)) {
         $supervisor->step('reading the settings', $artisan('config:cache'), "$home/cache.log");

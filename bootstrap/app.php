@@ -34,5 +34,8 @@ return Application::configure(basePath: dirname(__DIR__))
         $exceptions->dontReportWhen(static fn (\Throwable $e): bool => Outage::of($e) === Outage::Database);
         $exceptions->dontReport([App\Tasks\TooMany::class, App\Files\Waiting::class, App\Editing\Cancelled::class]);
     })
-    ->withCommands([App\Console\DemoCommand::class, App\Console\ExportCommand::class, App\Console\OpenApiCommand::class, App\Console\BenchProjectCommand::class, App\Console\TrialCommand::class])
+    ->withCommands([
+        App\Console\DemoCommand::class, App\Console\ExportCommand::class, App\Console\OpenApiCommand::class,
+        App\Console\BenchProjectCommand::class, App\Console\TrialCommand::class,
+    ])
     ->create();

@@ -24,7 +24,10 @@ final class TrialCommand extends Command
 
     public function handle(NewProject $new, Assembly $assembly, Revisions $revisions): int
     {
-        $this->line(json_encode($this->option('verify') === true ? $this->verify($assembly, $revisions) : $this->make($new), JSON_THROW_ON_ERROR));
+        $this->line(json_encode(
+            $this->option('verify') === true ? $this->verify($assembly, $revisions) : $this->make($new),
+            JSON_THROW_ON_ERROR,
+        ));
 
         return self::SUCCESS;
     }
@@ -32,7 +35,9 @@ final class TrialCommand extends Command
     /** @return array{shared: string, people: array<string, string>} */
     private function make(NewProject $new): array
     {
-        $asked = static fn (string $name): Fields => new Fields(['name' => $name, 'units' => 'mm', 'rectangle' => ['width' => 60000, 'depth' => 20000, 'thickness' => 300],
+        $asked = static fn (string $name): Fields => new Fields(['name' => $name, 'units' => 'mm', 'rectangle' => [
+            'width' => 60000, 'depth' => 20000, 'thickness' => 300,
+        ],
             'storeys' => array_map(static fn (int $i): array => ['name' => "Storey $i", 'height' => 3600], range(1, 6))]);
         $people = [];
         $shared = null;
@@ -55,7 +60,10 @@ final class TrialCommand extends Command
     {
         /** @var array{acknowledged: array<string, array{string, string}>, denied: array<string, string>} $told */
         $told = json_decode((string) file_get_contents('php://stdin'), true, flags: JSON_THROW_ON_ERROR);
-        $counts = Change::query()->toBase()->whereNotNull('key')->selectRaw('`key`, count(*) as n')->groupBy('key')->pluck('n', 'key')->all();
+        $counts = Change::query()->toBase()->whereNotNull('key')->selectRaw('`key`, count(*) as n')->groupBy('key')->pluck(
+            'n',
+            'key',
+        )->all();
         $lost = $doubled = $false = $half = [];
         foreach ($told['acknowledged'] as $key => [, $summary]) {
             $n = (int) ($counts[$key] ?? 0);
@@ -77,6 +85,9 @@ final class TrialCommand extends Command
             }
         }
 
-        return ['lost' => $lost, 'doubled' => $doubled, 'false' => $false, 'half' => $half, 'changes' => array_sum(array_map(intval(...), $counts))];
+        return [
+            'lost' => $lost, 'doubled' => $doubled, 'false' => $false, 'half' => $half,
+            'changes' => array_sum(array_map(intval(...), $counts)),
+        ];
     }
 }

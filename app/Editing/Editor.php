@@ -62,8 +62,16 @@ final readonly class Editor
      * @throws Undone when something went wrong and nothing was done
      * @throws Unsure when something went wrong and it cannot be known yet whether it was done
      */
-    public function run(Project $project, User $user, string $name, array $args, int $base, ?Key $key = null, int $patience = 1, ?\Closure $progress = null): Outcome
-    {
+    public function run(
+        Project $project,
+        User $user,
+        string $name,
+        array $args,
+        int $base,
+        ?Key $key = null,
+        int $patience = 1,
+        ?\Closure $progress = null,
+    ): Outcome {
         return $this->holding($project, $user, $name, $key, $patience, function (Project $held) use ($user, $name, $args, $base, $key, $progress): Outcome {
             if ($base > $held->change_number) {
                 throw Conflict::fromTheFuture($base, $held->change_number);
@@ -111,13 +119,27 @@ final readonly class Editor
     /** @throws Refusal when there is nothing to undo, or it was changed since */
     public function undo(Project $project, User $user, ?Key $key = null): Outcome
     {
-        return $this->reverse($project, $user, 'undo', $key, fn (Project $held): ?Logged => $this->history->undoable($held, $user), 'There is nothing of yours to undo.');
+        return $this->reverse(
+            $project,
+            $user,
+            'undo',
+            $key,
+            fn (Project $held): ?Logged => $this->history->undoable($held, $user),
+            'There is nothing of yours to undo.',
+        );
     }
 
     /** @throws Refusal when there is nothing to redo, or it was changed since */
     public function redo(Project $project, User $user, ?Key $key = null): Outcome
     {
-        return $this->reverse($project, $user, 'redo', $key, fn (Project $held): ?Logged => $this->history->redoable($held, $user), 'There is nothing of yours to redo.');
+        return $this->reverse(
+            $project,
+            $user,
+            'redo',
+            $key,
+            fn (Project $held): ?Logged => $this->history->redoable($held, $user),
+            'There is nothing of yours to redo.',
+        );
     }
 
     /**
@@ -218,10 +240,20 @@ final readonly class Editor
             return null;
         }
         $change = $this->history->told($logged);
-        $walls = array_values(array_unique(array_filter(array_map(static fn (Operation $o): ?string => $o->after instanceof DesignOpening ? $o->after->wall : null, $change->operations))));
+        $walls = array_values(array_unique(array_filter(array_map(
+            static fn (Operation $o): ?string => $o->after instanceof DesignOpening ? $o->after->wall : null,
+            $change->operations,
+        ))));
         $design = $this->assembly->design($held, Scope::ofWalls(...$walls));
         $standing = array_filter($change->operations, static fn (Operation $o): bool => isset($design->openings[$o->id]));
-        $placed = self::placed($design, new Change('', array_map(static fn (Operation $o): Operation => Operation::add($design->openings[$o->id]), array_values($standing))), self::MOST_PLACED);
+        $placed = self::placed(
+            $design,
+            new Change(
+                '',
+                array_map(static fn (Operation $o): Operation => Operation::add($design->openings[$o->id]), array_values($standing)),
+            ),
+            self::MOST_PLACED,
+        );
 
         return $this->outcome($held, $user, $change, $placed, $this->dependants($held, $change, Referring::refsOf($design)));
     }

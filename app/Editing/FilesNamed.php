@@ -42,7 +42,15 @@ final readonly class FilesNamed
                 throw Refusal::because('file.unknown', 'That file is not here: read it in again.', details: ['field' => 'file']);
             }
             if (! in_array($found, $wanted, true)) {
-                throw Refusal::because('file.kind', sprintf('That file holds %s; %s is wanted here.', $found->words(), implode(' or ', array_map(static fn (Content $c): string => $c->words(), $wanted))), details: ['field' => 'file']);
+                throw Refusal::because(
+                    'file.kind',
+                    sprintf(
+                        'That file holds %s; %s is wanted here.',
+                        $found->words(),
+                        implode(' or ', array_map(static fn (Content $c): string => $c->words(), $wanted)),
+                    ),
+                    details: ['field' => 'file'],
+                );
             }
         }
     }

@@ -15,8 +15,15 @@ use Isleward\Core\Fields;
 /** A project's log of changes, and what each person can undo and redo in it. */
 final class History
 {
-    public function append(Project $project, User $user, string $edit, string $kind, Change $change, ?int $reverses = null, ?Key $key = null): int
-    {
+    public function append(
+        Project $project,
+        User $user,
+        string $edit,
+        string $kind,
+        Change $change,
+        ?int $reverses = null,
+        ?Key $key = null,
+    ): int {
         $number = $project->change_number + 1;
         Logged::query()->toBase()->insert([
             'project_id' => $project->id,
@@ -29,7 +36,10 @@ final class History
             'operations' => json_encode(array_map(static fn ($o): array => $o->toArray(), $change->operations), JSON_THROW_ON_ERROR),
             'touched' => json_encode($change->touched(), JSON_THROW_ON_ERROR),
             'key' => $key?->text,
-            'told' => $key === null ? null : json_encode(['chosen' => $change->chosen, 'wanted' => $change->wanted, 'notes' => $change->notes], JSON_THROW_ON_ERROR),
+            'told' => $key === null ? null : json_encode(
+                ['chosen' => $change->chosen, 'wanted' => $change->wanted, 'notes' => $change->notes],
+                JSON_THROW_ON_ERROR,
+            ),
             'created_at' => now(),
         ]);
         if ($reverses !== null) {
@@ -52,7 +62,10 @@ final class History
     {
         $told = new Fields($logged->told ?? []);
 
-        return new Change($logged->summary, array_map(static fn (array $o): Operation => Operation::from(new Fields($o)), $logged->operations),
+        return new Change($logged->summary, array_map(
+            static fn (array $o): Operation => Operation::from(new Fields($o)),
+            $logged->operations,
+        ),
             $told->has('chosen') ? $told->strings('chosen') : [], notes: $told->has('notes') ? $told->strings('notes') : [], wanted: $told->has('wanted') ? $told->int('wanted') : 0);
     }
 

@@ -26,7 +26,11 @@ final readonly class Key
             return null;
         }
         if (preg_match('/^([A-Za-z0-9]{8,24})\.\d{1,9}$/D', $text, $m) !== 1) {
-            throw Refusal::because('edit.key', 'The key of an edit is 8 to 24 letters and digits for the window, a point and a number.', details: ['field' => 'key']);
+            throw Refusal::because(
+                'edit.key',
+                'The key of an edit is 8 to 24 letters and digits for the window, a point and a number.',
+                details: ['field' => 'key'],
+            );
         }
 
         return new self($text, $m[1]);

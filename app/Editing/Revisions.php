@@ -30,7 +30,10 @@ final readonly class Revisions
     {
         return DB::transaction(function () use ($project, $user, $note, $key): Revision {
             $held = $this->holding->take($project, $user, 'revision', 1);
-            $kept = $key === null ? null : Revision::query()->where('project_id', $held->id)->where('user_id', $user->id)->where('key', $key->text)->first();
+            $kept = $key === null ? null : Revision::query()->where(
+                'project_id',
+                $held->id,
+            )->where('user_id', $user->id)->where('key', $key->text)->first();
             if ($kept !== null) {
                 return $kept;
             }
@@ -40,7 +43,10 @@ final readonly class Revisions
                 throw Refusal::because('revision.same', sprintf('Nothing has changed since revision %s: it is this state already.', $latest->letter));
             }
 
-            return Revision::query()->create(['project_id' => $held->id, 'letter' => Folded::letter($count), 'number' => $held->change_number, 'note' => $note, 'user_id' => $user->id, 'created_at' => now(), 'key' => $key?->text]);
+            return Revision::query()->create([
+                'project_id' => $held->id, 'letter' => Folded::letter($count), 'number' => $held->change_number,
+                'note' => $note, 'user_id' => $user->id, 'created_at' => now(), 'key' => $key?->text,
+            ]);
         }, 3);
     }
 

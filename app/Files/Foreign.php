@@ -66,11 +66,19 @@ final class Foreign
     private function made(Process $process, string $folder): Read
     {
         $answer = json_decode($process->getOutput(), true);
-        if (is_array($answer) && is_string($answer['kept'] ?? null) && in_array($answer['kept'], ['json', 'png', 'jpg'], true) && is_array($answer['told'] ?? null)) {
+        if (is_array($answer) && is_string($answer['kept'] ?? null) && in_array(
+            $answer['kept'],
+            ['json', 'png', 'jpg'],
+            true,
+        ) && is_array($answer['told'] ?? null)) {
             return new Read((string) file_get_contents("$folder/out"), $answer['kept'], $answer['told']);
         }
         if (is_array($answer) && is_string($answer['code'] ?? null) && is_string($answer['sentence'] ?? null)) {
-            throw Refusal::because($answer['code'], $answer['sentence'], details: is_array($answer['details'] ?? null) ? $answer['details'] : []);
+            throw Refusal::because(
+                $answer['code'],
+                $answer['sentence'],
+                details: is_array($answer['details'] ?? null) ? $answer['details'] : [],
+            );
         }
         $status = $process->getExitCode();
         $said = $process->getErrorOutput();
@@ -78,7 +86,11 @@ final class Foreign
             // killed when the time of the clock was over, or that of the processor
             in_array($status, [124, 137, 128 + SIGXCPU], true) => self::tooSlow(),
             $status === 3 || $status === 128 + SIGXFSZ => StorageFull::at(sys_get_temp_dir()),
-            preg_match('/memory|bad_alloc/i', $said) === 1 || in_array($status, [128 + SIGSEGV, 128 + SIGABRT], true) => Refusal::because('file.too_heavy', sprintf(
+            preg_match('/memory|bad_alloc/i', $said) === 1 || in_array(
+                $status,
+                [128 + SIGSEGV, 128 + SIGABRT],
+                true,
+            ) => Refusal::because('file.too_heavy', sprintf(
                 'Reading this file takes more than %d MB of memory, so it was stopped. Take out of it what is not needed, or read in a part of it.', intdiv(self::MEMORY, 1024 * 1024))),
             default => Refusal::because('file.unreadable', 'This file cannot be read: it is damaged, or of another kind than it says.'),
         };

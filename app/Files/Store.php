@@ -26,7 +26,10 @@ final class Store
         $beside = $path.'.'.bin2hex(random_bytes(6)).'.part';
         try {
             $disk = self::disk();
-            if ($disk->put($beside, $content) === false || $disk->size($beside) !== strlen($content) || $disk->move($beside, $path) === false) {
+            if ($disk->put(
+                $beside,
+                $content,
+            ) === false || $disk->size($beside) !== strlen($content) || $disk->move($beside, $path) === false) {
                 throw StorageFull::at(storage_path('app'));
             }
         } catch (StorageFull $full) {

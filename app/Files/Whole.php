@@ -16,7 +16,10 @@ final class Whole
         }
         $beside = $path.'.'.bin2hex(random_bytes(6)).'.part';
         try {
-            if (@file_put_contents($beside, $content) !== strlen($content) || @filesize($beside) !== strlen($content) || ! @rename($beside, $path)) {
+            if (@file_put_contents(
+                $beside,
+                $content,
+            ) !== strlen($content) || @filesize($beside) !== strlen($content) || ! @rename($beside, $path)) {
                 throw StorageFull::at($folder);
             }
         } finally {

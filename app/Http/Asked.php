@@ -53,7 +53,11 @@ final class Asked
     {
         $base = $body->int('base');
         if ($base < 0 || $base > 4_000_000_000) {
-            throw Refusal::because('field.invalid', '“base” is the number of the latest change that was seen.', details: ['field' => 'base']);
+            throw Refusal::because(
+                'field.invalid',
+                '“base” is the number of the latest change that was seen.',
+                details: ['field' => 'base'],
+            );
         }
 
         return $base;

@@ -26,7 +26,10 @@ enum Outage
                 continue;
             }
             $code = (int) ($cause->errorInfo[1] ?? (is_numeric($cause->getCode()) ? $cause->getCode() : 0));
-            if (in_array($code, self::GONE, true) || preg_match('/server has gone away|Connection refused|Lost connection|No such file or directory|Broken pipe|Connection reset|Connection was killed/i', $cause->getMessage()) === 1) {
+            if (in_array($code, self::GONE, true) || preg_match(
+                '/server has gone away|Connection refused|Lost connection|No such file or directory|Broken pipe|Connection reset|Connection was killed/i',
+                $cause->getMessage(),
+            ) === 1) {
                 return self::Database;
             }
             if (in_array($code, self::FULL, true)) {

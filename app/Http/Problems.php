@@ -53,7 +53,11 @@ final class Problems
     /** For a page instead of the API: only what a person should see while part of us does not answer. */
     public static function page(\Throwable $e): ?Response
     {
-        return Outage::of($e) === null ? null : new Response((string) file_get_contents(resource_path('views/unavailable.html')), 503, ['Retry-After' => '2', 'Cache-Control' => 'no-store']);
+        return Outage::of($e) === null ? null : new Response(
+            (string) file_get_contents(resource_path('views/unavailable.html')),
+            503,
+            ['Retry-After' => '2', 'Cache-Control' => 'no-store'],
+        );
     }
 
     /** Whether a request is answered with a problem: all of the API's are. */
@@ -92,13 +96,25 @@ final class Problems
     {
         $outage = Outage::of($e);
         if ($outage === Outage::Database) {
-            return self::later(503, 'server.unavailable', 'The database does not answer just now and is being started again. What you typed is kept; it is tried again by itself.');
+            return self::later(
+                503,
+                'server.unavailable',
+                'The database does not answer just now and is being started again. What you typed is kept; it is tried again by itself.',
+            );
         }
         if ($outage === Outage::Room) {
-            return self::problem(507, 'storage.full', 'The server has no room left to write, so this could not be kept. Ask whoever runs Isleward.');
+            return self::problem(
+                507,
+                'storage.full',
+                'The server has no room left to write, so this could not be kept. Ask whoever runs Isleward.',
+            );
         }
         if ($e instanceof QueryException && in_array($e->errorInfo[1] ?? 0, [1205, 1213], true)) {
-            return self::later(503, 'server.busy', 'Others are writing the same just now. What you typed is kept; it is tried again by itself.');
+            return self::later(
+                503,
+                'server.busy',
+                'Others are writing the same just now. What you typed is kept; it is tried again by itself.',
+            );
         }
         $sentence = request()->isMethod('GET') ? 'Something went wrong on our side. Try again; if it stays so, tell whoever runs Isleward.'
             : 'Something went wrong on our side. Look whether it was done before you do it again.';

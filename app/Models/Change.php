@@ -42,6 +42,9 @@ class Change extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['operations' => 'array', 'touched' => 'array', 'told' => 'array', 'number' => 'integer', 'user_id' => 'integer', 'reverses' => 'integer', 'reversed_by' => 'integer'];
+        return [
+            'operations' => 'array', 'touched' => 'array', 'told' => 'array', 'number' => 'integer',
+            'user_id' => 'integer', 'reverses' => 'integer', 'reversed_by' => 'integer',
+        ];
     }
 }

@@ -64,6 +64,9 @@ class Task extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['args' => 'array', 'outcome' => 'array', 'base' => 'integer', 'done' => 'integer', 'total' => 'integer', 'user_id' => 'integer', 'started' => 'integer'];
+        return [
+            'args' => 'array', 'outcome' => 'array', 'base' => 'integer', 'done' => 'integer', 'total' => 'integer',
+            'user_id' => 'integer', 'started' => 'integer',
+        ];
     }
 }

@@ -27,7 +27,11 @@ final class People
     {
         $email = Email::of($email);
         if (filter_var($email, FILTER_VALIDATE_EMAIL) === false || mb_strlen($email) > Email::LONGEST) {
-            throw Refusal::because('invitation.address', sprintf('“%s” is no email address.', mb_substr($email, 0, 60)), details: ['field' => 'email']);
+            throw Refusal::because(
+                'invitation.address',
+                sprintf('“%s” is no email address.', mb_substr($email, 0, 60)),
+                details: ['field' => 'email'],
+            );
         }
         if ($role === Role::Owner) {
             throw Refusal::because('invitation.role', 'One is invited to edit or to look; whoever is in can be made an owner then.');
@@ -109,7 +113,10 @@ final class People
                 throw Refusal::because('people.last_owner', 'A project has one owner at the least: make someone else an owner first.');
             }
             if (User::query()->findOrFail($user)->guest) {
-                throw Refusal::because('people.guest', $role === null ? 'Whoever comes by a link goes when the link is ended.' : 'A link is read-only. Invite whoever should edit.');
+                throw Refusal::because(
+                    'people.guest',
+                    $role === null ? 'Whoever comes by a link goes when the link is ended.' : 'A link is read-only. Invite whoever should edit.',
+                );
             }
             $role === null ? $this->memberships($project)->where('user_id', $user)->delete() : $this->memberships($project)->where('user_id', $user)->update(['role' => $role->value]);
             if ($role === null) {

@@ -30,7 +30,10 @@ final readonly class Database
     /** @return list<string>|null the command that makes an empty one, when there is none yet */
     public function making(): ?array
     {
-        return is_dir($this->home.'/data/mysql') ? null : ['mariadb-install-db', '--no-defaults', ...$this->account(), "--datadir=$this->home/data", '--auth-root-authentication-method=normal', '--skip-test-db'];
+        return is_dir($this->home.'/data/mysql') ? null : [
+            'mariadb-install-db', '--no-defaults', ...$this->account(), "--datadir=$this->home/data",
+            '--auth-root-authentication-method=normal', '--skip-test-db',
+        ];
     }
 
     public function service(): Service
@@ -60,7 +63,10 @@ final readonly class Database
     /** @return array<string, string> */
     public function environment(string $name): array
     {
-        return ['DB_HOST' => '127.0.0.1', 'DB_PORT' => (string) $this->port, 'DB_USERNAME' => 'isleward', 'DB_PASSWORD' => 'isleward', 'DB_DATABASE' => $name];
+        return [
+            'DB_HOST' => '127.0.0.1', 'DB_PORT' => (string) $this->port, 'DB_USERNAME' => 'isleward',
+            'DB_PASSWORD' => 'isleward', 'DB_DATABASE' => $name,
+        ];
     }
 
     /** @return list<string> */
@@ -75,7 +81,11 @@ final readonly class Database
      */
     private function tell(array $arguments, string $client): array
     {
-        $process = proc_open([$client, '--no-defaults', '-uroot', '-S', "$this->home/m.sock", '--connect-timeout=5', ...$arguments], [['file', '/dev/null', 'r'], ['pipe', 'w'], ['pipe', 'w']], $pipes);
+        $process = proc_open(
+            [$client, '--no-defaults', '-uroot', '-S', "$this->home/m.sock", '--connect-timeout=5', ...$arguments],
+            [['file', '/dev/null', 'r'], ['pipe', 'w'], ['pipe', 'w']],
+            $pipes,
+        );
         if ($process === false) {
             throw new Failure("$client is missing.");
         }

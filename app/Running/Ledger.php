@@ -21,7 +21,10 @@ final readonly class Ledger
 
     public function add(Service $service): void
     {
-        $entry = ['pid' => $service->pid(), 'started' => self::started($service->pid()), 'name' => $service->name, 'stop' => $service->stop, 'tier' => $service->tier, 'grace' => $service->grace];
+        $entry = [
+            'pid' => $service->pid(), 'started' => self::started($service->pid()), 'name' => $service->name,
+            'stop' => $service->stop, 'tier' => $service->tier, 'grace' => $service->grace,
+        ];
         $file = "$this->folder/$service->key.json";
         if (@file_put_contents("$file.new", json_encode($entry, JSON_THROW_ON_ERROR)) === false || ! rename("$file.new", $file)) {
             throw new Failure("$file cannot be written.");

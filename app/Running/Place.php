@@ -52,13 +52,19 @@ final readonly class Place
      */
     public function asServing(array $command): array
     {
-        return self::weAreRoot() && $this->user !== 'root' ? ['setpriv', '--reuid='.$this->user, '--regid='.$this->group(), '--init-groups', ...$command] : $command;
+        return self::weAreRoot() && $this->user !== 'root' ? [
+            'setpriv', '--reuid='.$this->user, '--regid='.$this->group(), '--init-groups', ...$command,
+        ] : $command;
     }
 
     /** Whether an account can go into a folder. */
     public function reaches(string $user, string $folder): bool
     {
-        $process = proc_open(['setpriv', "--reuid=$user", '--clear-groups', 'test', '-x', $folder], [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['file', '/dev/null', 'w']], $pipes);
+        $process = proc_open(
+            ['setpriv', "--reuid=$user", '--clear-groups', 'test', '-x', $folder],
+            [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['file', '/dev/null', 'w']],
+            $pipes,
+        );
 
         return $process !== false && proc_close($process) === 0;
     }
@@ -66,7 +72,10 @@ final readonly class Place
     /** @return list<string> PHP as long work wants it */
     public static function php(): array
     {
-        return [PHP_BINARY, '-d', 'opcache.enable_cli=1', '-d', 'opcache.jit=tracing', '-d', 'opcache.jit_buffer_size=128M', '-d', 'memory_limit=2G'];
+        return [
+            PHP_BINARY, '-d', 'opcache.enable_cli=1', '-d', 'opcache.jit=tracing', '-d', 'opcache.jit_buffer_size=128M',
+            '-d', 'memory_limit=2G',
+        ];
     }
 
     /** The first port from $first on that nothing listens on. */
@@ -93,7 +102,11 @@ final readonly class Place
     /** @param  list<string>  $folders */
     private function give(array $folders, string $user): void
     {
-        $process = proc_open(['chown', '-R', "$user:".$this->group(), ...$folders], [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['file', '/dev/null', 'w']], $pipes);
+        $process = proc_open(
+            ['chown', '-R', "$user:".$this->group(), ...$folders],
+            [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['file', '/dev/null', 'w']],
+            $pipes,
+        );
         if ($process === false || proc_close($process) !== 0) {
             throw new Failure(sprintf('%s could not be given to %s, who serves them.', implode(', ', $folders), $user));
         }

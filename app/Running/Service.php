@@ -43,7 +43,13 @@ final class Service
     public function start(): int
     {
         $out = ['file', $this->log.'.out', 'a'];
-        $process = proc_open(['setsid', ...$this->command], [['file', '/dev/null', 'r'], $out, $out], $pipes, null, $this->environment + getenv());
+        $process = proc_open(
+            ['setsid', ...$this->command],
+            [['file', '/dev/null', 'r'], $out, $out],
+            $pipes,
+            null,
+            $this->environment + getenv(),
+        );
         if ($process === false) {
             throw new Failure(sprintf('%s could not be started: %s is missing.', ucfirst($this->name), $this->command[0]));
         }
@@ -96,7 +102,13 @@ final class Service
         $said = [];
         foreach ([$this->log, $this->log.'.out'] as $file) {
             $content = is_file($file) ? (string) @file_get_contents($file, offset: max(0, (int) filesize($file) - 4000)) : '';
-            array_push($said, ...array_slice(array_values(array_filter(explode("\n", $content), static fn (string $l): bool => trim($l) !== '')), -$lines));
+            array_push(
+                $said,
+                ...array_slice(
+                    array_values(array_filter(explode("\n", $content), static fn (string $l): bool => trim($l) !== '')),
+                    -$lines,
+                ),
+            );
         }
 
         return implode("\n", array_map(static fn (string $l): string => '    '.mb_substr($l, 0, 240), array_slice($said, -$lines)));

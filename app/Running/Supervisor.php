@@ -58,12 +58,19 @@ final class Supervisor
     /** Takes the place for itself and ends what an earlier start left there. */
     public function takePlace(): void
     {
-        $this->lock = @fopen("$this->home/lock", 'ce+') ?: throw new Failure("$this->home/lock cannot be written: Isleward needs to write below $this->home.");
+        $this->lock = @fopen(
+            "$this->home/lock",
+            'ce+',
+        ) ?: throw new Failure("$this->home/lock cannot be written: Isleward needs to write below $this->home.");
         for ($waited = 0; ! flock($this->lock, LOCK_EX | LOCK_NB); $waited++) {
             $holder = json_decode((string) file_get_contents("$this->home/lock"), true);
             $pid = is_array($holder) && is_int($holder['pid'] ?? null) ? $holder['pid'] : 0;
             if ($pid > 0 && Ledger::started($pid) !== '' && ! is_file("$this->home/stopping")) {
-                throw new Failure(sprintf('Isleward runs from this folder already, on %s (process %d). Stop that first, or work there.', is_string($holder['address'] ?? null) ? $holder['address'] : 'another address', $pid));
+                throw new Failure(sprintf(
+                    'Isleward runs from this folder already, on %s (process %d). Stop that first, or work there.',
+                    is_string($holder['address'] ?? null) ? $holder['address'] : 'another address',
+                    $pid,
+                ));
             }
             if ($waited === 0) {
                 $this->say('an earlier Isleward is just ending here: waiting for it');
@@ -78,7 +85,11 @@ final class Supervisor
         $this->hold('…');
         $left = $this->ledger->running();
         if ($left !== []) {
-            $this->say(sprintf('an earlier Isleward left %s running: ending %s', implode(' and ', array_column($left, 'name')), count($left) === 1 ? 'it' : 'them'));
+            $this->say(sprintf(
+                'an earlier Isleward left %s running: ending %s',
+                implode(' and ', array_column($left, 'name')),
+                count($left) === 1 ? 'it' : 'them',
+            ));
             $this->ledger->endAll();
         }
         $this->guard();
@@ -92,7 +103,11 @@ final class Supervisor
 
     public function seconds(float $seconds): string
     {
-        return $seconds < 90 ? sprintf('%d s', (int) ceil($seconds)) : sprintf('%d min %d s', intdiv((int) $seconds, 60), (int) $seconds % 60);
+        return $seconds < 90 ? sprintf('%d s', (int) ceil($seconds)) : sprintf(
+            '%d min %d s',
+            intdiv((int) $seconds, 60),
+            (int) $seconds % 60,
+        );
     }
 
     /** Writes down who holds the place and where it serves, for whoever starts a second time. */
@@ -116,10 +131,22 @@ final class Supervisor
         while (! $service->isReady()) {
             $this->requireGoingOn();
             if (! $service->runs()) {
-                throw new Failure(sprintf("%s did not start: %s. Its log is %s:\n%s", ucfirst($service->name), $service->ending(), $service->log, $service->lastWords()));
+                throw new Failure(sprintf(
+                    "%s did not start: %s. Its log is %s:\n%s",
+                    ucfirst($service->name),
+                    $service->ending(),
+                    $service->log,
+                    $service->lastWords(),
+                ));
             }
             if (microtime(true) > $until) {
-                throw new Failure(sprintf("%s did not answer within %d s. Its log is %s:\n%s", ucfirst($service->name), (int) $patience, $service->log, $service->lastWords()));
+                throw new Failure(sprintf(
+                    "%s did not answer within %d s. Its log is %s:\n%s",
+                    ucfirst($service->name),
+                    (int) $patience,
+                    $service->log,
+                    $service->lastWords(),
+                ));
             }
             usleep(50_000);
         }
@@ -158,7 +185,18 @@ final class Supervisor
         proc_close($process);
         $this->requireGoingOn();
         if ($status['exitcode'] !== 0) {
-            throw new Failure(sprintf("%s failed. Its log is %s:\n%s", ucfirst($name), $log, implode("\n", array_map(static fn (string $l): string => "    $l", array_slice(explode("\n", trim((string) file_get_contents($log))), -12)))));
+            throw new Failure(sprintf(
+                "%s failed. Its log is %s:\n%s",
+                ucfirst($name),
+                $log,
+                implode(
+                    "\n",
+                    array_map(
+                        static fn (string $l): string => "    $l",
+                        array_slice(explode("\n", trim((string) file_get_contents($log))), -12),
+                    ),
+                ),
+            ));
         }
     }
 
@@ -192,14 +230,20 @@ final class Supervisor
         posix_kill(-$service->pid(), SIGKILL); // what it had started itself would stand in its way
         // a worker leaves when the database does; that is not its own fault
         $database = $this->services['database'] ?? null;
-        $excused = str_starts_with($service->key, 'worker') && $database !== null && (! $database->runs() || microtime(true) - $this->databaseAt < 10);
+        $excused = str_starts_with(
+            $service->key,
+            'worker',
+        ) && $database !== null && (! $database->runs() || microtime(true) - $this->databaseAt < 10);
         if ($excused && ! $database->runs()) {
             return;
         }
         for ($count = 0; ; $how = $service->ending()) {
             if (! $excused) {
                 $now = microtime(true);
-                $this->ended[$service->key] = [...array_filter($this->ended[$service->key] ?? [], static fn (float $t): bool => $t > $now - self::WITHIN), $now];
+                $this->ended[$service->key] = [
+                    ...array_filter($this->ended[$service->key] ?? [], static fn (float $t): bool => $t > $now - self::WITHIN),
+                    $now,
+                ];
                 $count = count($this->ended[$service->key]);
             }
             if ($count > $this->restarts) {

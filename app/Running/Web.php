@@ -41,7 +41,13 @@ final readonly class Web
         }
         @mkdir("$this->home/pages");
         foreach (self::PROBLEMS as $status => [$code, $sentence]) {
-            $this->write("pages/$status.json", json_encode(['type' => 'about:blank', 'title' => $sentence, 'status' => $status, 'code' => $code], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE));
+            $this->write(
+                "pages/$status.json",
+                json_encode(
+                    ['type' => 'about:blank', 'title' => $sentence, 'status' => $status, 'code' => $code],
+                    JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE,
+                ),
+            );
         }
         $this->write('pages/503.html', (string) file_get_contents($place->root.'/resources/views/unavailable.html'));
         $this->write('fpm.conf', $this->fpm());
@@ -52,12 +58,26 @@ final readonly class Web
     public function services(): array
     {
         // preloading is not for root
-        $preload = $this->place->user === 'root' ? [] : ['-d', "opcache.preload={$this->place->root}/bin/preload.php", '-d', 'opcache.preload_user='.$this->place->user];
+        $preload = $this->place->user === 'root' ? [] : [
+            '-d', "opcache.preload={$this->place->root}/bin/preload.php", '-d',
+            'opcache.preload_user='.$this->place->user,
+        ];
 
         return [
-            new Service('php', 'PHP', ['php-fpm8.2', '-F', '-R', '-y', "$this->home/fpm.conf", ...$preload], "$this->home/fpm.log", SIGQUIT, 1, 4.0,
+            new Service('php', 'PHP', [
+                'php-fpm8.2', '-F', '-R', '-y', "$this->home/fpm.conf", ...$preload,
+            ], "$this->home/fpm.log", SIGQUIT, 1, 4.0,
                 fn (): bool => array_filter(array_keys(self::POOLS), fn (string $pool): bool => ! $this->answers($pool)) === []),
-            new Service('nginx', 'the web server', ['nginx', '-e', "$this->home/nginx.log", '-c', "$this->home/nginx.conf"], "$this->home/nginx.log", SIGTERM, 1, 4.0, fn (): bool => Place::taken($this->place->port, $this->place->host)),
+            new Service(
+                'nginx',
+                'the web server',
+                ['nginx', '-e', "$this->home/nginx.log", '-c', "$this->home/nginx.conf"],
+                "$this->home/nginx.log",
+                SIGTERM,
+                1,
+                4.0,
+                fn (): bool => Place::taken($this->place->port, $this->place->host),
+            ),
         ];
     }
 
@@ -119,7 +139,10 @@ final readonly class Web
                 default => "error_page $status /-pages/$status.json;",
             }."\n";
         }
-        $names = implode(' ', array_unique(['127.0.0.1', 'localhost', $place->host, (string) parse_url((string) getenv('APP_URL'), PHP_URL_HOST)]));
+        $names = implode(
+            ' ',
+            array_unique(['127.0.0.1', 'localhost', $place->host, (string) parse_url((string) getenv('APP_URL'), PHP_URL_HOST)]),
+        );
         $listen = "$place->host:$place->port";
         $user = Place::weAreRoot() ? "user $place->user {$place->group()};" : '';
         $pages = <<<EOF

@@ -12,7 +12,10 @@ final readonly class Workers
     {
         $services = [];
         foreach (['edits' => 'the worker for edits', 'files' => 'the worker for files'] as $lane => $name) {
-            $services[] = new Service("worker-$lane", $name, $place->asServing([...Place::php(), $place->root.'/artisan', 'queue:work', "--queue=$lane", '--sleep=0.3', '--tries=1', '--timeout=1500', '--memory=1500']),
+            $services[] = new Service("worker-$lane", $name, $place->asServing([
+                ...Place::php(), $place->root.'/artisan', 'queue:work', "--queue=$lane", '--sleep=0.3', '--tries=1',
+                '--timeout=1500', '--memory=1500',
+            ]),
                 "$place->home/worker-$lane.log", SIGTERM, 0, 3.0, static fn (): bool => true);
         }
 

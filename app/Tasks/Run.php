@@ -33,7 +33,10 @@ final readonly class Run
             report($unsure); // whoever asks after it looks into the log
         } catch (\Throwable $e) {
             report($e);
-            $this->end('refused', (array) Problems::respond($e, Project::query()->find($this->task->project_id)?->settings()->units)->getData(true));
+            $this->end(
+                'refused',
+                (array) Problems::respond($e, Project::query()->find($this->task->project_id)?->settings()->units)->getData(true),
+            );
         } finally {
             rescue(fn () => $this->task->getConnection()->selectOne('select release_lock(?)', [self::lock($this->task)]), report: false);
         }
@@ -65,6 +68,9 @@ final readonly class Run
     /** @param  array<array-key, mixed>|null  $outcome */
     private function end(string $state, ?array $outcome): void
     {
-        Task::query()->whereKey($this->task->id)->update(['state' => $state, 'outcome' => $outcome === null ? null : json_encode($outcome, JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE)]);
+        Task::query()->whereKey($this->task->id)->update([
+            'state' => $state,
+            'outcome' => $outcome === null ? null : json_encode($outcome, JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE),
+        ]);
     }
 }

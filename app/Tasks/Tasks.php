@@ -55,7 +55,10 @@ final readonly class Tasks
         if ($open->count() >= self::MOST_PROJECT) {
             throw TooMany::ofProject(self::MOST_PROJECT);
         }
-        $task = new Task(['project_id' => $project->id, 'user_id' => $user->id, 'lane' => $lane->value, 'edit' => $edit, 'args' => $args, 'base' => $base, 'state' => 'waiting', 'done' => 0, 'total' => 0]);
+        $task = new Task([
+            'project_id' => $project->id, 'user_id' => $user->id, 'lane' => $lane->value, 'edit' => $edit,
+            'args' => $args, 'base' => $base, 'state' => 'waiting', 'done' => 0, 'total' => 0,
+        ]);
         $task->id = $task->newUniqueId();
         $task->key = $key === null ? Key::ofTask($task->id)->text : $key->text;
         $task->save();
@@ -75,7 +78,10 @@ final readonly class Tasks
             if ($next === null) {
                 return null;
             }
-            if (Task::query()->whereKey($next->id)->where('state', 'waiting')->update(['state' => 'running', 'started' => (int) (microtime(true) * 1e6)]) === 1) {
+            if (Task::query()->whereKey($next->id)->where(
+                'state',
+                'waiting',
+            )->update(['state' => 'running', 'started' => (int) (microtime(true) * 1e6)]) === 1) {
                 return $next;
             }
         }
@@ -91,7 +97,11 @@ final readonly class Tasks
             $task->touch();
             dispatch(new Turn($task->lane()));
         }
-        if (in_array($task->state, ['running', 'stopping'], true) && $task->updated_at?->lt(now()->subSeconds(2)) === true && ! Run::goesOn($task)) {
+        if (in_array(
+            $task->state,
+            ['running', 'stopping'],
+            true,
+        ) && $task->updated_at?->lt(now()->subSeconds(2)) === true && ! Run::goesOn($task)) {
             $this->settle($project, $user, $task);
         }
 
@@ -117,8 +127,16 @@ final readonly class Tasks
             return;
         }
         // with the project held nothing of it can still be on its way
-        $outcome = DB::transaction(fn (): ?array => $this->editor->became($this->holding->take($project, $user, $task->edit, 1), $user, Key::written($task->key))?->toArray());
-        $lost = Problems::problem(422, 'task.lost', 'The server stopped while this was going on. Nothing of it was done, which has been looked up; ask for it again.');
+        $outcome = DB::transaction(fn (): ?array => $this->editor->became(
+            $this->holding->take($project, $user, $task->edit, 1),
+            $user,
+            Key::written($task->key),
+        )?->toArray());
+        $lost = Problems::problem(
+            422,
+            'task.lost',
+            'The server stopped while this was going on. Nothing of it was done, which has been looked up; ask for it again.',
+        );
         $state->update($outcome === null ? ['state' => 'refused', 'outcome' => json_encode($lost->getData(true), JSON_THROW_ON_ERROR)]
             : ['state' => 'done', 'outcome' => json_encode($outcome, JSON_THROW_ON_ERROR)]);
     }

@@ -14,6 +14,9 @@ final class TooMany extends \RuntimeException
 
     public static function ofProject(int $most): self
     {
-        return new self(sprintf('%d things are being made for this project already, so that other projects have their turn too. Try again when one is done.', $most));
+        return new self(sprintf(
+            '%d things are being made for this project already, so that other projects have their turn too. Try again when one is done.',
+            $most,
+        ));
     }
 }

@@ -50,7 +50,13 @@ final class Turn implements ShouldQueue
         $args = new Fields($task->args);
         $project = Project::query()->findOrFail($task->project_id);
         $format = $args->string('format');
-        [$content, $count] = $sheets->all($project, $args->has('ids') ? $args->strings('ids') : null, $args->string('paper'), $format, $run->tell(...));
+        [$content, $count] = $sheets->all(
+            $project,
+            $args->has('ids') ? $args->strings('ids') : null,
+            $args->string('paper'),
+            $format,
+            $run->tell(...),
+        );
         Whole::write($task->file(), $content);
 
         return ['name' => Str::slug($project->name).'-sheets.'.$format, 'sheets' => $count, 'bytes' => strlen($content)];

@@ -27,13 +27,25 @@ final class Fleet
      * @param  array<array-key, mixed>|string|null  $body  an array as JSON, a text as it is
      * @param  \Closure(Answer): void  $then
      */
-    public function ask(Person $person, string $method, string $path, array|string|null $body, \Closure $then, string $type = 'application/json'): void
-    {
+    public function ask(
+        Person $person,
+        string $method,
+        string $path,
+        array|string|null $body,
+        \Closure $then,
+        string $type = 'application/json',
+    ): void {
         $curl = curl_init();
-        $cookies = implode('; ', array_map(static fn (string $n, string $v): string => "$n=$v", array_keys($person->cookies), $person->cookies));
+        $cookies = implode(
+            '; ',
+            array_map(static fn (string $n, string $v): string => "$n=$v", array_keys($person->cookies), $person->cookies),
+        );
         curl_setopt_array($curl, [
             CURLOPT_URL => $this->address.$path, CURLOPT_CUSTOMREQUEST => $method, CURLOPT_RETURNTRANSFER => true, CURLOPT_HEADER => true, CURLOPT_TIMEOUT => 60, CURLOPT_PATH_AS_IS => true,
-            CURLOPT_HTTPHEADER => ['Accept: application/json', "Content-Type: $type", "Cookie: $cookies", 'Expect:', 'X-XSRF-TOKEN: '.urldecode($person->cookies['XSRF-TOKEN'] ?? '')],
+            CURLOPT_HTTPHEADER => [
+                'Accept: application/json', "Content-Type: $type", "Cookie: $cookies", 'Expect:',
+                'X-XSRF-TOKEN: '.urldecode($person->cookies['XSRF-TOKEN'] ?? ''),
+            ],
         ] + ($method === 'GET' ? [] : [CURLOPT_POSTFIELDS => is_array($body) ? json_encode($body, JSON_THROW_ON_ERROR) : (string) $body]));
         curl_multi_add_handle($this->multi, $curl);
         $this->open[spl_object_id($curl)] = [$curl, $person, microtime(true), $then];
@@ -70,8 +82,13 @@ final class Fleet
     }
 
     /** @return array{Answer} one that is waited for */
-    public function now(Person $person, string $method, string $path, array|string|null $body = null, string $type = 'application/json'): Answer
-    {
+    public function now(
+        Person $person,
+        string $method,
+        string $path,
+        array|string|null $body = null,
+        string $type = 'application/json',
+    ): Answer {
         $got = null;
         $this->ask($person, $method, $path, $body, static function (Answer $a) use (&$got): void {
             $got = $a;

@@ -27,12 +27,18 @@ final class Stranger
     private function next(?int $count): void
     {
         $path = "/api/projects/{$this->project['id']}";
-        $place = ['wall' => $this->project['walls'][0]['id'], 'storey' => $this->project['storeys'][0]['id'], 'type' => $this->project['types'][2]['id'], 'position' => ['from' => 'left', 'value' => 900, 'to' => 'near']];
+        $place = [
+            'wall' => $this->project['walls'][0]['id'], 'storey' => $this->project['storeys'][0]['id'],
+            'type' => $this->project['types'][2]['id'],
+            'position' => ['from' => 'left', 'value' => 900, 'to' => 'near'],
+        ];
         $asked = count($this->times) % 3;
         if (! $this->going || $count === 0) {
             return;
         }
-        $this->fleet->ask($this->person, $asked === 2 ? 'POST' : 'GET', $path.['', '/elevations/'.$this->project['frontages'][0]['id'], '/edits?try=1'][$asked],
+        $this->fleet->ask($this->person, $asked === 2 ? 'POST' : 'GET', $path.[
+            '', '/elevations/'.$this->project['frontages'][0]['id'], '/edits?try=1',
+        ][$asked],
             $asked === 2 ? ['edit' => 'opening.place', 'args' => $place, 'base' => 0] : null, function (Answer $a) use ($count): void {
                 // what is away altogether is counted elsewhere
                 if (! $a->isUnsure()) {

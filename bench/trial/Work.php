@@ -35,8 +35,12 @@ final class Work
      * @param  array<string, array<string, mixed>>  $own  each one's own project as it was, by email
      * @param  array<string, mixed>  $shared  that all are in
      */
-    public function __construct(private readonly Fleet $fleet, private readonly array $people, private readonly array $own, private readonly array $shared)
-    {
+    public function __construct(
+        private readonly Fleet $fleet,
+        private readonly array $people,
+        private readonly array $own,
+        private readonly array $shared,
+    ) {
     }
 
     public function begin(): void
@@ -60,7 +64,10 @@ final class Work
         $path = "/api/projects/{$project['id']}";
         $wall = $project['walls'][mt_rand(0, count($project['walls']) - 1)];
         $storey = $project['storeys'][mt_rand(0, count($project['storeys']) - 1)]['id'];
-        $place = ['wall' => $wall['id'], 'storey' => $storey, 'type' => $project['types'][2]['id'], 'position' => ['from' => 'left', 'value' => mt_rand(0, (int) $wall['length']), 'to' => 'near']];
+        $place = [
+            'wall' => $wall['id'], 'storey' => $storey, 'type' => $project['types'][2]['id'],
+            'position' => ['from' => 'left', 'value' => mt_rand(0, (int) $wall['length']), 'to' => 'near'],
+        ];
         $key = $person->key();
         $edit = ['edit' => 'opening.place', 'args' => $place, 'base' => 0, 'key' => $key];
         match (mt_rand(0, 9)) {

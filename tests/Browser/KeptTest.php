@@ -28,7 +28,10 @@ final class KeptTest extends BrowserCase
             $this->desk->click('elevation', $x, 4200 + 1600);
         }
         $this->desk->waitFor('[data-away="2"]');
-        self::assertStringContainsString('2 changes are kept and sent in order when it is back', $this->desk->css('[data-away]')->getText());
+        self::assertStringContainsString(
+            '2 changes are kept and sent in order when it is back',
+            $this->desk->css('[data-away]')->getText(),
+        );
         self::assertStringNotContainsString('Nothing was changed', $this->desk->text());
         $this->desk->waitFor('[data-kept="2"]');
         $this->network(true);
@@ -76,7 +79,10 @@ final class KeptTest extends BrowserCase
     {
         $tools = new ChromeDevToolsDriver($this->desk->driver);
         $tools->execute('Network.enable');
-        $tools->execute('Network.emulateNetworkConditions', ['offline' => ! $on, 'latency' => 0, 'downloadThroughput' => -1, 'uploadThroughput' => -1]);
+        $tools->execute(
+            'Network.emulateNetworkConditions',
+            ['offline' => ! $on, 'latency' => 0, 'downloadThroughput' => -1, 'uploadThroughput' => -1],
+        );
     }
 
     private function openings(): int

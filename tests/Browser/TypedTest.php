@@ -52,7 +52,10 @@ final class TypedTest extends BrowserCase
         $this->chooseFirstOfCharts();
         $this->desk->type('Width', '1190');
         $this->desk->waitUntil(fn (): bool => $this->desk->value('Width') === '1 190', 'the width to be taken');
-        $this->desk->waitUntil(fn (): bool => $this->desk->driver->switchTo()->activeElement()->getTagName() !== 'input', 'the field to be left');
+        $this->desk->waitUntil(
+            fn (): bool => $this->desk->driver->switchTo()->activeElement()->getTagName() !== 'input',
+            'the field to be left',
+        );
         $this->desk->keys('r');
         $this->desk->waitFor('[data-sheet="opening.repeat"]');
         $this->desk->keys(Keys::ESCAPE);
@@ -76,7 +79,13 @@ final class TypedTest extends BrowserCase
         $this->desk->waitUntil(fn (): bool => $this->desk->count('[data-preview]') > 0, 'it to be shown');
         $this->desk->keys(Keys::ENTER);
         // it was done, or is said to have no room: either way Enter was heard
-        $this->desk->waitUntil(fn (): bool => $this->desk->count('[data-sheet="opening.copy"]') === 0 || str_contains($this->desk->text(), 'would not fit') || str_contains($this->desk->text(), 'It would meet'), 'Enter to be heard');
+        $this->desk->waitUntil(
+            fn (): bool => $this->desk->count('[data-sheet="opening.copy"]') === 0 || str_contains(
+                $this->desk->text(),
+                'would not fit',
+            ) || str_contains($this->desk->text(), 'It would meet'),
+            'Enter to be heard',
+        );
         $this->desk->keys(Keys::ESCAPE);
     }
 
@@ -133,7 +142,10 @@ final class TypedTest extends BrowserCase
         $this->desk->waitForText('Ebba Stroom removed this at');
         self::assertStringContainsString('You were typing 1150 for its width', $this->desk->text());
         $this->desk->button('Place it again, width 1150')->click();
-        $this->desk->waitUntil(fn (): bool => $this->desk->count('[data-gone]') === 0 && $this->desk->count('input[aria-label="Width"]') === 1 && $this->desk->value('Width') === '1 150', 'it to stand again, as wide as was typed');
+        $this->desk->waitUntil(
+            fn (): bool => $this->desk->count('[data-gone]') === 0 && $this->desk->count('input[aria-label="Width"]') === 1 && $this->desk->value('Width') === '1 150',
+            'it to stand again, as wide as was typed',
+        );
     }
 
     /** @return list<float> of the openings of the first frontage, from the server */

@@ -131,7 +131,10 @@ final class ArrangingTest extends ProjectCase
     public function test_a_set_and_an_accepted_finding_are_kept_and_undone(): void
     {
         $id = $this->place(1000, ['type' => $this->type('W-03')]);
-        $this->edit('opening.change', ['id' => $this->place(4000), 'position' => ['from' => 'left', 'value' => 2150, 'to' => 'near']])->assertOk();
+        $this->edit(
+            'opening.change',
+            ['id' => $this->place(4000), 'position' => ['from' => 'left', 'value' => 2150, 'to' => 'near']],
+        )->assertOk();
         $this->edit('set.keep', ['name' => 'Quay windows', 'members' => [$id]])->assertOk();
         self::assertSame([$id], $this->getJson("/api/projects/{$this->project->id}")->json('sets.0.members'));
         $finding = $this->elevation()['findings'][0];

@@ -146,6 +146,8 @@ final class EditingTest extends ProjectCase
         yield 'a base that is none' => ['{"edit":"settings.change","args":{"name":"X"},"base":"new"}', 422, 'field.invalid'];
         yield 'a storey of height 0' => ['{"edit":"storey.insert","args":{"name":"Flat","height":0},"base":0}', 422, 'size.too_small'];
         yield 'a size that is no number' => ['{"edit":"storey.insert","args":{"name":"Flat","height":[1]},"base":0}', 422, 'field.invalid'];
-        yield 'a number beyond numbers' => ['{"edit":"storey.insert","args":{"name":"Flat","height":1e400},"base":0}', 400, 'request.not_finite'];
+        yield 'a number beyond numbers' => [
+            '{"edit":"storey.insert","args":{"name":"Flat","height":1e400},"base":0}', 400, 'request.not_finite',
+        ];
     }
 }

@@ -40,7 +40,10 @@ final class ForeignFilesTest extends ProjectCase
     /** @return array<string, array{string}> */
     public static function hostile(): array
     {
-        return array_map(static fn (string $name): array => [$name], array_combine(array_keys(HostileFiles::all()), array_keys(HostileFiles::all())));
+        return array_map(
+            static fn (string $name): array => [$name],
+            array_combine(array_keys(HostileFiles::all()), array_keys(HostileFiles::all())),
+        );
     }
 
     #[DataProvider('hostile')]
@@ -74,11 +77,16 @@ final class ForeignFilesTest extends ProjectCase
     public function test_letters_in_other_encodings_are_read_and_unknown_ones_named(): void
     {
         $svg = '<svg xmlns="http://www.w3.org/2000/svg" width="90" height="90"><line x2="5"/><text x="1" y="9">Höhe</text></svg>';
-        foreach (['UTF-16LE' => "\xFF\xFE", 'UTF-16BE' => "\xFE\xFF", 'UTF-32LE' => "\xFF\xFE\0\0", 'UTF-8' => "\xEF\xBB\xBF"] as $encoding => $mark) {
+        foreach ([
+            'UTF-16LE' => "\xFF\xFE", 'UTF-16BE' => "\xFE\xFF", 'UTF-32LE' => "\xFF\xFE\0\0", 'UTF-8' => "\xEF\xBB\xBF",
+        ] as $encoding => $mark) {
             $file = $this->upload('tracing', $mark.mb_convert_encoding($svg, $encoding, 'UTF-8'))->assertOk()->json('file');
             $this->getJson("/api/projects/{$this->project->id}/files/$file")->assertOk()->assertJsonPath('texts.0.text', 'Höhe');
         }
-        $file = $this->upload('tracing', '<?xml version="1.0" encoding="ISO-8859-1"?>'.mb_convert_encoding($svg, 'ISO-8859-1', 'UTF-8'))->assertOk()->json('file');
+        $file = $this->upload(
+            'tracing',
+            '<?xml version="1.0" encoding="ISO-8859-1"?>'.mb_convert_encoding($svg, 'ISO-8859-1', 'UTF-8'),
+        )->assertOk()->json('file');
         $this->getJson("/api/projects/{$this->project->id}/files/$file")->assertJsonPath('texts.0.text', 'Höhe');
         $this->assertProblem($this->upload('tracing', '<?xml version="1.0" encoding="UTF-7"?>'.$svg), 422, 'xml.encoding');
         $this->assertProblem($this->upload('tracing', mb_convert_encoding($svg, 'ISO-8859-1', 'UTF-8')), 422, 'xml.encoding');
@@ -86,7 +94,10 @@ final class ForeignFilesTest extends ProjectCase
 
     public function test_what_a_file_holds_is_known_where_it_is_used(): void
     {
-        $lines = $this->upload('tracing', '<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"><line x2="5"/></svg>')->json('file');
+        $lines = $this->upload(
+            'tracing',
+            '<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"><line x2="5"/></svg>',
+        )->json('file');
         $table = $this->upload('schedule', "Mark,Width,Height\nW1,1200,1500\n")->json('file');
         $picture = $this->upload('tracing', (string) file_get_contents(base_path('docs/screenshots/projects.png')))->json('file');
         $given = ['name' => 'G', 'sheet' => 0, 'header' => 0, 'columns' => []];
@@ -109,7 +120,10 @@ final class ForeignFilesTest extends ProjectCase
         Storage::disk('local')->delete("projects/{$this->project->id}/$picture");
         $this->assertProblem($this->getJson("/api/projects/{$this->project->id}/files/$picture"), 404, 'file.missing');
         $this->edit('tracing.keep', ['id' => $id, 'x' => 500])->assertOk();
-        self::assertSame($picture, $this->upload('tracing', (string) file_get_contents(base_path('docs/screenshots/projects.png')))->json('file'));
+        self::assertSame(
+            $picture,
+            $this->upload('tracing', (string) file_get_contents(base_path('docs/screenshots/projects.png')))->json('file'),
+        );
         $this->get("/api/projects/{$this->project->id}/files/$picture")->assertOk();
     }
 
@@ -117,11 +131,18 @@ final class ForeignFilesTest extends ProjectCase
     {
         // under /proc no one writes, not even root
         config(['filesystems.disks.full' => ['driver' => 'local', 'root' => '/proc/isleward'], 'isleward.files_disk' => 'full']);
-        $this->assertProblem($this->upload('tracing', '<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"><line x2="5"/></svg>'), 507, 'storage.full');
+        $this->assertProblem(
+            $this->upload('tracing', '<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"><line x2="5"/></svg>'),
+            507,
+            'storage.full',
+        );
         // of what was worked out only time is lost
         config(['cache.stores.nowhere' => ['driver' => 'file', 'path' => '/proc/isleward'], 'isleward.derived_store' => 'nowhere']);
         $this->getJson("/api/projects/{$this->project->id}/plans/{$this->storey()}")->assertOk();
-        $this->postJson("/api/projects/{$this->project->id}/edits?try=1", ['edit' => 'opening.place', 'args' => $this->placing(1000), 'base' => 0])->assertOk();
+        $this->postJson(
+            "/api/projects/{$this->project->id}/edits?try=1",
+            ['edit' => 'opening.place', 'args' => $this->placing(1000), 'base' => 0],
+        )->assertOk();
     }
 
     public function test_a_file_that_does_not_fit_is_not_there_at_all(): void
@@ -153,6 +174,11 @@ final class ForeignFilesTest extends ProjectCase
 
     private function upload(string $kind, string $content): \Illuminate\Testing\TestResponse
     {
-        return $this->call('POST', "/api/projects/{$this->project->id}/uploads/$kind?name=given.csv", server: ['CONTENT_TYPE' => 'application/octet-stream', 'HTTP_ACCEPT' => 'application/json'], content: $content);
+        return $this->call(
+            'POST',
+            "/api/projects/{$this->project->id}/uploads/$kind?name=given.csv",
+            server: ['CONTENT_TYPE' => 'application/octet-stream', 'HTTP_ACCEPT' => 'application/json'],
+            content: $content,
+        );
     }
 }

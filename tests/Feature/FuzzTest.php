@@ -35,7 +35,12 @@ final class FuzzTest extends ProjectCase
         parent::setUp();
         config(['app.debug' => getenv('FUZZ_DEBUG') === '1']);
         $this->furnished = new Furnished(function (string $method, string $path, mixed $body, string $type): array {
-            $response = $this->ask($method, rtrim("/api/projects/{$this->project->id}/$path", '/'), is_string($body) ? $body : ($body === null ? '' : json_encode($body, JSON_THROW_ON_ERROR)), $type);
+            $response = $this->ask(
+                $method,
+                rtrim("/api/projects/{$this->project->id}/$path", '/'),
+                is_string($body) ? $body : ($body === null ? '' : json_encode($body, JSON_THROW_ON_ERROR)),
+                $type,
+            );
             self::assertLessThan(300, $response->getStatusCode(), "$method $path: ".$response->getContent());
 
             return $response->json() ?? [];
@@ -50,7 +55,10 @@ final class FuzzTest extends ProjectCase
     {
         $routes = [];
         foreach (Route::getRoutes()->getRoutes() as $route) {
-            if (str_starts_with($route->uri(), 'api/') && ! str_contains($route->uri(), '{any}') && ! str_contains($route->uri(), 'bare-')) {
+            if (str_starts_with($route->uri(), 'api/') && ! str_contains(
+                $route->uri(),
+                '{any}',
+            ) && ! str_contains($route->uri(), 'bare-')) {
                 $routes[] = $route->methods()[0].' '.$route->uri();
             }
         }
@@ -59,7 +67,11 @@ final class FuzzTest extends ProjectCase
             'POST api/projects/{project}/redo' => 422, 'GET api/projects/{project}/tasks/{task}/file' => 404];
         foreach ($this->furnished->requests() as $route => [$method, $path, $body]) {
             $response = $this->apart(fn (): TestResponse => $this->send($method, $path, $body));
-            self::assertLessThan($expected[$route] ?? 300, $response->getStatusCode() - (isset($expected[$route]) ? 1 : 0), "$route: ".substr((string) $response->baseResponse->getContent(), 0, 300));
+            self::assertLessThan(
+                $expected[$route] ?? 300,
+                $response->getStatusCode() - (isset($expected[$route]) ? 1 : 0),
+                "$route: ".substr((string) $response->baseResponse->getContent(), 0, 300),
+            );
         }
         $edits = $this->furnished->edits();
         self::assertEqualsCanonicalizing(Edits::names(), array_keys($edits), 'a new edit needs arguments that are right');
@@ -85,7 +97,13 @@ final class FuzzTest extends ProjectCase
             if ($i % 5 < 3) {
                 $name = $names[$i % count($names)];
                 $query = ['', '?try=1', '', '?job=1', '', '', ''][$i % 7];
-                $right = ['POST', $p.$query, ['edit' => $name, 'args' => $edits[$name], 'base' => $this->project->refresh()->change_number, 'key' => "windowFuzz.$i"]];
+                $right = [
+                    'POST', $p.$query,
+                    [
+                        'edit' => $name, 'args' => $edits[$name], 'base' => $this->project->refresh()->change_number,
+                        'key' => "windowFuzz.$i",
+                    ],
+                ];
             } else {
                 $right = $requests[$i % count($requests)];
             }
@@ -93,7 +111,16 @@ final class FuzzTest extends ProjectCase
             $response = $this->apart(fn (): TestResponse => $this->ask($method, $path, $content, $type));
             $status = $response->getStatusCode();
             $seen[intdiv($status, 100)] = ($seen[intdiv($status, 100)] ?? 0) + 1;
-            $what = sprintf("#%d %s %s %s\n%s\n→ %d %s", $i, $how, $method, substr($path, 0, 200), substr($content, 0, 600), $status, substr((string) $response->baseResponse->getContent(), 0, 300));
+            $what = sprintf(
+                "#%d %s %s %s\n%s\n→ %d %s",
+                $i,
+                $how,
+                $method,
+                substr($path, 0, 200),
+                substr($content, 0, 600),
+                $status,
+                substr((string) $response->baseResponse->getContent(), 0, 300),
+            );
             if ($status >= 500) {
                 $failed[] = $what;
                 break; // the connection was made anew, and what stands before each request is gone
@@ -120,11 +147,23 @@ final class FuzzTest extends ProjectCase
         yield 'an opening as a list' => ['GET', 'sections?opening[]=x', '', ''];
         yield 'points as a list' => ['GET', 'sections?points[]=1', '', ''];
         yield 'an email as a list' => ['POST', '/api/session', '{"email":["a"],"password":"b"}', ''];
-        yield 'a task from before the first change' => ['POST', 'edits?job=1', '{"edit":"outline.turn","args":{"id":"{outline}"},"base":-1}', ''];
-        yield 'a task from far in the future' => ['POST', 'edits?job=1', '{"edit":"outline.turn","args":{"id":"{outline}"},"base":4294967296}', ''];
+        yield 'a task from before the first change' => [
+            'POST', 'edits?job=1', '{"edit":"outline.turn","args":{"id":"{outline}"},"base":-1}', '',
+        ];
+        yield 'a task from far in the future' => [
+            'POST', 'edits?job=1', '{"edit":"outline.turn","args":{"id":"{outline}"},"base":4294967296}', '',
+        ];
         yield 'a task from infinity' => ['POST', 'edits?job=1', '{"edit":"outline.turn","args":{"id":"{outline}"},"base":1e999}', ''];
-        yield 'a finding of 201 characters' => ['POST', 'edits', '{"edit":"finding.accept","args":{"wall":"{south}","finding":"'.str_repeat('ä', 201).'","figure":1,"note":""},"base":0}', ''];
-        yield 'glazing that is an object of something else' => ['POST', 'bench', '{"draft":{"width":1200,"height":1500,"tree":{"frame":{"face":60,"depth":70},"root":{"kind":"light","glazing":{"x":1}}}},"steps":[]}', ''];
+        yield 'a finding of 201 characters' => [
+            'POST', 'edits',
+            '{"edit":"finding.accept","args":{"wall":"{south}","finding":"'.str_repeat('ä', 201).'","figure":1,"note":""},"base":0}',
+            '',
+        ];
+        yield 'glazing that is an object of something else' => [
+            'POST', 'bench',
+            '{"draft":{"width":1200,"height":1500,"tree":{"frame":{"face":60,"depth":70},"root":{"kind":"light","glazing":{"x":1}}}},"steps":[]}',
+            '',
+        ];
         yield 'a person past 64 bits' => ['DELETE', 'people/99999999999999999999', '', ''];
     }
 
@@ -135,7 +174,12 @@ final class FuzzTest extends ProjectCase
             $path = str_replace('{'.$name.'}', $id, $path);
             $content = str_replace('{'.$name.'}', $id, $content);
         }
-        $response = $this->ask($method, $path[0] === '/' ? $path : "/api/projects/{$this->project->id}/$path", $content, $type === '' ? 'application/json' : $type);
+        $response = $this->ask(
+            $method,
+            $path[0] === '/' ? $path : "/api/projects/{$this->project->id}/$path",
+            $content,
+            $type === '' ? 'application/json' : $type,
+        );
         self::assertGreaterThanOrEqual(400, $response->getStatusCode());
         self::assertLessThan(500, $response->getStatusCode(), (string) $response->getContent());
         self::assertSame('application/problem+json', $response->headers->get('Content-Type'));
@@ -144,14 +188,24 @@ final class FuzzTest extends ProjectCase
 
     private function send(string $method, string $path, mixed $body): TestResponse
     {
-        return $this->ask($method, $path, is_string($body) ? $body : ($body === null ? '' : json_encode($body, JSON_THROW_ON_ERROR)), is_string($body) ? 'application/octet-stream' : 'application/json');
+        return $this->ask(
+            $method,
+            $path,
+            is_string($body) ? $body : ($body === null ? '' : json_encode($body, JSON_THROW_ON_ERROR)),
+            is_string($body) ? 'application/octet-stream' : 'application/json',
+        );
     }
 
     private function ask(string $method, string $path, string $content, string $type): TestResponse
     {
         $this->actingAs($this->owner);
 
-        return $this->call($method, $path, server: ['CONTENT_TYPE' => $type, 'HTTP_ACCEPT' => 'application/json', 'CONTENT_LENGTH' => (string) strlen($content)], content: $content);
+        return $this->call(
+            $method,
+            $path,
+            server: ['CONTENT_TYPE' => $type, 'HTTP_ACCEPT' => 'application/json', 'CONTENT_LENGTH' => (string) strlen($content)],
+            content: $content,
+        );
     }
 
     /** @param  \Closure(): TestResponse  $work  whose traces are taken back */

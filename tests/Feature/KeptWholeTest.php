@@ -56,9 +56,15 @@ final class KeptWholeTest extends ProjectCase
     public function test_projects_and_revisions_are_begun_once_too(): void
     {
         $new = ['name' => 'Twice', 'units' => 'mm', 'storeys' => [['name' => 'Quay', 'height' => 3000]], 'key' => 'windowOne.7'];
-        self::assertSame($this->postJson('/api/projects', $new)->assertCreated()->json('id'), $this->postJson('/api/projects', $new)->assertCreated()->json('id'));
+        self::assertSame(
+            $this->postJson('/api/projects', $new)->assertCreated()->json('id'),
+            $this->postJson('/api/projects', $new)->assertCreated()->json('id'),
+        );
         $this->place(1000);
-        $keep = fn () => $this->postJson($this->path('revisions'), ['note' => 'as agreed', 'key' => 'windowOne.8'])->assertCreated()->json('letter');
+        $keep = fn () => $this->postJson(
+            $this->path('revisions'),
+            ['note' => 'as agreed', 'key' => 'windowOne.8'],
+        )->assertCreated()->json('letter');
         self::assertSame(['A', 'A'], [$keep(), $keep()]);
         $this->assertProblem($this->postJson($this->path('revisions'), ['note' => 'again', 'key' => 'windowOne.9']), 422, 'revision.same');
     }
@@ -70,17 +76,28 @@ final class KeptWholeTest extends ProjectCase
         // both were asked for before the first was answered
         $this->keyed('opening.change', ['id' => $id, 'by' => ['u' => 10]], 'windowOne.1', $seen)->assertOk();
         $this->keyed('opening.change', ['id' => $id, 'by' => ['u' => 10]], 'windowOne.2', $seen)->assertOk();
-        $this->assertProblem($this->keyed('opening.change', ['id' => $id, 'by' => ['u' => 10]], 'windowTwo.1', $seen), 409, 'edit.conflict');
+        $this->assertProblem(
+            $this->keyed('opening.change', ['id' => $id, 'by' => ['u' => 10]], 'windowTwo.1', $seen),
+            409,
+            'edit.conflict',
+        );
         // nobody takes another's name to pass by what they did
         $this->actingAs($this->member(Role::Editor));
-        $this->assertProblem($this->keyed('opening.change', ['id' => $id, 'by' => ['u' => 10]], 'windowOne.9', $seen), 409, 'edit.conflict');
+        $this->assertProblem(
+            $this->keyed('opening.change', ['id' => $id, 'by' => ['u' => 10]], 'windowOne.9', $seen),
+            409,
+            'edit.conflict',
+        );
     }
 
     public function test_when_something_breaks_before_the_end_it_is_looked_up_and_said_that_nothing_was_done(): void
     {
         $this->breaking(fn () => throw new \LogicException('a fault of ours'));
         $this->assertProblem($this->keyed('opening.place', $this->placing(1000), 'windowOne.1'), 500, 'server.error');
-        self::assertStringContainsString('Nothing was changed', (string) $this->keyed('opening.place', $this->placing(1000), 'windowOne.1')->json('title'));
+        self::assertStringContainsString(
+            'Nothing was changed',
+            (string) $this->keyed('opening.place', $this->placing(1000), 'windowOne.1')->json('title'),
+        );
         self::assertSame(0, Opening::query()->where('project_id', $this->project->id)->count());
     }
 
@@ -89,7 +106,11 @@ final class KeptWholeTest extends ProjectCase
         $other = $this->beside();
         $other->beginTransaction();
         $other->table('projects')->where('id', $this->project->id)->lockForUpdate()->first();
-        cache()->put("holding.{$this->project->id}", ['who' => 'Tam Orrin', 'what' => 'opening stack', 'done' => 1200, 'total' => 4000, 'since' => microtime(true) - 5], 60);
+        cache()->put(
+            "holding.{$this->project->id}",
+            ['who' => 'Tam Orrin', 'what' => 'opening stack', 'done' => 1200, 'total' => 4000, 'since' => microtime(true) - 5],
+            60,
+        );
         $began = microtime(true);
         $refused = $this->keyed('opening.place', $this->placing(1000), 'windowOne.1');
         $this->assertProblem($refused, 423, 'project.busy');
@@ -122,7 +143,10 @@ final class KeptWholeTest extends ProjectCase
         // killed before
         $lost = $tasks->begin($this->project, $this->owner, Lane::Edits, 'opening.place', $this->placing(4000), $this->number());
         $this->orphan($lost);
-        $this->getJson($this->path("tasks/$lost->id"))->assertOk()->assertJsonPath('state', 'refused')->assertJsonPath('problem.code', 'task.lost');
+        $this->getJson($this->path("tasks/$lost->id"))->assertOk()->assertJsonPath('state', 'refused')->assertJsonPath(
+            'problem.code',
+            'task.lost',
+        );
         // still at work
         $running = $tasks->begin($this->project, $this->owner, Lane::Edits, 'opening.place', $this->placing(7000), $this->number());
         $this->orphan($running);
@@ -135,7 +159,10 @@ final class KeptWholeTest extends ProjectCase
     public function test_tasks_are_bounded_and_projects_take_turns(): void
     {
         Bus::fake([Turn::class]);
-        $sheets = fn (Project $of, string $key) => $this->postJson("/api/projects/$of->id/sheets", ['paper' => 'A3', 'format' => 'pdf', 'key' => $key]);
+        $sheets = fn (Project $of, string $key) => $this->postJson(
+            "/api/projects/$of->id/sheets",
+            ['paper' => 'A3', 'format' => 'pdf', 'key' => $key],
+        );
         $mine = array_map(fn (int $i): string => $sheets($this->project, "windowOne.$i")->assertStatus(202)->json('id'), [1, 2, 3]);
         self::assertSame($mine[0], $sheets($this->project, 'windowOne.1')->assertStatus(202)->json('id'), 'asked for again it is the same');
         $this->assertProblem($sheets($this->project, 'windowOne.4'), 429, 'task.too_many');
@@ -150,7 +177,10 @@ final class KeptWholeTest extends ProjectCase
 
     public function test_made_sheets_are_written_whole_and_fetched(): void
     {
-        $id = $this->postJson($this->path('sheets'), ['paper' => 'A4', 'format' => 'zip', 'ids' => [$this->type('W-03')]])->assertStatus(202)->json('id');
+        $id = $this->postJson(
+            $this->path('sheets'),
+            ['paper' => 'A4', 'format' => 'zip', 'ids' => [$this->type('W-03')]],
+        )->assertStatus(202)->json('id');
         Artisan::call('queue:work', ['--queue' => 'edits,files', '--stop-when-empty' => true]);
         $this->getJson($this->path("tasks/$id"))->assertJsonPath('state', 'done')->assertJsonPath('file.sheets', 1);
         self::assertStringStartsWith('PK', (string) $this->get($this->path("tasks/$id/file"))->assertOk()->streamedContent());

@@ -57,7 +57,11 @@ final class PapersTest extends ProjectCase
         $this->place(4000);
         $layout = ['name' => 'For the maker', 'source' => 'openings', 'columns' => [['key' => 'mark', 'name' => 'Ref.'], ['key' => 'width'], ['key' => 'count']], 'merge' => true, 'groups' => [], 'sort' => [], 'filters' => [['key' => 'width', 'test' => 'above', 'value' => '1 m']], 'totals' => true];
         $this->postJson($this->at('schedules'), $layout)->assertOk()->assertJsonPath('columns.0.heading', 'Ref.')->assertJsonPath('rows.0.values', ['W-03', 1200, 2]);
-        $this->assertProblem($this->postJson($this->at('schedules'), ['filters' => [['key' => 'width', 'test' => 'above', 'value' => 'wide']]] + $layout), 422, 'schedule.value');
+        $this->assertProblem(
+            $this->postJson($this->at('schedules'), ['filters' => [['key' => 'width', 'test' => 'above', 'value' => 'wide']]] + $layout),
+            422,
+            'schedule.value',
+        );
         $this->assertProblem($this->postJson($this->at('schedules'), ['columns' => []] + $layout), 422, 'schedule.no_columns');
         $id = $this->edit('layout.keep', $layout)->assertOk()->json('chosen.0');
         $this->assertProblem($this->edit('layout.keep', $layout), 422, 'layout.name_taken');

@@ -25,12 +25,23 @@ final class StrangersTest extends ProjectCase
         foreach ([$guest->id, $this->owner->id] as $whom) {
             $this->assertProblem($this->deleteJson($this->path("people/$whom")), 403, 'project.not_allowed');
         }
-        $this->assertProblem($this->postJson('/api/projects', ['name' => 'Own', 'units' => 'mm', 'storeys' => [['name' => 'Quay', 'height' => 3000]]]), 403, 'project.not_allowed');
-        foreach (['invitations' => ['email' => 'a@b.example', 'role' => 'viewer'], 'links' => ['name' => 'x'], 'edits' => ['edit' => 'outline.turn', 'args' => ['id' => 'x'], 'base' => 0], 'undo' => [], 'revisions' => ['note' => 'x']] as $where => $body) {
+        $this->assertProblem(
+            $this->postJson('/api/projects', ['name' => 'Own', 'units' => 'mm', 'storeys' => [['name' => 'Quay', 'height' => 3000]]]),
+            403,
+            'project.not_allowed',
+        );
+        foreach ([
+            'invitations' => ['email' => 'a@b.example', 'role' => 'viewer'], 'links' => ['name' => 'x'],
+            'edits' => ['edit' => 'outline.turn', 'args' => ['id' => 'x'], 'base' => 0], 'undo' => [],
+            'revisions' => ['note' => 'x'],
+        ] as $where => $body) {
             $this->assertProblem($this->postJson($this->path($where), $body), 403, 'project.not_allowed');
         }
         // sheets may be had, but not forty at once
-        $statuses = array_map(fn (): int => $this->postJson($this->path('sheets'), ['paper' => 'A3', 'format' => 'pdf'])->getStatusCode(), range(1, 6));
+        $statuses = array_map(
+            fn (): int => $this->postJson($this->path('sheets'), ['paper' => 'A3', 'format' => 'pdf'])->getStatusCode(),
+            range(1, 6),
+        );
         self::assertSame([202, 202, 429, 429, 429, 429], $statuses);
         // and an owner ends the link, not its guest
         $this->actingAs($this->owner);
@@ -65,15 +76,29 @@ final class StrangersTest extends ProjectCase
         $this->withServerVariables(['REMOTE_ADDR' => '10.1.1.1']);
         foreach (range(1, 10) as $i) {
             $this->withServerVariables(['REMOTE_ADDR' => "10.1.1.$i"]);
-            self::assertSame(422, $this->postJson('/api/session', ['email' => [$this->owner->email, ' '.mb_strtoupper($this->owner->email)][$i % 2], 'password' => 'wrong'])->getStatusCode());
+            self::assertSame(
+                422,
+                $this->postJson(
+                    '/api/session',
+                    ['email' => [$this->owner->email, ' '.mb_strtoupper($this->owner->email)][$i % 2], 'password' => 'wrong'],
+                )->getStatusCode(),
+            );
         }
         $this->withServerVariables(['REMOTE_ADDR' => '10.1.1.99']);
-        $this->assertProblem($this->postJson('/api/session', ['email' => $this->owner->email, 'password' => 'wrong']), 429, 'request.too_many');
+        $this->assertProblem(
+            $this->postJson('/api/session', ['email' => $this->owner->email, 'password' => 'wrong']),
+            429,
+            'request.too_many',
+        );
         self::assertSame(422, $this->postJson('/api/session', ['email' => 'other@quay.example', 'password' => 'wrong'])->getStatusCode());
         foreach (range(1, 59) as $i) {
             $this->postJson('/api/session', ['email' => "n$i@quay.example", 'password' => 'wrong']);
         }
-        $this->assertProblem($this->postJson('/api/session', ['email' => 'n99@quay.example', 'password' => 'wrong']), 429, 'request.too_many');
+        $this->assertProblem(
+            $this->postJson('/api/session', ['email' => 'n99@quay.example', 'password' => 'wrong']),
+            429,
+            'request.too_many',
+        );
     }
 
     public function test_known_and_unknown_addresses_take_the_same_work(): void
@@ -97,27 +122,64 @@ final class StrangersTest extends ProjectCase
     {
         config(['app.url' => 'https://walls.example']);
         $headers = ['HTTP_ACCEPT' => 'application/json', 'CONTENT_TYPE' => 'application/json'];
-        $response = $this->call('POST', 'http://evil.example'.$this->path('invitations'), server: $headers, content: '{"email":"lis@quay.example","role":"viewer"}');
+        $response = $this->call(
+            'POST',
+            'http://evil.example'.$this->path('invitations'),
+            server: $headers,
+            content: '{"email":"lis@quay.example","role":"viewer"}',
+        );
         $this->assertProblem($response, 421, 'request.host');
         self::assertSame(0, Letter::query()->count());
         foreach (['localhost:8080', '127.0.0.1', 'walls.example', 'WALLS.example:443'] as $i => $host) {
-            $this->call('POST', "http://$host".$this->path('invitations'), server: $headers, content: '{"email":"lis'.$i.'@quay.example","role":"viewer"}')->assertCreated();
+            $this->call(
+                'POST',
+                "http://$host".$this->path('invitations'),
+                server: $headers,
+                content: '{"email":"lis'.$i.'@quay.example","role":"viewer"}',
+            )->assertCreated();
         }
         self::assertSame(4, Letter::query()->where('body', 'like', "%\nhttps://walls.example/join/%")->count());
-        self::assertStringStartsWith('https://walls.example/look/', $this->postJson($this->path('links'), ['name' => 'x'])->json('address'));
+        self::assertStringStartsWith(
+            'https://walls.example/look/',
+            $this->postJson($this->path('links'), ['name' => 'x'])->json('address'),
+        );
     }
 
     public function test_uploads_are_bounded_by_person(): void
     {
-        $upload = fn (): int => $this->call('POST', $this->path('uploads/schedule?name=x'), server: ['CONTENT_TYPE' => 'text/plain', 'HTTP_ACCEPT' => 'application/json'], content: 'x')->getStatusCode();
+        $upload = fn (): int => $this->call(
+            'POST',
+            $this->path('uploads/schedule?name=x'),
+            server: ['CONTENT_TYPE' => 'text/plain', 'HTTP_ACCEPT' => 'application/json'],
+            content: 'x',
+        )->getStatusCode();
         // refused for what they are, and counted all the same
         foreach (range(1, 30) as $i) {
-            $this->call('POST', $this->path('uploads/tracing'), server: ['CONTENT_TYPE' => 'application/octet-stream', 'HTTP_ACCEPT' => 'application/json'], content: '')->assertStatus(422);
+            $this->call(
+                'POST',
+                $this->path('uploads/tracing'),
+                server: ['CONTENT_TYPE' => 'application/octet-stream', 'HTTP_ACCEPT' => 'application/json'],
+                content: '',
+            )->assertStatus(422);
         }
-        $this->assertProblem($this->call('POST', $this->path('uploads/tracing'), server: ['CONTENT_TYPE' => 'application/octet-stream', 'HTTP_ACCEPT' => 'application/json'], content: ''), 429, 'request.too_many');
+        $this->assertProblem(
+            $this->call(
+                'POST',
+                $this->path('uploads/tracing'),
+                server: ['CONTENT_TYPE' => 'application/octet-stream', 'HTTP_ACCEPT' => 'application/json'],
+                content: '',
+            ),
+            429,
+            'request.too_many',
+        );
         self::assertSame(415, $upload());
         $this->actingAs($this->member(Role::Editor));
-        $this->call('POST', $this->path('uploads/tracing'), server: ['CONTENT_TYPE' => 'application/octet-stream', 'HTTP_ACCEPT' => 'application/json'], content: '')->assertStatus(422);
+        $this->call(
+            'POST',
+            $this->path('uploads/tracing'),
+            server: ['CONTENT_TYPE' => 'application/octet-stream', 'HTTP_ACCEPT' => 'application/json'],
+            content: '',
+        )->assertStatus(422);
     }
 
     private function path(string $more): string

@@ -34,7 +34,10 @@ final class StartingTest extends TestCase
     {
         $this->place->up();
         $this->place->serving();
-        foreach (['making an empty database', 'bringing the database to this version', 'looking for a project', 'Isleward   http://127.0.0.1:'.$this->place->port, 'Started in'] as $words) {
+        foreach ([
+            'making an empty database', 'bringing the database to this version', 'looking for a project',
+            'Isleward   http://127.0.0.1:'.$this->place->port, 'Started in',
+        ] as $words) {
             self::assertStringContainsString($words, $this->place->said());
         }
         $client = $this->place->client()->signIn();
@@ -50,7 +53,10 @@ final class StartingTest extends TestCase
         [$status, $headers, , $pdf] = $client->ask('GET', "/api/projects/$project/tasks/{$task['id']}/file");
         self::assertSame([200, 'application/pdf', '%PDF'], [$status, $headers['content-type'], substr($pdf, 0, 4)]);
         // one account writes and reads
-        self::assertSame(fileowner('/proc/'.$this->place->pid('worker-files')), fileowner(glob($this->place->folder.'/storage/app/tasks/*')[0] ?? ''));
+        self::assertSame(
+            fileowner('/proc/'.$this->place->pid('worker-files')),
+            fileowner(glob($this->place->folder.'/storage/app/tasks/*')[0] ?? ''),
+        );
     }
 
     /** @return iterable<string, array{string, \Closure(Place): void}> */
@@ -84,7 +90,10 @@ final class StartingTest extends TestCase
         $this->place->up();
         $this->place->serving();
         $second = $this->place->do('./isleward up --port='.($this->place->port + 1));
-        self::assertStringContainsString("Isleward runs from this folder already, on http://127.0.0.1:{$this->place->port} (process {$this->place->keeper()})", $second);
+        self::assertStringContainsString(
+            "Isleward runs from this folder already, on http://127.0.0.1:{$this->place->port} (process {$this->place->keeper()})",
+            $second,
+        );
         self::assertStringEndsWith("[1]\n", $second);
         self::assertSame(200, $this->place->client()->ask('GET', '/api/session')[0], 'the first still serves');
         // a crash of all that watches: what it had started is left alone
@@ -128,16 +137,25 @@ final class StartingTest extends TestCase
         }
         posix_kill($this->place->pid('database'), SIGKILL);
         self::assertLessThan(15.0, $this->place->wait());
-        self::assertStringContainsString('The database has ended 4 times within ten minutes (last: ended by signal 9) and is not started again. Its log is', $this->place->said());
+        self::assertStringContainsString(
+            'The database has ended 4 times within ten minutes (last: ended by signal 9) and is not started again. Its log is',
+            $this->place->said(),
+        );
     }
 
     public function test_a_step_that_fails_says_which_and_where_its_log_is(): void
     {
         $this->place->up(environment: ['ISLEWARD_OWN_DB' => '0', 'DB_HOST' => '127.0.0.1', 'DB_PORT' => '1']);
         self::assertLessThan(60.0, $this->place->wait(60));
-        self::assertMatchesRegularExpression('#Bringing the database to this version failed\. Its log is \S+/var/migrate\.log#', $this->place->said());
+        self::assertMatchesRegularExpression(
+            '#Bringing the database to this version failed\. Its log is \S+/var/migrate\.log#',
+            $this->place->said(),
+        );
         self::assertStringContainsString('Connection refused', (string) file_get_contents($this->place->folder.'/var/migrate.log'));
-        foreach (['--port=x' => 'is not a port number', '--port=99999' => 'Ports run from 1 to 65535', '--wat' => 'up knows no option', '--host=a b' => 'is not an address'] as $option => $words) {
+        foreach ([
+            '--port=x' => 'is not a port number', '--port=99999' => 'Ports run from 1 to 65535',
+            '--wat' => 'up knows no option', '--host=a b' => 'is not an address',
+        ] as $option => $words) {
             self::assertStringContainsString($words, $this->place->do('./isleward up '.escapeshellarg($option)));
         }
     }
@@ -176,7 +194,10 @@ final class StartingTest extends TestCase
         if (posix_geteuid() === 0) {
             $own->do('chown -R nobody .');
         }
-        $own->up(as: posix_geteuid() === 0 ? ['setpriv', '--reuid=nobody', '--regid=nogroup', '--clear-groups', 'env', 'HOME='.$own->folder, 'PATH=/usr/local/bin:/usr/bin:/bin'] : []);
+        $own->up(as: posix_geteuid() === 0 ? [
+            'setpriv', '--reuid=nobody', '--regid=nogroup', '--clear-groups', 'env', 'HOME='.$own->folder,
+            'PATH=/usr/local/bin:/usr/bin:/bin',
+        ] : []);
         $own->serving();
         self::assertSame(200, $own->client()->signIn()->ask('GET', '/api/projects')[0]);
         $own->signal(SIGTERM);
@@ -188,7 +209,10 @@ final class StartingTest extends TestCase
         $folder = $this->place->folder;
         // as a fresh Debian 12 has it: npm there, node at 18
         mkdir("$folder/old");
-        file_put_contents("$folder/old/node", "#!/bin/sh\n[ \"\$1\" = -p ] && echo 18 && exit\n[ \"\$1\" = --version ] && echo v18.20.4 && exit\nexec ".trim((string) shell_exec('command -v node'))." \"\$@\"\n");
+        file_put_contents(
+            "$folder/old/node",
+            "#!/bin/sh\n[ \"\$1\" = -p ] && echo 18 && exit\n[ \"\$1\" = --version ] && echo v18.20.4 && exit\nexec ".trim((string) shell_exec('command -v node'))." \"\$@\"\n",
+        );
         chmod("$folder/old/node", 0o755);
         $said = $this->place->do("PATH=$folder/old:\$PATH bash -c 'set -euo pipefail; . bin/lib.sh; need_node; command -v node; node --version; need_node; echo twice'");
         self::assertStringContainsString('bringing Node 22 into var/node (here is v18.20.4)', $said);

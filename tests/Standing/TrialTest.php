@@ -13,7 +13,12 @@ final class TrialTest extends TestCase
 {
     public function test_nothing_acknowledged_is_lost_and_nothing_false_is_said(): void
     {
-        $trial = new Process(['./isleward', 'trial', '--kills', '8', '--requests', '400', '--people', '4', '--files', '4', '--json'], dirname(__DIR__, 2), Place::withoutOurs(), timeout: 400);
+        $trial = new Process(
+            ['./isleward', 'trial', '--kills', '8', '--requests', '400', '--people', '4', '--files', '4', '--json'],
+            dirname(__DIR__, 2),
+            Place::withoutOurs(),
+            timeout: 400,
+        );
         $trial->run();
         $said = json_decode($trial->getOutput(), true);
         self::assertIsArray($said, $trial->getErrorOutput());

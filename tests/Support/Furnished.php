@@ -25,8 +25,17 @@ final class Furnished
         [$south, $east] = array_column($view['walls'], 'id');
         [$quay, $charts] = array_column($view['storeys'], 'id');
         $types = array_column($view['types'], 'id', 'mark');
-        $this->ids = ['south' => $south, 'east' => $east, 'quay' => $quay, 'charts' => $charts, 'outline' => $view['outlines'][0]['id'], 'W-03' => $types['W-03'], 'D-01' => $types['D-01'] ?? reset($types)];
-        $place = fn (string $name, float $left, string $storey, array $more = []) => $this->ids[$name] = $this->do('opening.place', $more + $this->placing($left, $storey))['chosen'][0];
+        $this->ids = [
+            'south' => $south, 'east' => $east, 'quay' => $quay, 'charts' => $charts,
+            'outline' => $view['outlines'][0]['id'], 'W-03' => $types['W-03'],
+            'D-01' => $types['D-01'] ?? reset($types),
+        ];
+        $place = fn (
+            string $name,
+            float $left,
+            string $storey,
+            array $more = [],
+        ) => $this->ids[$name] = $this->do('opening.place', $more + $this->placing($left, $storey))['chosen'][0];
         $place('first', 700, $quay);
         $place('second', 3000, $quay);
         $place('third', 5600, $quay);
@@ -35,11 +44,22 @@ final class Furnished
         $place('close', 10700, $charts); // near the corner: found
         $line = $this->do('line.add', ['wall' => $south, 'axis' => 'upright', 'rule' => ['from' => 'left', 'value' => 7000]]);
         $this->ids['line'] = $line['chosen'][0];
-        $this->ids['level'] = $this->do('line.add', ['wall' => $south, 'axis' => 'level', 'storey' => $quay, 'rule' => ['from' => 'floor', 'height' => 2100]])['chosen'][0];
+        $this->ids['level'] = $this->do(
+            'line.add',
+            ['wall' => $south, 'axis' => 'level', 'storey' => $quay, 'rule' => ['from' => 'floor', 'height' => 2100]],
+        )['chosen'][0];
         $this->ids['spare'] = $this->do('type.add', ['mark' => 'X-01', 'name' => 'spare', 'sill' => 900] + $this->draft())['chosen'][0];
-        $upload = fn (string $kind, string $content): array => ($this->ask)('POST', "uploads/$kind?name=given.csv", $content, 'application/octet-stream');
+        $upload = fn (string $kind, string $content): array => ($this->ask)(
+            'POST',
+            "uploads/$kind?name=given.csv",
+            $content,
+            'application/octet-stream',
+        );
         $this->ids['table'] = $upload('schedule', "Mark,Width,Height,Sill\nW-03,1200,1500,900\nZ-9,800,600,900\n")['file'];
-        $this->ids['lines'] = $upload('tracing', '<svg xmlns="http://www.w3.org/2000/svg" width="120" height="80"><path d="M0 0H120V80H0zM10 0v3M22 0v3"/></svg>')['file'];
+        $this->ids['lines'] = $upload(
+            'tracing',
+            '<svg xmlns="http://www.w3.org/2000/svg" width="120" height="80"><path d="M0 0H120V80H0zM10 0v3M22 0v3"/></svg>',
+        )['file'];
         $this->ids['png'] = $upload('tracing', (string) file_get_contents(dirname(__DIR__, 2).'/docs/screenshots/projects.png'))['file'];
         foreach ($this->keeping() as $kind => $args) {
             $this->ids[$kind] = $this->do("$kind.keep", ['name' => "The first $kind"] + $args)['chosen'][0];
@@ -48,16 +68,29 @@ final class Furnished
         $this->ids['frontage'] = $view['frontages'][0]['id'];
         $finding = $elevation['findings'][0] ?? throw new \LogicException('Something is near the corner.');
         $this->ids['finding'] = $finding['key'];
-        $this->ids['acceptance'] = $this->do('finding.accept', ['wall' => $finding['wall'], 'finding' => $finding['key'], 'figure' => $finding['figure'], 'note' => 'agreed'])['chosen'][0] ?? '';
+        $this->ids['acceptance'] = $this->do(
+            'finding.accept',
+            ['wall' => $finding['wall'], 'finding' => $finding['key'], 'figure' => $finding['figure'], 'note' => 'agreed'],
+        )['chosen'][0] ?? '';
         $accepted = $this->ask('GET', 'elevations/'.$view['frontages'][0]['id'])['findings'];
         $this->ids['acceptance'] = array_values(array_filter(array_column($accepted, 'accepted')))[0]['id'];
         ($this->ask)('POST', 'revisions', ['note' => 'as it is'], 'application/json');
         $this->do('opening.change', ['id' => $this->ids['third'], 'by' => ['u' => 10]]);
-        $this->ids['invitation'] = ($this->ask)('POST', 'invitations', ['email' => 'tam@quay.example', 'role' => 'viewer'], 'application/json')['id'];
+        $this->ids['invitation'] = ($this->ask)(
+            'POST',
+            'invitations',
+            ['email' => 'tam@quay.example', 'role' => 'viewer'],
+            'application/json',
+        )['id'];
         $link = ($this->ask)('POST', 'links', ['name' => 'client'], 'application/json');
         $this->ids['link'] = $link['id'];
         $this->ids['token'] = substr($link['address'], (int) strrpos($link['address'], '/') + 1);
-        $this->ids['task'] = ($this->ask)('POST', 'sheets', ['paper' => 'A4', 'format' => 'zip', 'ids' => [$this->ids['W-03']]], 'application/json')['id'];
+        $this->ids['task'] = ($this->ask)(
+            'POST',
+            'sheets',
+            ['paper' => 'A4', 'format' => 'zip', 'ids' => [$this->ids['W-03']]],
+            'application/json',
+        )['id'];
     }
 
     /** @return array<string, array<string, mixed>> arguments of every edit, such as are done when they are asked for */
@@ -76,7 +109,10 @@ final class Furnished
             'storey.insert' => ['name' => 'Loft', 'height' => '3.1 m', 'above' => $i['charts']],
             'storey.change' => ['id' => $i['quay'], 'height' => 4300],
             'storey.remove' => ['id' => $i['charts'], 'withContents' => true],
-            'outline.draw' => ['points' => [[20000, 0], [28000, 0], [28000, 6000], [20000, 6000]], 'thickness' => 200, 'base' => $i['quay'], 'top' => $i['charts'], 'closed' => true],
+            'outline.draw' => [
+                'points' => [[20000, 0], [28000, 0], [28000, 6000], [20000, 6000]], 'thickness' => 200,
+                'base' => $i['quay'], 'top' => $i['charts'], 'closed' => true,
+            ],
             'outline.turn' => ['id' => $i['outline']],
             'outline.remove' => ['id' => $i['outline'], 'withContents' => true],
             'wall.change' => ['walls' => [$i['south']], 'thickness' => 350],
@@ -101,13 +137,19 @@ final class Furnished
             'opening.fill' => ['ids' => [$i['bare']], 'window' => $i['W-03']],
             'opening.empty' => $chosen,
             'opening.own-type' => ['ids' => [$i['second']]],
-            'opening.from-marks' => ['storey' => $i['charts'], 'type' => $i['W-03'], 'marks' => [['wall' => $i['south'], 'from' => 4000, 'to' => 5200]]],
+            'opening.from-marks' => [
+                'storey' => $i['charts'], 'type' => $i['W-03'],
+                'marks' => [['wall' => $i['south'], 'from' => 4000, 'to' => 5200]],
+            ],
             'opening.number' => ['text' => '{storey}-{n}', 'order' => 'storey', 'start' => 1, 'digits' => 2],
             'type.add' => ['mark' => 'X-02', 'name' => 'another', 'sill' => 900] + $this->draft(),
             'type.change' => ['id' => $i['spare'], 'width' => 1300, 'name' => 'wider'],
             'type.remove' => ['id' => $i['spare']],
             'type.import' => ['document' => $this->ask('GET', 'exports/types.json?ids='.$i['spare']), 'marks' => ['X-01']],
-            'type.from-lines' => ['lines' => [['mark' => 'Z-9', 'kind' => 'window', 'width' => 800, 'height' => 600, 'sill' => 900]], 'fit' => 'all'],
+            'type.from-lines' => [
+                'lines' => [['mark' => 'Z-9', 'kind' => 'window', 'width' => 800, 'height' => 600, 'sill' => 900]],
+                'fit' => 'all',
+            ],
             'tracing.place' => ['id' => $i['tracing'], 'a' => [0, 0], 'to' => [25, 0]],
             'finding.accept' => ['wall' => $i['south'], 'finding' => $i['finding'], 'figure' => 12.5, 'note' => 'looked at'],
             'finding.reopen' => ['id' => $i['acceptance']],
@@ -121,36 +163,60 @@ final class Furnished
         $p = '/api/projects/'.$this->project()->id;
         $layout = ['name' => 'As tried', ...$this->keeping()['layout']];
         $draft = $this->draft();
-        $plan = ['name' => 'Sheet', 'number' => '2', 'paper' => 'A3', 'items' => [['kind' => 'elevation', 'ref' => $i['frontage'], 'scale' => 100, 'x' => 20, 'y' => 20]]];
+        $plan = [
+            'name' => 'Sheet', 'number' => '2', 'paper' => 'A3',
+            'items' => [['kind' => 'elevation', 'ref' => $i['frontage'], 'scale' => 100, 'x' => 20, 'y' => 20]],
+        ];
 
         return [
             'GET api/session' => ['GET', '/api/session', null],
             'POST api/session' => ['POST', '/api/session', ['email' => 'nobody@quay.example', 'password' => 'harbour-light']],
             'DELETE api/session' => ['DELETE', '/api/session', null],
             'GET api/invitations/{token}' => ['GET', '/api/invitations/'.str_repeat('a', 40), null],
-            'POST api/invitations/{token}' => ['POST', '/api/invitations/'.str_repeat('a', 40), ['name' => 'Lis', 'password' => 'long enough now']],
+            'POST api/invitations/{token}' => [
+                'POST', '/api/invitations/'.str_repeat('a', 40), ['name' => 'Lis', 'password' => 'long enough now'],
+            ],
             'GET api/links/{token}' => ['GET', '/api/links/'.$i['token'], null],
             'POST api/links/{token}' => ['POST', '/api/links/'.$i['token'], null],
             'GET api/lengths' => ['GET', '/api/lengths?text=1200%2B150&units=mm', null],
             'GET api/outbox' => ['GET', '/api/outbox', null],
             'GET api/projects' => ['GET', '/api/projects', null],
-            'POST api/projects' => ['POST', '/api/projects', ['name' => 'New', 'units' => 'mm', 'key' => 'windowNew.1', 'storeys' => [['name' => 'Quay', 'height' => 3000]], 'rectangle' => ['width' => 9000, 'depth' => 7000, 'thickness' => 300]]],
+            'POST api/projects' => [
+                'POST', '/api/projects',
+                [
+                    'name' => 'New', 'units' => 'mm', 'key' => 'windowNew.1',
+                    'storeys' => [['name' => 'Quay', 'height' => 3000]],
+                    'rectangle' => ['width' => 9000, 'depth' => 7000, 'thickness' => 300],
+                ],
+            ],
             'GET api/projects/{project}' => ['GET', $p, null],
             'DELETE api/projects/{project}' => ['DELETE', $p, null],
-            'POST api/projects/{project}/bench' => ['POST', "$p/bench", ['draft' => $draft, 'steps' => [], 'ajar' => 0.3, 'light' => null, 'inside' => false]],
+            'POST api/projects/{project}/bench' => [
+                'POST', "$p/bench",
+                ['draft' => $draft, 'steps' => [], 'ajar' => 0.3, 'light' => null, 'inside' => false],
+            ],
             'POST api/projects/{project}/bench/solid' => ['POST', "$p/bench/solid", ['draft' => $draft, 'ajar' => 0.3]],
             'GET api/projects/{project}/changes' => ['GET', "$p/changes?about={$i['first']}", null],
-            'POST api/projects/{project}/edits' => ['POST', "$p/edits?try=1&job=0", ['edit' => 'opening.place', 'args' => $this->placing(7400, $i['charts']), 'base' => 1, 'key' => 'windowFuzz.1']],
+            'POST api/projects/{project}/edits' => [
+                'POST', "$p/edits?try=1&job=0",
+                ['edit' => 'opening.place', 'args' => $this->placing(7400, $i['charts']), 'base' => 1, 'key' => 'windowFuzz.1'],
+            ],
             'GET api/projects/{project}/elevations/{frontage}' => ['GET', "$p/elevations/{$i['frontage']}", null],
             'GET api/projects/{project}/exports/elevation.svg' => ['GET', "$p/exports/elevation.svg?scale=50&inner=0", null],
             'GET api/projects/{project}/exports/model.glb' => ['GET', "$p/exports/model.glb", null],
             'POST api/projects/{project}/exports/schedule.{format}' => ['POST', "$p/exports/schedule.csv", $layout],
             'GET api/projects/{project}/exports/schedules/{layout}.{format}' => ['GET', "$p/exports/schedules/{$i['layout']}.xlsx", null],
-            'GET api/projects/{project}/exports/sheet-plans/{sheet}.{format}' => ['GET', "$p/exports/sheet-plans/{$i['sheet']}.svg?page=1", null],
-            'GET api/projects/{project}/exports/sheets/{type}.{format}' => ['GET', "$p/exports/sheets/{$i['W-03']}.svg?paper=A3&page=1", null],
+            'GET api/projects/{project}/exports/sheet-plans/{sheet}.{format}' => [
+                'GET', "$p/exports/sheet-plans/{$i['sheet']}.svg?page=1", null,
+            ],
+            'GET api/projects/{project}/exports/sheets/{type}.{format}' => [
+                'GET', "$p/exports/sheets/{$i['W-03']}.svg?paper=A3&page=1", null,
+            ],
             'GET api/projects/{project}/exports/types.json' => ['GET', "$p/exports/types.json?ids={$i['W-03']}", null],
             'GET api/projects/{project}/files/{file}' => ['GET', "$p/files/{$i['lines']}", null],
-            'GET api/projects/{project}/gather' => ['GET', "$p/gather?type={$i['W-03']}&width=1200&sill=900&facing=South&storey={$i['quay']}", null],
+            'GET api/projects/{project}/gather' => [
+                'GET', "$p/gather?type={$i['W-03']}&width=1200&sill=900&facing=South&storey={$i['quay']}", null,
+            ],
             'GET api/projects/{project}/givens/{given}/held' => ['GET', "$p/givens/{$i['given']}/held", null],
             'POST api/projects/{project}/invitations' => ['POST', "$p/invitations", ['email' => 'lis@quay.example', 'role' => 'editor']],
             'DELETE api/projects/{project}/invitations/{invitation}' => ['DELETE', "$p/invitations/{$i['invitation']}", null],
@@ -162,19 +228,33 @@ final class Furnished
             'PATCH api/projects/{project}/people/{user}' => ['PATCH', "$p/people/$this->owner", ['role' => 'owner']],
             'GET api/projects/{project}/plans/{storey}' => ['GET', "$p/plans/{$i['quay']}", null],
             'POST api/projects/{project}/presence' => ['POST', "$p/presence", ['place' => 'the plan']],
-            'POST api/projects/{project}/readings' => ['POST', "$p/readings", ['file' => $i['table'], 'sheet' => 0, 'header' => 0, 'columns' => [['role' => 'mark', 'unit' => null, 'storey' => null], ['role' => 'width', 'unit' => 'mm', 'storey' => null]]]],
+            'POST api/projects/{project}/readings' => [
+                'POST', "$p/readings",
+                [
+                    'file' => $i['table'], 'sheet' => 0, 'header' => 0,
+                    'columns' => [
+                        ['role' => 'mark', 'unit' => null, 'storey' => null],
+                        ['role' => 'width', 'unit' => 'mm', 'storey' => null],
+                    ],
+                ],
+            ],
             'POST api/projects/{project}/redo' => ['POST', "$p/redo", ['key' => 'windowFuzz.2']],
             'POST api/projects/{project}/undo' => ['POST', "$p/undo", ['key' => 'windowFuzz.3']],
             'GET api/projects/{project}/revisions' => ['GET', "$p/revisions", null],
             'POST api/projects/{project}/revisions' => ['POST', "$p/revisions", ['note' => 'kept', 'key' => 'windowFuzz.4']],
             'GET api/projects/{project}/revisions/{letter}/difference' => ['GET', "$p/revisions/A/difference?to=A", null],
-            'POST api/projects/{project}/revisions/{letter}/restore' => ['POST', "$p/revisions/A/restore", ['base' => $this->project()->change_number, 'key' => 'windowFuzz.5']],
+            'POST api/projects/{project}/revisions/{letter}/restore' => [
+                'POST', "$p/revisions/A/restore", ['base' => $this->project()->change_number, 'key' => 'windowFuzz.5'],
+            ],
             'GET api/projects/{project}/scenes/{frontage}' => ['GET', "$p/scenes/{$i['frontage']}", null],
             'POST api/projects/{project}/schedules' => ['POST', "$p/schedules", $layout],
             'GET api/projects/{project}/schedules/{layout}' => ['GET', "$p/schedules/{$i['layout']}", null],
             'GET api/projects/{project}/sections' => ['GET', "$p/sections?points=5000,-2000,5000,9000&letters=180", null],
             'POST api/projects/{project}/sheet-plans' => ['POST', "$p/sheet-plans", $plan],
-            'POST api/projects/{project}/sheets' => ['POST', "$p/sheets", ['paper' => 'A3', 'format' => 'pdf', 'ids' => [$i['W-03']], 'key' => 'windowFuzz.6']],
+            'POST api/projects/{project}/sheets' => [
+                'POST', "$p/sheets",
+                ['paper' => 'A3', 'format' => 'pdf', 'ids' => [$i['W-03']], 'key' => 'windowFuzz.6'],
+            ],
             'GET api/projects/{project}/tasks/{task}' => ['GET', "$p/tasks/{$i['task']}", null],
             'DELETE api/projects/{project}/tasks/{task}' => ['DELETE', "$p/tasks/{$i['task']}", null],
             'GET api/projects/{project}/tasks/{task}/file' => ['GET', "$p/tasks/{$i['task']}/file", null],
@@ -182,14 +262,20 @@ final class Furnished
             'GET api/projects/{project}/types/{type}' => ['GET', "$p/types/{$i['W-03']}", null],
             'GET api/projects/{project}/types/{type}/sheet' => ['GET', "$p/types/{$i['W-03']}/sheet?paper=A3", null],
             'POST api/projects/{project}/uploads/schedule' => ['POST', "$p/uploads/schedule?name=given.csv", "Mark,Width\nA,900\n"],
-            'POST api/projects/{project}/uploads/tracing' => ['POST', "$p/uploads/tracing?page=1&picture=0", '<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"><line x2="5"/></svg>'],
+            'POST api/projects/{project}/uploads/tracing' => [
+                'POST', "$p/uploads/tracing?page=1&picture=0",
+                '<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"><line x2="5"/></svg>',
+            ],
         ];
     }
 
     /** @return array<string, mixed> */
     private function placing(float $left, string $storey): array
     {
-        return ['wall' => $this->ids['south'], 'storey' => $storey, 'type' => $this->ids['W-03'], 'position' => ['from' => 'left', 'value' => $left, 'to' => 'near']];
+        return [
+            'wall' => $this->ids['south'], 'storey' => $storey, 'type' => $this->ids['W-03'],
+            'position' => ['from' => 'left', 'value' => $left, 'to' => 'near'],
+        ];
     }
 
     /** @return array<string, array<string, mixed>> what is kept under names, by kind, without the name */
@@ -199,12 +285,28 @@ final class Furnished
 
         return [
             'set' => ['members' => [$i['first'], $i['second']]],
-            'layout' => ['source' => 'openings', 'columns' => [['key' => 'mark', 'name' => 'Mark'], ['key' => 'width'], ['key' => 'area']], 'merge' => false, 'groups' => ['storey'], 'sort' => [['key' => 'mark', 'down' => false]],
+            'layout' => ['source' => 'openings', 'columns' => [
+                ['key' => 'mark', 'name' => 'Mark'], ['key' => 'width'], ['key' => 'area'],
+            ], 'merge' => false, 'groups' => ['storey'], 'sort' => [['key' => 'mark', 'down' => false]],
                 'filters' => [['key' => 'width', 'test' => 'above', 'value' => '0.5 m']], 'totals' => true],
             'section' => ['fromX' => 5000, 'fromY' => -2000, 'toX' => 5000, 'toY' => 9000],
-            'sheet' => ['number' => '1', 'paper' => 'A3', 'items' => [['kind' => 'plan', 'ref' => $i['quay'], 'scale' => 100, 'x' => 20, 'y' => 20]]],
-            'given' => ['file' => $i['table'], 'sheet' => 0, 'header' => 0, 'columns' => [['role' => 'mark', 'unit' => null, 'storey' => null], ['role' => 'width', 'unit' => 'mm', 'storey' => null], ['role' => 'height', 'unit' => 'mm', 'storey' => null], ['role' => 'sill', 'unit' => 'mm', 'storey' => null]]],
-            'tracing' => ['file' => $i['lines'], 'storeys' => [$i['quay']], 'width' => 120, 'height' => 80, 'scale' => 100, 'x' => 0, 'y' => 0, 'angle' => 0, 'opacity' => 0.6, 'locked' => false],
+            'sheet' => [
+                'number' => '1', 'paper' => 'A3',
+                'items' => [['kind' => 'plan', 'ref' => $i['quay'], 'scale' => 100, 'x' => 20, 'y' => 20]],
+            ],
+            'given' => [
+                'file' => $i['table'], 'sheet' => 0, 'header' => 0,
+                'columns' => [
+                    ['role' => 'mark', 'unit' => null, 'storey' => null],
+                    ['role' => 'width', 'unit' => 'mm', 'storey' => null],
+                    ['role' => 'height', 'unit' => 'mm', 'storey' => null],
+                    ['role' => 'sill', 'unit' => 'mm', 'storey' => null],
+                ],
+            ],
+            'tracing' => [
+                'file' => $i['lines'], 'storeys' => [$i['quay']], 'width' => 120, 'height' => 80, 'scale' => 100,
+                'x' => 0, 'y' => 0, 'angle' => 0, 'opacity' => 0.6, 'locked' => false,
+            ],
             'picture' => ['file' => $i['png']],
         ];
     }
@@ -229,7 +331,12 @@ final class Furnished
      */
     private function do(string $edit, array $args): array
     {
-        return ($this->ask)('POST', 'edits', ['edit' => $edit, 'args' => $args, 'base' => $this->project()->change_number], 'application/json');
+        return ($this->ask)(
+            'POST',
+            'edits',
+            ['edit' => $edit, 'args' => $args, 'base' => $this->project()->change_number],
+            'application/json',
+        );
     }
 
     /** @return array<string, mixed> */

@@ -10,14 +10,33 @@ final class HostileFiles
     /** @return array<string, array{string, \Closure(): string}> name → the upload it goes to, and its content */
     public static function all(): array
     {
-        $svg = static fn (string $body, string $defs = ''): string => '<svg xmlns="http://www.w3.org/2000/svg" width="100" height="100">'.($defs === '' ? '' : "<defs>$defs</defs>").$body.'</svg>';
+        $svg = static fn (
+            string $body,
+            string $defs = '',
+        ): string => '<svg xmlns="http://www.w3.org/2000/svg" width="100" height="100">'.($defs === '' ? '' : "<defs>$defs</defs>").$body.'</svg>';
 
         return [
             'a workbook of a hundred merges of a million cells' => ['schedule', static fn (): string => self::workbook(
                 '<row r="1"><c r="A1"><v>1</v></c></row>', str_repeat('<mergeCell ref="A1:ALL1000"/>', 100))],
-            'a workbook of two cells far apart on forty sheets' => ['schedule', static fn (): string => self::workbook('<row r="1"><c r="A1"><v>1</v></c></row><row r="9999"><c r="GR9999"><v>1</v></c></row>', '', 40)],
-            'a workbook that unpacks to a gigabyte' => ['schedule', static fn (): string => self::workbook('<row r="1"><c t="inlineStr"><is><t>'.str_repeat('a', 50_000_000).'</t></is></c></row>', '', 1)],
-            'a workbook of an entity in UTF-16' => ['schedule', static fn (): string => self::workbook('<row r="1"><c><v>&a;</v></c></row>', '', 1, true)],
+            'a workbook of two cells far apart on forty sheets' => [
+                'schedule',
+                static fn (): string => self::workbook(
+                    '<row r="1"><c r="A1"><v>1</v></c></row><row r="9999"><c r="GR9999"><v>1</v></c></row>',
+                    '',
+                    40,
+                ),
+            ],
+            'a workbook that unpacks to a gigabyte' => [
+                'schedule',
+                static fn (): string => self::workbook(
+                    '<row r="1"><c t="inlineStr"><is><t>'.str_repeat('a', 50_000_000).'</t></is></c></row>',
+                    '',
+                    1,
+                ),
+            ],
+            'a workbook of an entity in UTF-16' => [
+                'schedule', static fn (): string => self::workbook('<row r="1"><c><v>&a;</v></c></row>', '', 1, true),
+            ],
             'references ten deep, ten times each' => ['tracing', static function () use ($svg): string {
                 $defs = '<g id="l0"><line x2="9" y2="9"/></g>';
                 for ($i = 1; $i <= 10; $i++) {
@@ -26,17 +45,28 @@ final class HostileFiles
 
                 return $svg('<use href="#l10"/>', $defs);
             }],
-            'a group within a group, 300 000 deep' => ['tracing', static fn (): string => $svg(str_repeat('<g>', 300_000).'<line x2="9"/>'.str_repeat('</g>', 300_000))],
-            '300 000 groups beside each other' => ['tracing', static fn (): string => $svg(str_repeat('<g id="a"/>', 300_000).'<line x2="9"/>')],
+            'a group within a group, 300 000 deep' => [
+                'tracing',
+                static fn (): string => $svg(str_repeat('<g>', 300_000).'<line x2="9"/>'.str_repeat('</g>', 300_000)),
+            ],
+            '300 000 groups beside each other' => [
+                'tracing', static fn (): string => $svg(str_repeat('<g id="a"/>', 300_000).'<line x2="9"/>'),
+            ],
             'entities in UTF-16' => ['tracing', static function (): string {
                 $entities = '<!ENTITY a0 "0123456789">';
                 for ($i = 1; $i <= 9; $i++) {
                     $entities .= "<!ENTITY a$i \"".str_repeat('&a'.($i - 1).';', 10).'">';
                 }
 
-                return "\xFF\xFE".mb_convert_encoding('<?xml version="1.0" encoding="UTF-16"?><!DOCTYPE svg ['.$entities.']><svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"><text>&a9;</text></svg>', 'UTF-16LE', 'UTF-8');
+                return "\xFF\xFE".mb_convert_encoding(
+                    '<?xml version="1.0" encoding="UTF-16"?><!DOCTYPE svg ['.$entities.']><svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"><text>&a9;</text></svg>',
+                    'UTF-16LE',
+                    'UTF-8',
+                );
             }],
-            'a path of nineteen megabytes' => ['tracing', static fn (): string => $svg('<path d="M0 0'.str_repeat(' 1 1', 4_750_000).'"/>')],
+            'a path of nineteen megabytes' => [
+                'tracing', static fn (): string => $svg('<path d="M0 0'.str_repeat(' 1 1', 4_750_000).'"/>'),
+            ],
             'numbers past all bounds' => ['tracing', static fn (): string => $svg('<line x2="1e308" transform="scale(1e308)"/>')],
             'five million points' => ['tracing', static fn (): string => $svg('<polyline points="'.str_repeat('1 2 ', 5_000_000).'"/>')],
             'a page of forms that multiply' => ['tracing', self::multiplyingPdf(...)],
@@ -44,7 +74,9 @@ final class HostileFiles
             'twenty megabytes in one quoted cell' => ['schedule', static fn (): string => 'Mark,Width'."\n\"".str_repeat('x', 20_000_000)],
             'a picture of 39 million pixels' => ['tracing', static fn (): string => self::png(6500, 6000)],
             'a picture of 35 million pixels' => ['tracing', static fn (): string => self::png(5900, 5900)],
-            'a picture that says it is far larger than it is' => ['tracing', static fn (): string => substr_replace(self::png(4, 4), pack('NN', 5999, 5999), 16, 8)],
+            'a picture that says it is far larger than it is' => [
+                'tracing', static fn (): string => substr_replace(self::png(4, 4), pack('NN', 5999, 5999), 16, 8),
+            ],
             'nothing' => ['tracing', static fn (): string => ''],
         ];
     }
@@ -62,8 +94,14 @@ final class HostileFiles
             $zip->addFromString("xl/worksheets/sheet$i.xml", $entity
                 ? "\xFF\xFE".mb_convert_encoding('<?xml version="1.0" encoding="UTF-16"?><!DOCTYPE worksheet [<!ENTITY a "7">]>'.$sheet, 'UTF-16LE', 'UTF-8') : $sheet);
         }
-        $zip->addFromString('xl/workbook.xml', '<workbook xmlns="http://schemas.openxmlformats.org/spreadsheetml/2006/main" xmlns:r="http://schemas.openxmlformats.org/officeDocument/2006/relationships"><sheets>'.$list.'</sheets></workbook>');
-        $zip->addFromString('xl/_rels/workbook.xml.rels', '<Relationships xmlns="http://schemas.openxmlformats.org/package/2006/relationships">'.$rels.'</Relationships>');
+        $zip->addFromString(
+            'xl/workbook.xml',
+            '<workbook xmlns="http://schemas.openxmlformats.org/spreadsheetml/2006/main" xmlns:r="http://schemas.openxmlformats.org/officeDocument/2006/relationships"><sheets>'.$list.'</sheets></workbook>',
+        );
+        $zip->addFromString(
+            'xl/_rels/workbook.xml.rels',
+            '<Relationships xmlns="http://schemas.openxmlformats.org/package/2006/relationships">'.$rels.'</Relationships>',
+        );
         $zip->close();
         $content = (string) file_get_contents($path);
         unlink($path);
@@ -74,10 +112,17 @@ final class HostileFiles
     /** Each form draws the one before it ten times, nine deep, the first a hundred lines. */
     private static function multiplyingPdf(): string
     {
-        $objects = ['<</Type/Catalog/Pages 2 0 R>>', '<</Type/Pages/Kids[3 0 R]/Count 1>>', '<</Type/Page/Parent 2 0 R/MediaBox[0 0 500 500]/Contents 4 0 R/Resources<</XObject<</F 13 0 R>>>>>>', self::stream('/F Do')];
+        $objects = [
+            '<</Type/Catalog/Pages 2 0 R>>', '<</Type/Pages/Kids[3 0 R]/Count 1>>',
+            '<</Type/Page/Parent 2 0 R/MediaBox[0 0 500 500]/Contents 4 0 R/Resources<</XObject<</F 13 0 R>>>>>>',
+            self::stream('/F Do'),
+        ];
         $objects[] = self::stream(str_repeat("0 0 m 400 400 l S\n", 100), '/Type/XObject/Subtype/Form/BBox[0 0 500 500]');
         for ($i = 6; $i <= 13; $i++) {
-            $objects[] = self::stream(str_repeat("/F Do\n", 10), sprintf('/Type/XObject/Subtype/Form/BBox[0 0 500 500]/Resources<</XObject<</F %d 0 R>>>>', $i - 1));
+            $objects[] = self::stream(
+                str_repeat("/F Do\n", 10),
+                sprintf('/Type/XObject/Subtype/Form/BBox[0 0 500 500]/Resources<</XObject<</F %d 0 R>>>>', $i - 1),
+            );
         }
         $pdf = "%PDF-1.4\n";
         $at = [];
@@ -86,7 +131,10 @@ final class HostileFiles
             $pdf .= ($i + 1)." 0 obj\n$object\nendobj\n";
         }
         $start = strlen($pdf);
-        $pdf .= sprintf("xref\n0 %d\n0000000000 65535 f \n", count($objects) + 1).implode('', array_map(static fn (int $o): string => sprintf("%010d 00000 n \n", $o), $at));
+        $pdf .= sprintf("xref\n0 %d\n0000000000 65535 f \n", count($objects) + 1).implode(
+            '',
+            array_map(static fn (int $o): string => sprintf("%010d 00000 n \n", $o), $at),
+        );
 
         return $pdf.sprintf("trailer<</Size %d/Root 1 0 R>>\nstartxref\n%d\n%%%%EOF", count($objects) + 1, $start);
     }

@@ -24,16 +24,33 @@ final class Spoiled
             return [$method, self::path($path), $content, $type, 'path'];
         }
         if ($way < 30) {
-            return [$method, $path, self::pick(['', '[]', '"x"', 'null', '{', "\xFF\xFE", '{"a":', str_repeat('[', 2000), str_repeat(' ', 1_000_001), "{\"edit\":\"\xC3\x28\"}", '1e999', '{"base":1e999}']), $type, 'content'];
+            return [
+                $method, $path,
+                self::pick([
+                    '', '[]', '"x"', 'null', '{', "\xFF\xFE", '{"a":', str_repeat('[', 2000),
+                    str_repeat(' ', 1_000_001), "{\"edit\":\"\xC3\x28\"}", '1e999', '{"base":1e999}',
+                ]),
+                $type, 'content',
+            ];
         }
         if ($way < 33) {
-            return [$method, $path, $content, self::pick(['text/plain', 'application/x-www-form-urlencoded', 'multipart/form-data; boundary=x', '', 'application/json; charset=utf-7']), 'type'];
+            return [
+                $method, $path, $content,
+                self::pick([
+                    'text/plain', 'application/x-www-form-urlencoded', 'multipart/form-data; boundary=x', '',
+                    'application/json; charset=utf-7',
+                ]),
+                'type',
+            ];
         }
         if ($way < 35) {
             return [self::pick(['PUT', 'PATCH', 'DELETE', 'OPTIONS', 'POST']), $path, $content, $type, 'method'];
         }
         if (! is_array($body)) {
-            return [$method, self::path($path), is_string($body) ? substr($body, 0, mt_rand(0, strlen($body))) : $content, $type, 'path and content'];
+            return [
+                $method, self::path($path), is_string($body) ? substr($body, 0, mt_rand(0, strlen($body))) : $content,
+                $type, 'path and content',
+            ];
         }
         $leaves = self::leaves($body);
         $leaf = $leaves[mt_rand(0, count($leaves) - 1)];
@@ -60,7 +77,10 @@ final class Spoiled
         [$base, $query] = explode('?', $path.'?', 2);
         $parts = explode('/', ltrim($base, '/'));
         $at = mt_rand(min(2, count($parts) - 1), count($parts) - 1);
-        $parts[$at] = self::pick(['x', '%00', '%ff', '..', '99999999999999999999', '-1', str_repeat('a', 300), '%E2%80%AE', '%27%20or%201%3D1', '0', $parts[$at].'x', '[]', $parts[$at].'%0a', 'op-'.str_repeat('0', 17)]);
+        $parts[$at] = self::pick([
+            'x', '%00', '%ff', '..', '99999999999999999999', '-1', str_repeat('a', 300), '%E2%80%AE',
+            '%27%20or%201%3D1', '0', $parts[$at].'x', '[]', $parts[$at].'%0a', 'op-'.str_repeat('0', 17),
+        ]);
 
         return '/'.implode('/', $parts).($query === '' ? '' : '?'.rtrim($query, '?'));
     }
@@ -80,8 +100,13 @@ final class Spoiled
         } elseif (mt_rand(0, 15) === 0 && is_array($body[$at] ?? null)) {
             $body[$at] = [...$body[$at], ...$body[$at]];
         } else {
-            $body[$at] = self::pick([null, true, false, '', ' ', 'x', str_repeat('ä', 201), str_repeat('9', 400), -1, 0, 1, -0.0, 0.5, 4294967296, PHP_INT_MAX, PHP_INT_MIN, 1e308, '@@1e999@@', [], new \stdClass, ['a'],
-                [[[[]]]], ['x' => 1], [null], "\0", '../../etc/passwd', "' or 1=1", '1/0', '((((', '1e999', '5\' 6 1/2"', '-3 m', 'left', 'wa-00000', '−', '🪟', "a\u{202E}b", 1.7976931348623157e308, ['from' => 'opening', 'ref' => 'x'], str_repeat('(', 3000),
+            $body[$at] = self::pick([null, true, false, '', ' ', 'x', str_repeat(
+                'ä',
+                201,
+            ), str_repeat('9', 400), -1, 0, 1, -0.0, 0.5, 4294967296, PHP_INT_MAX, PHP_INT_MIN, 1e308, '@@1e999@@', [], new \stdClass, ['a'],
+                [[[[]]]], ['x' => 1], [null], "\0", '../../etc/passwd', "' or 1=1", '1/0', '((((', '1e999', '5\' 6 1/2"', '-3 m', 'left', 'wa-00000', '−', '🪟', "a\u{202E}b", 1.7976931348623157e308, [
+                    'from' => 'opening', 'ref' => 'x',
+                ], str_repeat('(', 3000),
                 range(1, 300), 'all', 'rectangle', '100 %', 100000001]);
         }
 
@@ -106,7 +131,11 @@ final class Spoiled
 
     private static function json(mixed $body): string
     {
-        return str_replace('"@@1e999@@"', '1e999', json_encode($body, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION));
+        return str_replace(
+            '"@@1e999@@"',
+            '1e999',
+            json_encode($body, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION),
+        );
     }
 
     /**

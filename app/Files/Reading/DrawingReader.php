@@ -58,12 +58,21 @@ final class DrawingReader
         }
         $pages = preg_match('/^Pages:\s+(\d{1,9})/m', $said, $m) === 1 ? (int) $m[1] : 0;
         if (! $done || $pages === 0) {
-            throw Refusal::because('pdf.unreadable', $done ? 'This PDF has no pages.' : 'This PDF cannot be read: it is damaged, or has no pages.');
+            throw Refusal::because(
+                'pdf.unreadable',
+                $done ? 'This PDF has no pages.' : 'This PDF cannot be read: it is damaged, or has no pages.',
+            );
         }
         if ($page < 1 || $page > $pages) {
-            throw Refusal::because('pdf.page', sprintf('This PDF has %d page%s; page %d was asked for.', $pages, $pages === 1 ? '' : 's', $page));
+            throw Refusal::because(
+                'pdf.page',
+                sprintf('This PDF has %d page%s; page %d was asked for.', $pages, $pages === 1 ? '' : 's', $page),
+            );
         }
-        [$drawn] = self::run(['pdftocairo', '-svg', '-noshrink', '-nocenter', '-f', (string) $page, '-l', (string) $page, "$folder/in", "$folder/page.svg"]);
+        [$drawn] = self::run([
+            'pdftocairo', '-svg', '-noshrink', '-nocenter', '-f', (string) $page, '-l', (string) $page, "$folder/in",
+            "$folder/page.svg",
+        ]);
         $vectors = null;
         if ($drawn && is_file("$folder/page.svg") && filesize("$folder/page.svg") <= self::MOST_SVG) {
             try {
@@ -76,12 +85,22 @@ final class DrawingReader
         $notes = is_array($read->told['notes']) ? $read->told['notes'] : [];
         $why = $vectors === null && $drawn ? 'The page has no lines, or more than can be caught on; it is laid down as a picture.' : 'The page has no lines that can be caught on; it is laid down as a picture.';
 
-        return new Read($read->content, $read->kind, ['pages' => $pages, 'page' => $page, 'notes' => [...($read->told['kind'] === 'picture' ? [$why] : []), ...$notes]] + $read->told);
+        return new Read(
+            $read->content,
+            $read->kind,
+            [
+                'pages' => $pages, 'page' => $page,
+                'notes' => [...($read->told['kind'] === 'picture' ? [$why] : []), ...$notes],
+            ] + $read->told,
+        );
     }
 
     private static function scan(string $folder, int $page): Read
     {
-        [$drawn] = self::run(['pdftoppm', '-png', '-singlefile', '-scale-to', '4500', '-f', (string) $page, '-l', (string) $page, "$folder/in", "$folder/page"]);
+        [$drawn] = self::run([
+            'pdftoppm', '-png', '-singlefile', '-scale-to', '4500', '-f', (string) $page, '-l', (string) $page,
+            "$folder/in", "$folder/page",
+        ]);
         if (! $drawn || ! is_file("$folder/page.png")) {
             throw Refusal::because('pdf.unreadable', sprintf('Page %d of this PDF cannot be drawn: it is damaged.', $page));
         }

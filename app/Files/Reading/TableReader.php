@@ -17,7 +17,10 @@ final class TableReader
     {
         $start = (string) file_get_contents($path, length: 4);
         try {
-            $sheets = $start === "PK\x03\x04" || $start === "\xD0\xCF\x11\xE0" ? XlsxReader::read($path) : [CsvReader::read((string) file_get_contents($path), $name === '' ? 'Schedule' : $name)];
+            $sheets = $start === "PK\x03\x04" || $start === "\xD0\xCF\x11\xE0" ? XlsxReader::read($path) : [CsvReader::read(
+                (string) file_get_contents($path),
+                $name === '' ? 'Schedule' : $name,
+            )];
         } catch (\ValueError) {
             throw Refusal::because('table.unreadable', 'This is no XLSX workbook, or it is damaged.');
         }

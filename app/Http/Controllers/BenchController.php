@@ -44,7 +44,13 @@ final class BenchController
             $draft = Steps::take($draft, $step->string('step'), $step->fields('args'));
         }
 
-        return new JsonResponse(View::of($draft, $settings, $body->shareOrNull('ajar'), $body->stringOrNull('light'), $body->bool('inside')));
+        return new JsonResponse(View::of(
+            $draft,
+            $settings,
+            $body->shareOrNull('ajar'),
+            $body->stringOrNull('light'),
+            $body->bool('inside'),
+        ));
     }
 
     #[OA\Post(path: '/projects/{project}/bench/solid', operationId: 'benchSolid', summary: 'A unit that is being made as GLB',

@@ -145,7 +145,10 @@ final readonly class DrawingController
             }
             abort(404);
         }
-        $p = array_map(static fn (string $n): float|string => is_numeric($n) ? (float) $n : $n, explode(',', Asked::text($request, 'points', '')));
+        $p = array_map(
+            static fn (string $n): float|string => is_numeric($n) ? (float) $n : $n,
+            explode(',', Asked::text($request, 'points', '')),
+        );
 
         return SectionLine::from(new Fields(['id' => '', 'name' => 'as drawn', 'fromX' => $p[0], 'fromY' => $p[1] ?? null, 'toX' => $p[2] ?? null, 'toY' => $p[3] ?? null]));
     }

@@ -75,7 +75,11 @@ final readonly class EditController
         ])]
     public function undo(Request $request, Project $project): JsonResponse
     {
-        return new JsonResponse($this->editor->undo($project, $this->user($request), Key::of(new Fields($request->json()->all())))->toArray());
+        return new JsonResponse($this->editor->undo(
+            $project,
+            $this->user($request),
+            Key::of(new Fields($request->json()->all())),
+        )->toArray());
     }
 
     #[OA\Post(path: '/projects/{project}/redo', operationId: 'redo', summary: 'Do again what you undid last',
@@ -89,7 +93,11 @@ final readonly class EditController
         ])]
     public function redo(Request $request, Project $project): JsonResponse
     {
-        return new JsonResponse($this->editor->redo($project, $this->user($request), Key::of(new Fields($request->json()->all())))->toArray());
+        return new JsonResponse($this->editor->redo(
+            $project,
+            $this->user($request),
+            Key::of(new Fields($request->json()->all())),
+        )->toArray());
     }
 
     private function user(Request $request): User

@@ -34,7 +34,12 @@ final readonly class ExportController
         responses: [new OA\Response(response: 200, description: 'SVG', content: new OA\MediaType(mediaType: 'image/svg+xml', schema: new OA\Schema(type: 'string')))])]
     public function svg(Request $request, Project $project): Response
     {
-        return $this->file($this->exporter->svg($project, Asked::number($request, 'scale', 1.0, -1e9, 1e9), $request->boolean('inner')), 'image/svg+xml', $project, $request->boolean('inner') ? 'inner-walls.svg' : 'elevation.svg');
+        return $this->file(
+            $this->exporter->svg($project, Asked::number($request, 'scale', 1.0, -1e9, 1e9), $request->boolean('inner')),
+            'image/svg+xml',
+            $project,
+            $request->boolean('inner') ? 'inner-walls.svg' : 'elevation.svg',
+        );
     }
 
     #[OA\Get(path: '/projects/{project}/exports/model.glb', operationId: 'exportGlb', summary: 'The model as binary glTF',

@@ -58,7 +58,16 @@ final readonly class PeopleController
     {
         $body = new Fields($request->json()->all());
 
-        return new JsonResponse(['id' => $this->people->invite($project, self::user($request), $body->string('email'), $body->choice('role', Role::class), config()->string('app.url'))->id], 201);
+        return new JsonResponse(
+            ['id' => $this->people->invite(
+                $project,
+                self::user($request),
+                $body->string('email'),
+                $body->choice('role', Role::class),
+                config()->string('app.url'),
+            )->id],
+            201,
+        );
     }
 
     #[OA\Delete(path: '/projects/{project}/invitations/{invitation}', operationId: 'withdraw', summary: 'Withdraw an invitation',

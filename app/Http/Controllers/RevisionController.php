@@ -53,7 +53,10 @@ final readonly class RevisionController
             throw Refusal::because('revision.note', sprintf('A note has %d letters at the most; this one has %d.', self::LONGEST_NOTE, mb_strlen($note)));
         }
 
-        return new JsonResponse(self::plain($this->revisions->keep($project, $this->user($request), $note, Key::of($body))->load('user')), 201);
+        return new JsonResponse(
+            self::plain($this->revisions->keep($project, $this->user($request), $note, Key::of($body))->load('user')),
+            201,
+        );
     }
 
     #[OA\Get(path: '/projects/{project}/revisions/{letter}/difference', operationId: 'revisionDifference', summary: 'What differs between a revision and a later one, or today',
@@ -90,7 +93,14 @@ final readonly class RevisionController
     {
         $body = new Fields($request->json()->all());
 
-        return new JsonResponse($editor->restore($project, $this->user($request), $this->of($project, $letter), Asked::base($body), $this->revisions, Key::of($body))->toArray());
+        return new JsonResponse($editor->restore(
+            $project,
+            $this->user($request),
+            $this->of($project, $letter),
+            Asked::base($body),
+            $this->revisions,
+            Key::of($body),
+        )->toArray());
     }
 
     private function of(Project $project, string $letter): Revision

@@ -126,7 +126,12 @@ final readonly class SheetController
     {
         $plan = $this->plans->find($project, $sheet) ?? abort(404);
 
-        return self::asFile($this->plans->pages($project, $this->plans->drawings($project), $plan)['pages'], 'sheet-'.$plan->number, $format, Asked::whole($request, 'page', 1, 1, 100_000));
+        return self::asFile(
+            $this->plans->pages($project, $this->plans->drawings($project), $plan)['pages'],
+            'sheet-'.$plan->number,
+            $format,
+            Asked::whole($request, 'page', 1, 1, 100_000),
+        );
     }
 
     /** @param  list<string>  $pages */

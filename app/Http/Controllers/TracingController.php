@@ -43,7 +43,12 @@ final readonly class TracingController
     {
         /** @var User $user */
         $user = $request->user();
-        $read = $this->foreign->read($user, $request->boolean('picture') ? 'picture' : 'drawing', $request->getContent(), (string) Asked::whole($request, 'page', 1, 1, 100_000));
+        $read = $this->foreign->read(
+            $user,
+            $request->boolean('picture') ? 'picture' : 'drawing',
+            $request->getContent(),
+            (string) Asked::whole($request, 'page', 1, 1, 100_000),
+        );
 
         return new JsonResponse(['file' => $this->files->put($project, $read->content, $read->kind)] + $read->told);
     }

@@ -14,8 +14,16 @@ final class KnownHost
     public function handle(Request $request, \Closure $next): Response
     {
         $host = strtolower((string) preg_replace('/:\d+$/', '', (string) $request->server->get('HTTP_HOST', 'localhost')));
-        $known = ['localhost', '127.0.0.1', '[::1]', strtolower((string) parse_url(config()->string('app.url'), PHP_URL_HOST)), ...(array) config('isleward.hosts')];
+        $known = [
+            'localhost', '127.0.0.1', '[::1]',
+            strtolower((string) parse_url(config()->string('app.url'), PHP_URL_HOST)),
+            ...(array) config('isleward.hosts'),
+        ];
 
-        return in_array($host, $known, true) ? $next($request) : Problems::problem(421, 'request.host', 'Isleward is not served under this name.');
+        return in_array($host, $known, true) ? $next($request) : Problems::problem(
+            421,
+            'request.host',
+            'Isleward is not served under this name.',
+        );
     }
 }

@@ -79,7 +79,10 @@ final class Dimensions
             $sides[$side] = array_values($byDepth);
         }
         foreach (['above' => Axis::Columns, 'right' => Axis::Rows] as $side => $axis) {
-            $inner = array_values(array_filter($unit->divisions, static fn (SolvedDivision $d): bool => $d->axis === $axis && ! isset($shown[$d->path])));
+            $inner = array_values(array_filter(
+                $unit->divisions,
+                static fn (SolvedDivision $d): bool => $d->axis === $axis && ! isset($shown[$d->path]),
+            ));
             $sides[$side] = [...self::packed($inner), ...($sides[$side] ?? [])];
         }
 
@@ -94,7 +97,9 @@ final class Dimensions
      */
     private static function packed(array $divisions): array
     {
-        $extent = static fn (SolvedDivision $d): array => [min([INF, ...array_column($d->parts, 'start')]), max([-INF, ...array_column($d->parts, 'end')])];
+        $extent = static fn (SolvedDivision $d): array => [
+            min([INF, ...array_column($d->parts, 'start')]), max([-INF, ...array_column($d->parts, 'end')]),
+        ];
         $rows = [];
         foreach ($divisions as $d) {
             [$from, $to] = $extent($d);

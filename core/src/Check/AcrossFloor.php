@@ -23,7 +23,13 @@ final class AcrossFloor implements Rule
                 }
                 $down = $over <= $under;
                 $by = $down ? $over : $under;
-                $findings[] = $wall->finding('opening.across_floor', $p, $by, sprintf('runs across the floor of %s: its %s lies %s %s it', $storey->name, $down ? 'head' : 'sill', $wall->say($by), $down ? 'over' : 'under'),
+                $findings[] = $wall->finding('opening.across_floor', $p, $by, sprintf(
+                    'runs across the floor of %s: its %s lies %s %s it',
+                    $storey->name,
+                    $down ? 'head' : 'sill',
+                    $wall->say($by),
+                    $down ? 'over' : 'under',
+                ),
                     $wall->moveUp($p, $down ? -$by : $by), [($p->left + $p->right) / 2, $floor]);
             }
         }

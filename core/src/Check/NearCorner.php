@@ -27,11 +27,30 @@ final class NearCorner implements Rule
                 $remedy = $wall->moveAside($p, $sign * ($margin - $gap));
                 $within = $atRight ? $wall->body->end() - $p->right : $p->left - $wall->body->start();
                 if ($gap < -Tolerance::LENGTH && $within >= -Tolerance::LENGTH) {
-                    $findings[] = $wall->finding('opening.in_return', $p, -$gap, sprintf('has its %s jamb %s inside the wall that returns there', $side, $wall->say($gap)), $remedy, $at);
+                    $findings[] = $wall->finding(
+                        'opening.in_return',
+                        $p,
+                        -$gap,
+                        sprintf('has its %s jamb %s inside the wall that returns there', $side, $wall->say($gap)),
+                        $remedy,
+                        $at,
+                    );
                 } elseif ($gap >= -Tolerance::LENGTH && $margin - $gap > Tolerance::LENGTH) {
                     $what = $wall->inner
-                        ? sprintf('leaves a nib of %s at its %s%s; the project’s is %s', $wall->say($gap), $side, $abutment === null ? '' : ', to '.$wall->named($abutment->wall), $wall->say($margin))
-                        : sprintf('comes to %s from the %s corner%s; the project keeps %s', $wall->say($gap), $side, abs($within - $gap) > Tolerance::LENGTH ? ', inside its return' : '', $wall->say($margin));
+                        ? sprintf(
+                            'leaves a nib of %s at its %s%s; the project’s is %s',
+                            $wall->say($gap),
+                            $side,
+                            $abutment === null ? '' : ', to '.$wall->named($abutment->wall),
+                            $wall->say($margin),
+                        )
+                        : sprintf(
+                            'comes to %s from the %s corner%s; the project keeps %s',
+                            $wall->say($gap),
+                            $side,
+                            abs($within - $gap) > Tolerance::LENGTH ? ', inside its return' : '',
+                            $wall->say($margin),
+                        );
                     $findings[] = $wall->finding($wall->inner ? 'door.nib' : 'opening.near_corner', $p, $gap, $what, $remedy, $at);
                 }
             }

@@ -20,8 +20,14 @@ final class PastEdge implements Rule
                 continue;
             }
             $past = [
-                ['the left end of the wall', $body->start() - $p->left, static fn (): ?Remedy => $wall->moveAside($p, $wall->clearJamb($p, false) - $p->left)],
-                ['the right end of the wall', $p->right - $body->end(), static fn (): ?Remedy => $wall->moveAside($p, $wall->clearJamb($p, true) - $p->right)],
+                [
+                    'the left end of the wall', $body->start() - $p->left,
+                    static fn (): ?Remedy => $wall->moveAside($p, $wall->clearJamb($p, false) - $p->left),
+                ],
+                [
+                    'the right end of the wall', $p->right - $body->end(),
+                    static fn (): ?Remedy => $wall->moveAside($p, $wall->clearJamb($p, true) - $p->right),
+                ],
                 ['the wall’s head', $p->head - $body->head, static fn (): ?Remedy => $wall->moveUp($p, $body->head - $p->head)],
                 ['the wall’s foot', $body->foot - $p->sill, static fn (): ?Remedy => $wall->moveUp($p, $body->foot - $p->sill)],
             ];

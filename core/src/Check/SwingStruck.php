@@ -40,7 +40,10 @@ final class SwingStruck implements Rule
             }
             if ($worst !== null) {
                 [$angle, $other] = $worst;
-                $findings[] = $wall->finding('leaf.swing', $p, $angle, sprintf('has a leaf that opens to %s° only: then it strikes %s', rtrim(rtrim(number_format($angle, 1, '.', ''), '0'), '.'),
+                $findings[] = $wall->finding('leaf.swing', $p, $angle, sprintf('has a leaf that opens to %s° only: then it strikes %s', rtrim(
+                    rtrim(number_format($angle, 1, '.', ''), '0'),
+                    '.',
+                ),
                     $wall->design->isInner($other) ? $wall->named($other) : 'the wall beside it'), null);
             }
         }
@@ -146,6 +149,9 @@ final class SwingStruck implements Rule
     {
         $out = $p->opening->facesOut;
 
-        return $wall->body->surface->inPlan($p->left + ($out ? $x : $unit->width - $x), $p->opening->setback + ($out ? $z : $unit->depth() - $z));
+        return $wall->body->surface->inPlan(
+            $p->left + ($out ? $x : $unit->width - $x),
+            $p->opening->setback + ($out ? $z : $unit->depth() - $z),
+        );
     }
 }

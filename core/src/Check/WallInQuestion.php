@@ -119,7 +119,11 @@ final readonly class WallInQuestion
         [$from, $before] = $this->stop($there, false);
         [$to, $after] = $this->stop($there, true);
         $slack = Tolerance::LENGTH;
-        if ($there->left < $from + $before - $slack || $there->right > $to - $after + $slack || ! $this->isClear($p, $there->left, $p->sill)) {
+        if ($there->left < $from + $before - $slack || $there->right > $to - $after + $slack || ! $this->isClear(
+            $p,
+            $there->left,
+            $p->sill,
+        )) {
             return null;
         }
         foreach ($this->abutments as $a) {

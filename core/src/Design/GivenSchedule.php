@@ -36,7 +36,14 @@ final readonly class GivenSchedule implements Kept
             throw Refusal::because('given.header', 'The sheet has no such row.', details: ['field' => 'header']);
         }
 
-        return new self($f->string('id'), $f->name('name'), self::file($f), $sheet, $header, array_map(Column::from(...), $f->list('columns')));
+        return new self(
+            $f->string('id'),
+            $f->name('name'),
+            self::file($f),
+            $sheet,
+            $header,
+            array_map(Column::from(...), $f->list('columns')),
+        );
     }
 
     /** The name of a stored file: a hash of its content, and its kind. */

@@ -67,7 +67,10 @@ final class Catches
             if ($mm > 0 && $end->joint->isCorner()) {
                 $clear = Meeting::clearEnd($design, $body, $body->foot, $body->head, $atRight);
                 $return = abs($clear - ($atRight ? $body->end() : $body->start())) > Tolerance::LENGTH;
-                $margins[] = [$clear + ($atRight ? -$mm : $mm), $return && ! $inner ? str_replace('the corner', 'the return', $name) : $name];
+                $margins[] = [
+                    $clear + ($atRight ? -$mm : $mm),
+                    $return && ! $inner ? str_replace('the corner', 'the return', $name) : $name,
+                ];
             }
         }
 

@@ -59,7 +59,12 @@ final readonly class OpeningCopy implements Edit
                 $opening = $design->opening($id);
                 foreach ($this->targets($design, $opening, $attempt) as $wall) {
                     $copy = $transplant->onWall($opening, $wall, $ids->next(Kind::Opening));
-                    $attempt->add($this->toOpposite() && ! $this->args->bool('fromLeft') ? self::facing($design, $opening, $copy, $wall) : $copy);
+                    $attempt->add($this->toOpposite() && ! $this->args->bool('fromLeft') ? self::facing(
+                        $design,
+                        $opening,
+                        $copy,
+                        $wall,
+                    ) : $copy);
                 }
             }
         }
@@ -73,7 +78,12 @@ final readonly class OpeningCopy implements Edit
         $own = $design->wall($opening->wall);
         [$start, $end] = $design->places->span($own);
         $right = $design->places->surface($own)->inPlan($design->places->of($opening)->right);
-        $rule = $design->places->positionAt($copy->position->turned($end - $start), $wall, $copy->width, $design->places->surface($wall)->along($right));
+        $rule = $design->places->positionAt(
+            $copy->position->turned($end - $start),
+            $wall,
+            $copy->width,
+            $design->places->surface($wall)->along($right),
+        );
 
         return $copy->with(['position' => $rule->toArray()]);
     }

@@ -73,7 +73,15 @@ final readonly class OpeningPlace implements Edit
             $there = $design->places->of($other);
             if ($placed->overlaps($there)) {
                 $across = min($placed->right, $there->right) - max($placed->left, $there->left);
-                throw Refusal::because('opening.taken', sprintf('%s stands there already: this one would overlap it by %s.', ucfirst($design->label($other)), Length::mark($across)), [$other->id]);
+                throw Refusal::because(
+                    'opening.taken',
+                    sprintf(
+                        '%s stands there already: this one would overlap it by %s.',
+                        ucfirst($design->label($other)),
+                        Length::mark($across),
+                    ),
+                    [$other->id],
+                );
             }
         }
     }

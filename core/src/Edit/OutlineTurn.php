@@ -51,7 +51,12 @@ final readonly class OutlineTurn implements Edit
             foreach ($design->openingsOf($wall->id) as $opening) {
                 $rule = $opening->position->turned($length);
                 if ($rule->along->face === Face::Inner) {
-                    $rule = $then->places->positionAt($rule, $then->wall($wall->id), $opening->width, $length - $design->places->of($opening)->right);
+                    $rule = $then->places->positionAt(
+                        $rule,
+                        $then->wall($wall->id),
+                        $opening->width,
+                        $length - $design->places->of($opening)->right,
+                    );
                 }
                 $operations[] = Operation::alter($opening, $opening->with(['position' => $rule->toArray()]));
             }

@@ -68,7 +68,12 @@ final readonly class Scope
     /** Of a wall the openings that may stand on a storey, and these openings. */
     public static function beside(string $wall, string $storey, ?string ...$openings): self
     {
-        return new self(false, [$wall], array_values(array_filter($openings, static fn (?string $o): bool => $o !== null)), storeys: [$storey]);
+        return new self(
+            false,
+            [$wall],
+            array_values(array_filter($openings, static fn (?string $o): bool => $o !== null)),
+            storeys: [$storey],
+        );
     }
 
     /** The openings filled with these types, with all others of their walls. */

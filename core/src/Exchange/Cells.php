@@ -30,7 +30,13 @@ final readonly class Cells
 
     public static function tooMany(): Refusal
     {
-        return Refusal::because('table.too_many_cells', sprintf('This table has more than %d cells, which no schedule has. Save the part with the doors and windows on its own.', self::MOST_CELLS));
+        return Refusal::because(
+            'table.too_many_cells',
+            sprintf(
+                'This table has more than %d cells, which no schedule has. Save the part with the doors and windows on its own.',
+                self::MOST_CELLS,
+            ),
+        );
     }
 
     /** @return array{name: string, rows: list<list<string|float|null>>, notes: list<string>} */

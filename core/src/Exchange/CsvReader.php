@@ -64,7 +64,13 @@ final class CsvReader
         }
         fclose($stream);
         if ($cut > 0) {
-            $notes[] = sprintf('%d cell%s longer than %d letters: the rest of %s is left out.', $cut, $cut === 1 ? ' is' : 's are', Cells::LONGEST, $cut === 1 ? 'it' : 'them');
+            $notes[] = sprintf(
+                '%d cell%s longer than %d letters: the rest of %s is left out.',
+                $cut,
+                $cut === 1 ? ' is' : 's are',
+                Cells::LONGEST,
+                $cut === 1 ? 'it' : 'them',
+            );
         }
 
         return new Cells($name, $rows, $notes);

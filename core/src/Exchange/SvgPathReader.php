@@ -97,7 +97,13 @@ final class SvgPathReader
             $upper = strtoupper($command);
             // the two flags of an arc may stand without a space between them and what follows
             $flag = $upper === 'A' && (count($values) === 3 || count($values) === 4);
-            if ($command === '' || preg_match($flag ? '/[01]/A' : '/[-+]?(?:\d+\.?\d*|\.\d+)(?:[eE][-+]?\d+)?/A', $d, $found, 0, $at) !== 1) {
+            if ($command === '' || preg_match(
+                $flag ? '/[01]/A' : '/[-+]?(?:\d+\.?\d*|\.\d+)(?:[eE][-+]?\d+)?/A',
+                $d,
+                $found,
+                0,
+                $at,
+            ) !== 1) {
                 return;
             }
             $at += strlen($found[0]);

@@ -138,7 +138,13 @@ final class SvgReader
     private function element(\DOMElement $e, array $matrix, int $depth): void
     {
         if (++$this->visits > self::VISITS) {
-            throw Refusal::because('svg.too_much', sprintf('With all that it repeats, this drawing has more than %d parts. Lay down a part of it, or a picture.', self::VISITS));
+            throw Refusal::because(
+                'svg.too_much',
+                sprintf(
+                    'With all that it repeats, this drawing has more than %d parts. Lay down a part of it, or a picture.',
+                    self::VISITS,
+                ),
+            );
         }
         $name = strtolower($e->localName ?? '');
         if ($name === 'script' || $name === 'foreignobject') {
@@ -294,7 +300,10 @@ final class SvgReader
 
     private function tooMuch(): Refusal
     {
-        return Refusal::because('svg.too_much', sprintf('There are more than %d lines in this drawing. Lay down a part of it, or a picture.', intdiv(self::MOST, 4)));
+        return Refusal::because(
+            'svg.too_much',
+            sprintf('There are more than %d lines in this drawing. Lay down a part of it, or a picture.', intdiv(self::MOST, 4)),
+        );
     }
 
     /** A length in px of 1/96 inch. */

@@ -142,7 +142,12 @@ final class XlsxReader
         ], static fn (?string $n): bool => $n !== null));
 
         if ($this->cut > 0) {
-            $notes[] = sprintf('%d cell%s longer than %d letters: the rest is left out.', $this->cut, $this->cut === 1 ? ' is' : 's are', Cells::LONGEST);
+            $notes[] = sprintf(
+                '%d cell%s longer than %d letters: the rest is left out.',
+                $this->cut,
+                $this->cut === 1 ? ' is' : 's are',
+                Cells::LONGEST,
+            );
             $this->cut = 0;
         }
 
@@ -217,7 +222,10 @@ final class XlsxReader
         foreach (libxml_get_errors() as $error) {
             // 2: XML_ERR_NO_MEMORY, as which a text that is too long is told
             if ($error->level === LIBXML_ERR_FATAL || $error->code === 2) {
-                throw Refusal::because('table.unreadable', sprintf('“%s” of this workbook is damaged, or holds a text longer than any cell can.', $name));
+                throw Refusal::because(
+                    'table.unreadable',
+                    sprintf('“%s” of this workbook is damaged, or holds a text longer than any cell can.', $name),
+                );
             }
         }
     }
@@ -241,12 +249,19 @@ final class XlsxReader
         }
         libxml_use_internal_errors(true);
         libxml_clear_errors();
-        $open = fn (): \XMLReader => ($reader = @\XMLReader::open('zip://'.$this->path.'#'.$name, null, LIBXML_NONET | LIBXML_COMPACT)) instanceof \XMLReader ? $reader
+        $open = fn (): \XMLReader => ($reader = @\XMLReader::open(
+            'zip://'.$this->path.'#'.$name,
+            null,
+            LIBXML_NONET | LIBXML_COMPACT,
+        )) instanceof \XMLReader ? $reader
             : throw Refusal::because('table.unreadable', sprintf('Part %s of this workbook is damaged.', $name));
         $start = $open();
         while (@$start->read() && $start->nodeType !== \XMLReader::ELEMENT) {
             if ($start->nodeType === \XMLReader::DOC_TYPE) {
-                throw Refusal::because('table.entities', sprintf('Part %s of this workbook declares a document type, which no spreadsheet writes; it was not opened.', $name));
+                throw Refusal::because(
+                    'table.entities',
+                    sprintf('Part %s of this workbook declares a document type, which no spreadsheet writes; it was not opened.', $name),
+                );
             }
         }
         $start->close();

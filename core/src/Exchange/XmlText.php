@@ -39,17 +39,33 @@ final class XmlText
             }
         }
         if ($encoding === null) {
-            $named = preg_match('/^\s*<\?xml[^>]{0,200}?\sencoding\s*=\s*["\']([\w.-]{1,40})/i', substr($content, 0, 400), $m) === 1 ? strtolower($m[1]) : 'utf-8';
-            $encoding = self::READ[$named] ?? throw Refusal::because('xml.encoding', sprintf('This %s is written in “%s”, which is not read here. Save it as UTF-8.', $what, $named));
+            $named = preg_match(
+                '/^\s*<\?xml[^>]{0,200}?\sencoding\s*=\s*["\']([\w.-]{1,40})/i',
+                substr($content, 0, 400),
+                $m,
+            ) === 1 ? strtolower($m[1]) : 'utf-8';
+            $encoding = self::READ[$named] ?? throw Refusal::because(
+                'xml.encoding',
+                sprintf('This %s is written in “%s”, which is not read here. Save it as UTF-8.', $what, $named),
+            );
         }
         $text = $encoding === 'UTF-8' ? $content : mb_convert_encoding($content, 'UTF-8', $encoding);
         if (! mb_check_encoding($text, 'UTF-8')) {
-            throw Refusal::because('xml.encoding', sprintf('The letters of this %s are not %s, as it says. Save it as UTF-8.', $what, $encoding));
+            throw Refusal::because(
+                'xml.encoding',
+                sprintf('The letters of this %s are not %s, as it says. Save it as UTF-8.', $what, $encoding),
+            );
         }
         // what it said of its encoding is no longer so
         $text = (string) preg_replace('/^\s*<\?xml[^>]*\?>/', '', $text, 1);
         if (preg_match('/<!ENTITY/i', $text) === 1) {
-            throw Refusal::because('svg.entities', sprintf('This %s declares entities of its own, through which it could grow without end or fetch other files. It was not read.', $what));
+            throw Refusal::because(
+                'svg.entities',
+                sprintf(
+                    'This %s declares entities of its own, through which it could grow without end or fetch other files. It was not read.',
+                    $what,
+                ),
+            );
         }
         // a document type without an inner part, as many programs write it, is not needed
         $text = (string) preg_replace('/<!DOCTYPE[^>\[]*>/i', '', $text, 1);
@@ -90,11 +106,17 @@ final class XmlText
                 $at = $over === false ? strlen($text) : $over;
             }
             if (++$count > self::MOST) {
-                throw Refusal::because('svg.too_much', sprintf('This %s has more than %d parts. Lay down a part of it, or a picture.', $what, self::MOST));
+                throw Refusal::because(
+                    'svg.too_much',
+                    sprintf('This %s has more than %d parts. Lay down a part of it, or a picture.', $what, self::MOST),
+                );
             }
             $depth = self::inside($depth, ($text[$at - 1] ?? '') === '/');
             if ($depth > self::DEEP) {
-                throw Refusal::because('svg.too_deep', sprintf('Parts of this %s lie within each other more than %d deep.', $what, self::DEEP));
+                throw Refusal::because(
+                    'svg.too_deep',
+                    sprintf('Parts of this %s lie within each other more than %d deep.', $what, self::DEEP),
+                );
             }
         }
     }

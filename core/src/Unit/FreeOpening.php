@@ -142,7 +142,10 @@ final readonly class FreeOpening
     private static function ways(SolvedLight $light, float $share): array
     {
         $upright = $light->light->operation !== Operation::VerticalSliding;
-        $together = array_map(static fn (Leaf $leaf): float => $upright ? $leaf->motion->at($share)->dx : $leaf->motion->at($share)->dy, $light->leaves);
+        $together = array_map(
+            static fn (Leaf $leaf): float => $upright ? $leaf->motion->at($share)->dx : $leaf->motion->at($share)->dy,
+            $light->leaves,
+        );
         $ways = [$together];
         foreach (! $upright && $light->light->moving === Moving::Both ? $together : [] as $i => $half) {
             $ways[] = array_map(static fn (int $j): float => $j === $i ? 2 * $half : 0.0, array_keys($together));

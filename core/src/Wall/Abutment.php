@@ -16,8 +16,14 @@ final readonly class Abutment
      * @param  float  $foot  level, mm above the datum
      * @param  bool  $inside  against the inner face
      */
-    public function __construct(public Wall $wall, public float $from, public float $to, public float $foot, public float $head, public bool $inside)
-    {
+    public function __construct(
+        public Wall $wall,
+        public float $from,
+        public float $to,
+        public float $foot,
+        public float $head,
+        public bool $inside,
+    ) {
     }
 
     /** Whether it stands at the height of an opening. */

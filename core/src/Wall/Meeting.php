@@ -29,7 +29,10 @@ final class Meeting
                 if ($end->joint !== Joint::Tee || $end->meets !== $body->wall->id) {
                     continue;
                 }
-                $corners = [$its->surface->inPlan($end->atDepth(0.0), 0.0), $its->surface->inPlan($end->atDepth($other->thickness), $other->thickness)];
+                $corners = [
+                    $its->surface->inPlan($end->atDepth(0.0), 0.0),
+                    $its->surface->inPlan($end->atDepth($other->thickness), $other->thickness),
+                ];
                 $us = array_map($body->surface->along(...), $corners);
                 $depth = -$corners[0]->minus($body->surface->origin)->dot($body->surface->outward());
                 $found[] = new Abutment($other, min($us), max($us), $its->foot, $its->head, $depth > $body->wall->thickness / 2);

@@ -20,7 +20,14 @@ final class ChainsTest extends TestCase
         mt_srand(61);
         $units = [];
         foreach (Stock::types() as $type) {
-            $units[] = [\Isleward\Core\Unit\Solver::solve(UnitTree::from(new \Isleward\Core\Fields($type['tree'])), (float) $type['width'], (float) $type['height']), $type['mark']];
+            $units[] = [
+                \Isleward\Core\Unit\Solver::solve(
+                    UnitTree::from(new \Isleward\Core\Fields($type['tree'])),
+                    (float) $type['width'],
+                    (float) $type['height'],
+                ),
+                $type['mark'],
+            ];
         }
         for ($i = 0; $i < 60; $i++) {
             $units[] = [$this->seeded(), "seeded $i"];
@@ -32,7 +39,12 @@ final class ChainsTest extends TestCase
                 self::assertNotSame('inside', $d['side'], $name);
                 self::assertContains($d['side'], ['below', 'above', 'left', 'right', 'slope']);
                 if ($d['kind'] === 'part' || $d['kind'] === 'between') {
-                    self::assertEqualsWithDelta($d['to'] - $d['from'], $d['value'], 1e-6, "$name: a figure is the distance that it stands over");
+                    self::assertEqualsWithDelta(
+                        $d['to'] - $d['from'],
+                        $d['value'],
+                        1e-6,
+                        "$name: a figure is the distance that it stands over",
+                    );
                     $rows[$d['side'].$d['row']][] = $d;
                 }
                 $inner += (int) ($d['kind'] === 'between');
@@ -54,7 +66,12 @@ final class ChainsTest extends TestCase
     /** What was seen: 397.9 and 2000 beside 2300, of which the frame and the transom were left out. */
     public function test_frame_and_transom_have_their_figures(): void
     {
-        $unit = Units::made(1200, 2300, [['divide', ['path' => '', 'axis' => 'rows', 'sizes' => ['2000', ''], 'face' => 60]]], Measure::Millimetre)->solved();
+        $unit = Units::made(
+            1200,
+            2300,
+            [['divide', ['path' => '', 'axis' => 'rows', 'sizes' => ['2000', ''], 'face' => 60]]],
+            Measure::Millimetre,
+        )->solved();
         $left = array_values(array_filter(Dimensions::of($unit), static fn (array $d): bool => $d['side'] === 'left'));
         usort($left, static fn (array $a, array $b): int => $a['from'] <=> $b['from']);
         self::assertEqualsWithDelta(2300.0, array_sum(array_column($left, 'value')), 1e-9);
@@ -76,8 +93,15 @@ final class ChainsTest extends TestCase
 
             return ['axis' => mt_rand(0, 1) === 0 ? 'columns' : 'rows', 'face' => mt_rand(40, 90), 'parts' => $parts];
         };
-        $tree = ['frame' => ['jamb' => mt_rand(40, 80), 'head' => mt_rand(40, 80), 'sill' => mt_rand(40, 90), 'depth' => 70], 'measure' => mt_rand(0, 1) === 0 ? 'faces' : 'centres', 'root' => $node(3)];
+        $tree = [
+            'frame' => ['jamb' => mt_rand(40, 80), 'head' => mt_rand(40, 80), 'sill' => mt_rand(40, 90), 'depth' => 70],
+            'measure' => mt_rand(0, 1) === 0 ? 'faces' : 'centres', 'root' => $node(3),
+        ];
 
-        return \Isleward\Core\Unit\Solver::solve(UnitTree::from(new \Isleward\Core\Fields($tree)), (float) mt_rand(9000, 12000), (float) mt_rand(9000, 12000));
+        return \Isleward\Core\Unit\Solver::solve(
+            UnitTree::from(new \Isleward\Core\Fields($tree)),
+            (float) mt_rand(9000, 12000),
+            (float) mt_rand(9000, 12000),
+        );
     }
 }

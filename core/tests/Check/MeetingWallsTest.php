@@ -52,7 +52,10 @@ final class MeetingWallsTest extends TestCase
         // to the left by 3000 + 1200 − 3950, which is less than to the right
         $this->doRemedy($finding, 'Move 250 to the left', 0);
 
-        $door = $this->house->place(['left' => 2900, 'width' => 800, 'type' => $this->house->type('D-01')->id, 'sill' => ['from' => 'floor', 'height' => 0]], wall: 4);
+        $door = $this->house->place(
+            ['left' => 2900, 'width' => 800, 'type' => $this->house->type('D-01')->id, 'sill' => ['from' => 'floor', 'height' => 0]],
+            wall: 4,
+        );
         $finding = $this->one('opening.across_wall', 4);
         self::assertEqualsWithDelta(50.0, $finding->figure, 1e-6);
         self::assertStringContainsString('on the outside', $finding->sentence);
@@ -63,7 +66,10 @@ final class MeetingWallsTest extends TestCase
 
     public function test_a_nib_is_counted_from_a_wall_that_meets(): void
     {
-        $this->house->place(['left' => 3800, 'width' => 800, 'type' => $this->house->type('D-01')->id, 'sill' => ['from' => 'floor', 'height' => 0]], wall: 4);
+        $this->house->place(
+            ['left' => 3800, 'width' => 800, 'type' => $this->house->type('D-01')->id, 'sill' => ['from' => 'floor', 'height' => 0]],
+            wall: 4,
+        );
         $finding = $this->one('door.nib', 4);
         self::assertEqualsWithDelta(50.0, $finding->figure, 1e-6);
         $this->doRemedy($finding, 'Move 150 to the right', 4);
@@ -80,12 +86,18 @@ final class MeetingWallsTest extends TestCase
         self::assertStringStartsWith('nib of 200 from ', $names['3450']);
         self::assertStringStartsWith('nib of 200 from ', $names['3950']);
         // from the corner's inner face
-        self::assertSame('150 from the return', array_column(Catches::of($this->house->design, $this->house->body(0), [])['upright'], 'name', 'at')[450] ?? null);
+        self::assertSame(
+            '150 from the return',
+            array_column(Catches::of($this->house->design, $this->house->body(0), [])['upright'], 'name', 'at')[450] ?? null,
+        );
     }
 
     public function test_a_leaf_that_strikes_a_wall_opens_only_so_far(): void
     {
-        $door = $this->house->place(['left' => 1000, 'width' => 900, 'type' => $this->house->type('D-01')->id, 'sill' => ['from' => 'floor', 'height' => 0]], wall: 4);
+        $door = $this->house->place(
+            ['left' => 1000, 'width' => 900, 'type' => $this->house->type('D-01')->id, 'sill' => ['from' => 'floor', 'height' => 0]],
+            wall: 4,
+        );
         self::assertSame([], $this->rules(4));
         // a wall 100 thick stands along the door, 500 before either face, as far as the door reaches
         foreach ([4050 + 500, 3950 - 600] as $x) {
@@ -101,11 +113,25 @@ final class MeetingWallsTest extends TestCase
             $away = $inward ? 100.0 - $behind + 500.0 : $behind + 500.0;
             $angles[] = rad2deg(asin(min(1.0, $away / ($x1 - $x0))));
         }
-        self::assertEqualsWithDelta(0.0, min(abs($finding->figure - $angles[0]), abs($finding->figure - $angles[1])), 0.5, "$finding->figure against ".implode(' or ', $angles));
+        self::assertEqualsWithDelta(
+            0.0,
+            min(abs($finding->figure - $angles[0]), abs($finding->figure - $angles[1])),
+            0.5,
+            "$finding->figure against ".implode(' or ', $angles),
+        );
         // further away than the leaf is wide nothing is struck
         $free = House::box();
-        $free->do('outline.draw', ['points' => [[4000, 200], [4000, 7800]], 'thickness' => 100, 'closed' => false, 'inner' => true, 'base' => $free->storey(0), 'top' => $free->storey(1)]);
-        $free->place(['left' => 1000, 'width' => 900, 'type' => $free->type('D-01')->id, 'sill' => ['from' => 'floor', 'height' => 0]], wall: 4);
+        $free->do(
+            'outline.draw',
+            [
+                'points' => [[4000, 200], [4000, 7800]], 'thickness' => 100, 'closed' => false, 'inner' => true,
+                'base' => $free->storey(0), 'top' => $free->storey(1),
+            ],
+        );
+        $free->place(
+            ['left' => 1000, 'width' => 900, 'type' => $free->type('D-01')->id, 'sill' => ['from' => 'floor', 'height' => 0]],
+            wall: 4,
+        );
         self::assertSame([], array_map(static fn (Finding $f): string => $f->rule, Findings::of($free->design, $free->body(4))));
     }
 
@@ -114,13 +140,22 @@ final class MeetingWallsTest extends TestCase
         foreach ([301.0, 1000.0, 45.0] as $off) {
             $house = House::box();
             $house->place(['left' => 2000, 'type' => $house->type('D-01')->id, 'sill' => ['from' => 'floor', 'height' => $off]]);
-            $found = array_values(array_filter(Findings::of($house->design, $house->body()), static fn (Finding $f): bool => $f->rule === 'door.floating'));
+            $found = array_values(array_filter(
+                Findings::of($house->design, $house->body()),
+                static fn (Finding $f): bool => $f->rule === 'door.floating',
+            ));
             self::assertEqualsWithDelta($off, $found[0]->figure ?? 0.0, 1e-6);
         }
         // storeys of 3600: sill at 3000, head at 4450, so 600 under the floor over it and 850 over it
         $house = House::box();
-        $house->place(['left' => 2000, 'width' => 1200, 'height' => 1450, 'type' => $house->type('W-03')->id, 'sill' => ['from' => 'floor', 'height' => 3000]]);
-        $found = array_values(array_filter(Findings::of($house->design, $house->body()), static fn (Finding $f): bool => $f->rule === 'opening.across_floor'));
+        $house->place([
+            'left' => 2000, 'width' => 1200, 'height' => 1450, 'type' => $house->type('W-03')->id,
+            'sill' => ['from' => 'floor', 'height' => 3000],
+        ]);
+        $found = array_values(array_filter(
+            Findings::of($house->design, $house->body()),
+            static fn (Finding $f): bool => $f->rule === 'opening.across_floor',
+        ));
         self::assertCount(1, $found);
         self::assertEqualsWithDelta(600.0, $found[0]->figure, 1e-6);
         self::assertSame('Move 600 up', $found[0]->remedy?->label);
@@ -143,7 +178,14 @@ final class MeetingWallsTest extends TestCase
         foreach ($house->design->walls as $wall) {
             $body = Bodies::one($house->design, $wall);
             if (abs($body->length - 4000.0) < 1 && abs($wall->from->y - 1000.0) < 1) {
-                self::assertEqualsWithDelta([0.0, 4000.0], [Meeting::clearEnd($house->design, $body, 0.0, 2000.0, false), Meeting::clearEnd($house->design, $body, 0.0, 2000.0, true)], 1e-6);
+                self::assertEqualsWithDelta(
+                    [0.0, 4000.0],
+                    [
+                        Meeting::clearEnd($house->design, $body, 0.0, 2000.0, false),
+                        Meeting::clearEnd($house->design, $body, 0.0, 2000.0, true),
+                    ],
+                    1e-6,
+                );
 
                 return;
             }
@@ -154,7 +196,13 @@ final class MeetingWallsTest extends TestCase
     /** @param  list<array{int, int}>  $points */
     private function inner(array $points): void
     {
-        $this->house->do('outline.draw', ['points' => $points, 'thickness' => 100, 'closed' => false, 'inner' => true, 'base' => $this->house->storey(0), 'top' => $this->house->storey(1)]);
+        $this->house->do(
+            'outline.draw',
+            [
+                'points' => $points, 'thickness' => 100, 'closed' => false, 'inner' => true,
+                'base' => $this->house->storey(0), 'top' => $this->house->storey(1),
+            ],
+        );
     }
 
     /** @return list<string> */
@@ -165,7 +213,10 @@ final class MeetingWallsTest extends TestCase
 
     private function one(string $rule, int $wall): Finding
     {
-        $found = array_values(array_filter(Findings::of($this->house->design, $this->house->body($wall)), static fn (Finding $f): bool => $f->rule === $rule));
+        $found = array_values(array_filter(
+            Findings::of($this->house->design, $this->house->body($wall)),
+            static fn (Finding $f): bool => $f->rule === $rule,
+        ));
         self::assertCount(1, $found, $rule.' among '.implode(', ', $this->rules($wall)));
 
         return $found[0];

@@ -17,7 +17,12 @@ final class CatchesTest extends TestCase
         $high = $house->place(['left' => 1000, 'type' => $house->type('W-02')->id], storey: 1);
         $lines = Catches::of($house->design, $house->body(), [[$house->placed($low->id), 0.0], [$house->placed($high->id), 500.0]]);
         self::assertSame(
-            [0.0 => 'left end', 6000.0 => 'middle of the wall', 12000.0 => 'right end', 450.0 => '150 from the return', 11550.0 => '150 from the return', 1000.0 => 'left jamb of W-03', 2200.0 => 'right jamb of W-03', 1600.0 => 'centre of W-03', 1500.0 => 'left jamb of W-02', 1850.0 => 'centre of W-02'],
+            [
+                0.0 => 'left end', 6000.0 => 'middle of the wall', 12000.0 => 'right end',
+                450.0 => '150 from the return', 11550.0 => '150 from the return', 1000.0 => 'left jamb of W-03',
+                2200.0 => 'right jamb of W-03', 1600.0 => 'centre of W-03', 1500.0 => 'left jamb of W-02',
+                1850.0 => 'centre of W-02',
+            ],
             array_column($lines['upright'], 'name', 'at'),
             'the right jamb of W-02, 500 to the right at 2200, is one line with that of W-03',
         );

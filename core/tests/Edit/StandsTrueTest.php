@@ -22,10 +22,25 @@ final class StandsTrueTest extends TestCase
         $type = $house->type('W-03')->id;
         $first = $house->place(['left' => 2000, 'type' => $type]);
         foreach ([2000, 1000, 3100] as $left) {
-            self::assertTrue($house->refuses('opening.place', ['wall' => $house->wall()->id, 'storey' => $house->storey(0), 'type' => $type, 'position' => ['from' => 'left', 'value' => $left, 'to' => 'near']]), "at $left");
+            self::assertTrue(
+                $house->refuses(
+                    'opening.place',
+                    [
+                        'wall' => $house->wall()->id, 'storey' => $house->storey(0), 'type' => $type,
+                        'position' => ['from' => 'left', 'value' => $left, 'to' => 'near'],
+                    ],
+                ),
+                "at $left",
+            );
         }
         try {
-            $house->try('opening.place', ['wall' => $house->wall()->id, 'storey' => $house->storey(0), 'type' => $type, 'position' => ['from' => 'left', 'value' => 3100, 'to' => 'near']]);
+            $house->try(
+                'opening.place',
+                [
+                    'wall' => $house->wall()->id, 'storey' => $house->storey(0), 'type' => $type,
+                    'position' => ['from' => 'left', 'value' => 3100, 'to' => 'near'],
+                ],
+            );
         } catch (Refusal $refusal) {
             self::assertSame(['opening.taken', [$first->id]], [$refusal->reason, $refusal->elements]);
             self::assertSame('W-03 stands there already: this one would overlap it by 100.', $refusal->getMessage());
@@ -41,19 +56,37 @@ final class StandsTrueTest extends TestCase
     public function test_a_copy_to_the_opposite_wall_faces_where_it_came_from(): void
     {
         $house = House::box();
-        foreach ([['from' => 'left', 'value' => 1500, 'to' => 'near'], ['from' => 'left', 'value' => 4000, 'to' => 'centre'], ['from' => 'right', 'value' => 2900, 'to' => 'far'], ['from' => 'middle', 'value' => 700, 'to' => 'centre'], ['from' => 'fraction', 'value' => 0.7, 'to' => 'centre']] as $rule) {
+        foreach ([
+            ['from' => 'left', 'value' => 1500, 'to' => 'near'], ['from' => 'left', 'value' => 4000, 'to' => 'centre'],
+            ['from' => 'right', 'value' => 2900, 'to' => 'far'], ['from' => 'middle', 'value' => 700, 'to' => 'centre'],
+            ['from' => 'fraction', 'value' => 0.7, 'to' => 'centre'],
+        ] as $rule) {
             $house = House::box();
-            $own = $house->do('opening.place', ['wall' => $house->wall(0)->id, 'storey' => $house->storey(0), 'type' => $house->type('W-03')->id, 'position' => $rule])->chosen[0];
+            $own = $house->do(
+                'opening.place',
+                ['wall' => $house->wall(0)->id, 'storey' => $house->storey(0), 'type' => $house->type('W-03')->id, 'position' => $rule],
+            )->chosen[0];
             $there = $house->do('opening.copy', ['ids' => [$own], 'walls' => 'opposite'])->chosen[0];
             [$a, $b] = [$house->placed($own), $house->placed($there)];
             $from = $house->body(0)->surface;
             $to = $house->body(2)->surface;
             // the jambs lie on the same lines across the house
-            self::assertEqualsWithDelta([$from->inPlan($a->left)->x, $from->inPlan($a->right)->x], [$to->inPlan($b->right)->x, $to->inPlan($b->left)->x], 1e-6, json_encode($rule, JSON_THROW_ON_ERROR));
-            self::assertSame(['left' => 'right', 'right' => 'left'][$rule['from']] ?? $rule['from'], $house->design->opening($there)->position->along->from->value);
+            self::assertEqualsWithDelta(
+                [$from->inPlan($a->left)->x, $from->inPlan($a->right)->x],
+                [$to->inPlan($b->right)->x, $to->inPlan($b->left)->x],
+                1e-6,
+                json_encode($rule, JSON_THROW_ON_ERROR),
+            );
+            self::assertSame(
+                ['left' => 'right', 'right' => 'left'][$rule['from']] ?? $rule['from'],
+                $house->design->opening($there)->position->along->from->value,
+            );
             // as it is from the left, on request
             $plain = House::box();
-            $own = $plain->do('opening.place', ['wall' => $plain->wall(0)->id, 'storey' => $plain->storey(0), 'type' => $plain->type('W-03')->id, 'position' => $rule])->chosen[0];
+            $own = $plain->do(
+                'opening.place',
+                ['wall' => $plain->wall(0)->id, 'storey' => $plain->storey(0), 'type' => $plain->type('W-03')->id, 'position' => $rule],
+            )->chosen[0];
             $there = $plain->do('opening.copy', ['ids' => [$own], 'walls' => 'opposite', 'fromLeft' => true])->chosen[0];
             self::assertEqualsWithDelta($plain->placed($own)->left, $plain->placed($there)->left, 1e-6);
         }
@@ -62,9 +95,18 @@ final class StandsTrueTest extends TestCase
     public function test_turning_an_outline_round_leaves_openings_where_they_are_whichever_face_they_are_measured_along(): void
     {
         foreach (['outer', 'inner'] as $face) {
-            foreach ([['from' => 'left', 'value' => 1300], ['from' => 'right', 'value' => 2100], ['from' => 'middle', 'value' => -450], ['from' => 'fraction', 'value' => 0.25]] as $rule) {
+            foreach ([
+                ['from' => 'left', 'value' => 1300], ['from' => 'right', 'value' => 2100],
+                ['from' => 'middle', 'value' => -450], ['from' => 'fraction', 'value' => 0.25],
+            ] as $rule) {
                 $house = House::box();
-                $id = $house->do('opening.place', ['wall' => $house->wall(0)->id, 'storey' => $house->storey(0), 'width' => 900, 'height' => 900, 'position' => $rule + ['to' => 'near', 'face' => $face]])->chosen[0];
+                $id = $house->do(
+                    'opening.place',
+                    [
+                        'wall' => $house->wall(0)->id, 'storey' => $house->storey(0), 'width' => 900, 'height' => 900,
+                        'position' => $rule + ['to' => 'near', 'face' => $face],
+                    ],
+                )->chosen[0];
                 $wall = $house->design->opening($id)->wall;
                 $jambs = static function () use ($house, $id, $wall): array {
                     $p = $house->placed($id);
@@ -113,7 +155,10 @@ final class StandsTrueTest extends TestCase
         self::assertEqualsWithDelta($area->gross, $area->net + $area->cutOut(), 1e-6);
         self::assertSame(2, $area->openings);
         self::assertEqualsWithDelta(2.3 / 86.4, $area->share(), 1e-9);
-        $sum = array_sum(array_map(static fn ($o): float => $house->design->places->of($o)->area(), $house->design->openingsOf($house->wall()->id)));
+        $sum = array_sum(array_map(
+            static fn ($o): float => $house->design->places->of($o)->area(),
+            $house->design->openingsOf($house->wall()->id),
+        ));
         self::assertEqualsWithDelta($sum, $area->cutOut(), 1e-3, 'what the openings’ schedule adds up');
     }
 }

@@ -120,7 +120,10 @@ final class House implements Ids
     public function moved(array $args, int $wall = 0, int $storey = 0): Opening
     {
         for ($left = 0; $left < 12000; $left += 100) {
-            $there = ['position' => ['from' => 'left', 'value' => $left, 'to' => 'near'], 'wall' => $this->wall($wall)->id, 'storey' => $this->storey($storey)] + $args;
+            $there = [
+                'position' => ['from' => 'left', 'value' => $left, 'to' => 'near'], 'wall' => $this->wall($wall)->id,
+                'storey' => $this->storey($storey),
+            ] + $args;
             unset($there['left']);
             if (! $this->refuses('opening.place', $there)) {
                 $id = $this->do('opening.place', $there)->chosen[0];

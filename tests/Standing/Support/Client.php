@@ -12,7 +12,10 @@ final class Client
     public function __construct(private readonly string $address)
     {
         $this->curl = curl_init() ?: throw new \RuntimeException('There is no curl.');
-        curl_setopt_array($this->curl, [CURLOPT_RETURNTRANSFER => true, CURLOPT_COOKIEFILE => '', CURLOPT_HEADER => true, CURLOPT_TIMEOUT => 60]);
+        curl_setopt_array(
+            $this->curl,
+            [CURLOPT_RETURNTRANSFER => true, CURLOPT_COOKIEFILE => '', CURLOPT_HEADER => true, CURLOPT_TIMEOUT => 60],
+        );
     }
 
     public function signIn(string $email = 'pilot@skerrow.example', string $password = 'harbour-light'): self
@@ -40,7 +43,11 @@ final class Client
         }
         curl_setopt_array($this->curl, [
             CURLOPT_URL => $this->address.$path, CURLOPT_CUSTOMREQUEST => $method, CURLOPT_POSTFIELDS => is_string($body) ? $body : ($body === null ? '' : json_encode($body)),
-            CURLOPT_HTTPHEADER => ['Accept: application/json', 'Content-Type: '.(is_string($body) ? 'application/octet-stream' : 'application/json'), "X-XSRF-TOKEN: $token", 'Expect:', ...$headers],
+            CURLOPT_HTTPHEADER => [
+                'Accept: application/json',
+                'Content-Type: '.(is_string($body) ? 'application/octet-stream' : 'application/json'),
+                "X-XSRF-TOKEN: $token", 'Expect:', ...$headers,
+            ],
         ]);
         $answer = curl_exec($this->curl);
         if (! is_string($answer)) {
@@ -55,6 +62,9 @@ final class Client
             }
         }
 
-        return [(int) curl_getinfo($this->curl, CURLINFO_RESPONSE_CODE), $found, json_decode(substr($answer, $at), true), substr($answer, $at)];
+        return [
+            (int) curl_getinfo($this->curl, CURLINFO_RESPONSE_CODE), $found, json_decode(substr($answer, $at), true),
+            substr($answer, $at),
+        ];
     }
 }

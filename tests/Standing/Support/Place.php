@@ -55,7 +55,13 @@ final class Place
         }
         file_put_contents("$this->folder/said", '');
         $out = ['file', "$this->folder/said", 'a'];
-        $process = proc_open(['setsid', '--wait', ...$command], [['pipe', 'r'], $out, $out], $pipes, $this->folder, $environment + array_diff_key(getenv(), self::withoutOurs()));
+        $process = proc_open(
+            ['setsid', '--wait', ...$command],
+            [['pipe', 'r'], $out, $out],
+            $pipes,
+            $this->folder,
+            $environment + array_diff_key(getenv(), self::withoutOurs()),
+        );
         if ($process === false) {
             throw new \RuntimeException('It does not start.');
         }
