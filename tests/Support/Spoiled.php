@@ -60,6 +60,20 @@ final class Spoiled
         return [$method, $path, self::json(self::changed($body, $leaf)), $type, 'field '.implode('.', $leaf)];
     }
 
+    /**
+     * An edit's arguments with one thing of them spoiled.
+     *
+     * @param  array<array-key, mixed>  $args
+     * @return array<array-key, mixed>
+     */
+    public static function args(array $args): array
+    {
+        $leaves = self::leaves($args);
+        $spoiled = self::changed($args, $leaves[mt_rand(0, count($leaves) - 1)]);
+
+        return (array) json_decode(str_replace('"@@1e999@@"', '7', json_encode($spoiled, JSON_THROW_ON_ERROR)), true);
+    }
+
     private static function query(string $path): string
     {
         [$base, $query] = explode('?', $path, 2);

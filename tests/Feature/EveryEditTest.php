@@ -1,0 +1,144 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Assembly\Assembly;
+use App\Assembly\Tables;
+use App\Models\Project;
+use Isleward\Core\Design\Kind;
+use Isleward\Core\Edit\Change;
+use Isleward\Core\Edit\Edits;
+use Isleward\Core\Edit\Ids;
+use Isleward\Core\Edit\Misfit;
+use Isleward\Core\Edit\Operation;
+use Isleward\Core\Edit\Scope;
+use Isleward\Core\Fields;
+use Isleward\Core\Refusal;
+use Tests\Support\Furnished;
+use Tests\Support\Spoiled;
+
+/** Laws over every edit there is: it comes to the same on what is loaded for it as on the whole design, and an undo restores exactly. */
+final class EveryEditTest extends ProjectCase
+{
+    private Furnished $furnished;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $ask = function (string $method, string $path, mixed $body, string $type): array {
+            $content = is_string($body) ? $body : ($body === null ? '' : json_encode($body, JSON_THROW_ON_ERROR));
+            $response = $this->call(
+                $method,
+                rtrim("/api/projects/{$this->project->id}/$path", '/'),
+                server: ['CONTENT_TYPE' => $type, 'HTTP_ACCEPT' => 'application/json'],
+                content: $content,
+            );
+            self::assertLessThan(300, $response->getStatusCode(), "$method $path: ".$response->getContent());
+
+            return $response->json() ?? [];
+        };
+        $this->furnished = new Furnished($ask, fn () => Project::query()->findOrFail($this->project->id), $this->owner->id);
+    }
+
+    public function test_what_is_loaded_for_an_edit_comes_to_what_the_whole_design_does(): void
+    {
+        $assembly = $this->app->make(Assembly::class);
+        $project = $this->project->refresh();
+        $units = $project->settings()->units;
+        mt_srand(12);
+        $compared = $refused = 0;
+        foreach ($this->furnished->edits() as $name => $args) {
+            // as it is right, and with one thing of it spoiled
+            for ($i = 0; $i < 12; $i++) {
+                $given = $i === 0 ? $args : Spoiled::args($args);
+                try {
+                    $edit = Edits::make($name, new Fields($given, $units));
+                    $scope = $edit->scope();
+                } catch (Refusal $unread) {
+                    self::assertGreaterThan(0, $i, $name.': '.$unread->getMessage());
+
+                    continue;
+                }
+                $loaded = self::outcome(static fn (): Change => $edit->apply($assembly->design($project, $scope), self::ids()));
+                $whole = self::outcome(static fn (): Change => $edit->apply($assembly->design($project, Scope::everything()), self::ids()));
+                self::assertFalse($i === 0 && isset($whole['refusal']), $name.': '.($whole['said'] ?? ''));
+                self::assertSame($whole, $loaded, $name.' '.json_encode($given, JSON_THROW_ON_ERROR | JSON_PARTIAL_OUTPUT_ON_ERROR));
+                $compared++;
+                $refused += (int) isset($whole['refusal']);
+            }
+        }
+        self::assertGreaterThan(count(Edits::names()), $compared - $refused, 'of the spoiled ones too some can be done');
+        self::assertGreaterThan(20, $refused);
+    }
+
+    public function test_an_undo_of_any_edit_restores_every_row_exactly_and_a_redo_what_it_had_done(): void
+    {
+        $done = [];
+        foreach ($this->furnished->edits() as $name => $args) {
+            $before = $this->everyRow();
+            $this->edit($name, $args)->assertOk();
+            $after = $this->everyRow();
+            if ($before === $after) {
+                continue;
+            }
+            $done[] = $name;
+            $this->postJson("/api/projects/{$this->project->id}/undo")->assertOk();
+            self::assertSame($before, $this->everyRow(), "$name, undone");
+            $this->postJson("/api/projects/{$this->project->id}/redo")->assertOk();
+            self::assertSame($after, $this->everyRow(), "$name, redone");
+            $this->postJson("/api/projects/{$this->project->id}/undo")->assertOk();
+            self::assertSame($before, $this->everyRow(), "$name, undone again");
+        }
+        // each edit there is was done, and changed something
+        self::assertEqualsCanonicalizing(Edits::names(), $done);
+    }
+
+    /**
+     * @param  \Closure(): Change  $do
+     * @return array<string, mixed>
+     */
+    private static function outcome(\Closure $do): array
+    {
+        try {
+            $change = $do();
+        } catch (Refusal $refusal) {
+            return ['refusal' => $refusal->reason, 'said' => $refusal->getMessage()];
+        }
+        $operations = array_map(static fn (Operation $o): array => $o->toArray(), $change->operations);
+        usort($operations, static fn (array $a, array $b): int => [$a['kind'], $a['id']] <=> [$b['kind'], $b['id']]);
+
+        return ['summary' => $change->summary, 'operations' => $operations, 'chosen' => $change->chosen, 'notes' => $change->notes,
+            'misfits' => array_map(static fn (Misfit $m): array => $m->toArray(), $change->misfits)];
+    }
+
+    private static function ids(): Ids
+    {
+        return new class implements Ids
+        {
+            private int $count = 0;
+
+            public function next(Kind $kind): string
+            {
+                return $kind->prefix().'-new'.++$this->count;
+            }
+        };
+    }
+
+    /** @return array<string, list<array<string, mixed>>> of every kind, but for what counts changes */
+    private function everyRow(): array
+    {
+        $rows = [];
+        foreach (Kind::cases() as $kind) {
+            $query = Tables::model($kind)::query()->toBase();
+            $query = $kind === Kind::Settings ? $query->where('id', $this->project->id) : $query->where('project_id', $this->project->id);
+            $rows[$kind->value] = $query->orderBy('id')->get()->map(static fn (\stdClass $row): array => array_diff_key(
+                (array) $row,
+                ['change_number' => 1, 'structure_version' => 1, 'updated_at' => 1, 'created_at' => 1],
+            ))->all();
+        }
+
+        return $rows;
+    }
+}
