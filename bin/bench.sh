@@ -5,7 +5,7 @@ for argument in "$@"; do
 done
 export ISLEWARD_BENCH=1
 prepare_side_server
-keep "$VAR/side" --parts=database,migrate,cache,web,workers --database=isleward_bench --anew --first-database-port=34306 --port="$(free_port 8290)"
+keep "$VAR/side" --parts=database,migrate,cache,web,workers --database=isleward_bench --anew --first-database-port=24306 --port="$(free_port 8290)"
 declare -A PROJECT
 for count in 100 1000 5000 10000; do
     say "a project of $count openings"

@@ -51,7 +51,7 @@ try {
     $name = $option('database', 'isleward');
     $known = ['APP_URL' => getenv('ISLEWARD_URL') ?: $place->address()];
     if (in_array('database', $parts, true)) {
-        $database = new Database($place, (int) $option('first-database-port', '33306'), (int) $option('flush', '1'));
+        $database = new Database($place, (int) $option('first-database-port', '23306'), (int) $option('flush', '1'));
         if ($database->making() !== null) {
             $supervisor->step('making an empty database', $database->making(), "$home/db/install.log");
         }

@@ -29,7 +29,7 @@ lint() {
 with_database() {
     [ -n "${TEST_DB:-}" ] && return
     TEST_DB=1
-    keep "$VAR/test" --parts=database --database=isleward_test --anew --first-database-port=34306 --flush=0
+    keep "$VAR/test" --parts=database --database=isleward_test --anew --first-database-port=24306 --flush=0
 }
 
 browser() {
@@ -39,7 +39,7 @@ browser() {
     (
         KEPT=()
         stop_when_done
-        keep "$VAR/browser" --parts=database,migrate,demo,web,workers --demo=always --database=isleward_browser --anew --first-database-port=34406 --flush=0 --port="$port"
+        keep "$VAR/browser" --parts=database,migrate,demo,web,workers --demo=always --database=isleward_browser --anew --first-database-port=24406 --flush=0 --port="$port"
         export ISLEWARD_ADDRESS="$APP_URL"
         php "${PHP_JIT[@]}" vendor/bin/phpunit --testsuite browser
     )

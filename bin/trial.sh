@@ -20,5 +20,5 @@ build_interface
 make_environment
 stop_when_done
 export ISLEWARD_BENCH=1 LIMITER_STORE=array
-keep "$VAR/trial" --parts=database,migrate,cache,web,workers --database=isleward_trial --anew --first-database-port=34706 --port="$(free_port 8490)" --restarts=100000
+keep "$VAR/trial" --parts=database,migrate,cache,web,workers --database=isleward_trial --anew --first-database-port=24706 --port="$(free_port 8490)" --restarts=100000
 php -d memory_limit=2G bench/trial.php "$APP_URL" "$VAR/trial" "$KILLS" "$REQUESTS" "$PEOPLE" "$FILES" "$JSON"

@@ -12,7 +12,8 @@ final readonly class Database
     private string $home;
 
     /** @param  int  $flush  innodb_flush_log_at_trx_commit: 1 where people work, 0 for tests */
-    public function __construct(Place $place, int $firstPort = 33306, private int $flush = 1)
+    // below 32768, from where Linux gives ports to connections that go out
+    public function __construct(Place $place, int $firstPort = 23306, private int $flush = 1)
     {
         $this->home = $place->home.'/db';
         $this->port = Place::freePort($firstPort);

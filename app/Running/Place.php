@@ -78,11 +78,14 @@ final readonly class Place
         ];
     }
 
-    /** The first port from $first on that nothing listens on. */
+    /** The first port from $first on that nothing listens on, and no connection goes out from. */
     public static function freePort(int $first, string $host = '127.0.0.1'): int
     {
         for ($port = $first; $port < 65536; $port++) {
-            if (! self::taken($port, $host)) {
+            $socket = self::taken($port, $host) ? false : @stream_socket_server("tcp://$host:$port");
+            if ($socket !== false) {
+                fclose($socket);
+
                 return $port;
             }
         }
