@@ -16,7 +16,7 @@ final class OpenApiCommand extends Command
 
     public function handle(): int
     {
-        $document = Generator::scan([app_path('Http')], ['validate' => true])->toJson();
+        $document = self::withProblems(Generator::scan([app_path('Http')], ['validate' => true])->toJson());
         $path = base_path('docs/openapi.json');
         if ($this->option('check') === true) {
             if (! is_file($path) || file_get_contents($path) !== $document."\n") {
@@ -30,5 +30,24 @@ final class OpenApiCommand extends Command
         file_put_contents($path, $document."\n");
 
         return self::SUCCESS;
+    }
+
+    /** What every operation has: its refusals come as problem+json (RFC 9457), and any may come (not signed in, no such project, busy …). */
+    private static function withProblems(string $document): string
+    {
+        $read = json_decode($document, false, 512, JSON_THROW_ON_ERROR);
+        $problem = (object) ['application/problem+json' => (object) ['schema' => (object) ['$ref' => '#/components/schemas/Problem']]];
+        foreach ($read->paths as $methods) {
+            foreach (array_intersect_key((array) $methods, ['get' => 1, 'post' => 1, 'put' => 1, 'patch' => 1, 'delete' => 1]) as $operation) {
+                foreach ((array) $operation->responses as $status => $response) {
+                    if ((int) $status >= 400) {
+                        $response->content = $problem;
+                    }
+                }
+                $operation->responses->default = (object) ['description' => 'Refused, with its reason', 'content' => $problem];
+            }
+        }
+
+        return json_encode($read, JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE);
     }
 }

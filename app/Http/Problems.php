@@ -32,9 +32,9 @@ final class Problems
     public static function respond(\Throwable $e, ?Units $units = null): JsonResponse
     {
         return match (true) {
-            $e instanceof Conflict => self::problem(409, $e->reason, $e->getMessage(), ['elements' => $e->elements, 'details' => $e->details]),
-            $e instanceof Busy => self::later(423, $e->reason, $e->getMessage(), ['details' => $e->details]),
-            $e instanceof Refusal => self::problem(422, $e->reason, $e->said($units ?? self::units()), ['elements' => $e->elements, 'details' => $e->details]),
+            $e instanceof Conflict => self::problem(409, $e->reason, $e->getMessage(), ['elements' => $e->elements, 'details' => (object) $e->details]),
+            $e instanceof Busy => self::later(423, $e->reason, $e->getMessage(), ['details' => (object) $e->details]),
+            $e instanceof Refusal => self::problem(422, $e->reason, $e->said($units ?? self::units()), ['elements' => $e->elements, 'details' => (object) $e->details]),
             $e instanceof ValidationException => self::problem(422, 'request.invalid', $e->getMessage(), ['fields' => $e->errors()]),
             $e instanceof AuthenticationException => self::problem(401, 'session.missing', 'Sign in first.'),
             $e instanceof AuthorizationException => self::problem(403, 'project.not_allowed', $e->getMessage()),

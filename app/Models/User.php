@@ -21,6 +21,8 @@ class User extends Authenticatable
 
     protected $fillable = ['name', 'email', 'password'];
 
+    protected $attributes = ['guest' => false];
+
     protected $hidden = ['password', 'remember_token'];
 
     /** @return BelongsToMany<Project, $this> */

@@ -10,7 +10,10 @@ use OpenApi\Attributes as OA;
 
 #[OA\Schema(schema: 'GivenColumn', required: ['role', 'unit', 'storey'], properties: [
     new OA\Property(property: 'role', type: 'string', enum: ['mark', 'kind', 'width', 'height', 'size', 'sill', 'head', 'count', 'storey', 'on-storey', 'none']),
-    new OA\Property(property: 'unit', type: 'string', nullable: true, enum: ['mm', 'cm', 'm', 'in', 'ft']),
+    new OA\Property(property: 'unit', anyOf: [
+        new OA\Schema(type: 'string', enum: ['mm', 'cm', 'm', 'in', 'ft']),
+        new OA\Schema(type: 'null'),
+    ]),
     new OA\Property(property: 'storey', type: 'string', nullable: true),
 ])]
 #[OA\Schema(schema: 'GivenSchedule', required: ['id', 'name', 'file', 'sheet', 'header', 'columns'], properties: [

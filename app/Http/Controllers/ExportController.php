@@ -21,6 +21,8 @@ use OpenApi\Attributes as OA;
 
 final readonly class ExportController
 {
+    private const XLSX = 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet';
+
     public function __construct(private Exporter $exporter, private Schedules $schedules, private SheetPlans $plans)
     {
     }
@@ -57,7 +59,11 @@ final readonly class ExportController
             new OA\Parameter(name: 'format', in: 'path', required: true, schema: new OA\Schema(type: 'string', enum: ['csv', 'xlsx', 'pdf'])),
         ],
         responses: [
-            new OA\Response(response: 200, description: 'A file', content: [new OA\MediaType(mediaType: 'text/csv', schema: new OA\Schema(type: 'string')), new OA\MediaType(mediaType: 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet', schema: new OA\Schema(type: 'string', format: 'binary'))]),
+            new OA\Response(response: 200, description: 'A file', content: [
+                new OA\MediaType(mediaType: 'text/csv', schema: new OA\Schema(type: 'string')),
+                new OA\MediaType(mediaType: self::XLSX, schema: new OA\Schema(type: 'string', format: 'binary')),
+                new OA\MediaType(mediaType: 'application/pdf', schema: new OA\Schema(type: 'string', format: 'binary')),
+            ]),
             new OA\Response(response: 404, description: 'None', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
         ])]
     public function schedule(Project $project, string $layout, string $format): Response
@@ -72,7 +78,11 @@ final readonly class ExportController
         ],
         requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/Layout')),
         responses: [
-            new OA\Response(response: 200, description: 'A file', content: new OA\MediaType(mediaType: 'application/octet-stream', schema: new OA\Schema(type: 'string', format: 'binary'))),
+            new OA\Response(response: 200, description: 'A file', content: [
+                new OA\MediaType(mediaType: 'text/csv', schema: new OA\Schema(type: 'string')),
+                new OA\MediaType(mediaType: self::XLSX, schema: new OA\Schema(type: 'string', format: 'binary')),
+                new OA\MediaType(mediaType: 'application/pdf', schema: new OA\Schema(type: 'string', format: 'binary')),
+            ]),
             new OA\Response(response: 422, description: 'It cannot be laid out so', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
         ])]
     public function triedSchedule(Request $request, Project $project, string $format): Response
@@ -91,7 +101,7 @@ final readonly class ExportController
         $table = $this->schedules->report($project, $layout)->table();
 
         return $format === 'csv' ? $this->file(Csv::write($table), 'text/csv; charset=utf-8', $project, $name)
-            : $this->file(XlsxWriter::write([$table]), 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet', $project, $name);
+            : $this->file(XlsxWriter::write([$table]), self::XLSX, $project, $name);
     }
 
     #[OA\Get(path: '/projects/{project}/exports/types.json', operationId: 'exportTypes', summary: 'Unit types as JSON, of the schema /schemas/unit-types.schema.json',

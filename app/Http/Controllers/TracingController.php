@@ -59,7 +59,11 @@ final readonly class TracingController
             new OA\Parameter(name: 'file', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
         ],
         responses: [
-            new OA\Response(response: 200, description: 'Lines as JSON, or a PNG or JPEG', content: new OA\JsonContent(ref: '#/components/schemas/TracedLines')),
+            new OA\Response(response: 200, description: 'Lines as JSON, or a PNG or JPEG', content: [
+                new OA\MediaType(mediaType: 'application/json', schema: new OA\Schema(ref: '#/components/schemas/TracedLines')),
+                new OA\MediaType(mediaType: 'image/png', schema: new OA\Schema(type: 'string', format: 'binary')),
+                new OA\MediaType(mediaType: 'image/jpeg', schema: new OA\Schema(type: 'string', format: 'binary')),
+            ]),
             new OA\Response(response: 404, description: 'None', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
         ])]
     public function file(Project $project, string $file): Response

@@ -178,8 +178,8 @@ final class Dimensions
     private function overall(): void
     {
         [$w, $h] = [$this->unit->width, $this->unit->height];
-        $this->dimensions[] = ['side' => 'below', 'row' => $this->rows['below'], 'axis' => 'x', 'from' => 0.0, 'to' => $w, 'value' => $w, 'kind' => 'overall', 'typed' => true, 'step' => 'size', 'args' => [], 'field' => 'width', 'label' => 'Width'];
-        $this->dimensions[] = ['side' => 'right', 'row' => $this->rows['right'], 'axis' => 'y', 'from' => 0.0, 'to' => $h, 'value' => $h, 'kind' => 'overall', 'typed' => true, 'step' => 'size', 'args' => [], 'field' => 'height', 'label' => 'Height'];
+        $this->dimensions[] = ['side' => 'below', 'row' => $this->rows['below'], 'axis' => 'x', 'from' => 0.0, 'to' => $w, 'value' => $w, 'kind' => 'overall', 'typed' => true, 'step' => 'size', 'args' => new \stdClass, 'field' => 'width', 'label' => 'Width'];
+        $this->dimensions[] = ['side' => 'right', 'row' => $this->rows['right'], 'axis' => 'y', 'from' => 0.0, 'to' => $h, 'value' => $h, 'kind' => 'overall', 'typed' => true, 'step' => 'size', 'args' => new \stdClass, 'field' => 'height', 'label' => 'Height'];
     }
 
     /** Gives what lies between the parts of a chain, before its first and after its last, a figure of its own. */
@@ -193,7 +193,7 @@ final class Dimensions
                 foreach ([...$parts, [$upright ? $this->unit->height : $this->unit->width, INF]] as [$from, $to]) {
                     if ($from - $at > 0.001) {
                         $this->dimensions[] = ['side' => $side, 'row' => $row, 'axis' => $upright ? 'y' : 'x', 'from' => $at, 'to' => $from, 'value' => $from - $at, 'kind' => 'between', 'typed' => false,
-                            'step' => '', 'args' => [], 'field' => '', 'label' => 'Between'];
+                            'step' => '', 'args' => new \stdClass, 'field' => '', 'label' => 'Between'];
                     }
                     $at = $to;
                 }

@@ -65,7 +65,7 @@ final readonly class Drawing
             'title' => $this->title,
             'bounds' => $this->bounds,
             'shapes' => $all($this->shapes),
-            'symbols' => array_map($all, $this->symbols),
+            'symbols' => (object) array_map($all, $this->symbols), // by name also when there is none
             'placements' => array_map(static fn (Placement $p): array => $p->toArray(), $this->placements),
         ];
     }

@@ -161,8 +161,12 @@ export const api = {
         answer(() => client.POST('/projects/{project}/sheets', { ...at(project), body })),
     drawSheet: (project: string, body: paths['/projects/{project}/sheet-plans']['post']['requestBody']['content']['application/json']) =>
         answer(() => client.POST('/projects/{project}/sheet-plans', { ...at(project), body })),
-    file: (project: string, file: string) =>
-        answer(() => client.GET('/projects/{project}/files/{file}', { params: { path: { project, file } } })),
+    /** A tracing's lines: what of a kept file ends in .json. */
+    file: async (project: string, file: string) => {
+        const read = await answer(() => client.GET('/projects/{project}/files/{file}', { params: { path: { project, file } } }));
+        if (typeof read === 'string') throw new TypeError(`${file} holds a picture, not lines.`);
+        return read;
+    },
     /** Whether a picture's file is there, without fetching it. */
     fileIsThere: async (project: string, file: string) =>
         (await fetch(`/api/projects/${project}/files/${file}`, { method: 'HEAD', cache: 'no-store' })).status !== 404,
