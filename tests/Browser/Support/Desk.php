@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Browser\Support;
 
+use Facebook\WebDriver\Exception\StaleElementReferenceException;
 use Facebook\WebDriver\Exception\TimeoutException;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
 use Facebook\WebDriver\Remote\RemoteWebElement;
@@ -214,7 +215,13 @@ final readonly class Desk
     public function waitUntil(\Closure $condition, string $what = 'something'): void
     {
         try {
-            $this->driver->wait(12, 60)->until($condition);
+            $this->driver->wait(30, 60)->until(static function () use ($condition): bool {
+                try {
+                    return $condition();
+                } catch (StaleElementReferenceException) {
+                    return false; // drawn anew while it was looked at
+                }
+            });
         } catch (TimeoutException) {
             throw new \RuntimeException(sprintf('Waited in vain for %s. The page says: %s', $what, mb_substr($this->text(), 0, 700).' … '.mb_substr($this->text(), -900)));
         }
