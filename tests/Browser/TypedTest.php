@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
 use Facebook\WebDriver\WebDriverKeys as Keys;
 use Tests\Browser\Support\Chrome;
 use Tests\Browser\Support\Desk;
@@ -65,6 +66,45 @@ final class TypedTest extends BrowserCase
         $this->desk->waitFor('input[aria-label="Width"][aria-invalid=true]');
         self::assertSame('Width', $this->desk->driver->switchTo()->activeElement()->getAttribute('aria-label'));
         $this->desk->keys(Keys::ESCAPE);
+    }
+
+    public function test_a_figure_that_adds_is_added_once_however_slow_the_page_is(): void
+    {
+        $this->chooseFirstOfCharts();
+        $this->desk->holding(Keys::SHIFT, fn () => $this->desk->click('elevation', 4010 + 600, 4200 + 1600));
+        $this->desk->waitForText('2 openings');
+        $tools = new ChromeDevToolsDriver($this->desk->driver);
+        $tools->execute('Emulation.setCPUThrottlingRate', ['rate' => 8]);
+        try {
+            foreach ([1190, 1180, 1170] as $left) {
+                $this->desk->type('Width', '-10');
+                $this->desk->waitUntil(fn (): bool => $this->desk->value('Width') === number_format($left, 0, '', ' '), "the width to be $left");
+                // what would be sent a second time has had its time
+                usleep(400_000);
+                self::assertSame($left, $this->widthOfFirst());
+            }
+        } finally {
+            $tools->execute('Emulation.setCPUThrottlingRate', ['rate' => 1]);
+        }
+    }
+
+    public function test_what_is_typed_while_the_one_before_is_under_way_waits_for_it(): void
+    {
+        $this->chooseFirstOfCharts();
+        $tools = new ChromeDevToolsDriver($this->desk->driver);
+        $tools->execute('Network.enable');
+        $slow = fn (int $latency) => $tools->execute('Network.emulateNetworkConditions', [
+            'offline' => false, 'latency' => $latency, 'downloadThroughput' => -1, 'uploadThroughput' => -1,
+        ]);
+        $slow(1500);
+        try {
+            $this->desk->type('Width', '1190');
+            $this->desk->type('Width', '1150');
+            $this->desk->waitUntil(fn (): bool => $this->desk->value('Width') === '1 150', 'the second to be taken');
+        } finally {
+            $slow(0);
+        }
+        $this->desk->waitUntil(fn (): bool => $this->widthOfFirst() === 1150, 'the second to stand');
     }
 
     public function test_enter_does_what_a_sheet_says_after_a_wall_was_clicked_for_it(): void
@@ -146,6 +186,20 @@ final class TypedTest extends BrowserCase
             fn (): bool => $this->desk->count('[data-gone]') === 0 && $this->desk->count('input[aria-label="Width"]') === 1 && $this->desk->value('Width') === '1 150',
             'it to stand again, as wide as was typed',
         );
+    }
+
+    /** Of the first opening of Charts, to the south, from the server. */
+    private function widthOfFirst(): int
+    {
+        return (int) $this->desk->driver->executeAsyncScript(<<<'JS'
+            const done = arguments[0];
+            const at = `/api/projects/${location.pathname.split('/').pop()}`;
+            (async () => {
+                const p = await (await fetch(at)).json();
+                const e = await (await fetch(`${at}/elevations/${p.frontages[0].id}`, { cache: 'no-store' })).json();
+                done(e.openings.filter((o) => o.storey === p.storeys[1].id).sort((a, b) => a.left - b.left)[0].width);
+            })();
+            JS);
     }
 
     /** @return list<float> of the openings of the first frontage, from the server */

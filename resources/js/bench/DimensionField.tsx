@@ -1,6 +1,7 @@
-import { useEffect, useRef, useState } from 'react';
+import { useRef } from 'react';
 import type { Args, BenchDimension } from '../api/client';
 import { formatLength } from '../measure/format';
+import { useTyped } from '../ui/useTyped';
 import { useData } from '../desk/data';
 import { step, useBench } from './draft';
 import { fieldWidth, type Line } from './layout';
@@ -39,19 +40,10 @@ export function Between({ dimension: d, line }: { dimension: BenchDimension; lin
 export function DimensionField({ dimension: d, line }: { dimension: BenchDimension; line: Line }) {
     const data = useData();
     const wrong = useBench((b) => (b.wrong?.field === fieldOf(d) ? b.wrong.message : null));
-    const [text, setText] = useState<string | null>(null);
     const input = useRef<HTMLInputElement>(null);
     const shown = d.axis === 'angle' ? `${+d.value.toFixed(2)}°` : formatLength(d.value, data.project.settings.units);
-    const dropped = useRef(false);
-
-    useEffect(() => {
-        if (wrong === null && document.activeElement !== input.current) setText(null);
-    }, [shown, wrong]);
-
-    const send = async () => {
-        if (text === null || text.trim() === shown || !data.mayEdit) return;
-        if (await step(d.step, argsOf(d, text), fieldOf(d))) setText(null);
-    };
+    const typed = useTyped(input, shown, wrong !== null, async (text) => data.mayEdit && (await step(d.step, argsOf(d, text), fieldOf(d))));
+    const { text, send } = typed;
     const width = fieldWidth(text ?? shown);
     // beside an upright line, away from the drawing
     const aside = line.upright ? Math.max(0, width / 2 - 20) * Math.sign(line.label[0] - line.from[0]) : 0;
@@ -74,20 +66,16 @@ export function DimensionField({ dimension: d, line }: { dimension: BenchDimensi
                 style={{ left: line.label[0] + aside, top: line.label[1], width }}
                 onFocus={(e) => e.target.select()}
                 onChange={(e) => {
-                    setText(e.target.value);
+                    typed.type(e.target.value);
                     if (wrong) useBench.setState({ wrong: null });
                 }}
-                onBlur={() => {
-                    if (!dropped.current) void send();
-                    dropped.current = false;
-                }}
+                onBlur={() => void send()}
                 onKeyDown={(e) => {
                     if (!e.ctrlKey && !e.metaKey) e.stopPropagation();
                     if (e.key === 'Enter') void send();
                     if (e.key === 'Escape') {
-                        setText(null);
+                        typed.drop();
                         useBench.setState({ wrong: null });
-                        dropped.current = true;
                         e.currentTarget.blur();
                     }
                 }}

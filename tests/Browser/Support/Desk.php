@@ -41,21 +41,30 @@ final readonly class Desk
         usleep(400_000);
     }
 
-    /** Undoes until the latest change that stands is the one named, and loads the page again if there was anything to undo. */
-    public function takeBackTo(string $summary): void
+    /**
+     * Undoes until the latest change that stands is the one named and so many openings stand (others may have left changes of the same
+     * name), and loads the page again if there was anything to undo.
+     */
+    public function takeBackTo(string $summary, int $openings): void
     {
         $undone = $this->driver->executeAsyncScript(<<<'JS'
-            const done = arguments[1];
+            const [summary, openings, done] = arguments;
             const token = decodeURIComponent(/XSRF-TOKEN=([^;]*)/.exec(document.cookie)[1]);
-            const project = location.pathname.split('/').pop();
-            const get = async () => (await (await fetch(`/api/projects/${project}`)).json()).undo;
+            const at = `/api/projects/${location.pathname.split('/').pop()}`;
+            const get = async (path) => (await fetch(at + path, { cache: 'no-store' })).json();
+            const stands = async () => {
+                const { undo, frontages } = await get('');
+                if (undo === null) return true;
+                if (undo !== summary) return false;
+                const all = await Promise.all(frontages.map((f) => get(`/elevations/${f.id}`)));
+                return all.reduce((sum, e) => sum + e.openings.length, 0) === openings;
+            };
             let count = 0;
-            for (let last = await get(); last !== null && last !== arguments[0] && count < 50; last = await get()) {
-                await fetch(`/api/projects/${project}/undo`, { method: 'POST', headers: { 'X-XSRF-TOKEN': token, Accept: 'application/json' } });
-                count++;
+            for (; count < 50 && !(await stands()); count++) {
+                await fetch(`${at}/undo`, { method: 'POST', headers: { 'X-XSRF-TOKEN': token, Accept: 'application/json' } });
             }
             done(count);
-            JS, [$summary]);
+            JS, [$summary, $openings]);
         if ($undone > 0) {
             $this->driver->navigate()->refresh();
             $this->ready();
@@ -223,8 +232,24 @@ final readonly class Desk
                 }
             });
         } catch (TimeoutException) {
-            throw new \RuntimeException(sprintf('Waited in vain for %s. The page says: %s', $what, mb_substr($this->text(), 0, 700).' … '.mb_substr($this->text(), -900)));
+            throw new \RuntimeException(sprintf("Waited in vain for %s. %s\nThe page says: %s", $what, $this->underWay(), preg_replace('/\n+/', ' | ', $this->text())));
         }
+    }
+
+    /** What the page is still waiting for, or could not do: where to look when something does not come. */
+    private function underWay(): string
+    {
+        $signs = $this->driver->executeScript(<<<'JS'
+            const of = (q, a) => [...document.querySelectorAll(q)].map((e) => `${a}=${e.getAttribute(a) || e.innerText}`);
+            return [
+                ...of('[data-away]', 'data-away'), ...of('[data-kept]', 'data-kept'), ...of('[data-preview]', 'data-preview'), ...of('[role=alert]', 'role'),
+                ...Object.keys(localStorage).concat(Object.keys(sessionStorage)).map((k) => `${k}: ${(localStorage[k] ?? sessionStorage[k]).slice(0, 300)}`),
+                ...performance.getEntriesByType('resource').slice(-8).map((r) => `${r.name.replace(/^.*\/api/, '')} ${r.responseStatus} ${Math.round(r.duration)} ms`),
+                `focus: ${document.activeElement?.outerHTML.slice(0, 120)}`,
+            ].join('; ');
+            JS);
+
+        return (string) $signs;
     }
 
     /**

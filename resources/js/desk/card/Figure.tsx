@@ -1,5 +1,6 @@
-import { useEffect, useRef, useState } from 'react';
+import { useRef, useState } from 'react';
 import { backToDrawing } from '../../ui/commit';
+import { useTyped } from '../../ui/useTyped';
 import { typedOut, typing } from './typing';
 
 type Props = {
@@ -13,28 +14,15 @@ type Props = {
 
 /** A figure in a sentence: a field that takes sums and units. What was typed stays, with the reason, when it is refused. */
 export function Figure({ label, shown, disabled = false, onSend }: Props) {
-    const [text, setText] = useState<string | null>(null);
     const [problem, setProblem] = useState<string | null>(null);
     const input = useRef<HTMLInputElement>(null);
-    const sending = useRef(false);
-    const dropped = useRef(false);
-
-    useEffect(() => {
-        if (problem === null && document.activeElement !== input.current) setText(null);
-    }, [shown, problem]);
-
-    async function send(): Promise<boolean> {
-        if (text === null || text.trim() === shown.trim() || sending.current) return !sending.current;
-        sending.current = true;
+    const typed = useTyped(input, shown, problem !== null, async (text) => {
         const why = await onSend(text);
-        sending.current = false;
         setProblem(why);
-        if (why === null) {
-            setText(null);
-            typedOut(label);
-        }
+        if (why === null) typedOut(label);
         return why === null;
-    }
+    });
+    const { text, send } = typed;
 
     if (disabled) return <b className="tabular-nums">{shown}</b>;
     return (
@@ -49,23 +37,21 @@ export function Figure({ label, shown, disabled = false, onSend }: Props) {
                 className={`field-sizing-content min-w-8 rounded-sm border-b px-1 text-center font-semibold ${problem ? 'border-buoy bg-buoy-wash text-buoy' : 'border-tide bg-tide-wash'}`}
                 onFocus={(e) => e.target.select()}
                 onChange={(e) => {
-                    setText(e.target.value);
+                    typed.type(e.target.value);
                     typing(label, e.target.value);
                     setProblem(null);
                 }}
                 onBlur={() => {
                     if (text === null || text.trim() === shown.trim()) typedOut(label);
-                    if (!dropped.current) void send();
-                    dropped.current = false;
+                    void send();
                 }}
                 onKeyDown={(e) => {
                     // Enter gives the drawing back the keys; Tab goes on to the next field
                     if (e.key === 'Enter') void send().then((done) => done && backToDrawing(input.current));
                     if (e.key === 'Escape') {
-                        setText(null);
+                        typed.drop();
                         typedOut(label);
                         setProblem(null);
-                        dropped.current = true;
                         e.currentTarget.blur();
                         e.stopPropagation();
                     }
