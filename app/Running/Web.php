@@ -10,8 +10,11 @@ namespace App\Running;
  */
 final readonly class Web
 {
-    /** Processes of PHP: for looking, for edits, for files. */
-    private const POOLS = ['web' => 4, 'edits' => 4, 'files' => 2];
+    /**
+     * Processes of PHP, and how far they stand back (nice) where the machine has too little for all: who looks goes before who writes,
+     * and who writes before what is read in.
+     */
+    private const POOLS = ['web' => [4, 0], 'edits' => [4, 10], 'files' => [2, 15]];
 
     /** What goes to which, by method and address: an edit that is only tried holds nothing. */
     private const MAP = [
@@ -101,7 +104,8 @@ final readonly class Web
     private function fpm(): string
     {
         $out = "[global]\nerror_log = $this->home/fpm.log\ndaemonize = no\n";
-        foreach (self::POOLS as $pool => $processes) {
+        foreach (self::POOLS as $pool => [$processes, $niceness]) {
+            $prepended = $niceness === 0 ? '' : $this->place->root.'/bin/stand-back.php';
             $out .= <<<EOF
                 [$pool]
                 user = {$this->place->user}
@@ -112,6 +116,8 @@ final readonly class Web
                 pm.max_children = $processes
                 clear_env = no
                 catch_workers_output = yes
+                env[ISLEWARD_NICENESS] = $niceness
+                php_admin_value[auto_prepend_file] = $prepended
                 php_admin_value[memory_limit] = 1G
                 php_admin_value[post_max_size] = 32M
                 php_admin_value[opcache.jit] = tracing

@@ -17,14 +17,17 @@ final class Stranger
     {
     }
 
-    /** @param  int|null  $count  how many, or without end */
-    public function begin(?int $count = null): void
+    /**
+     * @param  int|null  $count  how many, or without end
+     * @param  (\Closure(): void)|null  $then  after so many
+     */
+    public function begin(?int $count = null, ?\Closure $then = null): void
     {
         $this->going = true;
-        $this->next($count);
+        $this->next($count, $then);
     }
 
-    private function next(?int $count): void
+    private function next(?int $count, ?\Closure $then): void
     {
         $path = "/api/projects/{$this->project['id']}";
         $place = [
@@ -34,17 +37,19 @@ final class Stranger
         ];
         $asked = count($this->times) % 3;
         if (! $this->going || $count === 0) {
+            $then === null ? null : $then();
+
             return;
         }
         $this->fleet->ask($this->person, $asked === 2 ? 'POST' : 'GET', $path.[
             '', '/elevations/'.$this->project['frontages'][0]['id'], '/edits?try=1',
         ][$asked],
-            $asked === 2 ? ['edit' => 'opening.place', 'args' => $place, 'base' => 0] : null, function (Answer $a) use ($count): void {
+            $asked === 2 ? ['edit' => 'opening.place', 'args' => $place, 'base' => 0] : null, function (Answer $a) use ($count, $then): void {
                 // what is away altogether is counted elsewhere
                 if (! $a->isUnsure()) {
                     $this->times[] = $a->seconds;
                 }
-                $this->fleet->later($a->isUnsure() ? 0.1 : 0.02, fn () => $this->next($count === null ? null : $count - 1));
+                $this->fleet->later($a->isUnsure() ? 0.1 : 0.02, fn () => $this->next($count === null ? null : $count - 1, $then));
             });
     }
 
@@ -53,12 +58,12 @@ final class Stranger
         $this->going = false;
     }
 
-    /** Milliseconds that so large a share of the answers stayed under. */
+    /** Seconds that so large a share of the answers stayed under. */
     public function percentile(float $share): float
     {
         $times = $this->times;
         sort($times);
 
-        return $times === [] ? 0.0 : 1000 * $times[min(count($times) - 1, (int) floor($share * count($times)))];
+        return $times === [] ? 0.0 : $times[min(count($times) - 1, (int) floor($share * count($times)))];
     }
 }

@@ -45,6 +45,7 @@ final class Work
 
     public function begin(): void
     {
+        $this->going = true;
         foreach ($this->people as $person) {
             $this->next($person);
         }

@@ -199,7 +199,15 @@ final class StartingTest extends TestCase
             'PATH=/usr/local/bin:/usr/bin:/bin',
         ] : []);
         $own->serving();
-        self::assertSame(200, $own->client()->signIn()->ask('GET', '/api/projects')[0]);
+        $client = $own->client()->signIn();
+        [$status, , $projects] = $client->ask('GET', '/api/projects');
+        self::assertSame(200, $status);
+        // who writes stands back for who looks, whoever started it
+        self::assertSame(200, $client->ask('POST', "/api/projects/{$projects['projects'][0]['id']}/undo")[0]);
+        self::assertContains(10, $own->niceness('pool edits'));
+        self::assertSame([0], array_unique($own->niceness('pool web')));
+        self::assertSame([10], $own->niceness('--queue=edits'));
+        self::assertSame([15], $own->niceness('--queue=files'));
         $own->signal(SIGTERM);
         self::assertLessThan(15.0, $own->wait());
     }

@@ -147,6 +147,23 @@ final class Place
         return $alive;
     }
 
+    /**
+     * How far the processes whose command says so stand back for others.
+     *
+     * @return list<int>
+     */
+    public function niceness(string $says): array
+    {
+        $found = [];
+        foreach ($this->alive() as $process) {
+            if (str_contains($process, $says)) {
+                $found[] = (int) self::run('ps -o ni= -p '.(int) $process);
+            }
+        }
+
+        return $found;
+    }
+
     public function said(): string
     {
         return (string) @file_get_contents("$this->folder/said");
