@@ -29,7 +29,7 @@ use Isleward\Core\Wall\Frontage;
 
 /**
  * The demo: an invented pilot house on an invented tidal island. Four storeys, a watch room on the roof's south-east corner
- * and a boat workshop at its west; rooms behind inner walls, setting-out lines, sets, and one finding that is let stand. Two
+ * and a boat workshop at its west; rooms behind inner walls, setting-out lines, sets, and one finding that is accepted. Two
  * of its openings are placed wrongly on purpose, to be found.
  */
 final class SkerrowPilotHouse

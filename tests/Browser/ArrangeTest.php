@@ -52,7 +52,7 @@ final class ArrangeTest extends BrowserCase
         $this->desk->waitFor('[data-preview="1/2"]');
         self::assertStringContainsString('It would meet W-05 at 1 500', $this->desk->text());
         self::assertFalse($this->desk->button('Stack Enter')->isEnabled(), 'all or nothing, until one says otherwise');
-        $this->tick('Leave those out and do the rest');
+        $this->tick('Skip those and do the rest');
         $this->desk->button('Stack Enter')->click();
         $this->undoOf('Stacked 1 opening');
     }

@@ -57,7 +57,7 @@ final class BenchTest extends BrowserCase
         // the light under the slope is a quadrilateral that follows it
         self::assertSame(10, $this->desk->count('[data-light]'));
         self::assertSame([], $this->axe());
-        $this->desk->button('Put on the rack')->click();
+        $this->desk->button('Add to the rack')->click();
         $this->desk->waitFor('[role=dialog]');
         $this->desk->keys(Keys::ENTER);
         $this->desk->waitForText('in no opening');

@@ -50,7 +50,7 @@ final class PapersTest extends BrowserCase
         $this->desk->waitForText('0.01');
         $this->desk->button('Lay out')->click();
         $this->desk->waitFor('[aria-label="Layout"]');
-        $this->desk->button('Leave Name out')->click();
+        $this->desk->button('Remove Name')->click();
         $this->pick('Grouped by', 'Frontage');
         $this->desk->waitForText('Frontage: East');
         self::assertSame([], $this->axe());

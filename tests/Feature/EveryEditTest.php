@@ -6,7 +6,6 @@ namespace Tests\Feature;
 
 use App\Assembly\Assembly;
 use App\Assembly\Tables;
-use App\Models\Project;
 use Isleward\Core\Design\Kind;
 use Isleward\Core\Edit\Change;
 use Isleward\Core\Edit\Edits;
@@ -16,32 +15,11 @@ use Isleward\Core\Edit\Operation;
 use Isleward\Core\Edit\Scope;
 use Isleward\Core\Fields;
 use Isleward\Core\Refusal;
-use Tests\Support\Furnished;
 use Tests\Support\Spoiled;
 
 /** Laws over every edit there is: it comes to the same on what is loaded for it as on the whole design, and an undo restores exactly. */
-final class EveryEditTest extends ProjectCase
+final class EveryEditTest extends FurnishedCase
 {
-    private Furnished $furnished;
-
-    protected function setUp(): void
-    {
-        parent::setUp();
-        $ask = function (string $method, string $path, mixed $body, string $type): array {
-            $content = is_string($body) ? $body : ($body === null ? '' : json_encode($body, JSON_THROW_ON_ERROR));
-            $response = $this->call(
-                $method,
-                rtrim("/api/projects/{$this->project->id}/$path", '/'),
-                server: ['CONTENT_TYPE' => $type, 'HTTP_ACCEPT' => 'application/json'],
-                content: $content,
-            );
-            self::assertLessThan(300, $response->getStatusCode(), "$method $path: ".$response->getContent());
-
-            return $response->json() ?? [];
-        };
-        $this->furnished = new Furnished($ask, fn () => Project::query()->findOrFail($this->project->id), $this->owner->id);
-    }
-
     public function test_what_is_loaded_for_an_edit_comes_to_what_the_whole_design_does(): void
     {
         $assembly = $this->app->make(Assembly::class);

@@ -308,7 +308,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'sentence', type: 'string'),
     new OA\Property(property: 'at', type: 'array', items: new OA\Items(type: 'number')),
     new OA\Property(property: 'remedy', anyOf: [new OA\Schema(ref: '#/components/schemas/Remedy'), new OA\Schema(type: 'null')]),
-    new OA\Property(property: 'accepted', description: 'Let stand, with a note', anyOf: [new OA\Schema(required: ['id', 'note'], properties: [new OA\Property(property: 'id', type: 'string'), new OA\Property(property: 'note', type: 'string')], type: 'object'), new OA\Schema(type: 'null')]),
+    new OA\Property(property: 'accepted', description: 'Accepted, with a reason', anyOf: [new OA\Schema(required: ['id', 'note'], properties: [new OA\Property(property: 'id', type: 'string'), new OA\Property(property: 'note', type: 'string')], type: 'object'), new OA\Schema(type: 'null')]),
 ])]
 #[OA\Schema(schema: 'Placement', required: ['symbol', 'x', 'y', 'element'], properties: [
     new OA\Property(property: 'symbol', type: 'string'),

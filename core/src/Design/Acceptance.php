@@ -7,7 +7,7 @@ namespace Isleward\Core\Design;
 use Isleward\Core\Fields;
 use Isleward\Core\Refusal;
 
-/** A finding that someone looked at and let stand, with the reason. It holds as long as the finding's figure is the same. */
+/** A finding that someone looked at and accepted, with the reason. It holds as long as the finding's figure is the same. */
 final readonly class Acceptance implements Element
 {
     /** Letters of what a finding is called by. */

@@ -133,7 +133,7 @@ final readonly class Difference
             $element instanceof Kept => ucfirst(Kind::kept()[$element->kind()->value]).' '.$element->called(),
             default => match ($element->kind()) {
                 Kind::Settings => 'The project’s settings: something',
-                default => 'A finding that is let stand',
+                default => 'An accepted finding',
             },
         };
     }

@@ -16,8 +16,10 @@ use Isleward\Core\Tolerance;
  *
  * Two walls meet where the right end of one is the left end of another and they share a storey. Of equal thickness and
  * storeys they are mitred, from where their outer faces meet to where their inner faces meet; otherwise the thicker (or
- * the one that runs through more storeys) runs through and the other butts against it. An inner wall that ends within
- * another wall stops at that wall's face; inner and outer walls make no corners with each other.
+ * the one that runs through more storeys) runs through and the other butts against it. Where a wall meets one wall in one
+ * storey and another in the next, and would end otherwise at each, it ends at their outer faces and they at its inner face,
+ * so that every storey's corner is filled once. An inner wall that ends within another wall stops at that wall's face; inner
+ * and outer walls make no corners with each other.
  */
 final class Bodies
 {
@@ -42,8 +44,11 @@ final class Bodies
     {
         $near = [];
         foreach ($design->walls as $other) {
-            if (abs($other->to->x - $wall->from->x) < 1 || abs($other->from->x - $wall->to->x) < 1) {
-                $near[] = $other;
+            foreach ([$wall->from, $wall->to] as $end) {
+                if (abs($other->to->x - $end->x) < 1 || abs($other->from->x - $end->x) < 1) {
+                    $near[] = $other;
+                    break;
+                }
             }
         }
 
@@ -65,23 +70,20 @@ final class Bodies
         return [$atLeft, $atRight];
     }
 
-    /** @param  array{array<string, list<Wall>>, array<string, list<Wall>>}  $ends */
+    /**
+     * @param  array{array<string, list<Wall>>, array<string, list<Wall>>}  $ends
+     *
+     * @throws Refusal
+     */
     private static function among(Design $design, Wall $wall, array $ends): Body
-    {
-        [$atLeft, $atRight] = $ends;
-
-        return self::body($design, $wall, self::partner($design, $wall, $atRight[self::spot($wall->from)] ?? []), self::partner($design, $wall, $atLeft[self::spot($wall->to)] ?? []));
-    }
-
-    private static function body(Design $design, Wall $wall, ?Wall $before, ?Wall $after): Body
     {
         if ($wall->rise !== 0.0) {
             throw Refusal::because('wall.curved', 'This wall is curved; only straight walls can be built yet.', [$wall->id]);
         }
         $surface = Surface::of($wall);
         $length = $wall->face()->length();
-        $left = $before === null ? self::freeEnd($design, $wall, $surface, 0.0) : self::joint($design, $wall, $surface, $before, false, 0.0);
-        $right = $after === null ? self::freeEnd($design, $wall, $surface, $length) : self::joint($design, $wall, $surface, $after, true, $length);
+        $left = self::corner($design, $wall, $surface, false, $ends) ?? self::freeEnd($design, $wall, $surface, 0.0);
+        $right = self::corner($design, $wall, $surface, true, $ends) ?? self::freeEnd($design, $wall, $surface, $length);
         foreach ([0.0, $wall->thickness] as $depth) {
             if ($right->atDepth($depth) - $left->atDepth($depth) < 1.0) {
                 throw Refusal::because('wall.too_short', sprintf(
@@ -92,25 +94,71 @@ final class Bodies
         return new Body($wall, $surface, $length, $design->storeys->floor($wall->base), $design->storeys->ceiling($wall->top), $left, $right);
     }
 
-    private static function joint(Design $design, Wall $wall, Surface $surface, Wall $other, bool $atRight, float $at): End
+    /**
+     * The end a wall makes with the walls it meets there; null where it meets none.
+     *
+     * @param  array{array<string, list<Wall>>, array<string, list<Wall>>}  $ends
+     */
+    private static function corner(Design $design, Wall $wall, Surface $surface, bool $atRight, array $ends): ?End
+    {
+        [$lefts, $rights] = $ends;
+        $spot = self::spot($atRight ? $wall->to : $wall->from);
+        $mine = self::meeting($design, $wall, $atRight ? $lefts[$spot] ?? [] : $rights[$spot] ?? []);
+        $other = self::partner($wall, $mine);
+        if ($other === null) {
+            return null;
+        }
+        $reachesOut = self::differs($design, $wall, $surface, $atRight, $mine);
+        $theirs = self::meeting($design, $other, $atRight ? $rights[$spot] ?? [] : $lefts[$spot] ?? []);
+        $givesWay = self::differs($design, $other, Surface::of($other), ! $atRight, $theirs);
+
+        $end = self::joint($design, $wall, $surface, $other, $atRight, $reachesOut === $givesWay ? null : $reachesOut);
+
+        return $end->beside(array_values(array_diff(array_column($mine, 'id'), [$other->id])));
+    }
+
+    /**
+     * Whether a wall would end otherwise at each of the walls it meets in one storey and another.
+     *
+     * @param  list<Wall>  $others
+     */
+    private static function differs(Design $design, Wall $wall, Surface $surface, bool $atRight, array $others): bool
+    {
+        $first = array_shift($others);
+        foreach ($others as $other) {
+            if (self::shareStorey($design, $first, $other)) {
+                continue; // three in one storey: the one of the same outline counts
+            }
+            $a ??= self::joint($design, $wall, $surface, $first, $atRight, null);
+            $b = self::joint($design, $wall, $surface, $other, $atRight, null);
+            if (abs($a->atDepth(0.0) - $b->atDepth(0.0)) > 0.01 || abs($a->atDepth($wall->thickness) - $b->atDepth($wall->thickness)) > 0.01) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** @param  bool|null  $toOuter  whether it ends at the other's outer face or at its inner one; null as the two rank */
+    private static function joint(Design $design, Wall $wall, Surface $surface, Wall $other, bool $atRight, ?bool $toOuter): End
     {
         $otherSurface = Surface::of($other);
         $turn = $atRight ? $surface->along->cross($otherSurface->along) : $otherSurface->along->cross($surface->along);
         if (abs($turn) < 1e-4) {
-            return End::square($at, Joint::Flush, $other->id);
+            return End::square($atRight ? $wall->face()->length() : 0.0, Joint::Flush, $other->id);
         }
         $corner = $atRight ? $wall->to : $wall->from;
         $rank = self::rank($design, $wall) <=> self::rank($design, $other);
-        if ($rank === 0) {
+        if ($rank === 0 && $toOuter === null) {
             $inner = self::innerFace($wall, $surface)->meets(self::innerFace($other, $otherSurface));
 
             return End::along($surface, $corner, ($inner ?? $corner)->minus($corner), Joint::Mitre, $other->id);
         }
         // Convex: the one that runs through reaches the other's outer face. Re-entrant: its inner face.
-        $toOuter = ($rank > 0) === ($turn > 0);
+        $toOuter ??= ($rank > 0) === ($turn > 0);
         $point = $toOuter ? $corner : $otherSurface->inPlan($otherSurface->along($corner), $other->thickness);
 
-        return End::along($surface, $point, $otherSurface->along, $rank > 0 ? Joint::Through : Joint::Butt, $other->id);
+        return End::along($surface, $point, $otherSurface->along, $toOuter === ($turn > 0) ? Joint::Through : Joint::Butt, $other->id);
     }
 
     /** @return list<float> who runs through: the thicker, then the one through more storeys */
@@ -150,12 +198,22 @@ final class Bodies
         return End::square($at);
     }
 
-    /** @param  list<Wall>  $candidates */
-    private static function partner(Design $design, Wall $wall, array $candidates): ?Wall
+    /**
+     * @param  list<Wall>  $candidates
+     * @return list<Wall> those it makes a corner with
+     */
+    private static function meeting(Design $design, Wall $wall, array $candidates): array
+    {
+        return array_values(array_filter($candidates, static fn (Wall $other): bool => $other->id !== $wall->id
+            && self::shareStorey($design, $wall, $other) && $design->isInner($wall) === $design->isInner($other)));
+    }
+
+    /** @param  list<Wall>  $meeting */
+    private static function partner(Wall $wall, array $meeting): ?Wall
     {
         $best = null;
-        foreach ($candidates as $other) {
-            if ($other->id !== $wall->id && self::shareStorey($design, $wall, $other) && $design->isInner($wall) === $design->isInner($other) && ($best === null || $other->outline === $wall->outline)) {
+        foreach ($meeting as $other) {
+            if ($best === null || $other->outline === $wall->outline) {
                 $best = $other;
             }
         }

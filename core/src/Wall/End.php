@@ -9,8 +9,23 @@ use Isleward\Core\Geometry\Vec2;
 /** The plane a wall's end is cut by: at depth d behind the outer face it lies at u = at + slope · d (mm). */
 final readonly class End
 {
-    public function __construct(public float $at, public float $slope, public Joint $joint, public ?string $meets = null)
+    /**
+     * @param  string|null  $meets  the wall it makes its corner with
+     * @param  list<string>  $others  further walls that end there, in this storey or another
+     */
+    public function __construct(
+        public float $at,
+        public float $slope,
+        public Joint $joint,
+        public ?string $meets = null,
+        public array $others = [],
+    ) {
+    }
+
+    /** @param  list<string>  $others */
+    public function beside(array $others): self
     {
+        return new self($this->at, $this->slope, $this->joint, $this->meets, $others);
     }
 
     public static function square(float $at, Joint $joint = Joint::Free, ?string $meets = null): self

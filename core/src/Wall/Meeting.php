@@ -54,18 +54,24 @@ final class Meeting
     {
         $end = $atRight ? $body->right : $body->left;
         $at = $atRight ? $body->end() : $body->start();
-        $other = $end->joint->isCorner() && $end->joint !== Joint::Tee && $end->meets !== null ? $design->walls[$end->meets] ?? null : null;
-        if ($other === null) {
+        if ($end->joint === Joint::Tee) {
             return $at;
         }
         $slack = Tolerance::LENGTH;
-        if ($design->storeys->floor($other->base) >= $head - $slack || $design->storeys->ceiling($other->top) <= $sill + $slack) {
-            return $at;
+        foreach ($end->meets === null ? [] : [$end->meets, ...$end->others] as $id) {
+            $other = $design->walls[$id] ?? null;
+            if (
+                $other === null || abs($body->surface->along->cross(Surface::of($other)->along)) < 1e-4
+                || $design->storeys->floor($other->base) >= $head - $slack || $design->storeys->ceiling($other->top) <= $sill + $slack
+            ) {
+                continue;
+            }
+            $return = self::innerFace($body->wall, $body->surface)->meets(self::innerFace($other, Surface::of($other)));
+            $inner = $return === null ? $at : $body->surface->along($return);
+            $at = $atRight ? min($at, $inner) : max($at, $inner);
         }
-        $return = self::innerFace($body->wall, $body->surface)->meets(self::innerFace($other, Surface::of($other)));
-        $inner = $return === null ? $at : $body->surface->along($return);
 
-        return $atRight ? min($at, $inner) : max($at, $inner);
+        return $at;
     }
 
     /** Whether one of a wall's ends lies in another's body: what can be told before it is known how they stand. */

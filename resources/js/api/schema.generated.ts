@@ -1301,7 +1301,7 @@ export interface components {
             sentence: string;
             at: number[];
             remedy: components["schemas"]["Remedy"] | null;
-            /** @description Let stand, with a note */
+            /** @description Accepted, with a reason */
             accepted?: {
                 id: string;
                 note: string;

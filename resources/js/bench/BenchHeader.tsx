@@ -59,7 +59,7 @@ export function BenchHeader({ isNew, type, openings, unsaved, onSave }: Props) {
                         ]}
                     />
                     <Button look="main" disabled={!unsaved} title="Ctrl S" onClick={() => onSave(isNew ? 'new' : 'change')}>
-                        {isNew ? 'Put on the rack' : 'Save'}
+                        {isNew ? 'Add to the rack' : 'Save'}
                     </Button>
                 </>
             )}

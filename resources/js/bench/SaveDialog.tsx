@@ -37,7 +37,7 @@ function SaveNew({ onClose, onSaved }: Omit<Props, 'how' | 'type'>) {
         }
     };
     return (
-        <Dialog open onClose={onClose} title="Put on the rack" note="Without a mark it takes the next free one.">
+        <Dialog open onClose={onClose} title="Add to the rack" note="Without a mark it takes the next free one.">
             <form
                 onSubmit={(e) => {
                     e.preventDefault();
@@ -51,7 +51,7 @@ function SaveNew({ onClose, onSaved }: Omit<Props, 'how' | 'type'>) {
                 <div className="mt-4 flex justify-end gap-2">
                     <Button onClick={onClose}>Cancel</Button>
                     <Button look="main" type="submit">
-                        Put on the rack
+                        Add to the rack
                     </Button>
                 </div>
             </form>

@@ -87,12 +87,12 @@ export function lookActions(data: Data): Action[] {
     return [
         { name: 'Measure between two points', key: 'i', run: () => startMeasuring() },
         {
-            name: desk.dimensions ? 'Put the chain of dimensions away' : 'Chain of dimensions along a storey',
+            name: desk.dimensions ? 'Hide the chain of dimensions' : 'Chain of dimensions along a storey',
             key: 'q',
             run: () => useDesk.setState((s) => ({ dimensions: !s.dimensions })),
         },
         {
-            name: desk.marks ? 'Leave marks out of the elevation' : 'Marks under the openings',
+            name: desk.marks ? 'Hide marks in the elevation' : 'Show marks under the openings',
             key: 'z',
             run: () => useDesk.setState((s) => ({ marks: !s.marks })),
         },

@@ -40,7 +40,7 @@ type DeskData = {
     lines: Map<string, FoundLine>;
     /** an opening that was there and has gone, not by what was done here, as it was last */
     wasThere: (id: string) => FoundOpening | undefined;
-    /** those that nobody has let stand */
+    /** those that nobody has accepted */
     findings: FoundFinding[];
     accepted: FoundFinding[];
     mayEdit: boolean;

@@ -76,10 +76,10 @@ function People() {
                                     <Button
                                         small
                                         look="plain"
-                                        aria-label={m.you ? 'Leave the project' : `Take out ${m.name}`}
+                                        aria-label={m.you ? 'Remove me from the project' : `Remove ${m.name}`}
                                         onClick={() => void run(api.removePerson(data.id, m.id)).then((ok) => ok && m.you && navigate('/'))}
                                     >
-                                        {m.you ? 'Leave' : 'Take out'}
+                                        {m.you ? 'Remove me' : 'Remove'}
                                     </Button>
                                 )}
                             </li>
@@ -96,7 +96,7 @@ function People() {
             </section>
             {mayManage && (
                 <>
-                    <Invite onInvite={(email, role) => run(api.invite(data.id, email, role), `The letter to ${email} is in the outbox.`)} />
+                    <Invite onInvite={(email, role) => run(api.invite(data.id, email, role), `The email to ${email} is in the outbox.`)} />
                     {invitations.length > 0 && (
                         <ul className="divide-y divide-hairline" aria-label="Invitations that wait">
                             {invitations.map((i) => (

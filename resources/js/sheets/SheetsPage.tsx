@@ -15,7 +15,7 @@ import { Page } from './Page';
 import { PlanSheet } from './PlanSheet';
 import { papers } from './papers';
 
-/** Sheets of drawings and of the unit types: one to arrange or look at, one or all of them to take along. */
+/** Sheets of drawings and of the unit types: one to arrange or look at, one or all of them to download. */
 export function SheetsPage() {
     const { project } = useParams();
     return (

@@ -40,7 +40,7 @@ export function FindingsList() {
             {data.accepted.length > 0 && (
                 <details className="mt-3 border-t border-hairline pt-2">
                     <summary className="cursor-pointer text-quiet">
-                        {data.accepted.length === 1 ? '1 is let stand' : `${data.accepted.length} are let stand`}
+                        {`${data.accepted.length} accepted`}
                     </summary>
                     {data.accepted.map(note)}
                 </details>

@@ -35,7 +35,7 @@ export function Facts({ rows }: { rows: [string, ReactNode][] }) {
     );
 }
 
-/** A finding with its remedy; it can be let stand with a note, and taken up again. */
+/** A finding with its remedy; it can be accepted with a reason, and opened again. */
 export function FindingNote({ finding, place, onGo }: { finding: Finding; place?: string; onGo?: () => void }) {
     const data = useData();
     const [note, setNote] = useState<string | null>(null);
@@ -60,7 +60,7 @@ export function FindingNote({ finding, place, onGo }: { finding: Finding; place?
                 </button>
             )}
             <p>{finding.sentence}</p>
-            {accepted && <p className="text-quiet">Let stand{accepted.note ? `: ${accepted.note}` : ''}</p>}
+            {accepted && <p className="text-quiet">Accepted{accepted.note ? `: ${accepted.note}` : ''}</p>}
             {data.mayEdit && (
                 <p className="flex flex-wrap items-center gap-x-3">
                     {remedy && !accepted && (
@@ -78,18 +78,18 @@ export function FindingNote({ finding, place, onGo }: { finding: Finding; place?
                             className="text-tide underline"
                             onClick={() => void data.edit('finding.reopen', { id: accepted.id })}
                         >
-                            Take up again
+                            Reopen
                         </button>
                     ) : note === null ? (
                         <button type="button" className="min-h-6 text-tide underline" onClick={() => setNote('')}>
-                            Let stand…
+                            Accept…
                         </button>
                     ) : (
                         <span className="flex grow gap-1.5 pt-1">
                             <input
                                 autoFocus
-                                aria-label="Why it may stand"
-                                placeholder="Why it may stand"
+                                aria-label="Reason"
+                                placeholder="Reason"
                                 value={note}
                                 maxLength={500}
                                 onChange={(e) => setNote(e.target.value)}
@@ -100,7 +100,7 @@ export function FindingNote({ finding, place, onGo }: { finding: Finding; place?
                                 className="min-w-0 grow rounded-sm border-b border-tide bg-tide-wash px-1"
                             />
                             <Button small onClick={() => void accept()}>
-                                Let stand
+                                Accept
                             </Button>
                         </span>
                     )}

@@ -56,7 +56,7 @@ export function OutlineBar() {
                 Close and build
             </Button>
             <Button small look={inner ? 'main' : 'outline'} disabled={sides < 2} onClick={() => void finishOutline(data, false)}>
-                {inner ? 'Build' : 'Leave open'}
+                {inner ? 'Build' : 'Build open'}
             </Button>
             <Button small look="plain" onClick={() => useDesk.setState({ outline: null })}>
                 Cancel

@@ -115,7 +115,7 @@ export function Given() {
                                     .then((done) => done && tell(`${done.summary}.`, { label: 'Undo', run: () => void data.undo() }))
                             }
                         >
-                            Put away
+                            Remove
                         </Button>
                     </>
                 )}

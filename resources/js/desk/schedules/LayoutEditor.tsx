@@ -87,7 +87,7 @@ export function LayoutEditor({ report, id, draft, onDraft, onKept, error, wrong 
                             <ChevronDown size={14} />
                         </IconButton>
                         <IconButton
-                            label={`Leave ${fields.get(c.key)?.name ?? c.key} out`}
+                            label={`Remove ${fields.get(c.key)?.name ?? c.key}`}
                             off={layout.columns.length === 1}
                             onClick={() => change({ columns: layout.columns.filter((_, j) => j !== i) })}
                         >

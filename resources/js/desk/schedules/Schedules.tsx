@@ -77,7 +77,7 @@ export function Schedules() {
                             </Button>
                         )}
                         <Menu
-                            trigger={<Button small>Take along</Button>}
+                            trigger={<Button small>Download</Button>}
                             items={(
                                 [
                                     ['xlsx', 'XLSX workbook'],

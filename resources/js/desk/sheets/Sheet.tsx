@@ -213,7 +213,7 @@ export function Sheet({ title, to, edit, args, missing, verb, many = true, keepC
                             onChange={(e) => setLeaveOut(e.target.checked)}
                             className="size-4 accent-(--tide)"
                         />{' '}
-                        Leave those out and do the rest
+                        Skip those and do the rest
                     </label>
                 )}
                 <Button look="main" type="submit" disabled={!can || busy} className="mt-2.5">
