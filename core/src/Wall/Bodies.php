@@ -125,7 +125,8 @@ final class Bodies
     private static function differs(Design $design, Wall $wall, Surface $surface, bool $atRight, array $others): bool
     {
         $first = array_shift($others);
-        foreach ($others as $other) {
+        $a = null;
+        foreach ($first === null ? [] : $others as $other) {
             if (self::shareStorey($design, $first, $other)) {
                 continue; // three in one storey: the one of the same outline counts
             }
