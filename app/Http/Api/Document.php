@@ -353,8 +353,9 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'openings', type: 'array', items: new OA\Items(ref: '#/components/schemas/PlacedOpening')),
     new OA\Property(property: 'figures', type: 'object', additionalProperties: new OA\AdditionalProperties(anyOf: [new OA\Schema(ref: '#/components/schemas/UnitFigures'), new OA\Schema(type: 'null')])),
     new OA\Property(property: 'catches', type: 'object', additionalProperties: new OA\AdditionalProperties(ref: '#/components/schemas/Catches')),
-    new OA\Property(property: 'areas', type: 'object', description: 'By wall, mm²', additionalProperties: new OA\AdditionalProperties(required: ['gross', 'cutOut', 'net', 'openings'], properties: [
-        new OA\Property(property: 'gross', type: 'number'), new OA\Property(property: 'cutOut', type: 'number'), new OA\Property(property: 'net', type: 'number'), new OA\Property(property: 'openings', type: 'integer')], type: 'object')),
+    new OA\Property(property: 'areas', type: 'object', description: 'By wall, mm²', additionalProperties: new OA\AdditionalProperties(required: ['gross', 'cutOut', 'net', 'openings', 'shapes'], properties: [
+        new OA\Property(property: 'gross', type: 'number'), new OA\Property(property: 'cutOut', type: 'number'), new OA\Property(property: 'net', type: 'number'), new OA\Property(property: 'openings', type: 'integer'),
+        new OA\Property(property: 'shapes', description: 'Of all its openings, each whole: more than is cut out where they overlap or reach beyond the wall', type: 'number')], type: 'object')),
     new OA\Property(property: 'meets', type: 'object', description: 'Walls that end against each, by wall', additionalProperties: new OA\AdditionalProperties(type: 'array', items: new OA\Items(ref: '#/components/schemas/Meeting'))),
     new OA\Property(property: 'findings', type: 'array', items: new OA\Items(ref: '#/components/schemas/Finding')),
 ])]

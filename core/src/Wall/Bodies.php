@@ -125,8 +125,11 @@ final class Bodies
     private static function differs(Design $design, Wall $wall, Surface $surface, bool $atRight, array $others): bool
     {
         $first = array_shift($others);
+        if ($first === null) {
+            return false;
+        }
         $a = null;
-        foreach ($first === null ? [] : $others as $other) {
+        foreach ($others as $other) {
             if (self::shareStorey($design, $first, $other)) {
                 continue; // three in one storey: the one of the same outline counts
             }

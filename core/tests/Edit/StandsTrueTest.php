@@ -160,5 +160,10 @@ final class StandsTrueTest extends TestCase
             $house->design->openingsOf($house->wall()->id),
         ));
         self::assertEqualsWithDelta($sum, $area->cutOut(), 1e-3, 'what the openings’ schedule adds up');
+        // one that overlaps another is whole in the schedule, and takes out only what was left: 1200 × 1500 moved 200 over the first
+        $house->moved(['left' => 6000, 'width' => 1200, 'height' => 1500]);
+        $area = FaceArea::of($house->design, $house->body());
+        self::assertEqualsWithDelta(500_000 + 2 * 1_800_000, $area->shapes, 1e-3);
+        self::assertEqualsWithDelta($area->shapes - 200 * 1500, $area->cutOut(), 1e-3);
     }
 }

@@ -1367,6 +1367,8 @@ export interface components {
                     cutOut: number;
                     net: number;
                     openings: number;
+                    /** @description Of all its openings, each whole: more than is cut out where they overlap or reach beyond the wall */
+                    shapes: number;
                 };
             };
             /** @description Walls that end against each, by wall */

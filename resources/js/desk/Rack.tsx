@@ -64,7 +64,7 @@ export function Rack() {
                             {data.length(inHand.width)} × {data.length(inHand.height)}
                             {inHand.type && <BenchLink type={inHand.type} />}
                         </span>
-                        <span className="text-xs">Click a wall or type figures ·{isOnFloor(data, inHand) ? ' Alt lifts it off the floor ·' : ''} Esc lets go</span>
+                        <span className="text-xs">Click a wall or type figures ·{isOnFloor(data, inHand) ? ' Alt lifts it off the floor ·' : ''} Esc cancels</span>
                     </>
                 ) : shown ? (
                     <>

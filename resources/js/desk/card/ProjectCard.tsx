@@ -9,13 +9,14 @@ import { Facts, Heading } from './parts';
 
 /** Faces of the outer or of the inner walls, added up. */
 function faces(data: ReturnType<typeof useData>, inner: boolean) {
-    const sum = { frontages: 0, gross: 0, cutOut: 0, openings: 0 };
+    const sum = { frontages: 0, gross: 0, cutOut: 0, openings: 0, shapes: 0 };
     for (const f of data.project.frontages) {
         if (f.inner !== inner) continue;
         sum.frontages++;
         for (const a of Object.values(data.elevations.get(f.id)?.areas ?? {})) {
             sum.gross += a.gross;
             sum.cutOut += a.cutOut;
+            sum.shapes += a.shapes;
             sum.openings += a.openings;
         }
     }
@@ -54,12 +55,12 @@ export function ProjectCard() {
                     <Facts
                         rows={[
                             ['Outer walls, gross', formatArea(outer.gross, units)],
-                            ['Openings in outer walls', `${outer.openings} · ${formatArea(outer.cutOut, units)}`],
+                            ['Openings in outer walls', `${outer.openings} · ${formatArea(outer.shapes, units)}`],
                             ['Share of the outer walls', share],
                             ...(inner.frontages > 0
                                 ? ([
                                       ['Inner walls, gross', formatArea(inner.gross, units)],
-                                      ['Openings in inner walls', `${inner.openings} · ${formatArea(inner.cutOut, units)}`],
+                                      ['Openings in inner walls', `${inner.openings} · ${formatArea(inner.shapes, units)}`],
                                   ] as [string, string][])
                                 : []),
                             ['Findings', data.findings.length],

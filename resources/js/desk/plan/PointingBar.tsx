@@ -56,7 +56,7 @@ function Next({ pointing }: { pointing: Pointing }) {
             <span>{said[pointing.what][points.length]}</span>
             {from && over && <b>{data.length(Math.hypot(over.x - from.x, over.y - from.y))}</b>}
             <Button small look="plain" onClick={leave}>
-                Leave
+                Cancel
             </Button>
         </span>
     );
@@ -107,7 +107,7 @@ function Distance({ pointing }: { pointing: Pointing }) {
                 Scale <kbd className="font-sans opacity-80">Enter</kbd>
             </Button>
             <Button small look="plain" onClick={leave}>
-                Leave
+                Cancel
             </Button>
         </form>
     );
@@ -241,7 +241,7 @@ function FromMarks({ pointing }: { pointing: Pointing }) {
                     Other marks
                 </Button>
                 <Button small look="plain" onClick={leave}>
-                    Leave
+                    Cancel
                 </Button>
             </p>
         </form>

@@ -69,7 +69,7 @@ function Nothing({ what }: { what: string }) {
         <p>
             Choose {what} first, in the drawing or a schedule.{' '}
             <button type="button" className="text-tide underline" onClick={() => useDesk.getState().open(null)}>
-                Leave
+                Close
             </button>
         </p>
     );

@@ -169,7 +169,7 @@ export function Sheet({ title, to, edit, args, missing, verb, many = true, keepC
         >
             <Heading title={title} note={to}>
                 <Button small look="plain" onClick={close} title="Esc">
-                    Leave
+                    Cancel
                 </Button>
             </Heading>
             {children}

@@ -127,7 +127,7 @@ export function CopySheet({ ids }: Props) {
             edit="opening.copy"
             verb="Copy"
             args={args}
-            missing={how === 'walls' ? 'Choose the walls below, or click them in the drawing.' : 'Choose where it is put down.'}
+            missing={how === 'walls' ? 'Choose walls in the list, or click them in the drawing.' : 'Choose where it is put down.'}
         >
             <Sentence>
                 <Pick

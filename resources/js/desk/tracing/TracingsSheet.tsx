@@ -75,7 +75,7 @@ export function TracingsSheet() {
         <div data-sheet="tracings" onKeyDown={(e) => e.key === 'Escape' && useDesk.getState().open(null)}>
             <Heading title="Tracings" note={`under the plan of ${storey.name}`}>
                 <Button small look="plain" onClick={() => useDesk.getState().open(null)} title="Esc">
-                    Leave
+                    Close
                 </Button>
             </Heading>
             {here.length === 0 && (
