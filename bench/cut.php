@@ -6,13 +6,13 @@ declare(strict_types=1);
 
 require __DIR__.'/../vendor/autoload.php';
 
+use Isleward\Core\Building\Body;
+use Isleward\Core\Building\End;
+use Isleward\Core\Building\Mesher;
+use Isleward\Core\Building\Surface;
 use Isleward\Core\Design\Wall;
-use Isleward\Core\Fields;
 use Isleward\Core\Geometry\Vec2;
-use Isleward\Core\Wall\Body;
-use Isleward\Core\Wall\End;
-use Isleward\Core\Wall\Mesher;
-use Isleward\Core\Wall\Surface;
+use Isleward\Core\Measure\Fields;
 
 $wall = Wall::from(new Fields(['id' => 'wa-1', 'outline' => 'ou-1', 'position' => 0, 'fromX' => 0, 'fromY' => 0, 'toX' => 40000, 'toY' => 0, 'rise' => 0, 'thickness' => 300, 'base' => 'st-1', 'top' => 'st-1']));
 $body = new Body($wall, new Surface(new Vec2(0, 0), new Vec2(1, 0)), 40000, 0, 14000, End::square(0), End::square(40000));

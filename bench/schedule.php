@@ -7,10 +7,10 @@ declare(strict_types=1);
 use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Kind;
 use Isleward\Core\Exchange\CsvReader;
-use Isleward\Core\Fields;
 use Isleward\Core\Given\Headings;
 use Isleward\Core\Given\Held;
 use Isleward\Core\Given\Reading;
+use Isleward\Core\Measure\Fields;
 use Isleward\Core\Tests\Support\House;
 
 require __DIR__.'/../vendor/autoload.php';

@@ -9,7 +9,7 @@ require __DIR__.'/../vendor/autoload.php';
 use Isleward\Core\Drawing\UnitElevation;
 use Isleward\Core\Drawing\UnitPlan;
 use Isleward\Core\Drawing\UnitSection;
-use Isleward\Core\Fields;
+use Isleward\Core\Measure\Fields;
 use Isleward\Core\Unit\Solver;
 use Isleward\Core\Unit\Stock;
 use Isleward\Core\Unit\UnitTree;

@@ -10,7 +10,7 @@ declare(strict_types=1);
 use App\Files\Reading\DrawingReader;
 use App\Files\Reading\PictureReader;
 use App\Files\Reading\TableReader;
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Refusal;
 
 require dirname(__DIR__).'/vendor/autoload.php';
 

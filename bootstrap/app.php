@@ -27,7 +27,7 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->redirectGuestsTo('/');
     })
     ->withExceptions(function (Exceptions $exceptions): void {
-        $exceptions->dontReport(\Isleward\Core\Refusal::class);
+        $exceptions->dontReport(\Isleward\Core\Measure\Refusal::class);
         $exceptions->shouldRenderJsonWhen(Problems::isApi(...));
         $exceptions->render(fn (\Throwable $e, Request $request) => Problems::isApi($request) ? Problems::respond($e) : Problems::page($e));
         // what does not answer is seen from outside; a log of every request that met it helps nobody

@@ -9,22 +9,20 @@ use App\Models\Opening;
 use App\Models\Project;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Str;
+use Isleward\Core\Design\Change;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Element;
 use Isleward\Core\Design\Kind;
+use Isleward\Core\Design\Kinds;
+use Isleward\Core\Design\Operation;
 use Isleward\Core\Design\SettingOutLine;
 use Isleward\Core\Design\Storey;
-use Isleward\Core\Edit\Change;
-use Isleward\Core\Edit\Operation;
 use Isleward\Core\Edit\Scope;
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Refusal;
 
 /** Rows → design, and a change → rows. */
 final class Assembly
 {
-    /** What is always loaded, in the order it is put together. */
-    public const STRUCTURE = [Kind::Storey, Kind::Outline, Kind::Wall, Kind::Type, Kind::Line];
-
     /** Openings that stand within so much over their storey's floor are told from those that may reach another storey, mm. */
     private const REACH = 2400.0;
 
@@ -56,8 +54,8 @@ final class Assembly
             $rows[Kind::Opening->value] = $this->referring->withReferred($project, $this->inScope($project, $scope, $structure, $lines), array_values($lines));
         }
         if ($scope->kept || $scope->everything) {
-            foreach ([...array_keys(Kind::kept()), Kind::Acceptance->value] as $kind) {
-                $rows[$kind] = $this->rows(Kind::from($kind), $project);
+            foreach ([...Kinds::kept(), Kind::Acceptance] as $kind) {
+                $rows[$kind->value] = $this->rows($kind, $project);
             }
         }
 
@@ -68,7 +66,7 @@ final class Assembly
     private function structure(Project $project): array
     {
         $rows = [];
-        foreach (self::STRUCTURE as $kind) {
+        foreach (Kinds::bearing() as $kind) {
             $rows[$kind->value] = $this->rows($kind, $project);
         }
 
@@ -181,7 +179,7 @@ final class Assembly
             }
         };
         $added = $removed = [];
-        if (array_filter($change->operations, static fn (Operation $o): bool => in_array($o->kind, self::STRUCTURE, true)) !== []) {
+        if (array_filter($change->operations, static fn (Operation $o): bool => in_array($o->kind, Kinds::bearing(), true)) !== []) {
             $project->structure_version = (string) Str::ulid();
         }
         foreach ($change->operations as $operation) {

@@ -6,7 +6,7 @@ namespace App\Assembly;
 
 use Isleward\Core\Design\Element;
 use Isleward\Core\Design\Kind;
-use Isleward\Core\Fields;
+use Isleward\Core\Measure\Fields;
 
 /** How a kind of element lies in its table: element value ⇄ column. */
 final readonly class ElementTable

@@ -11,8 +11,8 @@ use App\Models\Wall;
 use Illuminate\Database\Query\Builder;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Kind;
-use Isleward\Core\Edit\Operation;
-use Isleward\Core\Refusal;
+use Isleward\Core\Design\Operation;
+use Isleward\Core\Measure\Refusal;
 
 /** Which elements name which: what openings and lines are placed from, what is placed from them, and what still stands on something. */
 final class Referring
@@ -31,7 +31,7 @@ final class Referring
             array_push($wanted, $row['position_ref'], $row['sill_ref']);
         }
         while (true) {
-            $missing = array_values(array_unique(array_filter($wanted, static fn (mixed $id): bool => is_string($id) && str_starts_with($id, 'op-') && ! isset($have[$id]))));
+            $missing = array_values(array_unique(array_filter($wanted, static fn (mixed $id): bool => is_string($id) && Kind::Opening->isOf($id) && ! isset($have[$id]))));
             if ($missing === []) {
                 break;
             }
@@ -75,7 +75,7 @@ final class Referring
             $seen += array_flip($new);
         }
 
-        return array_values(array_filter(array_map(strval(...), array_keys($seen)), static fn (string $id): bool => str_starts_with($id, 'op-')));
+        return array_values(array_filter(array_map(strval(...), array_keys($seen)), static fn (string $id): bool => Kind::Opening->isOf($id)));
     }
 
     /**

@@ -13,9 +13,9 @@ use App\Models\User;
 use App\Models\Wall;
 use Illuminate\Console\Command;
 use Illuminate\Support\Str;
+use Isleward\Core\Design\Ids;
 use Isleward\Core\Design\Kind;
-use Isleward\Core\Edit\Ids;
-use Isleward\Core\Fields;
+use Isleward\Core\Measure\Fields;
 use Isleward\Core\Unit\Stock;
 
 /** Makes a project of many openings to measure with: ten storeys, 25 openings a wall and storey; with more types on the rack, or in its openings. Prints its id. */

@@ -9,7 +9,7 @@ use App\Models\Project;
 use Illuminate\Console\Command;
 use Isleward\Core\Exchange\Csv;
 use Isleward\Core\Exchange\XlsxWriter;
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Refusal;
 
 /** Writes a project to a file in an open format. */
 final class ExportCommand extends Command

@@ -12,8 +12,8 @@ use App\Models\Project;
 use App\Models\Role;
 use App\Models\User;
 use Illuminate\Console\Command;
-use Isleward\Core\Fields;
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Fields;
+use Isleward\Core\Measure\Refusal;
 
 /** For ./isleward trial: makes people with a project each and one they share; afterwards holds every project against its log. */
 final class TrialCommand extends Command

@@ -17,15 +17,15 @@ use App\Models\Storey;
 use App\Models\UnitType;
 use App\Models\User;
 use App\Models\Wall;
+use Isleward\Core\Building\Frontage;
 use Isleward\Core\Drawing\Plan;
 use Isleward\Core\Exchange\CsvReader;
-use Isleward\Core\Fields;
 use Isleward\Core\Given\Column;
 use Isleward\Core\Given\Headings;
+use Isleward\Core\Measure\Fields;
 use Isleward\Core\Sheet\Arranged;
 use Isleward\Core\Sheet\Paper;
 use Isleward\Core\Tracing\Vectors;
-use Isleward\Core\Wall\Frontage;
 
 /**
  * The demo: an invented pilot house on an invented tidal island. Four storeys, a watch room on the roof's south-east corner

@@ -4,6 +4,12 @@ declare(strict_types=1);
 
 namespace App\Derived;
 
+use Isleward\Core\Building\Abutment;
+use Isleward\Core\Building\Body;
+use Isleward\Core\Building\FaceArea;
+use Isleward\Core\Building\Frontage;
+use Isleward\Core\Building\PlacedOpening;
+use Isleward\Core\Building\Places;
 use Isleward\Core\Check\Finding;
 use Isleward\Core\Check\Findings;
 use Isleward\Core\Check\WallInQuestion;
@@ -14,13 +20,8 @@ use Isleward\Core\Design\SettingOutLine;
 use Isleward\Core\Drawing\Catches;
 use Isleward\Core\Drawing\Elevation;
 use Isleward\Core\Drawing\Symbols;
-use Isleward\Core\Tolerance;
+use Isleward\Core\Geometry\Tolerance;
 use Isleward\Core\Unit\SolvedLight;
-use Isleward\Core\Wall\Abutment;
-use Isleward\Core\Wall\Body;
-use Isleward\Core\Wall\FaceArea;
-use Isleward\Core\Wall\Frontage;
-use Isleward\Core\Wall\PlacedOpening;
 
 /** What the desk shows of a frontage: its drawing, its openings with their rules and figures, its setting-out lines, lines to catch on, findings. */
 final readonly class ElevationView
@@ -107,8 +108,8 @@ final readonly class ElevationView
             }
             $upright = $line->axis === LineAxis::Upright;
             $lines[] = [...$line->toArray(),
-                'u' => $upright ? $this->frontage->walls[$line->wall] + $this->design->places->line($line) : null,
-                'levels' => $upright ? [] : array_map(static fn (array $l): array => ['storey' => $l[0], 'level' => $l[1]], $this->design->places->lineLevels($line)),
+                'u' => $upright ? $this->frontage->walls[$line->wall] + Places::in($this->design)->line($line) : null,
+                'levels' => $upright ? [] : array_map(static fn (array $l): array => ['storey' => $l[0], 'level' => $l[1]], Places::in($this->design)->lineLevels($line)),
                 'hangs' => $this->hangs($line)];
         }
 

@@ -7,13 +7,14 @@ namespace App\Derived;
 use App\Models\Opening;
 use App\Models\Project;
 use Illuminate\Database\Query\Builder;
+use Isleward\Core\Building\Frontage;
+use Isleward\Core\Building\Places;
+use Isleward\Core\Building\Solved;
 use Isleward\Core\Design\UnitType;
-use Isleward\Core\Fields;
-use Isleward\Core\Refusal;
-use Isleward\Core\Tolerance;
+use Isleward\Core\Geometry\Tolerance;
+use Isleward\Core\Measure\Fields;
+use Isleward\Core\Measure\Refusal;
 use Isleward\Core\Unit\Operation;
-use Isleward\Core\Unit\Solved;
-use Isleward\Core\Wall\Frontage;
 
 /** Openings that are alike in whatever is asked for: type, mark, operation, size, wall, frontage, facing, storey, sill, head. */
 final readonly class Gather
@@ -141,7 +142,7 @@ final readonly class Gather
         if ($indirect !== []) {
             $design = $this->structure->with($this->structure->openings(static fn (Builder $q) => $q->whereIn('id', $indirect)));
             foreach ($indirect as $id) {
-                $heights[$id] = $design->places->opening($id)->sill - $design->storeys->floor($design->openings[$id]->storey);
+                $heights[$id] = Places::in($design)->opening($id)->sill - $design->storeys->floor($design->openings[$id]->storey);
             }
         }
 

@@ -7,11 +7,11 @@ namespace App\Derived;
 use App\Files\Content;
 use App\Files\Store;
 use App\Models\Project;
-use Isleward\Core\Design\GivenSchedule;
 use Isleward\Core\Design\Storeys;
 use Isleward\Core\Exchange\Cells;
 use Isleward\Core\Given\Column;
 use Isleward\Core\Given\Discrepancy;
+use Isleward\Core\Given\GivenSchedule;
 use Isleward\Core\Given\Headings;
 use Isleward\Core\Given\Held;
 use Isleward\Core\Given\Kinds;
@@ -19,8 +19,8 @@ use Isleward\Core\Given\Line;
 use Isleward\Core\Given\Marks;
 use Isleward\Core\Given\Reading;
 use Isleward\Core\Measure\Length;
+use Isleward\Core\Measure\Refusal;
 use Isleward\Core\Measure\Units;
-use Isleward\Core\Refusal;
 
 /** A given schedule as it is read, to be looked over, and as it is held against the model. */
 final readonly class GivenView

@@ -7,14 +7,14 @@ namespace App\Derived;
 use App\Editing\History;
 use App\Models\Project;
 use App\Models\User;
+use Isleward\Core\Building\Body;
+use Isleward\Core\Building\Frontage;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Kept;
-use Isleward\Core\Design\Kind;
+use Isleward\Core\Design\Kinds;
 use Isleward\Core\Design\Outline;
 use Isleward\Core\Design\UnitType;
 use Isleward\Core\Drawing\Elevation;
-use Isleward\Core\Wall\Body;
-use Isleward\Core\Wall\Frontage;
 
 /** The project's table of contents: settings, storeys with levels, walls, frontages, the rack, and what can be undone. */
 final readonly class ProjectView
@@ -60,8 +60,8 @@ final readonly class ProjectView
     private static function kept(Structure $structure): array
     {
         $all = [];
-        foreach (array_keys(Kind::kept()) as $kind) {
-            $all[$kind.'s'] = array_map(static fn (Kept $k): array => $k->toArray(), $structure->keptOf(Kind::from($kind)));
+        foreach (Kinds::kept() as $kind) {
+            $all[$kind->value.'s'] = array_map(static fn (Kept $k): array => $k->toArray(), $structure->keptOf($kind));
         }
 
         return $all;

@@ -7,7 +7,7 @@ namespace App\Derived;
 use App\Assembly\Assembly;
 use App\Models\Project;
 use Isleward\Core\Design\Kind;
-use Isleward\Core\Design\Layout;
+use Isleward\Core\Schedule\Layout;
 use Isleward\Core\Schedule\Report;
 use Isleward\Core\Schedule\Source;
 

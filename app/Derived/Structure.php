@@ -8,15 +8,16 @@ use App\Assembly\Assembly;
 use App\Assembly\Referring;
 use App\Models\Project;
 use Illuminate\Database\Query\Builder;
+use Isleward\Core\Building\Bodies;
+use Isleward\Core\Building\Body;
+use Isleward\Core\Building\Frontage;
+use Isleward\Core\Building\Frontages;
 use Isleward\Core\Design\Acceptance;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Element;
 use Isleward\Core\Design\Kept;
 use Isleward\Core\Design\Kind;
-use Isleward\Core\Wall\Bodies;
-use Isleward\Core\Wall\Body;
-use Isleward\Core\Wall\Frontage;
-use Isleward\Core\Wall\Frontages;
+use Isleward\Core\Design\Kinds;
 
 /** A project's storeys, outlines, walls, types and lines, how the walls stand, and any part of its openings on request. */
 final class Structure
@@ -41,7 +42,7 @@ final class Structure
     {
         $this->referring = new Referring;
         $this->rows = [];
-        foreach (Assembly::STRUCTURE as $kind) {
+        foreach (Kinds::bearing() as $kind) {
             $this->rows[$kind->value] = $assembly->rows($kind, $project);
         }
         $this->lines = $this->rows[Kind::Line->value];

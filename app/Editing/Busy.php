@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Editing;
 
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Refusal;
 
 /** Someone else's change is being written, so this one has to wait; nothing of it was done yet. */
 final class Busy extends Refusal

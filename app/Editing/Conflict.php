@@ -6,7 +6,7 @@ namespace App\Editing;
 
 use App\Models\Change;
 use App\Models\User;
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Refusal;
 
 /** Someone changed the same thing after the client last looked. */
 final class Conflict extends Refusal

@@ -12,21 +12,22 @@ use App\Models\Project;
 use App\Models\Revision;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
+use Isleward\Core\Building\Bodies;
+use Isleward\Core\Building\Places;
 use Isleward\Core\Check\Findings;
+use Isleward\Core\Design\Change;
 use Isleward\Core\Design\Design;
+use Isleward\Core\Design\Ids;
 use Isleward\Core\Design\Kind;
 use Isleward\Core\Design\LineAxis;
 use Isleward\Core\Design\Opening as DesignOpening;
+use Isleward\Core\Design\Operation;
 use Isleward\Core\Design\SettingOutLine;
 use Isleward\Core\Design\Wall;
-use Isleward\Core\Edit\Change;
 use Isleward\Core\Edit\Edits;
-use Isleward\Core\Edit\Ids;
-use Isleward\Core\Edit\Operation;
 use Isleward\Core\Edit\Scope;
-use Isleward\Core\Fields;
-use Isleward\Core\Refusal;
-use Isleward\Core\Wall\Bodies;
+use Isleward\Core\Measure\Fields;
+use Isleward\Core\Measure\Refusal;
 
 /** Runs edits, undoes and redoes: one transaction each, with the project held. */
 final readonly class Editor
@@ -312,7 +313,7 @@ final readonly class Editor
         }
 
         return array_map(static function (DesignOpening $o) use ($after): array {
-            $p = $after->places->of($o);
+            $p = Places::in($after)->of($o);
 
             return ['id' => $o->id, 'wall' => $o->wall, 'storey' => $o->storey, 'left' => $p->left, 'sillLevel' => $p->sill, 'width' => $o->width, 'height' => $o->height];
         }, $openings);
@@ -339,7 +340,7 @@ final readonly class Editor
             $line = $operation->after;
             if ($line instanceof SettingOutLine) {
                 $upright = $line->axis === LineAxis::Upright;
-                $lines[] = ['id' => $line->id, 'wall' => $line->wall, 'u' => $upright ? $after->places->line($line) : null, 'levels' => $upright ? [] : array_column($after->places->lineLevels($line), 1)];
+                $lines[] = ['id' => $line->id, 'wall' => $line->wall, 'u' => $upright ? Places::in($after)->line($line) : null, 'levels' => $upright ? [] : array_column(Places::in($after)->lineLevels($line), 1)];
             }
         }
 
@@ -352,7 +353,7 @@ final readonly class Editor
         $walls = $storeys = [];
         foreach ($change->operations as $operation) {
             if ($operation->after instanceof DesignOpening) {
-                $placed = $after->places->of($operation->after);
+                $placed = Places::in($after)->of($operation->after);
                 $walls[$operation->after->wall] = true;
                 $storeys += array_flip($after->storeys->around($operation->after->storey, $placed->sill, $placed->head));
             }

@@ -7,11 +7,11 @@ namespace App\Editing;
 use App\Files\Content;
 use App\Files\Store;
 use App\Models\Project;
-use Isleward\Core\Design\GivenSchedule;
+use Isleward\Core\Design\Change;
 use Isleward\Core\Design\Picture;
 use Isleward\Core\Design\Tracing;
-use Isleward\Core\Edit\Change;
-use Isleward\Core\Refusal;
+use Isleward\Core\Given\GivenSchedule;
+use Isleward\Core\Measure\Refusal;
 
 /** Nothing refers to a file that is not here, or that holds something else than it is used for. */
 final readonly class FilesNamed

@@ -8,9 +8,9 @@ use App\Models\Change as Logged;
 use App\Models\Project;
 use App\Models\User;
 use Illuminate\Database\Eloquent\Builder;
-use Isleward\Core\Edit\Change;
-use Isleward\Core\Edit\Operation;
-use Isleward\Core\Fields;
+use Isleward\Core\Design\Change;
+use Isleward\Core\Design\Operation;
+use Isleward\Core\Measure\Fields;
 
 /** A project's log of changes, and what each person can undo and redo in it. */
 final class History

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Editing;
 
-use Isleward\Core\Fields;
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Fields;
+use Isleward\Core\Measure\Refusal;
 
 /**
  * The key that a client gives each edit, "WINDOW.COUNTER": its own name for what it asks for. Asked for again under the same key it is not

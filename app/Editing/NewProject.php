@@ -9,15 +9,15 @@ use App\Models\Project;
 use App\Models\Role;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
+use Isleward\Core\Design\Change;
 use Isleward\Core\Design\Design;
+use Isleward\Core\Design\Ids;
 use Isleward\Core\Design\Kind;
 use Isleward\Core\Design\Settings;
-use Isleward\Core\Edit\Change;
 use Isleward\Core\Edit\Edits;
-use Isleward\Core\Edit\Ids;
-use Isleward\Core\Fields;
+use Isleward\Core\Measure\Fields;
+use Isleward\Core\Measure\Refusal;
 use Isleward\Core\Measure\Units;
-use Isleward\Core\Refusal;
 use Isleward\Core\Unit\Stock;
 
 /** Starts a project: name, units, storeys, the ready rack, and a rectangular outline when one is asked for. */
@@ -64,7 +64,7 @@ final readonly class NewProject
             $project = Project::query()->create([...Project::elements()->row($settings), 'change_number' => 0, 'key' => $key?->text]);
             $project->members()->attach($user->id, ['role' => Role::Owner->value]);
             $added = array_diff_key($design->elements(), $empty->elements());
-            $this->assembly->write($project, new Change('Started the project', array_values(array_map(\Isleward\Core\Edit\Operation::add(...), $added))));
+            $this->assembly->write($project, new Change('Started the project', array_values(array_map(\Isleward\Core\Design\Operation::add(...), $added))));
             $project->save();
 
             return $project;

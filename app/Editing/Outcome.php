@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Editing;
 
 use Isleward\Core\Design\Acceptance;
+use Isleward\Core\Design\Change;
 use Isleward\Core\Design\Kind;
+use Isleward\Core\Design\Misfit;
 use Isleward\Core\Design\Opening;
-use Isleward\Core\Edit\Change;
-use Isleward\Core\Edit\Misfit;
 
 /** What an edit, an undo or a redo came to, as the client is told. */
 final readonly class Outcome

@@ -10,11 +10,11 @@ use App\Models\Project;
 use App\Models\Revision;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
-use Isleward\Core\Edit\Change;
-use Isleward\Core\Edit\Operation;
+use Isleward\Core\Design\Change;
+use Isleward\Core\Design\Operation;
 use Isleward\Core\Edit\Scope;
-use Isleward\Core\Fields;
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Fields;
+use Isleward\Core\Measure\Refusal;
 use Isleward\Core\Revision\Difference;
 use Isleward\Core\Revision\Folded;
 

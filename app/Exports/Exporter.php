@@ -8,15 +8,15 @@ use App\Assembly\Assembly;
 use App\Derived\Schedules;
 use App\Derived\Structure;
 use App\Models\Project;
+use Isleward\Core\Building\Frontage;
 use Isleward\Core\Design\UnitType;
 use Isleward\Core\Drawing\Elevation;
 use Isleward\Core\Exchange\Glb;
 use Isleward\Core\Exchange\Svg;
 use Isleward\Core\Exchange\TypesJson;
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Refusal;
 use Isleward\Core\Scene\Scene;
 use Isleward\Core\Schedule\Report;
-use Isleward\Core\Wall\Frontage;
 
 /** A whole project in an open format. */
 final readonly class Exporter

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Exports;
 
 use Illuminate\Support\Facades\Process;
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Refusal;
 
 /** Sheets as one PDF through rsvg-convert, in the typeface that ships with Isleward; text stays text. */
 final class Pdf

@@ -8,8 +8,8 @@ use App\Assembly\Assembly;
 use App\Derived\Structure;
 use App\Models\Project;
 use Isleward\Core\Design\Kind;
-use Isleward\Core\Design\SheetPlan;
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Refusal;
+use Isleward\Core\Sheet\SheetPlan;
 
 /** Sheets of drawings and of unit types, many in one file. */
 final readonly class SheetFiles

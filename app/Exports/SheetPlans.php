@@ -11,12 +11,12 @@ use App\Models\Project;
 use App\Models\Revision;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Kind;
-use Isleward\Core\Design\Layout;
-use Isleward\Core\Design\SheetPlan;
-use Isleward\Core\Fields;
+use Isleward\Core\Measure\Fields;
+use Isleward\Core\Schedule\Layout;
 use Isleward\Core\Schedule\Report;
 use Isleward\Core\Sheet\Arranged;
 use Isleward\Core\Sheet\SheetDrawings;
+use Isleward\Core\Sheet\SheetPlan;
 
 /** A project's sheets of drawings. */
 final readonly class SheetPlans

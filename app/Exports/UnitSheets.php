@@ -9,7 +9,7 @@ use App\Derived\Structure;
 use App\Models\Opening;
 use App\Models\Project;
 use Isleward\Core\Design\UnitType;
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Refusal;
 use Isleward\Core\Sheet\Paper;
 use Isleward\Core\Sheet\UnitSheet;
 

@@ -6,7 +6,7 @@ namespace App\Files;
 
 use App\Files\Reading\Read;
 use App\Models\User;
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Refusal;
 use Symfony\Component\Process\Exception\ProcessSignaledException;
 use Symfony\Component\Process\Exception\ProcessTimedOutException;
 use Symfony\Component\Process\Process;

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Http;
 
 use Illuminate\Http\Request;
-use Isleward\Core\Fields;
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Fields;
+use Isleward\Core\Measure\Refusal;
 
 /** What is asked for in an address: words and numbers, of the kind they should be or refused by name. */
 final class Asked

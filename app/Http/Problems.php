@@ -21,8 +21,8 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Session\TokenMismatchException;
 use Illuminate\Validation\ValidationException;
+use Isleward\Core\Measure\Refusal;
 use Isleward\Core\Measure\Units;
-use Isleward\Core\Refusal;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 
 /** Everything that goes wrong, as application/problem+json (RFC 9457) with a stable code and a sentence. Of what was done it says only what is known. */

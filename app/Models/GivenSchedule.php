@@ -9,7 +9,7 @@ use App\Assembly\HoldsElement;
 use Illuminate\Database\Eloquent\Model;
 use Isleward\Core\Design\Kind;
 
-/** A stored {@see \Isleward\Core\Design\GivenSchedule}. */
+/** A stored {@see \Isleward\Core\Given\GivenSchedule}. */
 class GivenSchedule extends Model implements HoldsElement
 {
     public $incrementing = false;

@@ -9,7 +9,7 @@ use App\Assembly\HoldsElement;
 use Illuminate\Database\Eloquent\Model;
 use Isleward\Core\Design\Kind;
 
-/** A stored {@see \Isleward\Core\Design\Layout}. */
+/** A stored {@see \Isleward\Core\Schedule\Layout}. */
 class Layout extends Model implements HoldsElement
 {
     public $incrementing = false;

@@ -11,7 +11,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Isleward\Core\Design\Kind;
 use Isleward\Core\Design\Settings;
-use Isleward\Core\Fields;
+use Isleward\Core\Measure\Fields;
 
 /**
  * A project: its settings, and the number of its latest change.

@@ -9,7 +9,7 @@ use App\Assembly\HoldsElement;
 use Illuminate\Database\Eloquent\Model;
 use Isleward\Core\Design\Kind;
 
-/** A stored {@see \Isleward\Core\Design\SheetPlan}. */
+/** A stored {@see \Isleward\Core\Sheet\SheetPlan}. */
 class SheetPlan extends Model implements HoldsElement
 {
     public $incrementing = false;

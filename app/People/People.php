@@ -13,7 +13,7 @@ use App\Models\User;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Refusal;
 
 /** Who is in a project, and how they come in and go. */
 final class People

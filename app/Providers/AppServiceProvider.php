@@ -12,7 +12,7 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\ServiceProvider;
-use Isleward\Core\Edit\Ids;
+use Isleward\Core\Design\Ids;
 use Isleward\Core\Edit\RandomIds;
 
 final class AppServiceProvider extends ServiceProvider

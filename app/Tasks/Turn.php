@@ -14,7 +14,7 @@ use App\Models\User;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 use Illuminate\Support\Str;
-use Isleward\Core\Fields;
+use Isleward\Core\Measure\Fields;
 
 /** A worker's turn: it does the task whose project has waited longest since it had one, whichever that is. */
 final class Turn implements ShouldQueue

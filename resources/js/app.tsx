@@ -6,16 +6,23 @@ import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import { api, Problem, type Schemas } from './api/client';
 import { isAway, lost } from './api/reach';
 import { useSession } from './api/session';
-import { BenchPage } from './bench/BenchPage';
-import { SheetsPage } from './sheets/SheetsPage';
-import { DeskPage } from './desk/DeskPage';
-import { JoinPage, LookPage, OutboxPage } from './people/EntrancePage';
 import { ProjectsPage } from './projects/ProjectsPage';
 import { SignInAgain } from './projects/SignInAgain';
 import { SignInPage } from './projects/SignInPage';
 import { NoticeBoard } from './ui/notices';
 import { Reach } from './ui/Reach';
+import { later } from './ui/later';
 import { applyTheme } from './ui/theme';
+
+const desk = () => import('./desk/DeskPage').then((m) => m.DeskPage);
+// asked for beside the session, not after it; what cannot be fetched now is said when it is needed
+if (/^\/projects\/[\w-]+$/.test(window.location.pathname)) desk().catch(() => undefined);
+const DeskPage = later('The desk', desk);
+const BenchPage = later('The bench', () => import('./bench/BenchPage').then((m) => m.BenchPage));
+const SheetsPage = later('The sheets', () => import('./sheets/SheetsPage').then((m) => m.SheetsPage));
+const JoinPage = later('The invitation', () => import('./people/EntrancePage').then((m) => m.JoinPage));
+const LookPage = later('The link', () => import('./people/EntrancePage').then((m) => m.LookPage));
+const OutboxPage = later('The outbox', () => import('./people/EntrancePage').then((m) => m.OutboxPage));
 
 setNonce(document.querySelector<HTMLMetaElement>('meta[name=style-nonce]')?.content ?? '');
 applyTheme();

@@ -75,6 +75,23 @@ final class KeptTest extends BrowserCase
         $this->desk->waitForText('South · Charts');
     }
 
+    public function test_a_part_that_cannot_be_fetched_is_said_and_comes_when_the_page_is_loaded_again(): void
+    {
+        $tools = new ChromeDevToolsDriver($this->desk->driver);
+        $tools->execute('Network.enable');
+        $tools->execute('Network.setBlockedURLs', ['urls' => ['*/build/assets/Schedules-*']]);
+        $this->desk->driver->navigate()->refresh();
+        $this->desk->ready();
+        $this->desk->button('Schedules')->click();
+        $this->desk->waitForText('The schedules could not be fetched. Nothing you did is lost.');
+        self::assertSame([], $this->axe());
+        $tools->execute('Network.setBlockedURLs', ['urls' => []]);
+        $this->desk->button('Load the page again')->click();
+        $this->desk->ready();
+        $this->desk->button('Schedules')->click();
+        $this->desk->waitFor('section[aria-label=Schedules] table');
+    }
+
     private function network(bool $on): void
     {
         $tools = new ChromeDevToolsDriver($this->desk->driver);

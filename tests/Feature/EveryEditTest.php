@@ -6,15 +6,15 @@ namespace Tests\Feature;
 
 use App\Assembly\Assembly;
 use App\Assembly\Tables;
+use Isleward\Core\Design\Change;
+use Isleward\Core\Design\Ids;
 use Isleward\Core\Design\Kind;
-use Isleward\Core\Edit\Change;
+use Isleward\Core\Design\Misfit;
+use Isleward\Core\Design\Operation;
 use Isleward\Core\Edit\Edits;
-use Isleward\Core\Edit\Ids;
-use Isleward\Core\Edit\Misfit;
-use Isleward\Core\Edit\Operation;
 use Isleward\Core\Edit\Scope;
-use Isleward\Core\Fields;
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Fields;
+use Isleward\Core\Measure\Refusal;
 use Tests\Support\Spoiled;
 
 /** Laws over every edit there is: it comes to the same on what is loaded for it as on the whole design, and an undo restores exactly. */
@@ -99,7 +99,7 @@ final class EveryEditTest extends FurnishedCase
 
             public function next(Kind $kind): string
             {
-                return $kind->prefix().'-new'.++$this->count;
+                return $kind->id('new'.++$this->count);
             }
         };
     }

@@ -16,7 +16,7 @@ use App\Models\User;
 use App\Models\Wall;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Testing\TestResponse;
-use Isleward\Core\Fields;
+use Isleward\Core\Measure\Fields;
 use Tests\TestCase;
 
 /** A project of two storeys with one rectangular outline, its owner signed in. */

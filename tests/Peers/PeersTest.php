@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Peers;
 
+use Isleward\Core\Building\Bodies;
+use Isleward\Core\Building\Mesher;
 use Isleward\Core\Exchange\Glb;
 use Isleward\Core\Geometry\Region;
 use Isleward\Core\Scene\Scene;
 use Isleward\Core\Tests\Support\House;
-use Isleward\Core\Wall\Bodies;
-use Isleward\Core\Wall\Mesher;
 
 /** Our geometry and files held against libraries that are not ours. */
 final class PeersTest extends PeerCase
@@ -41,7 +41,7 @@ final class PeersTest extends PeerCase
         mt_srand(23);
         $house = House::box(12000, 8000, 300, [4000]);
         $mitred = $house->body();
-        $square = new \Isleward\Core\Wall\Body($mitred->wall, $mitred->surface, 12000, 0, 4000, \Isleward\Core\Wall\End::square(0), \Isleward\Core\Wall\End::square(12000));
+        $square = new \Isleward\Core\Building\Body($mitred->wall, $mitred->surface, 12000, 0, 4000, \Isleward\Core\Building\End::square(0), \Isleward\Core\Building\End::square(12000));
         $walls = [];
         for ($i = 0; $i < 60; $i++) {
             $holes = self::holes($i % 2 === 0 ? 250 : 1, mt_rand(0, 12));

@@ -4,22 +4,22 @@ declare(strict_types=1);
 
 namespace Tests\Peers;
 
-use Isleward\Core\Design\Layout;
-use Isleward\Core\Design\SheetPlan;
+use Isleward\Core\Building\Bodies;
+use Isleward\Core\Building\Frontages;
 use Isleward\Core\Exchange\XlsxReader;
 use Isleward\Core\Exchange\XlsxWriter;
-use Isleward\Core\Fields;
 use Isleward\Core\Given\Headings;
 use Isleward\Core\Given\Line;
 use Isleward\Core\Given\Reading;
+use Isleward\Core\Measure\Fields;
+use Isleward\Core\Schedule\Layout;
 use Isleward\Core\Schedule\Report;
 use Isleward\Core\Schedule\Source;
 use Isleward\Core\Sheet\Arranged;
 use Isleward\Core\Sheet\Paper;
 use Isleward\Core\Sheet\SheetDrawings;
+use Isleward\Core\Sheet\SheetPlan;
 use Isleward\Core\Tests\Support\House;
-use Isleward\Core\Wall\Bodies;
-use Isleward\Core\Wall\Frontages;
 
 /** Workbooks to and from exceljs, sheets read back by poppler: neither is ours. */
 final class TablesTest extends PeerCase

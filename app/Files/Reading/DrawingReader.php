@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Files\Reading;
 
 use Isleward\Core\Exchange\SvgReader;
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Refusal;
 use Isleward\Core\Tracing\Vectors;
 use Symfony\Component\Process\Process;
 

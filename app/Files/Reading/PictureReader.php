@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Files\Reading;
 
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Refusal;
 
 /** PNG and JPEG, drawn anew by GD. */
 final class PictureReader

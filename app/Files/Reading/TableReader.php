@@ -7,7 +7,7 @@ namespace App\Files\Reading;
 use Isleward\Core\Exchange\Cells;
 use Isleward\Core\Exchange\CsvReader;
 use Isleward\Core\Exchange\XlsxReader;
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Refusal;
 
 /** A schedule that was sent, CSV or XLSX, as sheets of cells. */
 final class TableReader

@@ -12,7 +12,7 @@ use Isleward\Core\Bench\Draft;
 use Isleward\Core\Bench\Steps;
 use Isleward\Core\Bench\View;
 use Isleward\Core\Exchange\Glb;
-use Isleward\Core\Fields;
+use Isleward\Core\Measure\Fields;
 use Isleward\Core\Scene\Scene;
 use Isleward\Core\Scene\UnitParts;
 use OpenApi\Attributes as OA;

@@ -13,6 +13,7 @@ use App\Models\Project;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Isleward\Core\Building\Frontage;
 use Isleward\Core\Design\Acceptance;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Kind;
@@ -21,9 +22,8 @@ use Isleward\Core\Drawing\Drawing;
 use Isleward\Core\Drawing\Plan;
 use Isleward\Core\Drawing\Section;
 use Isleward\Core\Exchange\Glb;
-use Isleward\Core\Fields;
+use Isleward\Core\Measure\Fields;
 use Isleward\Core\Scene\Scene;
-use Isleward\Core\Wall\Frontage;
 use OpenApi\Attributes as OA;
 
 /** What is worked out from a design, by frontage and by storey, answered 304 when the content is the same. */

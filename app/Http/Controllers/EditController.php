@@ -14,7 +14,7 @@ use App\Tasks\Tasks;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Isleward\Core\Edit\Edits;
-use Isleward\Core\Fields;
+use Isleward\Core\Measure\Fields;
 use OpenApi\Attributes as OA;
 
 final readonly class EditController

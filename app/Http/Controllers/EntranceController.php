@@ -11,8 +11,8 @@ use App\People\People;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
-use Isleward\Core\Fields;
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Fields;
+use Isleward\Core\Measure\Refusal;
 use OpenApi\Attributes as OA;
 
 /** Ways into a project for those who are not in it yet: an invitation, a read-only link. */

@@ -13,10 +13,10 @@ use App\Models\Project;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Str;
-use Isleward\Core\Design\Layout;
 use Isleward\Core\Exchange\Csv;
 use Isleward\Core\Exchange\XlsxWriter;
-use Isleward\Core\Fields;
+use Isleward\Core\Measure\Fields;
+use Isleward\Core\Schedule\Layout;
 use OpenApi\Attributes as OA;
 
 final readonly class ExportController

@@ -10,7 +10,7 @@ use App\Derived\Structure;
 use App\Models\Project;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Isleward\Core\Fields;
+use Isleward\Core\Measure\Fields;
 use OpenApi\Attributes as OA;
 
 final class GatherController

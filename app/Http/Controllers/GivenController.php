@@ -14,10 +14,10 @@ use App\Models\Project;
 use App\Models\User;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Isleward\Core\Design\GivenSchedule;
 use Isleward\Core\Design\Kind;
-use Isleward\Core\Fields;
 use Isleward\Core\Given\Column;
+use Isleward\Core\Given\GivenSchedule;
+use Isleward\Core\Measure\Fields;
 use OpenApi\Attributes as OA;
 
 /** Schedules of doors and windows that others gave: read in, looked over, held against the model. */

@@ -6,7 +6,7 @@ namespace App\Http\Controllers;
 
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Isleward\Core\Fields;
+use Isleward\Core\Measure\Fields;
 use Isleward\Core\Measure\Length;
 use Isleward\Core\Measure\Units;
 use OpenApi\Attributes as OA;

@@ -14,8 +14,8 @@ use App\People\People;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
-use Isleward\Core\Fields;
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Fields;
+use Isleward\Core\Measure\Refusal;
 use OpenApi\Attributes as OA;
 
 /** Who is in a project: members, invitations, read-only links, and who is there now. */

@@ -15,7 +15,7 @@ use App\Models\Task;
 use App\Models\User;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Isleward\Core\Fields;
+use Isleward\Core\Measure\Fields;
 use OpenApi\Attributes as OA;
 
 final class ProjectController

@@ -13,8 +13,8 @@ use App\Models\Revision;
 use App\Models\User;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Isleward\Core\Fields;
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Fields;
+use Isleward\Core\Measure\Refusal;
 use OpenApi\Attributes as OA;
 
 /** Lettered states of a project: kept for good, looked at, gone back to. */

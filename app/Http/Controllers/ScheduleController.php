@@ -8,9 +8,9 @@ use App\Derived\Schedules;
 use App\Models\Project;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Isleward\Core\Design\Layout;
-use Isleward\Core\Fields;
+use Isleward\Core\Measure\Fields;
 use Isleward\Core\Schedule\Field;
+use Isleward\Core\Schedule\Layout;
 use Isleward\Core\Schedule\Source;
 use OpenApi\Attributes as OA;
 

@@ -16,10 +16,10 @@ use App\Tasks\Tasks;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
-use Isleward\Core\Design\SheetPlan;
-use Isleward\Core\Fields;
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Fields;
+use Isleward\Core\Measure\Refusal;
 use Isleward\Core\Sheet\Arranged;
+use Isleward\Core\Sheet\SheetPlan;
 use OpenApi\Attributes as OA;
 
 /** Sheets of unit types, and sheets of drawings. */

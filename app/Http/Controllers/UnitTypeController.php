@@ -11,9 +11,9 @@ use App\Models\Opening;
 use App\Models\Project;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Isleward\Core\Building\Solved;
 use Isleward\Core\Drawing\Drawing;
 use Isleward\Core\Drawing\UnitElevation;
-use Isleward\Core\Unit\Solved;
 use OpenApi\Attributes as OA;
 
 final readonly class UnitTypeController

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Arrange;
 
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Refusal;
 
 /**
  * Intervals laid out along a path: distances along it in mm, each interval given by its length and answered by its start.

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Bench;
 
-use Isleward\Core\Fields;
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Fields;
+use Isleward\Core\Measure\Refusal;
 use Isleward\Core\Unit\Axis;
 use Isleward\Core\Unit\SolvedDivision;
 use Isleward\Core\Unit\SolvedUnit;

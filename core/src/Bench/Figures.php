@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Bench;
 
-use Isleward\Core\Design\UnitRules;
 use Isleward\Core\Unit\FreeOpening;
 use Isleward\Core\Unit\SolvedLight;
 use Isleward\Core\Unit\SolvedUnit;
+use Isleward\Core\Unit\UnitRules;
 use Isleward\Core\Unit\Weight;
 
 /** A unit's figures: areas in mm², lengths in mm, weights in kg, shares 0 to 1. */

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Bench;
 
-use Isleward\Core\Fields;
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Fields;
+use Isleward\Core\Measure\Refusal;
 
 /** The steps a unit is made in at the bench, by name. A step that leaves a unit that cannot be built is refused and changes nothing. */
 final class Steps

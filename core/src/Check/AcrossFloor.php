@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Check;
 
-use Isleward\Core\Tolerance;
+use Isleward\Core\Geometry\Tolerance;
 
 /** An opening that runs across a floor: over the one above its storey, or under its own. */
 final class AcrossFloor implements Rule

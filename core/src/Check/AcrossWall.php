@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Check;
 
-use Isleward\Core\Tolerance;
+use Isleward\Core\Geometry\Tolerance;
 
 /** An opening that opens into the end of a wall that meets its own, from either side. */
 final class AcrossWall implements Rule

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Check;
 
+use Isleward\Core\Building\Body;
 use Isleward\Core\Design\Design;
-use Isleward\Core\Wall\Body;
 
 /** Every rule over a wall. */
 final class Findings

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Check;
 
-use Isleward\Core\Tolerance;
+use Isleward\Core\Geometry\Tolerance;
 
 /** A left-over offset: a door whose foot is off the floor of its storey (one that is meant to be there, a hatch or a loading door, is accepted with a note), or a unit that stands out of its wall altogether. */
 final class Floating implements Rule

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Check;
 
-use Isleward\Core\Tolerance;
+use Isleward\Core\Geometry\Tolerance;
 
 /** A head with less masonry beside it than a lintel bears on: 150 mm at each end (common practice; BS 5977-1, from memory). */
 final class LintelBearing implements Rule

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Check;
 
-use Isleward\Core\Edit\TypeName;
+use Isleward\Core\Design\TypeName;
 
 /** A unit whose type's name states another size than it has. */
 final class NameAndSize implements Rule

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Check;
 
-use Isleward\Core\Tolerance;
+use Isleward\Core\Geometry\Tolerance;
 
 /**
  * An opening that comes nearer to a corner than the project's margin, seen from inside the return where that is nearer, or that reaches into

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Check;
 
-use Isleward\Core\Tolerance;
-use Isleward\Core\Wall\PlacedOpening;
+use Isleward\Core\Building\PlacedOpening;
+use Isleward\Core\Geometry\Tolerance;
 
 /**
  * An opening that is off its neighbours' line by so little that it is likely a slip: its head, or its sill, off that of

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Check;
 
-use Isleward\Core\Tolerance;
-use Isleward\Core\Wall\PlacedOpening;
+use Isleward\Core\Building\PlacedOpening;
+use Isleward\Core\Geometry\Tolerance;
 
 /** Two openings that share some of the wall. */
 final class Overlap implements Rule

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Check;
 
-use Isleward\Core\Tolerance;
+use Isleward\Core\Geometry\Tolerance;
 
 /** An opening that runs past an end, the head or the foot of its wall, or lies off it altogether. */
 final class PastEdge implements Rule

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Isleward\Core\Check;
 
 use Isleward\Core\Design\SillDatum;
-use Isleward\Core\Tolerance;
+use Isleward\Core\Geometry\Tolerance;
 
 /** A sill measured from the wall's foot or the site datum on a storey whose floor is neither: it stays behind when storeys change, and copies of it land on one floor. */
 final class SillFromElsewhere implements Rule

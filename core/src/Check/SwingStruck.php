@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Check;
 
+use Isleward\Core\Building\Bodies;
+use Isleward\Core\Building\Meeting;
+use Isleward\Core\Building\PlacedOpening;
+use Isleward\Core\Building\Solved;
 use Isleward\Core\Design\Wall;
+use Isleward\Core\Geometry\Tolerance;
 use Isleward\Core\Geometry\Vec2;
-use Isleward\Core\Tolerance;
 use Isleward\Core\Unit\Leaf;
-use Isleward\Core\Unit\Solved;
 use Isleward\Core\Unit\SolvedUnit;
-use Isleward\Core\Wall\Bodies;
-use Isleward\Core\Wall\Meeting;
-use Isleward\Core\Wall\PlacedOpening;
 
 /** A leaf hung at its side that strikes another wall before it stands open as far as it turns: its edge sweeps an arc in plan, the leaf the sector within. */
 final class SwingStruck implements Rule

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Check;
 
+use Isleward\Core\Building\Solved;
 use Isleward\Core\Measure\Length;
-use Isleward\Core\Unit\Solved;
 use Isleward\Core\Unit\UnitChecks;
 
 /** What is doubtful about the units in a wall by themselves: leaves beyond their limits, low doors, clashing blades, stretched outlines; in outer walls, rain that runs in. */

@@ -4,14 +4,15 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Check;
 
+use Isleward\Core\Building\Abutment;
+use Isleward\Core\Building\Body;
+use Isleward\Core\Building\Meeting;
+use Isleward\Core\Building\PlacedOpening;
+use Isleward\Core\Building\Places;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Wall;
+use Isleward\Core\Geometry\Tolerance;
 use Isleward\Core\Measure\Length;
-use Isleward\Core\Tolerance;
-use Isleward\Core\Wall\Abutment;
-use Isleward\Core\Wall\Body;
-use Isleward\Core\Wall\Meeting;
-use Isleward\Core\Wall\PlacedOpening;
 
 /** A wall with its openings where they lie, and what may be asked of it. */
 final readonly class WallInQuestion
@@ -43,7 +44,7 @@ final readonly class WallInQuestion
     /** @param  array<string, mixed>|null  $about  ids of the openings that are asked about, as keys; null for all */
     public static function of(Design $design, Body $body, ?array $about = null): self
     {
-        return new self($design, $body, array_map($design->places->of(...), $design->openingsOf($body->wall->id)), $about);
+        return new self($design, $body, array_map(Places::in($design)->of(...), $design->openingsOf($body->wall->id)), $about);
     }
 
     public function say(float $mm): string

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Design;
 
-use Isleward\Core\Fields;
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Fields;
+use Isleward\Core\Measure\Refusal;
 
 /** A finding that someone looked at and accepted, with the reason. It holds as long as the finding's figure is the same. */
 final readonly class Acceptance implements Element

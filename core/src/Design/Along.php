@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Design;
 
-use Isleward\Core\Fields;
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Fields;
+use Isleward\Core\Measure\Refusal;
 
 /**
  * A place along a wall, kept the way it was given: "1450 from the left end", "a third of the wall", "300 right of line L".
- * From the right end one measures to the left, from everything else to the right. Where it falls: {@see \Isleward\Core\Wall\Places}.
+ * From the right end one measures to the left, from everything else to the right. Where it falls is for the building to say.
  */
 final readonly class Along
 {

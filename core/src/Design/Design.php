@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Design;
 
-use Isleward\Core\Edit\Change;
 use Isleward\Core\Geometry\Contour;
-use Isleward\Core\Refusal;
-use Isleward\Core\Wall\Places;
+use Isleward\Core\Measure\Refusal;
 
 /**
  * What a user has put in, or the part of it that an edit or a drawing needs: all storeys, outlines, walls and types, and
@@ -17,8 +15,7 @@ final readonly class Design
 {
     public Storeys $storeys;
 
-    /** Where its rules put things. */
-    public Places $places;
+    private WorkedOut $workedOut;
 
     /**
      * @param  array<string, Storey>  $storeyList
@@ -42,7 +39,7 @@ final readonly class Design
         public array $acceptances,
     ) {
         $this->storeys = new Storeys($storeyList, $settings->baseLevel);
-        $this->places = new Places($this);
+        $this->workedOut = new WorkedOut;
     }
 
     /** @param  iterable<Element>  $elements */
@@ -119,7 +116,7 @@ final readonly class Design
     {
         $found = $this->kept[$id] ?? null;
 
-        return $found?->kind() === $kind ? $found : throw Refusal::because($kind->value.'.unknown', sprintf('That %s is not in this project any more.', Kind::kept()[$kind->value]), [$id]);
+        return $found?->kind() === $kind ? $found : throw Refusal::because($kind->value.'.unknown', sprintf('That %s is not in this project any more.', $kind->word()), [$id]);
     }
 
     /** Whether a wall stands inside the building, between rooms. */
@@ -140,10 +137,24 @@ final readonly class Design
         return $opening->seenMirrored() ? $outline->mirrored($opening->width) : $outline;
     }
 
+    /**
+     * Something worked out from this design, once: it cannot change.
+     *
+     * @template T of object
+     *
+     * @param  class-string<T>  $what
+     * @param  \Closure(self): T  $make
+     * @return T
+     */
+    public function once(string $what, \Closure $make): object
+    {
+        return $this->workedOut->once($what, fn (): object => $make($this));
+    }
+
     /** @return list<Opening> */
     public function openingsOf(string $wall): array
     {
-        return $this->places->openingsOf($wall);
+        return $this->once(OpeningsByWall::class, static fn (self $d): OpeningsByWall => new OpeningsByWall($d->openings))->of($wall);
     }
 
     /** @return list<Wall> in the order of the chain */

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Design;
 
-use Isleward\Core\Fields;
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Fields;
+use Isleward\Core\Measure\Refusal;
 
 /** A colour and sheen that parts of units are finished in. */
 final readonly class Finish

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Design;
 
-use Isleward\Core\Fields;
+use Isleward\Core\Measure\Fields;
 
-/** The kinds of thing a user puts in. */
+/** The kinds of thing a user puts in, by name; all else about them is said by their {@see Descriptor}. */
 enum Kind: string
 {
     case Settings = 'settings';
@@ -28,54 +28,24 @@ enum Kind: string
     /** Makes an element of this kind from its stored values. */
     public function make(Fields $fields): Element
     {
-        return match ($this) {
-            self::Settings => Settings::from($fields),
-            self::Storey => Storey::from($fields),
-            self::Outline => Outline::from($fields),
-            self::Wall => Wall::from($fields),
-            self::Type => UnitType::from($fields),
-            self::Opening => Opening::from($fields),
-            self::Line => SettingOutLine::from($fields),
-            self::Set => NamedSet::from($fields),
-            self::Acceptance => Acceptance::from($fields),
-            self::Given => GivenSchedule::from($fields),
-            self::Layout => Layout::from($fields),
-            self::Section => SectionLine::from($fields),
-            self::Sheet => SheetPlan::from($fields),
-            self::Tracing => Tracing::from($fields),
-            self::Picture => Picture::from($fields),
-        };
+        return Kinds::of($this)->class::from($fields);
     }
 
-    /** What ids of this kind begin with. */
-    public function prefix(): string
+    /** What people call one of this kind. */
+    public function word(): string
     {
-        return match ($this) {
-            self::Settings => 'pr',
-            self::Storey => 'st',
-            self::Outline => 'ou',
-            self::Wall => 'wa',
-            self::Type => 'ty',
-            self::Opening => 'op',
-            self::Line => 'li',
-            self::Set => 'se',
-            self::Acceptance => 'ac',
-            self::Given => 'gi',
-            self::Layout => 'la',
-            self::Section => 'sl',
-            self::Sheet => 'sh',
-            self::Tracing => 'tr',
-            self::Picture => 'pi',
-        };
+        return Kinds::of($this)->word;
     }
 
-    /**
-     * What is kept under a name beside the building, with what people call it.
-     *
-     * @return array<string, string> by value
-     */
-    public static function kept(): array
+    /** The id of one of this kind, that no other has which ends so. */
+    public function id(string $rest): string
     {
-        return [self::Set->value => 'set', self::Given->value => 'given schedule', self::Layout->value => 'layout', self::Section->value => 'section', self::Sheet->value => 'sheet', self::Tracing->value => 'tracing', self::Picture->value => 'picture'];
+        return Kinds::of($this)->prefix.'-'.$rest;
+    }
+
+    /** Whether this is the id of one of this kind. */
+    public function isOf(string $id): bool
+    {
+        return str_starts_with($id, Kinds::of($this)->prefix.'-');
     }
 }

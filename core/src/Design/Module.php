@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Design;
 
-use Isleward\Core\Fields;
+use Isleward\Core\Measure\Fields;
 
 /**
  * The size that masonry is set out by: a unit with one joint, along and up. An opening of n units has one joint more than

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Design;
 
-use Isleward\Core\Fields;
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Fields;
+use Isleward\Core\Measure\Refusal;
 
 /** A named choice of openings and walls, kept to show, hide or return to. */
 final readonly class NamedSet implements Kept

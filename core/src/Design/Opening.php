@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Design;
 
-use Isleward\Core\Fields;
 use Isleward\Core\Geometry\Contour;
 use Isleward\Core\Geometry\Region;
+use Isleward\Core\Measure\Fields;
 use Isleward\Core\Measure\Length;
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Refusal;
 
 /** A hole through a wall, bare or filled with a unit exactly its size. */
 final readonly class Opening implements Element

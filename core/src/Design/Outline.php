@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Design;
 
-use Isleward\Core\Fields;
+use Isleward\Core\Measure\Fields;
 
 /** A chain of walls that were drawn together; a closed one goes round. Inner walls are kept apart from outer ones. */
 final readonly class Outline implements Element

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Design;
 
-use Isleward\Core\Fields;
+use Isleward\Core\Measure\Fields;
 
 /** A picture pinned beside the desk to look at. */
 final readonly class Picture implements Kept
@@ -15,7 +15,7 @@ final readonly class Picture implements Kept
 
     public static function from(Fields $f): self
     {
-        return new self($f->string('id'), $f->name('name'), GivenSchedule::file($f));
+        return new self($f->string('id'), $f->name('name'), StoredFile::named($f));
     }
 
     public function called(): string

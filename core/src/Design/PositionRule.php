@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Design;
 
-use Isleward\Core\Fields;
+use Isleward\Core\Measure\Fields;
 
 /** Where an opening lies along its wall, kept the way it was given: "1450 from the left end to the near jamb", "centre on the middle". */
 final readonly class PositionRule

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Design;
 
-use Isleward\Core\Fields;
 use Isleward\Core\Geometry\Vec2;
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Fields;
+use Isleward\Core\Measure\Refusal;
 
 /** Where the building is cut upright: along a line in plan, seen to the left of the way from its one end to the other. */
 final readonly class SectionLine implements Kept

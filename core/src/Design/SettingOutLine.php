@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Design;
 
-use Isleward\Core\Fields;
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Fields;
+use Isleward\Core\Measure\Refusal;
 
 /**
  * A line across a frontage that things are placed from: upright at a place along one of the frontage's walls, or level at

@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Design;
 
-use Isleward\Core\Fields;
+use Isleward\Core\Measure\Fields;
 use Isleward\Core\Measure\Length;
+use Isleward\Core\Measure\Refusal;
 use Isleward\Core\Measure\Units;
-use Isleward\Core\Refusal;
+use Isleward\Core\Unit\UnitRules;
 
 /** What holds for a whole project. */
 final readonly class Settings implements Element

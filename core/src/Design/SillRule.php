@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Design;
 
-use Isleward\Core\Fields;
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Fields;
+use Isleward\Core\Measure\Refusal;
 
 /**
  * How high an opening lies, kept the way it was given: "sill 900 above the storey's floor", "head in line with that one's

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Design;
 
-use Isleward\Core\Fields;
+use Isleward\Core\Measure\Fields;
 
 /** One storey. Its level follows from those below it: {@see Storeys}. */
 final readonly class Storey implements Element

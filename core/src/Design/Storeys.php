@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Design;
 
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Refusal;
 
 /** The storeys in order, lowest first, with the levels that follow from their heights (mm above the datum). */
 final readonly class Storeys

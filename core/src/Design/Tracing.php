@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Design;
 
-use Isleward\Core\Fields;
 use Isleward\Core\Geometry\Vec2;
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Fields;
+use Isleward\Core\Measure\Refusal;
 
 /**
  * A plan drawing of others, laid under storeys. A point of it, in its own units from its lower left corner and y up, lies in plan at
@@ -53,7 +53,7 @@ final readonly class Tracing implements Kept
             throw Refusal::because('tracing.opacity', 'A tracing is seen from 5 % to 100 %.');
         }
 
-        return new self($f->string('id'), $f->name('name'), $storeys, GivenSchedule::file($f), $f->number('width'), $f->number('height'), $f->number('x'), $f->number('y'), $scale, $f->has('angle') ? fmod(fmod($f->number('angle'), 360) + 360, 360) : 0.0, $opacity, $f->bool('locked'));
+        return new self($f->string('id'), $f->name('name'), $storeys, StoredFile::named($f), $f->number('width'), $f->number('height'), $f->number('x'), $f->number('y'), $scale, $f->has('angle') ? fmod(fmod($f->number('angle'), 360) + 360, 360) : 0.0, $opacity, $f->bool('locked'));
     }
 
     public function isVector(): bool

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Design;
 
-use Isleward\Core\Fields;
+use Isleward\Core\Measure\Fields;
 use Isleward\Core\Unit\OutlineKind;
 use Isleward\Core\Unit\UnitTree;
 
@@ -95,6 +95,16 @@ final class UnitType implements Element
             $f->length('sill'),
             UnitTree::from($f->fields('tree')),
         );
+    }
+
+    /**
+     * The position of the last on the rack; −1 when there is none.
+     *
+     * @param  array<array-key, self>  $types
+     */
+    public static function lastPosition(array $types): int
+    {
+        return max([-1, ...array_map(static fn (self $t): int => $t->position, array_values($types))]);
     }
 
     public function id(): string

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Design;
 
-use Isleward\Core\Fields;
 use Isleward\Core\Geometry\Arc;
 use Isleward\Core\Geometry\Line;
 use Isleward\Core\Geometry\Segment;
 use Isleward\Core\Geometry\Vec2;
+use Isleward\Core\Measure\Fields;
 
 /**
  * One stretch of wall. The line from → to is its outer face; outside lies to the right of it, the thickness grows to the

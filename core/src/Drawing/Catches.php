@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Drawing;
 
+use Isleward\Core\Building\Abutment;
+use Isleward\Core\Building\Body;
+use Isleward\Core\Building\Meeting;
+use Isleward\Core\Building\PlacedOpening;
 use Isleward\Core\Design\Design;
+use Isleward\Core\Geometry\Tolerance;
 use Isleward\Core\Measure\Length;
-use Isleward\Core\Tolerance;
-use Isleward\Core\Wall\Abutment;
-use Isleward\Core\Wall\Body;
-use Isleward\Core\Wall\Meeting;
-use Isleward\Core\Wall\PlacedOpening;
 
 /**
  * The lines of a wall that a moving opening catches on, named: its ends and middle, and the jambs, heads and sills of the

@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Drawing;
 
+use Isleward\Core\Building\Body;
+use Isleward\Core\Building\Frontage;
+use Isleward\Core\Building\Places;
 use Isleward\Core\Design\Design;
-use Isleward\Core\Wall\Body;
-use Isleward\Core\Wall\Frontage;
 
 /** A frontage seen square on from outside: x is its u, y the level above the datum. */
 final class Elevation
@@ -20,7 +21,7 @@ final class Elevation
             $body = $bodies[$wall];
             $shapes[] = Shape::area(Layer::Face, $body->face()->rings)->placed($u, 0.0, 0.0);
             foreach ($design->openingsOf($wall) as $opening) {
-                $placed = $design->places->of($opening);
+                $placed = Places::in($design)->of($opening);
                 $placements[] = new Placement($symbols->of($design, $opening), $u + $placed->left, $placed->sill, $opening->id);
             }
         }

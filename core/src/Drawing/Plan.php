@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Drawing;
 
+use Isleward\Core\Building\Body;
+use Isleward\Core\Building\PlacedOpening;
+use Isleward\Core\Building\Places;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Measure\Length;
-use Isleward\Core\Wall\Body;
-use Isleward\Core\Wall\PlacedOpening;
 
 /**
  * A storey's plan: its walls broken where any of the storey's openings are, high ones too, with the units' plan symbols and, outside
@@ -34,7 +35,7 @@ final class Plan
             $holes = [];
             foreach ($design->openingsOf($body->wall->id) as $opening) {
                 if ($opening->storey === $storey) {
-                    $placed = $design->places->of($opening);
+                    $placed = Places::in($design)->of($opening);
                     $holes[] = [$placed->left, -1.0, $placed->right, -1.0, $placed->right, $body->wall->thickness + 1, $placed->left, $body->wall->thickness + 1];
                     $openings[$opening->id] = self::opening($design, $body, $placed, $letters);
                 }

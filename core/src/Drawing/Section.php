@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Drawing;
 
+use Isleward\Core\Building\Body;
+use Isleward\Core\Building\PlacedOpening;
+use Isleward\Core\Building\Places;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Design\SectionLine;
-use Isleward\Core\Fields;
 use Isleward\Core\Geometry\Region;
 use Isleward\Core\Geometry\Vec2;
-use Isleward\Core\Wall\Body;
-use Isleward\Core\Wall\PlacedOpening;
+use Isleward\Core\Measure\Fields;
 
 /**
  * The building cut upright along a line in plan and seen to the line's left: walls, floors and units that are cut, what stands beyond,
@@ -71,7 +72,7 @@ final class Section
      */
     public static function through(Design $design, array $bodies, string $opening): SectionLine
     {
-        $placed = $design->places->of($design->opening($opening));
+        $placed = Places::in($design)->of($design->opening($opening));
         $surface = $bodies[$placed->opening->wall]->surface;
         $middle = $surface->inPlan(($placed->left + $placed->right) / 2);
         [$near, $far] = [0.0, 0.0];
@@ -133,7 +134,7 @@ final class Section
         $depth0 = -$this->from->minus($surface->origin)->dot($surface->outward());
         $holes = $units = [];
         foreach ($this->design->openingsOf($body->wall->id) as $opening) {
-            $placed = $this->design->places->of($opening);
+            $placed = Places::in($this->design)->of($opening);
             $hole = $this->hole($placed, $s0, $s1, $u0, $du);
             if ($hole === []) {
                 continue;

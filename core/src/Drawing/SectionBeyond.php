@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Drawing;
 
+use Isleward\Core\Building\Body;
+use Isleward\Core\Building\Places;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Geometry\Vec2;
-use Isleward\Core\Wall\Body;
 
 /** What stands beyond the line of a section, seen square on: walls with their openings and lights, each over what stands farther off. */
 final class SectionBeyond
@@ -86,7 +87,7 @@ final class SectionBeyond
         $s = fn (float $u): float => $this->s($body->surface->inPlan($u, $depth));
         $this->shapes[] = Shape::area(Layer::Beyond, [[$s($ua), $body->foot, $s($ub), $body->foot, $s($ub), $body->head, $s($ua), $body->head]]);
         foreach ($this->design->openingsOf($body->wall->id) as $opening) {
-            $placed = $this->design->places->of($opening);
+            $placed = Places::in($this->design)->of($opening);
             if ($placed->left < $ua - 1 || $placed->right > $ub + 1) {
                 continue;
             }

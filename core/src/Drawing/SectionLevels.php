@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Drawing;
 
+use Isleward\Core\Building\PlacedOpening;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Measure\Length;
 use Isleward\Core\Measure\Units;
-use Isleward\Core\Wall\PlacedOpening;
 
 /** The levels of a section over the datum: storeys across it, and a chain of floor, sill, head and floor beside each opening that is cut. */
 final class SectionLevels

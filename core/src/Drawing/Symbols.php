@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Drawing;
 
+use Isleward\Core\Building\Solved;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Opening;
 use Isleward\Core\Geometry\Contour;
-use Isleward\Core\Unit\Solved;
 use Isleward\Core\Unit\SolvedUnit;
 
 /** One symbol for all openings alike: the same type, size, handing and facing. */

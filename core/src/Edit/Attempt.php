@@ -4,14 +4,18 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Edit;
 
+use Isleward\Core\Building\PlacedOpening;
+use Isleward\Core\Building\Places;
+use Isleward\Core\Design\Change;
 use Isleward\Core\Design\Design;
+use Isleward\Core\Design\Misfit;
 use Isleward\Core\Design\Opening;
+use Isleward\Core\Design\Operation;
 use Isleward\Core\Design\Wall;
-use Isleward\Core\Fields;
+use Isleward\Core\Geometry\Tolerance;
+use Isleward\Core\Measure\Fields;
 use Isleward\Core\Measure\Length;
-use Isleward\Core\Refusal;
-use Isleward\Core\Tolerance;
-use Isleward\Core\Wall\PlacedOpening;
+use Isleward\Core\Measure\Refusal;
 
 /**
  * Many openings added or altered at once. Each is tried: one that is off its wall, runs past an edge of it or meets an
@@ -106,9 +110,9 @@ final class Attempt
                 $why = $refusal->said($this->design->settings->units);
             }
             if ($why !== null) {
-                $this->misfits[] = new Misfit($before->id ?? $opening->id, $why, $placed);
+                $this->misfits[] = new Misfit($before->id ?? $opening->id, $why, $placed?->spot());
                 if ($before !== null) {
-                    $this->keep($this->design->places->of($before));
+                    $this->keep(Places::in($this->design)->of($before));
                 }
 
                 continue;
@@ -138,7 +142,7 @@ final class Attempt
         }
         foreach ($this->design->openings as $opening) {
             if (isset($walls[$opening->wall]) && ! isset($moved[$opening->id])) {
-                $this->keep($this->design->places->of($opening));
+                $this->keep(Places::in($this->design)->of($opening));
             }
         }
     }
@@ -153,7 +157,7 @@ final class Attempt
     private function whyNot(Design $after, PlacedOpening $placed, ?Opening $before): ?string
     {
         $wall = $after->wall($placed->opening->wall);
-        $was = $before === null ? null : $this->design->places->of($before);
+        $was = $before === null ? null : Places::in($this->design)->of($before);
         $past = $this->past($after, $wall, $placed);
         if ($past !== null && ($was === null || $was->opening->wall !== $wall->id || $this->past($this->design, $wall, $was) === null)) {
             return $past;
@@ -174,12 +178,12 @@ final class Attempt
     {
         $before = $this->design->openings[$other->opening->id] ?? null;
 
-        return $was !== null && $before !== null && $was->overlaps($this->design->places->of($before));
+        return $was !== null && $before !== null && $was->overlaps(Places::in($this->design)->of($before));
     }
 
     private function past(Design $design, Wall $wall, PlacedOpening $placed): ?string
     {
-        [$start, $end] = $design->places->span($wall);
+        [$start, $end] = Places::in($design)->span($wall);
         $foot = $design->storeys->floor($wall->base);
         $head = $design->storeys->ceiling($wall->top);
         $by = [
@@ -198,7 +202,7 @@ final class Attempt
     private static function placeOrNull(Design $design, Opening $opening): ?PlacedOpening
     {
         try {
-            return $design->places->of($opening);
+            return Places::in($design)->of($opening);
         } catch (Refusal) {
             return null; // the reason has been told already: a rule that names nothing has no place
         }

@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Edit;
 
+use Isleward\Core\Building\Places;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Opening;
-use Isleward\Core\Fields;
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Fields;
+use Isleward\Core\Measure\Refusal;
 
 /** What an edit is to be done to. */
 final class Chosen
@@ -46,7 +47,7 @@ final class Chosen
             $rows[$opening->wall.'|'.$opening->storey][] = $opening;
         }
         foreach ($rows as &$row) {
-            usort($row, static fn (Opening $a, Opening $b): int => $design->places->of($a)->left <=> $design->places->of($b)->left);
+            usort($row, static fn (Opening $a, Opening $b): int => Places::in($design)->of($a)->left <=> Places::in($design)->of($b)->left);
         }
 
         return array_values($rows);

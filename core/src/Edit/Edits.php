@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Edit;
 
-use Isleward\Core\Design\Kind;
-use Isleward\Core\Fields;
-use Isleward\Core\Refusal;
+use Isleward\Core\Design\Kinds;
+use Isleward\Core\Measure\Fields;
+use Isleward\Core\Measure\Refusal;
 
 /** Every edit there is, by the name it is asked for. What is kept under names has two each: "set.keep", "set.remove". */
 final class Edits
@@ -75,8 +75,8 @@ final class Edits
     public static function names(): array
     {
         $names = array_keys(self::BY_NAME);
-        foreach (array_keys(Kind::kept()) as $kind) {
-            array_push($names, "$kind.keep", "$kind.remove");
+        foreach (Kinds::kept() as $kind) {
+            array_push($names, "$kind->value.keep", "$kind->value.remove");
         }
 
         return $names;

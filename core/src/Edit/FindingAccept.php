@@ -5,9 +5,12 @@ declare(strict_types=1);
 namespace Isleward\Core\Edit;
 
 use Isleward\Core\Design\Acceptance;
+use Isleward\Core\Design\Change;
 use Isleward\Core\Design\Design;
+use Isleward\Core\Design\Ids;
 use Isleward\Core\Design\Kind;
-use Isleward\Core\Fields;
+use Isleward\Core\Design\Operation;
+use Isleward\Core\Measure\Fields;
 
 /** Lets a finding stand ("finding": its key, with its "figure"), with a "note". */
 final readonly class FindingAccept implements Edit

@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Edit;
 
+use Isleward\Core\Design\Change;
 use Isleward\Core\Design\Design;
+use Isleward\Core\Design\Ids;
 use Isleward\Core\Design\Kind;
-use Isleward\Core\Fields;
+use Isleward\Core\Design\Operation;
+use Isleward\Core\Measure\Fields;
 
 /** Forgets something that was kept under a name ("set.remove", "layout.remove" …); what it names stays. */
 final readonly class Forget implements Edit
@@ -29,6 +32,6 @@ final readonly class Forget implements Edit
     {
         $kept = $design->kept($this->kind, $this->id);
 
-        return new Change(sprintf('Removed %s %s', Kind::kept()[$this->kind->value], $kept->called()), [Operation::remove($kept)]);
+        return new Change(sprintf('Removed %s %s', $this->kind->word(), $kept->called()), [Operation::remove($kept)]);
     }
 }

@@ -6,7 +6,7 @@ namespace Isleward\Core\Edit;
 
 use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Opening;
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Refusal;
 
 /** Refuses to take away what other things are placed from, saying what they are. */
 final class Hanging extends Refusal

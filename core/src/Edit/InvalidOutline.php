@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Edit;
 
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Refusal;
 
 /** An outline that no walls can stand on. */
 final class InvalidOutline extends Refusal

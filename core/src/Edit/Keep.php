@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Edit;
 
+use Isleward\Core\Design\Change;
 use Isleward\Core\Design\Design;
+use Isleward\Core\Design\Ids;
 use Isleward\Core\Design\Kept;
 use Isleward\Core\Design\Kind;
-use Isleward\Core\Fields;
-use Isleward\Core\Refusal;
+use Isleward\Core\Design\Operation;
+use Isleward\Core\Measure\Fields;
+use Isleward\Core\Measure\Refusal;
 
 /** Keeps something under a name ("set.keep", "layout.keep" …); of what is kept already ("id") it changes what is given. */
 final readonly class Keep implements Edit
@@ -35,7 +38,7 @@ final readonly class Keep implements Edit
         if (! $after instanceof Kept) {
             throw new \LogicException('Of this kind nothing is kept.');
         }
-        $noun = Kind::kept()[$this->kind->value];
+        $noun = $this->kind->word();
         foreach ($design->kept as $other) {
             if ($other->kind() === $this->kind && $other->id() !== $after->id() && $other->called() === $after->called()) {
                 throw Refusal::because($this->kind->value.'.name_taken', sprintf('There is a %s called %s already.', $noun, $after->called()), [$other->id()], ['field' => 'name']);

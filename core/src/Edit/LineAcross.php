@@ -5,16 +5,19 @@ declare(strict_types=1);
 namespace Isleward\Core\Edit;
 
 use Isleward\Core\Design\Along;
+use Isleward\Core\Design\Change;
 use Isleward\Core\Design\Design;
+use Isleward\Core\Design\Ids;
 use Isleward\Core\Design\Kind;
 use Isleward\Core\Design\LineAxis;
+use Isleward\Core\Design\Operation;
 use Isleward\Core\Design\Reference;
 use Isleward\Core\Design\SettingOutLine;
 use Isleward\Core\Design\SillDatum;
 use Isleward\Core\Design\SillRule;
 use Isleward\Core\Design\Wall;
-use Isleward\Core\Fields;
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Fields;
+use Isleward\Core\Measure\Refusal;
 
 /**
  * Brings a line across the corner at the "left" or "right" end of its frontage to the next: an upright one stands as far

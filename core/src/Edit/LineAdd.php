@@ -5,14 +5,18 @@ declare(strict_types=1);
 namespace Isleward\Core\Edit;
 
 use Isleward\Core\Arrange\Spacing;
+use Isleward\Core\Building\Places;
 use Isleward\Core\Design\Along;
+use Isleward\Core\Design\Change;
 use Isleward\Core\Design\Design;
+use Isleward\Core\Design\Ids;
 use Isleward\Core\Design\Kind;
 use Isleward\Core\Design\LineAxis;
+use Isleward\Core\Design\Operation;
 use Isleward\Core\Design\Reference;
 use Isleward\Core\Design\SettingOutLine;
-use Isleward\Core\Fields;
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Fields;
+use Isleward\Core\Measure\Refusal;
 
 /**
  * Adds setting-out lines to a wall's frontage: one by a "rule" ({@see Along} when upright, {@see \Isleward\Core\Design\SillRule}
@@ -77,12 +81,12 @@ final readonly class LineAdd implements Edit
     public static function requireOnFrontage(Design $design, SettingOutLine $line): void
     {
         if ($line->axis !== LineAxis::Upright) {
-            $design->places->lineLevels($line);
+            Places::in($design)->lineLevels($line);
 
             return;
         }
-        $u = $design->places->line($line);
-        [$start, $end] = $design->places->span($design->wall($line->wall));
+        $u = Places::in($design)->line($line);
+        [$start, $end] = Places::in($design)->span($design->wall($line->wall));
         if ($u < $start - 0.01 || $u > $end + 0.01) {
             throw Refusal::because('line.off_wall', sprintf('The line would stand %s: that is beside the wall.', Words::fromEnd($u, $start, $end, $design->settings->units)), [$line->wall]);
         }
@@ -132,7 +136,7 @@ final readonly class LineAdd implements Edit
         $wall = $design->wall($this->args->string('wall'));
         $at = [];
         foreach ($ids as $id) {
-            $at[$id] = $design->places->along(Along::of(Reference::Line, 0.0, $design->line($id)->id), $wall);
+            $at[$id] = Places::in($design)->along(Along::of(Reference::Line, 0.0, $design->line($id)->id), $wall);
         }
         asort($at);
         $left = array_key_first($at);

@@ -4,12 +4,16 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Edit;
 
+use Isleward\Core\Building\Places;
 use Isleward\Core\Design\Along;
+use Isleward\Core\Design\Change;
 use Isleward\Core\Design\Design;
+use Isleward\Core\Design\Ids;
+use Isleward\Core\Design\Operation;
 use Isleward\Core\Design\Reference;
 use Isleward\Core\Design\SettingOutLine;
 use Isleward\Core\Design\SillRule;
-use Isleward\Core\Fields;
+use Isleward\Core\Measure\Fields;
 use Isleward\Core\Measure\Length;
 
 /** Renames a line, changes its rule ("rule") or its figure alone ("value"), or moves it ("by", mm). What is placed from it follows. */
@@ -42,7 +46,7 @@ final readonly class LineChange implements Edit
         if ($this->args->has('by')) {
             $by = $this->args->length('by');
             $after = $after->rule instanceof Along
-                ? $after->with(['rule' => $design->places->alongAt($after->rule, $design->wall($after->wall), $design->places->line($before) + $by)->toArray()])
+                ? $after->with(['rule' => Places::in($design)->alongAt($after->rule, $design->wall($after->wall), Places::in($design)->line($before) + $by)->toArray()])
                 : $after->with(['rule' => $after->rule->withHeight($after->rule->height + $by)->toArray()]);
         }
         $change = new Change('', [Operation::alter($before, $after)]);

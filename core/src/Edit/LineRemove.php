@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Edit;
 
+use Isleward\Core\Design\Change;
 use Isleward\Core\Design\Design;
+use Isleward\Core\Design\Ids;
+use Isleward\Core\Design\Operation;
 use Isleward\Core\Design\SettingOutLine;
-use Isleward\Core\Fields;
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Fields;
+use Isleward\Core\Measure\Refusal;
 
 /** Removes lines ("ids", or "all": true). When things are placed from them it is refused with what hangs on them, until "keepFigures" is true. */
 final readonly class LineRemove implements Edit

@@ -4,17 +4,21 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Edit;
 
+use Isleward\Core\Building\Places;
 use Isleward\Core\Design\Along;
+use Isleward\Core\Design\Change;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Edge;
+use Isleward\Core\Design\Ids;
 use Isleward\Core\Design\Jamb;
 use Isleward\Core\Design\Opening;
+use Isleward\Core\Design\Operation;
 use Isleward\Core\Design\Point;
 use Isleward\Core\Design\Reference;
 use Isleward\Core\Design\SillDatum;
 use Isleward\Core\Design\SillRule;
-use Isleward\Core\Fields;
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Fields;
+use Isleward\Core\Measure\Refusal;
 
 /**
  * Aligns openings by their "head", "sill", "left", "right" or "centre" with one of them ("to": its id) or with the nearest
@@ -68,7 +72,7 @@ final readonly class OpeningAlign implements Edit
 
     private function aligned(Design $design, Opening $opening, Opening $with): Opening
     {
-        $places = $design->places;
+        $places = Places::in($design);
         if ($this->edge === 'head' || $this->edge === 'sill') {
             $edge = Edge::from($this->edge);
             if ($this->to === 'below') {
@@ -106,11 +110,11 @@ final readonly class OpeningAlign implements Edit
         if ($storey === null) {
             return null;
         }
-        $here = $design->places->of($opening);
+        $here = Places::in($design)->of($opening);
         $best = null;
         $least = INF;
         foreach ($design->openingsOf($opening->wall) as $other) {
-            $away = $other->storey === $storey ? abs($design->places->of($other)->left + $other->width / 2 - $here->left - $opening->width / 2) : INF;
+            $away = $other->storey === $storey ? abs(Places::in($design)->of($other)->left + $other->width / 2 - $here->left - $opening->width / 2) : INF;
             if ($away < $least) {
                 [$best, $least] = [$other, $away];
             }

@@ -4,13 +4,16 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Edit;
 
+use Isleward\Core\Building\Places;
+use Isleward\Core\Design\Change;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Edge;
+use Isleward\Core\Design\Ids;
 use Isleward\Core\Design\Opening;
 use Isleward\Core\Design\SillDatum;
 use Isleward\Core\Design\SillRule;
-use Isleward\Core\Fields;
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Fields;
+use Isleward\Core\Measure\Refusal;
 
 /**
  * Carries settings ("settings": any of type, width, height, sill, head, setback, facing, handing, shape) from one opening
@@ -74,7 +77,7 @@ final readonly class OpeningCarry implements Edit
         if (! $sill && ! $head) {
             return $target->with($values);
         }
-        $was = $design->places->of($source);
+        $was = Places::in($design)->of($source);
         $floor = $design->storeys->floor($source->storey);
         if ($sill && $head) {
             $values['height'] = $source->height;

@@ -4,12 +4,16 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Edit;
 
+use Isleward\Core\Building\PlacedOpening;
+use Isleward\Core\Building\Places;
+use Isleward\Core\Design\Change;
 use Isleward\Core\Design\Design;
+use Isleward\Core\Design\Ids;
 use Isleward\Core\Design\Opening;
-use Isleward\Core\Fields;
+use Isleward\Core\Design\Operation;
+use Isleward\Core\Measure\Fields;
 use Isleward\Core\Measure\Length;
-use Isleward\Core\Refusal;
-use Isleward\Core\Wall\PlacedOpening;
+use Isleward\Core\Measure\Refusal;
 
 /**
  * Changes one opening ("id") or several together ("ids"). Besides its stored values it takes:
@@ -70,7 +74,7 @@ final readonly class OpeningChange implements Edit
         $after = $values->of($before);
         $now = OpeningRules::require($design->after(new Change('', [Operation::alter($before, $after)])), $after);
 
-        return new Change(self::summary($design, $before, $after, $design->places->of($before), $now), [Operation::alter($before, $after)], [$before->id]);
+        return new Change(self::summary($design, $before, $after, Places::in($design)->of($before), $now), [Operation::alter($before, $after)], [$before->id]);
     }
 
     private static function summary(Design $design, Opening $before, Opening $after, PlacedOpening $was, PlacedOpening $now): string

@@ -4,14 +4,17 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Edit;
 
+use Isleward\Core\Building\Places;
 use Isleward\Core\Design\Along;
+use Isleward\Core\Design\Change;
 use Isleward\Core\Design\Design;
+use Isleward\Core\Design\Ids;
 use Isleward\Core\Design\Kind;
 use Isleward\Core\Design\Opening;
 use Isleward\Core\Design\Point;
 use Isleward\Core\Design\Wall;
-use Isleward\Core\Fields;
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Fields;
+use Isleward\Core\Measure\Refusal;
 
 /**
  * Copies openings to other walls ("walls"), each keeping its position rule and its sill; or to the "opposite" wall of their
@@ -76,13 +79,13 @@ final readonly class OpeningCopy implements Edit
     private static function facing(Design $design, Opening $opening, Opening $copy, Wall $wall): Opening
     {
         $own = $design->wall($opening->wall);
-        [$start, $end] = $design->places->span($own);
-        $right = $design->places->surface($own)->inPlan($design->places->of($opening)->right);
-        $rule = $design->places->positionAt(
+        [$start, $end] = Places::in($design)->span($own);
+        $right = Places::in($design)->surface($own)->inPlan(Places::in($design)->of($opening)->right);
+        $rule = Places::in($design)->positionAt(
             $copy->position->turned($end - $start),
             $wall,
             $copy->width,
-            $design->places->surface($wall)->along($right),
+            Places::in($design)->surface($wall)->along($right),
         );
 
         return $copy->with(['position' => $rule->toArray()]);
@@ -95,8 +98,8 @@ final readonly class OpeningCopy implements Edit
         $held = $design->opening($pick->string('opening'));
         $wall = $design->wall($put->string('wall'));
         $storey = $put->stringOrNull('storey');
-        $target = $design->places->along(Along::from($put), $wall);
-        $way = $target - $design->places->of($held)->left - $pick->choice('point', Point::class)->inWidth($held->width);
+        $target = Places::in($design)->along(Along::from($put), $wall);
+        $way = $target - Places::in($design)->of($held)->left - $pick->choice('point', Point::class)->inWidth($held->width);
         $transplant = new Transplant($design, $attempt);
         $steps = $storey === null ? 0 : $design->storeys->indexOf($storey) - $design->storeys->indexOf($held->storey);
         foreach ($this->ids as $id) {
@@ -111,7 +114,7 @@ final readonly class OpeningCopy implements Edit
                 }
                 $copy = $transplant->onStorey($opening, $design->storeys->all[$at]->id, $copy->id)->with(['wall' => $wall->id, 'position' => $copy->position->toArray()]);
             }
-            $rule = $design->places->positionAt($copy->position, $wall, $opening->width, $design->places->of($opening)->left + $way);
+            $rule = Places::in($design)->positionAt($copy->position, $wall, $opening->width, Places::in($design)->of($opening)->left + $way);
             $attempt->add($copy->with(['position' => $rule->toArray()]));
         }
     }
@@ -123,11 +126,11 @@ final readonly class OpeningCopy implements Edit
             return array_map($design->wall(...), $this->args->strings('walls'));
         }
         $wall = $design->wall($opening->wall);
-        $surface = $design->places->surface($wall);
+        $surface = Places::in($design)->surface($wall);
         $best = null;
         $most = 0.0;
         foreach ($design->wallsOf($wall->outline) as $other) {
-            $face = $design->places->surface($other);
+            $face = Places::in($design)->surface($other);
             $away = -$other->from->minus($surface->origin)->dot($surface->outward());
             $lies = $surface->along->dot($face->along) < -1 + 1e-9 && $design->storeys->isWithin($opening->storey, $other->base, $other->top);
             if ($lies && $away > $most) {

@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Edit;
 
+use Isleward\Core\Design\Change;
 use Isleward\Core\Design\Design;
-use Isleward\Core\Fields;
-use Isleward\Core\Refusal;
+use Isleward\Core\Design\Ids;
+use Isleward\Core\Design\Operation;
+use Isleward\Core\Measure\Fields;
+use Isleward\Core\Measure\Refusal;
 
 /** Takes the units out of openings and leaves them bare. */
 final readonly class OpeningEmpty implements Edit

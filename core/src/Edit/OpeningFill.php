@@ -4,16 +4,23 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Edit;
 
+use Isleward\Core\Building\Places;
+use Isleward\Core\Building\Solved;
+use Isleward\Core\Design\Change;
 use Isleward\Core\Design\Design;
+use Isleward\Core\Design\Ids;
 use Isleward\Core\Design\Kind;
+use Isleward\Core\Design\Misfit;
 use Isleward\Core\Design\Opening;
+use Isleward\Core\Design\Operation;
+use Isleward\Core\Design\TypeMark;
+use Isleward\Core\Design\TypeName;
 use Isleward\Core\Design\UnitType;
-use Isleward\Core\Fields;
+use Isleward\Core\Geometry\Tolerance;
+use Isleward\Core\Measure\Fields;
 use Isleward\Core\Measure\Length;
+use Isleward\Core\Measure\Refusal;
 use Isleward\Core\Measure\Units;
-use Isleward\Core\Refusal;
-use Isleward\Core\Tolerance;
-use Isleward\Core\Unit\Solved;
 
 /**
  * Fills bare openings with units exactly their size: those whose sill lies on the storey's floor like "door", the others
@@ -57,7 +64,7 @@ final readonly class OpeningFill implements Edit
                 $like = $this->like($design, $opening);
                 Solved::in($like, $opening);
             } catch (Refusal $refusal) {
-                $misfits[] = new Misfit($id, $refusal->said($design->settings->units), $design->places->of($opening));
+                $misfits[] = new Misfit($id, $refusal->said($design->settings->units), Places::in($design)->of($opening)->spot());
 
                 continue;
             }
@@ -80,7 +87,7 @@ final readonly class OpeningFill implements Edit
 
     private function like(Design $design, Opening $opening): UnitType
     {
-        $onFloor = abs($design->places->of($opening)->sill - $design->storeys->floor($opening->storey)) <= Tolerance::LENGTH;
+        $onFloor = abs(Places::in($design)->of($opening)->sill - $design->storeys->floor($opening->storey)) <= Tolerance::LENGTH;
         $id = $onFloor ? $this->door : $this->window;
         if ($id === null) {
             throw Refusal::because('fill.no_rule', $onFloor ? 'Its sill is on the floor and no door was chosen.' : 'Its sill is above the floor and no window was chosen.', [$opening->id]);

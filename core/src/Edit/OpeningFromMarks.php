@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Edit;
 
+use Isleward\Core\Building\Places;
+use Isleward\Core\Design\Change;
 use Isleward\Core\Design\Design;
+use Isleward\Core\Design\Ids;
 use Isleward\Core\Design\Kind;
 use Isleward\Core\Design\Opening;
-use Isleward\Core\Fields;
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Fields;
+use Isleward\Core\Measure\Refusal;
 
 /**
  * Openings where marks say: "marks" of {wall, from, to} (u on the wall from its left end, mm) on a "storey", each as wide as its marks are
@@ -57,7 +60,7 @@ final readonly class OpeningFromMarks implements Edit
             if ($args->bool('rounded')) {
                 $by[] = $width - ($b - $a);
             }
-            [$start] = $design->places->span($wall);
+            [$start] = Places::in($design)->span($wall);
             $attempt->add(Opening::from(new Fields([
                 'id' => $ids->next(Kind::Opening), 'wall' => $wall->id, 'storey' => $storey, 'type' => $type?->id, 'width' => $width, 'height' => $height, 'shape' => null,
                 'position' => ['from' => 'left', 'value' => round(($a + $b) / 2 - $width / 2 - $start, 2), 'to' => 'near'], 'sill' => ['from' => 'floor', 'height' => $sill],

@@ -5,16 +5,19 @@ declare(strict_types=1);
 namespace Isleward\Core\Edit;
 
 use Isleward\Core\Arrange\Spacing;
+use Isleward\Core\Building\Places;
 use Isleward\Core\Design\Along;
+use Isleward\Core\Design\Change;
 use Isleward\Core\Design\Design;
+use Isleward\Core\Design\Ids;
 use Isleward\Core\Design\Kind;
 use Isleward\Core\Design\Opening;
 use Isleward\Core\Design\Reference;
 use Isleward\Core\Design\Wall;
-use Isleward\Core\Fields;
+use Isleward\Core\Geometry\Tolerance;
 use Isleward\Core\Geometry\Vec2;
-use Isleward\Core\Refusal;
-use Isleward\Core\Tolerance;
+use Isleward\Core\Measure\Fields;
+use Isleward\Core\Measure\Refusal;
 
 /**
  * Mirrors openings, their handing too, by moving or copying ("copy"): about the middle of each one's wall ("about":
@@ -70,9 +73,9 @@ final readonly class OpeningMirror implements Edit
         if ($this->about === 'outline') {
             return $this->aboutOutline($design, $opening, $wall, $attempt)?->with($handed);
         }
-        $placed = $design->places->of($opening);
+        $placed = Places::in($design)->of($opening);
         if ($this->about === 'line') {
-            $at = $design->places->along(Along::of(Reference::Line, 0.0, $design->line($this->args->string('line'))->id), $wall);
+            $at = Places::in($design)->along(Along::of(Reference::Line, 0.0, $design->line($this->args->string('line'))->id), $wall);
             $left = Spacing::mirrored($placed->left, $opening->width, $at);
 
             return self::at($design, References::onItsOwn($design, $opening), $wall, $left)->with($handed);
@@ -80,7 +83,7 @@ final readonly class OpeningMirror implements Edit
         if ($opening->position->along->ref === null) {
             return $opening->with(['position' => $opening->position->turned($wall->face()->length())->toArray()] + $handed);
         }
-        [$start, $end] = $design->places->span($wall);
+        [$start, $end] = Places::in($design)->span($wall);
 
         return self::at($design, References::onItsOwn($design, $opening), $wall, Spacing::mirrored($placed->left, $opening->width, ($start + $end) / 2))->with($handed);
     }
@@ -88,7 +91,7 @@ final readonly class OpeningMirror implements Edit
     private function aboutOutline(Design $design, Opening $opening, Wall $wall, Attempt $attempt): ?Opening
     {
         $walls = $design->wallsOf($wall->outline);
-        $surface = $design->places->surface($wall);
+        $surface = Places::in($design)->surface($wall);
         // the axis that is mirrored: along the wall, or square to it
         $axis = $this->args->bool('along') ? $surface->outward() : $surface->along;
         $reach = [$wall->from->dot($axis)];
@@ -97,11 +100,11 @@ final readonly class OpeningMirror implements Edit
         }
         $centre = (min($reach) + max($reach)) / 2;
         $over = static fn (Vec2 $p): Vec2 => $p->plus($axis->times(2 * ($centre - $p->dot($axis))));
-        $placed = $design->places->of($opening);
+        $placed = Places::in($design)->of($opening);
         $left = $over($surface->inPlan($placed->right));
         $right = $over($surface->inPlan($placed->left));
         foreach ($walls as $other) {
-            $face = $design->places->surface($other);
+            $face = Places::in($design)->surface($other);
             $on = static fn (Vec2 $p): bool => abs($p->minus($face->origin)->dot($face->outward())) <= 1.0;
             if (! $on($left) || ! $on($right) || ! $design->storeys->isWithin($opening->storey, $other->base, $other->top) || $face->along($right) - $face->along($left) < $opening->width - 1) {
                 continue;
@@ -120,6 +123,6 @@ final readonly class OpeningMirror implements Edit
 
     private static function at(Design $design, Opening $opening, Wall $wall, float $left): Opening
     {
-        return $opening->with(['position' => $design->places->positionAt($opening->position, $wall, $opening->width, $left)->toArray()]);
+        return $opening->with(['position' => Places::in($design)->positionAt($opening->position, $wall, $opening->width, $left)->toArray()]);
     }
 }

@@ -4,10 +4,14 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Edit;
 
+use Isleward\Core\Building\Places;
+use Isleward\Core\Design\Change;
 use Isleward\Core\Design\Design;
+use Isleward\Core\Design\Ids;
 use Isleward\Core\Design\Opening;
-use Isleward\Core\Fields;
-use Isleward\Core\Refusal;
+use Isleward\Core\Design\Operation;
+use Isleward\Core\Measure\Fields;
+use Isleward\Core\Measure\Refusal;
 
 /**
  * Gives openings ("ids"; all when left out) marks of their own by a rule: "text" with {n} for a number, {storey} for the storey counted
@@ -109,7 +113,7 @@ final readonly class OpeningNumber implements Edit
         $keys = [];
         foreach ($openings as $opening) {
             $wall = $design->wall($opening->wall);
-            $placed = $design->places->of($opening);
+            $placed = Places::in($design)->of($opening);
             $along = [(int) $design->isInner($wall), $design->outline($wall->outline)->position, $wall->position];
             $storey = $design->storeys->indexOf($opening->storey);
             $keys[$opening->id] = $this->order === 'storey' ? [$storey, ...$along, $placed->left, $placed->sill] : [...$along, $storey, $placed->left, $placed->sill];

@@ -4,11 +4,16 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Edit;
 
+use Isleward\Core\Design\Change;
 use Isleward\Core\Design\Design;
+use Isleward\Core\Design\Ids;
 use Isleward\Core\Design\Kind;
+use Isleward\Core\Design\Operation;
+use Isleward\Core\Design\TypeMark;
+use Isleward\Core\Design\TypeName;
 use Isleward\Core\Design\UnitType;
-use Isleward\Core\Fields;
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Fields;
+use Isleward\Core\Measure\Refusal;
 
 /** Makes the unit in these openings ("ids", all of one type) a type of its own, of the first one's size, so that changing it leaves the others alone. */
 final readonly class OpeningOwnType implements Edit
@@ -42,7 +47,7 @@ final readonly class OpeningOwnType implements Edit
             }
         }
         $own = UnitType::from(new Fields([
-            'id' => $ids->next(Kind::Type), 'mark' => TypeMark::next($design->types, $like->mark), 'position' => TypeAdd::lastPosition($design) + 1,
+            'id' => $ids->next(Kind::Type), 'mark' => TypeMark::next($design->types, $like->mark), 'position' => UnitType::lastPosition($design->types) + 1,
             'width' => $first->width, 'height' => $first->height, 'name' => TypeName::withSize($like->name, $first->width, $first->height),
         ] + $like->toArray()));
         $operations = [Operation::add($own)];

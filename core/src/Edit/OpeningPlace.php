@@ -4,13 +4,17 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Edit;
 
+use Isleward\Core\Building\PlacedOpening;
+use Isleward\Core\Building\Places;
+use Isleward\Core\Design\Change;
 use Isleward\Core\Design\Design;
+use Isleward\Core\Design\Ids;
 use Isleward\Core\Design\Kind;
 use Isleward\Core\Design\Opening;
-use Isleward\Core\Fields;
+use Isleward\Core\Design\Operation;
+use Isleward\Core\Measure\Fields;
 use Isleward\Core\Measure\Length;
-use Isleward\Core\Refusal;
-use Isleward\Core\Wall\PlacedOpening;
+use Isleward\Core\Measure\Refusal;
 
 /** Puts an opening in a wall, bare or filled with a unit. "headAt" instead of "sill" gives the head's height over the storey's floor. */
 final readonly class OpeningPlace implements Edit
@@ -70,7 +74,7 @@ final readonly class OpeningPlace implements Edit
     private static function requireFree(Design $design, PlacedOpening $placed): void
     {
         foreach ($design->openingsOf($placed->opening->wall) as $other) {
-            $there = $design->places->of($other);
+            $there = Places::in($design)->of($other);
             if ($placed->overlaps($there)) {
                 $across = min($placed->right, $there->right) - max($placed->left, $there->left);
                 throw Refusal::because(

@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Edit;
 
+use Isleward\Core\Design\Change;
 use Isleward\Core\Design\Design;
-use Isleward\Core\Fields;
+use Isleward\Core\Design\Ids;
+use Isleward\Core\Design\Operation;
+use Isleward\Core\Measure\Fields;
 
 /**
  * Removes openings; the wall closes. When others are placed from them it is refused with what hangs on them, until

@@ -5,11 +5,14 @@ declare(strict_types=1);
 namespace Isleward\Core\Edit;
 
 use Isleward\Core\Arrange\Spacing;
+use Isleward\Core\Building\Places;
+use Isleward\Core\Design\Change;
 use Isleward\Core\Design\Design;
+use Isleward\Core\Design\Ids;
 use Isleward\Core\Design\Kind;
 use Isleward\Core\Design\Opening;
-use Isleward\Core\Fields;
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Fields;
+use Isleward\Core\Measure\Refusal;
 
 /**
  * Repeats openings along their walls, each with its position rule, sill, unit and handing:
@@ -73,7 +76,7 @@ final readonly class OpeningRepeat implements Edit
         }
         foreach ($this->ids as $id) {
             $opening = $design->opening($id);
-            foreach (Spacing::byPitch($design->places->of($opening)->left, $pitch, $count)->starts as $left) {
+            foreach (Spacing::byPitch(Places::in($design)->of($opening)->left, $pitch, $count)->starts as $left) {
                 $attempt->add(self::at($design, $opening, $left, $ids->next(Kind::Opening)));
             }
         }
@@ -81,7 +84,7 @@ final readonly class OpeningRepeat implements Edit
 
     private function between(Design $design, Attempt $attempt, Ids $ids, Opening $opening): void
     {
-        [$start, $end] = $design->places->span($design->wall($opening->wall));
+        [$start, $end] = Places::in($design)->span($design->wall($opening->wall));
         $spaced = $this->by === 'fit'
             ? Spacing::asManyAsFit($opening->width, $start, $end, $this->args->size('pier', 'The least pier', 0.0))
             : Spacing::equalGaps(array_fill(0, $this->args->count('count', 'The number between the ends', 1, self::MOST), $opening->width), $start, $end, true);
@@ -89,7 +92,7 @@ final readonly class OpeningRepeat implements Edit
             throw Refusal::because('arrange.no_room', sprintf('%d would overlap by %s each: there is no room for them between the ends.', count($spaced->starts), Words::length($design, -$spaced->gap)), [$opening->id]);
         }
         $starts = $spaced->starts;
-        $was = $design->places->of($opening)->left;
+        $was = Places::in($design)->of($opening)->left;
         usort($starts, static fn (float $a, float $b): int => abs($a - $was) <=> abs($b - $was));
         $attempt->alter($opening, self::at($design, $opening, $starts[0], $opening->id));
         foreach (array_slice($starts, 1) as $left) {
@@ -100,7 +103,7 @@ final readonly class OpeningRepeat implements Edit
 
     private static function at(Design $design, Opening $opening, float $left, string $id): Opening
     {
-        $rule = $design->places->positionAt($opening->position, $design->wall($opening->wall), $opening->width, $left);
+        $rule = Places::in($design)->positionAt($opening->position, $design->wall($opening->wall), $opening->width, $left);
 
         return $opening->with(['id' => $id, 'position' => $rule->toArray()]);
     }

@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Edit;
 
+use Isleward\Core\Building\PlacedOpening;
+use Isleward\Core\Building\Places;
+use Isleward\Core\Building\Solved;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Opening;
+use Isleward\Core\Geometry\Tolerance;
 use Isleward\Core\Measure\Length;
-use Isleward\Core\Refusal;
-use Isleward\Core\Tolerance;
-use Isleward\Core\Unit\Solved;
-use Isleward\Core\Wall\PlacedOpening;
+use Isleward\Core\Measure\Refusal;
 
 /** What must hold of an opening that someone places or changes. What is merely doubtful is a finding. */
 final class OpeningRules
@@ -27,8 +28,8 @@ final class OpeningRules
             Solved::in($design->type($opening->type), $opening);
         }
         References::require($design, $opening);
-        [$start, $end] = $design->places->span($wall);
-        $placed = $design->places->of($opening);
+        [$start, $end] = Places::in($design)->span($wall);
+        $placed = Places::in($design)->of($opening);
         $foot = $design->storeys->floor($wall->base);
         $head = $design->storeys->ceiling($wall->top);
         $say = static fn (float $mm): string => Length::format($mm, $design->settings->units);

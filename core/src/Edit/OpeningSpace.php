@@ -5,12 +5,15 @@ declare(strict_types=1);
 namespace Isleward\Core\Edit;
 
 use Isleward\Core\Arrange\Spacing;
+use Isleward\Core\Building\Places;
 use Isleward\Core\Design\Along;
+use Isleward\Core\Design\Change;
 use Isleward\Core\Design\Design;
+use Isleward\Core\Design\Ids;
 use Isleward\Core\Design\Opening;
 use Isleward\Core\Design\Reference;
-use Isleward\Core\Fields;
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Fields;
+use Isleward\Core\Measure\Refusal;
 
 /**
  * Spaces openings evenly, each storey of each wall on its own, from left to right as they stand: "between" the "outer" two,
@@ -52,7 +55,7 @@ final readonly class OpeningSpace implements Edit
             }
             $attempt->note(sprintf('%s of %s.', $this->centres ? 'Centres at a pitch' : 'Gaps', Words::length($design, $spaced->gap)));
             foreach ($row as $i => $opening) {
-                $rule = $design->places->positionAt($opening->position, $design->wall($opening->wall), $opening->width, $spaced->starts[$i]);
+                $rule = Places::in($design)->positionAt($opening->position, $design->wall($opening->wall), $opening->width, $spaced->starts[$i]);
                 $attempt->alter($opening, $opening->with(['position' => $rule->toArray()]));
             }
         }
@@ -68,16 +71,16 @@ final readonly class OpeningSpace implements Edit
     {
         $wall = $design->wall($row[0]->wall);
         if ($this->between === 'outer') {
-            return [$design->places->of($row[0])->left, $design->places->of($row[count($row) - 1])->right, false];
+            return [Places::in($design)->of($row[0])->left, Places::in($design)->of($row[count($row) - 1])->right, false];
         }
         if ($this->between === 'ends') {
-            return [...$design->places->span($wall), true];
+            return [...Places::in($design)->span($wall), true];
         }
         $lines = $this->args->strings('lines');
         if (count($lines) !== 2) {
             throw Refusal::because('space.lines', 'Name the two upright lines to space between.');
         }
-        $at = array_map(static fn (string $id): float => $design->places->along(Along::of(Reference::Line, 0.0, $design->line($id)->id), $wall), $lines);
+        $at = array_map(static fn (string $id): float => Places::in($design)->along(Along::of(Reference::Line, 0.0, $design->line($id)->id), $wall), $lines);
 
         return [min($at), max($at), true];
     }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Edit;
 
+use Isleward\Core\Building\PlacedOpening;
+use Isleward\Core\Building\Places;
 use Isleward\Core\Design\Along;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Edge;
@@ -15,10 +17,9 @@ use Isleward\Core\Design\PositionRule;
 use Isleward\Core\Design\Reference;
 use Isleward\Core\Design\SillDatum;
 use Isleward\Core\Design\SillRule;
-use Isleward\Core\Fields;
+use Isleward\Core\Measure\Fields;
 use Isleward\Core\Measure\Length;
-use Isleward\Core\Refusal;
-use Isleward\Core\Wall\PlacedOpening;
+use Isleward\Core\Measure\Refusal;
 
 /** What an opening becomes when some of its values are changed: {@see OpeningChange} says which there are. */
 final readonly class OpeningValues
@@ -33,7 +34,7 @@ final readonly class OpeningValues
     /** @throws Refusal when a figure cannot be */
     public function of(Opening $before): Opening
     {
-        $was = $this->design->places->of($before);
+        $was = Places::in($this->design)->of($before);
         $after = $this->sizes($before, $was);
         $after = $this->measuredAnew($after, $was);
 
@@ -59,10 +60,10 @@ final readonly class OpeningValues
         if ($this->args->has('head')) {
             $after = $this->withHead($after, $keepsHead);
         } elseif ($keepsHead && $this->args->has('sillHeight')) {
-            $sill = $this->design->places->of($after)->sill;
+            $sill = Places::in($this->design)->of($after)->sill;
             $after = $this->withHeight($after, $was->head - $sill, $sill);
         } elseif ($keepsHead && $after->height !== $before->height) {
-            $after = $after->with(['sill' => $this->design->places->sillAt($after->sill, $after, $was->head - $after->height)->toArray()]);
+            $after = $after->with(['sill' => Places::in($this->design)->sillAt($after->sill, $after, $was->head - $after->height)->toArray()]);
         }
 
         return $after;
@@ -71,11 +72,11 @@ final readonly class OpeningValues
     /** The head is given over what the sill is measured from. With the height kept the opening moves, else it grows. */
     private function withHead(Opening $after, bool $keepsHeight): Opening
     {
-        $origin = $this->design->places->of($after)->sill - $after->sill->height + ($after->sill->edge === Edge::Head ? $after->height : 0.0);
-        $sill = $this->design->places->of($after)->sill;
+        $origin = Places::in($this->design)->of($after)->sill - $after->sill->height + ($after->sill->edge === Edge::Head ? $after->height : 0.0);
+        $sill = Places::in($this->design)->of($after)->sill;
         $head = $origin + $this->figure('head', $sill + $after->height - $origin);
         if ($keepsHeight) {
-            return $after->with(['sill' => $this->design->places->sillAt($after->sill, $after, $head - $after->height)->toArray()]);
+            return $after->with(['sill' => Places::in($this->design)->sillAt($after->sill, $after, $head - $after->height)->toArray()]);
         }
 
         return $this->withHeight($after, $head - $sill, $sill);
@@ -89,12 +90,12 @@ final readonly class OpeningValues
         }
         $after = $after->with(['height' => $height]);
 
-        return $after->with(['sill' => $this->design->places->sillAt($after->sill, $after, $sill)->toArray()]);
+        return $after->with(['sill' => Places::in($this->design)->sillAt($after->sill, $after, $sill)->toArray()]);
     }
 
     private function measuredAnew(Opening $after, PlacedOpening $was): Opening
     {
-        $places = $this->design->places;
+        $places = Places::in($this->design);
         if ($this->args->has('measure')) {
             $m = $this->args->fields('measure');
             $now = $after->position->along;
@@ -121,7 +122,7 @@ final readonly class OpeningValues
 
     private function moved(Opening $after, PlacedOpening $was): Opening
     {
-        $places = $this->design->places;
+        $places = Places::in($this->design);
         $by = $this->args->has('by') ? $this->args->fields('by') : null;
         $left = $this->args->has('leftJamb') ? $this->args->length('leftJamb') : ($by?->has('u') === true ? $was->left + $by->length('u') : null);
         if ($left !== null) {

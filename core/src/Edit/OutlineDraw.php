@@ -4,17 +4,20 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Edit;
 
+use Isleward\Core\Building\Bodies;
+use Isleward\Core\Building\Joint;
+use Isleward\Core\Design\Change;
 use Isleward\Core\Design\Design;
+use Isleward\Core\Design\Ids;
 use Isleward\Core\Design\Kind;
+use Isleward\Core\Design\Operation;
 use Isleward\Core\Design\Outline;
 use Isleward\Core\Design\Wall;
-use Isleward\Core\Fields;
 use Isleward\Core\Geometry\Line;
 use Isleward\Core\Geometry\Region;
 use Isleward\Core\Geometry\Vec2;
+use Isleward\Core\Measure\Fields;
 use Isleward\Core\Measure\Length;
-use Isleward\Core\Wall\Bodies;
-use Isleward\Core\Wall\Joint;
 
 /**
  * Draws walls along an outer line, or "inner" ones along their middle ("line": "centre" or "face"): a rectangle or a chain of corners. A closed outline has its outside outside, however
@@ -182,7 +185,7 @@ final readonly class OutlineDraw implements Edit
             $corners[] = new Vec2(Length::within((float) $x), Length::within((float) $y));
         }
         if (count($corners) > 500) {
-            throw \Isleward\Core\Refusal::because('outline.too_many', 'An outline may have 500 corners at the most.');
+            throw \Isleward\Core\Measure\Refusal::because('outline.too_many', 'An outline may have 500 corners at the most.');
         }
 
         return $corners;

@@ -4,14 +4,18 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Edit;
 
+use Isleward\Core\Building\Places;
 use Isleward\Core\Design\Along;
+use Isleward\Core\Design\Change;
 use Isleward\Core\Design\Design;
+use Isleward\Core\Design\Ids;
 use Isleward\Core\Design\Opening;
+use Isleward\Core\Design\Operation;
 use Isleward\Core\Design\Wall;
-use Isleward\Core\Fields;
+use Isleward\Core\Geometry\Tolerance;
 use Isleward\Core\Geometry\Vec2;
-use Isleward\Core\Refusal;
-use Isleward\Core\Tolerance;
+use Isleward\Core\Measure\Fields;
+use Isleward\Core\Measure\Refusal;
 
 /**
  * Sets a stretch of a wall back by "depth" (negative: brings it forward), "from" one place along the wall "to" another
@@ -67,7 +71,7 @@ final readonly class OutlineRecess implements Edit
     /** @return array{non-empty-list<array{Wall, Vec2, Vec2, bool}>, int} the sides in place of the wall, and which is set back */
     private function sides(Design $design, Wall $wall, Reshape $shape, int $at, bool $left, bool $right): array
     {
-        $surface = $design->places->surface($wall);
+        $surface = Places::in($design)->surface($wall);
         [$a, $b] = [$surface->inPlan($this->from), $surface->inPlan($this->to)];
         [$aBack, $bBack] = [$surface->inPlan($this->from, $this->depth), $surface->inPlan($this->to, $this->depth)];
         $sides = [];
@@ -104,7 +108,7 @@ final readonly class OutlineRecess implements Edit
     {
         $across = [];
         foreach ($design->openingsOf($wall->id) as $opening) {
-            $p = $design->places->of($opening);
+            $p = Places::in($design)->of($opening);
             foreach ([$this->from, $this->to] as $break) {
                 if ($p->left < $break - Tolerance::LENGTH && $p->right > $break + Tolerance::LENGTH) {
                     $across[$opening->id] = sprintf('%s on %s lies across the break at %s', ucfirst($design->label($opening)), $design->storeys->get($opening->storey)->name, Words::length($design, $break));
@@ -129,25 +133,25 @@ final readonly class OutlineRecess implements Edit
         $places = $hosts = [];
         foreach ([...$design->openingsOf($wall->id), ...array_values($design->lines)] as $element) {
             if ($element instanceof Opening || ($element->wall === $wall->id && $element->rule instanceof Along)) {
-                $places[$element->id] = $element instanceof Opening ? $design->places->of($element)->left : $design->places->line($element);
+                $places[$element->id] = $element instanceof Opening ? Places::in($design)->of($element)->left : Places::in($design)->line($element);
                 $hosts[$element->id] = $host($places[$element->id]);
             }
         }
-        $surface = $design->places->surface($wall);
+        $surface = Places::in($design)->surface($wall);
         $operations = [];
         foreach ($hosts as $id => $hostId) {
             $element = $design->openings[$id] ?? $design->line($id);
             $ref = $element instanceof Opening ? $element->position->along->ref : $element->ref();
             $lost = $ref !== null && (($hosts[$ref] ?? '') === $back) !== ($hostId === $back);
             $now = $then->wall($hostId);
-            $u = $then->places->surface($now)->along($surface->inPlan($places[$id]));
+            $u = Places::in($then)->surface($now)->along($surface->inPlan($places[$id]));
             if ($element instanceof Opening) {
                 $own = $lost ? References::onItsOwn($design, $element, [$ref => true]) : $element;
-                $rule = $own->position->along->ref === null ? $then->places->positionAt($own->position, $now, $own->width, $u) : $own->position;
+                $rule = $own->position->along->ref === null ? Places::in($then)->positionAt($own->position, $now, $own->width, $u) : $own->position;
                 $operations[] = Operation::alter($element, $own->with(['wall' => $hostId, 'position' => $rule->toArray()]));
             } else {
                 $own = $lost ? References::lineOnItsOwn($design, $element) : $element;
-                $rule = $own->rule instanceof Along && $own->rule->ref === null ? $then->places->alongAt($own->rule, $now, $u) : $own->rule;
+                $rule = $own->rule instanceof Along && $own->rule->ref === null ? Places::in($then)->alongAt($own->rule, $now, $u) : $own->rule;
                 $operations[] = Operation::alter($element, $own->with(['wall' => $hostId, 'rule' => $rule->toArray()]));
             }
         }

@@ -4,13 +4,16 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Edit;
 
+use Isleward\Core\Design\Change;
 use Isleward\Core\Design\Design;
+use Isleward\Core\Design\Ids;
 use Isleward\Core\Design\Opening;
+use Isleward\Core\Design\Operation;
 use Isleward\Core\Design\Outline;
 use Isleward\Core\Design\SettingOutLine;
 use Isleward\Core\Design\Wall;
-use Isleward\Core\Fields;
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Fields;
+use Isleward\Core\Measure\Refusal;
 
 /** Removes an outline with its walls and their openings; refused with what would go until "withContents" is true. */
 final readonly class OutlineRemove implements Edit

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Isleward\Core\Edit;
 
 use Isleward\Core\Geometry\Line;
+use Isleward\Core\Geometry\Tolerance;
 use Isleward\Core\Geometry\Vec2;
-use Isleward\Core\Tolerance;
 
 /** What must hold of the corners of an outline: sides have length, do not cross, and meet at angles that walls can be joined at. */
 final class OutlineShape

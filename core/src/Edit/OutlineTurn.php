@@ -4,12 +4,16 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Edit;
 
+use Isleward\Core\Building\Bodies;
+use Isleward\Core\Building\Places;
 use Isleward\Core\Design\Along;
+use Isleward\Core\Design\Change;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Face;
+use Isleward\Core\Design\Ids;
+use Isleward\Core\Design\Operation;
 use Isleward\Core\Design\Wall;
-use Isleward\Core\Fields;
-use Isleward\Core\Wall\Bodies;
+use Isleward\Core\Measure\Fields;
 
 /**
  * Turns an outline round: its outside becomes its inside. The drawn line stays the outer face and the walls grow to its
@@ -51,11 +55,11 @@ final readonly class OutlineTurn implements Edit
             foreach ($design->openingsOf($wall->id) as $opening) {
                 $rule = $opening->position->turned($length);
                 if ($rule->along->face === Face::Inner) {
-                    $rule = $then->places->positionAt(
+                    $rule = Places::in($then)->positionAt(
                         $rule,
                         $then->wall($wall->id),
                         $opening->width,
-                        $length - $design->places->of($opening)->right,
+                        $length - Places::in($design)->of($opening)->right,
                     );
                 }
                 $operations[] = Operation::alter($opening, $opening->with(['position' => $rule->toArray()]));
@@ -66,7 +70,7 @@ final readonly class OutlineTurn implements Edit
                 $length = $design->wall($line->wall)->face()->length();
                 $rule = $line->rule->turned($length);
                 if ($rule->face === Face::Inner) {
-                    $rule = $then->places->alongAt($rule, $then->wall($line->wall), $length - $design->places->line($line));
+                    $rule = Places::in($then)->alongAt($rule, $then->wall($line->wall), $length - Places::in($design)->line($line));
                 }
                 $operations[] = Operation::alter($line, $line->with(['rule' => $rule->toArray()]));
             }

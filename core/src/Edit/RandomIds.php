@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Edit;
 
+use Isleward\Core\Design\Ids;
 use Isleward\Core\Design\Kind;
 
 /** Ids of a prefix and 60 random bits in base 32 (Crockford's letters, lower case). */
@@ -13,11 +14,11 @@ final class RandomIds implements Ids
 
     public function next(Kind $kind): string
     {
-        $id = $kind->prefix().'-';
+        $rest = '';
         for ($i = 0; $i < 12; $i++) {
-            $id .= self::LETTERS[random_int(0, 31)];
+            $rest .= self::LETTERS[random_int(0, 31)];
         }
 
-        return $id;
+        return $kind->id($rest);
     }
 }

@@ -4,17 +4,19 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Edit;
 
+use Isleward\Core\Building\Places;
 use Isleward\Core\Design\Along;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Design\LineAxis;
 use Isleward\Core\Design\Opening;
+use Isleward\Core\Design\Operation;
 use Isleward\Core\Design\PositionRule;
 use Isleward\Core\Design\Reference;
 use Isleward\Core\Design\SettingOutLine;
 use Isleward\Core\Design\SillDatum;
 use Isleward\Core\Design\SillRule;
 use Isleward\Core\Design\Wall;
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Refusal;
 
 /** What openings and lines are placed from: that it is there and can be measured from, that nothing hangs on itself, and what happens when it goes. */
 final class References
@@ -89,7 +91,7 @@ final class References
      */
     public static function onItsOwn(Design $design, Opening $opening, ?array $gone = null): Opening
     {
-        $places = $design->places;
+        $places = Places::in($design);
         $values = [];
         if (self::lost($opening->position->along->ref, $gone)) {
             $own = PositionRule::of(Along::of(Reference::Left, 0.0), $opening->position->to);
@@ -112,7 +114,7 @@ final class References
         if (! self::lost($line->ref(), $gone)) {
             return $line;
         }
-        $places = $design->places;
+        $places = Places::in($design);
         $wall = $design->wall($line->wall);
         if ($line->rule instanceof Along) {
             return $line->with(['rule' => Along::of(Reference::Left, $places->line($line) - $places->span($wall)[0])->toArray()]);
@@ -156,7 +158,7 @@ final class References
             }
         }
         if ($along->from === Reference::Across) {
-            $design->places->along($along, $wall);
+            Places::in($design)->along($along, $wall);
         } elseif (! self::inOnePlane($design, $wall, $other)) {
             throw Refusal::because('position.other_plane', 'What it is measured from lies in another frontage; bring a line across the corner and measure from that.', [$along->ref]);
         }
@@ -177,8 +179,8 @@ final class References
         if ($a->id === $b->id) {
             return true;
         }
-        $sa = $design->places->surface($a);
-        $sb = $design->places->surface($b);
+        $sa = Places::in($design)->surface($a);
+        $sb = Places::in($design)->surface($b);
 
         return abs($sa->along->cross($sb->along)) < 1e-6 && abs($sb->origin->minus($sa->origin)->dot($sa->outward())) <= 0.1;
     }

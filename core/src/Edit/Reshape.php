@@ -4,18 +4,22 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Edit;
 
+use Isleward\Core\Building\Bodies;
+use Isleward\Core\Building\Places;
 use Isleward\Core\Design\Along;
+use Isleward\Core\Design\Change;
 use Isleward\Core\Design\Design;
+use Isleward\Core\Design\Ids;
 use Isleward\Core\Design\Kind;
 use Isleward\Core\Design\Opening;
+use Isleward\Core\Design\Operation;
 use Isleward\Core\Design\Outline;
 use Isleward\Core\Design\SettingOutLine;
 use Isleward\Core\Design\Wall;
-use Isleward\Core\Fields;
 use Isleward\Core\Geometry\Line;
 use Isleward\Core\Geometry\Vec2;
-use Isleward\Core\Refusal;
-use Isleward\Core\Wall\Bodies;
+use Isleward\Core\Measure\Fields;
+use Isleward\Core\Measure\Refusal;
 
 /** A chain of walls given new corners: some walls keep their ids, some are new. Openings keep their rules; those that no longer fit are told. */
 final class Reshape
@@ -144,13 +148,13 @@ final class Reshape
     private static function inPlace(Design $design, Design $then, Opening|SettingOutLine $own, string $on): Opening|SettingOutLine
     {
         $now = $then->wall($on);
-        $was = $design->places->surface($design->wall($own->wall));
-        $across = static fn (float $u): float => $then->places->surface($now)->along($was->inPlan($u));
+        $was = Places::in($design)->surface($design->wall($own->wall));
+        $across = static fn (float $u): float => Places::in($then)->surface($now)->along($was->inPlan($u));
         if ($own instanceof Opening) {
-            return $own->with(['wall' => $on, 'position' => $then->places->positionAt($own->position, $now, $own->width, $across($design->places->of($own)->left))->toArray()]);
+            return $own->with(['wall' => $on, 'position' => Places::in($then)->positionAt($own->position, $now, $own->width, $across(Places::in($design)->of($own)->left))->toArray()]);
         }
 
-        return $own->with(['wall' => $on] + ($own->rule instanceof Along ? ['rule' => $then->places->alongAt($own->rule, $now, $across($design->places->line($own)))->toArray()] : []));
+        return $own->with(['wall' => $on] + ($own->rule instanceof Along ? ['rule' => Places::in($then)->alongAt($own->rule, $now, $across(Places::in($design)->line($own)))->toArray()] : []));
     }
 
     private static function holds(Design $design, Opening|SettingOutLine $element): bool
@@ -176,7 +180,7 @@ final class Reshape
         $told = [];
         foreach (array_intersect_key($bodies, array_flip($walls)) as $body) {
             foreach ($after->openingsOf($body->wall->id) as $opening) {
-                $p = $after->places->of($opening);
+                $p = Places::in($after)->of($opening);
                 $what = sprintf('%s on %s', ucfirst($after->label($opening)), $after->storeys->get($opening->storey)->name);
                 $was = self::fits($before, $opening);
                 if ($p->isOff($body)) {
@@ -195,8 +199,8 @@ final class Reshape
         if (! isset($design->openings[$opening->id])) {
             return true;
         }
-        $p = $design->places->opening($opening->id);
-        [$start, $end] = $design->places->span($design->wall($p->opening->wall));
+        $p = Places::in($design)->opening($opening->id);
+        [$start, $end] = Places::in($design)->span($design->wall($p->opening->wall));
 
         return $p->left >= $start - 0.01 && $p->right <= $end + 0.01;
     }

@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Edit;
 
+use Isleward\Core\Design\Change;
 use Isleward\Core\Design\Design;
+use Isleward\Core\Design\Ids;
+use Isleward\Core\Design\Operation;
 use Isleward\Core\Design\Settings;
-use Isleward\Core\Fields;
+use Isleward\Core\Measure\Fields;
 
 /** Changes any of the project's settings: name, units, corner margin, base level, north, nib, masonry module, finishes, limits of units, thickness of floors, tolerance of marks. */
 final readonly class SettingsChange implements Edit

@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Edit;
 
+use Isleward\Core\Design\Change;
 use Isleward\Core\Design\Design;
+use Isleward\Core\Design\Ids;
 use Isleward\Core\Design\Kind;
+use Isleward\Core\Design\Operation;
 use Isleward\Core\Design\Storey;
-use Isleward\Core\Fields;
+use Isleward\Core\Measure\Fields;
 
 /** Inserts a storey over another, or under all. What stands on the storeys above moves up with them. */
 final readonly class StoreyInsert implements Edit

@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Edit;
 
+use Isleward\Core\Design\Change;
 use Isleward\Core\Design\Design;
+use Isleward\Core\Design\Ids;
 use Isleward\Core\Design\Kind;
+use Isleward\Core\Design\Operation;
 use Isleward\Core\Design\Tracing;
-use Isleward\Core\Fields;
 use Isleward\Core\Geometry\Vec2;
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Fields;
+use Isleward\Core\Measure\Refusal;
 
 /**
  * Lays a tracing ("id") where it belongs. With "a", "b" (points in plan, as it lies now) and "distance" it is scaled so that the two are

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Edit;
 
+use Isleward\Core\Building\Places;
 use Isleward\Core\Design\Along;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Edge;
@@ -13,7 +14,7 @@ use Isleward\Core\Design\Reference;
 use Isleward\Core\Design\SillDatum;
 use Isleward\Core\Design\SillRule;
 use Isleward\Core\Design\Wall;
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Refusal;
 
 /** An opening as it would be elsewhere, keeping its rules as far as they mean something there; what had to change is noted. */
 final readonly class Transplant
@@ -32,11 +33,11 @@ final readonly class Transplant
             return $copy;
         } catch (Refusal) {
             $own = PositionRule::of(Along::of(Reference::Left, 0.0), $opening->position->to);
-            $left = $this->design->places->of($opening)->left - $this->design->places->span($this->design->wall($opening->wall))[0];
+            $left = Places::in($this->design)->of($opening)->left - Places::in($this->design)->span($this->design->wall($opening->wall))[0];
             $this->attempt->note(sprintf('%s is placed from something of its own frontage; its copies are measured from the left end.', ucfirst($this->design->label($opening))));
-            $at = $left + $this->design->places->span($wall)[0];
+            $at = $left + Places::in($this->design)->span($wall)[0];
 
-            return $copy->with(['position' => $this->design->places->positionAt($own, $wall, $opening->width, $at)->toArray()]);
+            return $copy->with(['position' => Places::in($this->design)->positionAt($own, $wall, $opening->width, $at)->toArray()]);
         }
     }
 
@@ -46,13 +47,13 @@ final readonly class Transplant
         $copy = $opening->with(['id' => $id, 'storey' => $storey]);
         $rule = $opening->sill;
         $line = $rule->from === SillDatum::Line ? $this->design->line((string) $rule->ref) : null;
-        if ($rule->from === SillDatum::Floor || ($line !== null && count($this->design->places->lineLevels($line)) > 1)) {
+        if ($rule->from === SillDatum::Floor || ($line !== null && count(Places::in($this->design)->lineLevels($line)) > 1)) {
             $this->attempt->note(sprintf('%s of %s: %s above %s, and so on each.', $rule->edge === Edge::Head ? 'Head' : 'Sill', $this->design->label($opening), Words::length($this->design, $rule->height),
                 $line === null ? 'its storey’s floor' : 'line '.$line->name));
 
             return $copy;
         }
-        $above = $this->design->places->of($opening)->sill - $this->design->storeys->floor($opening->storey);
+        $above = Places::in($this->design)->of($opening)->sill - $this->design->storeys->floor($opening->storey);
         $from = match ($rule->from) {
             SillDatum::Foot => 'the wall’s foot',
             SillDatum::Datum => 'the site datum',

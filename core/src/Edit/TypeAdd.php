@@ -4,11 +4,15 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Edit;
 
+use Isleward\Core\Building\Solved;
+use Isleward\Core\Design\Change;
 use Isleward\Core\Design\Design;
+use Isleward\Core\Design\Ids;
 use Isleward\Core\Design\Kind;
+use Isleward\Core\Design\Operation;
+use Isleward\Core\Design\TypeMark;
 use Isleward\Core\Design\UnitType;
-use Isleward\Core\Fields;
-use Isleward\Core\Unit\Solved;
+use Isleward\Core\Measure\Fields;
 
 /** Adds a unit type to the project's rack; without a mark it takes the next free one of its kind, W or D. */
 final readonly class TypeAdd implements Edit
@@ -29,7 +33,7 @@ final readonly class TypeAdd implements Edit
 
     public function apply(Design $design, Ids $ids): Change
     {
-        $values = ['id' => $ids->next(Kind::Type), 'position' => self::lastPosition($design) + 1] + $this->args->all();
+        $values = ['id' => $ids->next(Kind::Type), 'position' => UnitType::lastPosition($design->types) + 1] + $this->args->all();
         $make = fn (string $mark): UnitType => UnitType::from(new Fields(['mark' => $mark] + $values, $this->args->units()));
         $type = $make($this->args->string('mark', '') === '' ? '?' : $this->args->string('mark'));
         if ($type->mark === '?') {
@@ -39,15 +43,5 @@ final readonly class TypeAdd implements Edit
         Solved::of($type, $type->width, $type->height);
 
         return new Change(sprintf('Added %s to the rack', $type->mark), [Operation::add($type)], [$type->id]);
-    }
-
-    public static function lastPosition(Design $design): int
-    {
-        $last = -1;
-        foreach ($design->types as $type) {
-            $last = max($last, $type->position);
-        }
-
-        return $last;
     }
 }

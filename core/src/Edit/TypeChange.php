@@ -4,13 +4,19 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Edit;
 
+use Isleward\Core\Building\Places;
+use Isleward\Core\Building\Solved;
+use Isleward\Core\Design\Change;
 use Isleward\Core\Design\Design;
+use Isleward\Core\Design\Ids;
 use Isleward\Core\Design\Kind;
 use Isleward\Core\Design\Opening;
+use Isleward\Core\Design\Operation;
+use Isleward\Core\Design\TypeMark;
+use Isleward\Core\Design\TypeName;
 use Isleward\Core\Design\UnitType;
-use Isleward\Core\Fields;
-use Isleward\Core\Tolerance;
-use Isleward\Core\Unit\Solved;
+use Isleward\Core\Geometry\Tolerance;
+use Isleward\Core\Measure\Fields;
 
 /**
  * Changes a unit type: its mark, name, size, usual sill or its make ("tree"). A size stated in its name follows its size. Every
@@ -64,7 +70,7 @@ final readonly class TypeChange implements Edit
         $stretched = 0;
         // along each wall and up, so that which of several fit does not hang on the order they were made in
         $filled = array_filter($design->openings, static fn (Opening $o): bool => $o->type === $before->id);
-        $places = array_map($design->places->of(...), $filled);
+        $places = array_map(Places::in($design)->of(...), $filled);
         uksort($filled, static fn (string $a, string $b): int => [$places[$a]->opening->wall, $places[$a]->sill, $places[$a]->left, $a] <=> [$places[$b]->opening->wall, $places[$b]->sill, $places[$b]->left, $b]);
         foreach ($filled as $opening) {
             $own = Tolerance::same($opening->width, $before->width) && Tolerance::same($opening->height, $before->height);
@@ -85,7 +91,7 @@ final readonly class TypeChange implements Edit
     /** Openings that the changed type does not fit keep the one they have. */
     private function keeping(Design $design, Ids $ids, UnitType $before, Change $change): Change
     {
-        $kept = UnitType::from(new Fields(['id' => $ids->next(Kind::Type), 'mark' => TypeMark::next($design->types, $before->mark), 'position' => TypeAdd::lastPosition($design) + 1] + $before->toArray()));
+        $kept = UnitType::from(new Fields(['id' => $ids->next(Kind::Type), 'mark' => TypeMark::next($design->types, $before->mark), 'position' => UnitType::lastPosition($design->types) + 1] + $before->toArray()));
         $operations = [...$change->operations, Operation::add($kept)];
         foreach ($change->misfits as $misfit) {
             $opening = $design->opening($misfit->element);

@@ -4,15 +4,19 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Edit;
 
+use Isleward\Core\Building\Solved;
+use Isleward\Core\Design\Change;
 use Isleward\Core\Design\Design;
+use Isleward\Core\Design\Ids;
 use Isleward\Core\Design\Kind;
+use Isleward\Core\Design\Misfit;
+use Isleward\Core\Design\Operation;
 use Isleward\Core\Design\UnitType;
-use Isleward\Core\Fields;
 use Isleward\Core\Given\Held;
 use Isleward\Core\Given\Kinds;
 use Isleward\Core\Given\Marks;
-use Isleward\Core\Refusal;
-use Isleward\Core\Unit\Solved;
+use Isleward\Core\Measure\Fields;
+use Isleward\Core\Measure\Refusal;
 
 /**
  * Makes unit types of the lines of a given schedule ("lines": mark, kind, width, height, sill), each like the ready type that its kind
@@ -43,7 +47,7 @@ final readonly class TypeFromLines implements Edit
             $byMark[Marks::key($type->mark)] = $type;
         }
         $there = 0;
-        $position = TypeAdd::lastPosition($design);
+        $position = UnitType::lastPosition($design->types);
         foreach ($this->lines as $line) {
             $mark = $line->string('mark');
             try {

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Edit;
 
+use Isleward\Core\Design\Change;
 use Isleward\Core\Design\Design;
+use Isleward\Core\Design\Ids;
 use Isleward\Core\Exchange\TypesJson;
-use Isleward\Core\Fields;
+use Isleward\Core\Measure\Fields;
 
 /** Brings unit types in from a document of {@see TypesJson}; "marks" names those that are wanted, all when left out. A mark that is taken becomes the next free one. */
 final readonly class TypeImport implements Edit

@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Edit;
 
+use Isleward\Core\Design\Change;
 use Isleward\Core\Design\Design;
+use Isleward\Core\Design\Ids;
 use Isleward\Core\Design\Opening;
-use Isleward\Core\Fields;
-use Isleward\Core\Refusal;
+use Isleward\Core\Design\Operation;
+use Isleward\Core\Measure\Fields;
+use Isleward\Core\Measure\Refusal;
 
 /** Takes a unit type off the rack. One that fills openings is refused, unless "instead" names the type that takes its place in them. */
 final readonly class TypeRemove implements Edit

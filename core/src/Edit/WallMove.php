@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Edit;
 
+use Isleward\Core\Building\Places;
+use Isleward\Core\Design\Change;
 use Isleward\Core\Design\Design;
-use Isleward\Core\Fields;
-use Isleward\Core\Refusal;
+use Isleward\Core\Design\Ids;
+use Isleward\Core\Measure\Fields;
+use Isleward\Core\Measure\Refusal;
 
 /**
  * Moves a wall square to itself ("by", mm, outward; negative inward). The walls it meets grow or shrink with it; one that
@@ -38,7 +41,7 @@ final readonly class WallMove implements Edit
         $wall = $design->wall($this->wall);
         $shape = Reshape::of($design, $design->outline($wall->outline));
         $at = $shape->indexOf($wall->id);
-        $out = $design->places->surface($wall)->outward()->times($this->by);
+        $out = Places::in($design)->surface($wall)->outward()->times($this->by);
         [$from, $to] = [$wall->from->plus($out), $wall->to->plus($out)];
         $before = $shape->beside($at, -1);
         $after = $shape->beside($at, 1);

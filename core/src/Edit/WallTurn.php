@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Edit;
 
+use Isleward\Core\Design\Change;
 use Isleward\Core\Design\Design;
-use Isleward\Core\Fields;
+use Isleward\Core\Design\Ids;
 use Isleward\Core\Geometry\Vec2;
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Fields;
+use Isleward\Core\Measure\Refusal;
 
 /** Turns a wall with its openings by "degrees", counter-clockwise in plan, about its "left" or "right" end or its "middle". The walls it meets follow its ends. */
 final readonly class WallTurn implements Edit

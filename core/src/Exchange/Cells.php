@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Exchange;
 
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Refusal;
 
 /** One table of a file as it was read: rows of cells, and what is to be said about how they were read. */
 final readonly class Cells

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Exchange;
 
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Refusal;
 
 /** Reads tables with separators: RFC 4180, and what is about besides: semicolons, tabs, other line ends, Windows-1252. */
 final class CsvReader

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Isleward\Core\Exchange;
 
 use Isleward\Core\Design\Sheen;
+use Isleward\Core\Geometry\Mesh;
 use Isleward\Core\Scene\Geometry;
 use Isleward\Core\Scene\Material;
-use Isleward\Core\Scene\Mesh;
 use Isleward\Core\Scene\Part;
 use Isleward\Core\Scene\Scene;
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Exchange;
 
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Refusal;
 use Isleward\Core\Tracing\Vectors;
 
 /**

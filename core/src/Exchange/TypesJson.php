@@ -4,19 +4,18 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Exchange;
 
+use Isleward\Core\Building\Solved;
+use Isleward\Core\Design\Change;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Finish;
+use Isleward\Core\Design\Ids;
 use Isleward\Core\Design\Kind;
+use Isleward\Core\Design\Operation;
 use Isleward\Core\Design\Settings;
+use Isleward\Core\Design\TypeMark;
 use Isleward\Core\Design\UnitType;
-use Isleward\Core\Edit\Change;
-use Isleward\Core\Edit\Ids;
-use Isleward\Core\Edit\Operation;
-use Isleward\Core\Edit\TypeAdd;
-use Isleward\Core\Edit\TypeMark;
-use Isleward\Core\Fields;
-use Isleward\Core\Refusal;
-use Isleward\Core\Unit\Solved;
+use Isleward\Core\Measure\Fields;
+use Isleward\Core\Measure\Refusal;
 
 /**
  * Unit types as a JSON document, lengths in mm, with the finishes they name. Its schema (JSON Schema 2020-12) is published with
@@ -65,7 +64,7 @@ final class TypesJson
         }
         $types = $design->types;
         $operations = $chosen = $notes = [];
-        $position = TypeAdd::lastPosition($design);
+        $position = UnitType::lastPosition($design->types);
         foreach ($given as $i => $one) {
             $mark = $one->has('mark') ? $one->string('mark') : '';
             if ($marks !== null && ! in_array($mark, $marks, true)) {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Exchange;
 
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Refusal;
 
 /**
  * Reads the cells of an XLSX workbook (ECMA-376, Part 1: SpreadsheetML). A merged range gives its value to each cell it covers; a

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Exchange;
 
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Refusal;
 
 /**
  * XML of others as UTF-8, before anything is looked for in it: the encoding is decided first (XML 1.0, appendix F), so that nothing hides

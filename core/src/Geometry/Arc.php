@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Geometry;
 
-use Isleward\Core\Tolerance;
-
 /**
  * A circular stretch of up to a full turn less the tolerance, held by its centre, radius, start angle and sweep in
  * radians (positive counter-clockwise).

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Geometry;
 
-use Isleward\Core\Tolerance;
-
 /** Cuts a contour by an upright or level line that runs through it: its edges on one side, closed along the line. */
 final class Cut
 {

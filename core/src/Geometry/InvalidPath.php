@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Geometry;
 
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Refusal;
 
 /** A path that cannot be: no length, an arc that is none, sides that cross. */
 final class InvalidPath extends Refusal

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Geometry;
 
-use Isleward\Core\Tolerance;
-
 /** A straight stretch. */
 final readonly class Line implements Segment
 {

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Geometry;
 
-use Isleward\Core\Tolerance;
-
 /** A chain of stretches, each starting where the one before ends. Distances run along the whole chain, in mm. */
 final readonly class Path
 {
@@ -62,8 +60,7 @@ final readonly class Path
     }
 
     /**
-     * The stretches moved $distance to the left each on its own; corners are not closed here, that is the joint's work
-     * ({@see \Isleward\Core\Wall\Corners}).
+     * The stretches moved $distance to the left each on its own; corners are not closed here, that is the work of who joins them.
      *
      * @return non-empty-list<Segment>
      */

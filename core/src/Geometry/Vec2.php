@@ -78,6 +78,6 @@ final readonly class Vec2
 
     public function isAt(self $other): bool
     {
-        return $this->distanceTo($other) <= \Isleward\Core\Tolerance::LENGTH;
+        return $this->distanceTo($other) <= \Isleward\Core\Geometry\Tolerance::LENGTH;
     }
 }

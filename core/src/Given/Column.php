@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Given;
 
-use Isleward\Core\Fields;
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Fields;
+use Isleward\Core\Measure\Refusal;
 
 /** What a column states, and in which unit its bare numbers are. */
 final readonly class Column

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Given;
 
+use Isleward\Core\Building\Places;
 use Isleward\Core\Check\Remedy;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Edge;
@@ -269,7 +270,7 @@ final class Held
     {
         $rule = $opening->sill;
 
-        return $rule->from === SillDatum::Floor && $rule->edge === Edge::Sill ? $rule->height : $this->design->places->of($opening)->sill - $this->design->storeys->floor($opening->storey);
+        return $rule->from === SillDatum::Floor && $rule->edge === Edge::Sill ? $rule->height : Places::in($this->design)->of($opening)->sill - $this->design->storeys->floor($opening->storey);
     }
 
     /**

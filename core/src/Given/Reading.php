@@ -6,8 +6,8 @@ namespace Isleward\Core\Given;
 
 use Isleward\Core\Design\Storeys;
 use Isleward\Core\Measure\Length;
+use Isleward\Core\Measure\Refusal;
 use Isleward\Core\Measure\Units;
-use Isleward\Core\Refusal;
 
 /** The lines of a given schedule, read from a table by what its columns state. A line that cannot be read wholly says why. */
 final class Reading

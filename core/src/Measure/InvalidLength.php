@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Measure;
 
-use Isleward\Core\Refusal;
-
 /** A text that is not a length, or not one that can be built. */
 final class InvalidLength extends Refusal
 {

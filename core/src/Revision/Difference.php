@@ -4,21 +4,22 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Revision;
 
+use Isleward\Core\Building\PlacedOpening;
+use Isleward\Core\Building\Places;
+use Isleward\Core\Design\Change;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Element;
 use Isleward\Core\Design\Kept;
 use Isleward\Core\Design\Kind;
 use Isleward\Core\Design\Opening;
+use Isleward\Core\Design\Operation;
 use Isleward\Core\Design\Outline;
 use Isleward\Core\Design\SettingOutLine;
 use Isleward\Core\Design\Storey;
 use Isleward\Core\Design\UnitType;
 use Isleward\Core\Design\Wall;
-use Isleward\Core\Edit\Change;
-use Isleward\Core\Edit\Operation;
 use Isleward\Core\Measure\Length;
-use Isleward\Core\Refusal;
-use Isleward\Core\Wall\PlacedOpening;
+use Isleward\Core\Measure\Refusal;
 
 /** What differs between two states of a design, said with figures; of openings also where they were and are. */
 final readonly class Difference
@@ -130,7 +131,7 @@ final readonly class Difference
             $element instanceof Wall => sprintf('Wall %d of %s', $element->position + 1, (($gone ? $this->then : $this->now)->outlines[$element->outline] ?? null)->name ?? 'its outline'),
             $element instanceof UnitType => sprintf('Unit type %s %s', $element->mark, $element->name),
             $element instanceof SettingOutLine => 'Setting-out line '.$element->name,
-            $element instanceof Kept => ucfirst(Kind::kept()[$element->kind()->value]).' '.$element->called(),
+            $element instanceof Kept => ucfirst($element->kind()->word()).' '.$element->called(),
             default => match ($element->kind()) {
                 Kind::Settings => 'The project’s settings: something',
                 default => 'An accepted finding',
@@ -146,7 +147,7 @@ final readonly class Difference
     private static function placed(Design $design, Opening $opening): ?PlacedOpening
     {
         try {
-            return $design->places->of($opening);
+            return Places::in($design)->of($opening);
         } catch (Refusal) {
             return null; // of a state in which its wall cannot stand: it is listed without its place
         }

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Revision;
 
-use Isleward\Core\Edit\Change;
-use Isleward\Core\Edit\Operation;
+use Isleward\Core\Design\Change;
+use Isleward\Core\Design\Operation;
 
 /** Several changes, one after the other, as one: of every element what it was before the first and what it is after the last. */
 final class Folded

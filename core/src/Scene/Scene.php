@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Scene;
 
+use Isleward\Core\Building\Body;
+use Isleward\Core\Building\Mesher;
+use Isleward\Core\Building\Places;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Drawing\Symbols;
-use Isleward\Core\Wall\Body;
-use Isleward\Core\Wall\Mesher;
 
 /**
  * The solid model: mm, x east, y north, z up. A wall's geometry is in its own (u, v, n) with v the level; a unit's has its
@@ -33,7 +34,7 @@ final readonly class Scene
             $origin = $body->surface->origin;
             $holes = [];
             foreach ($design->openingsOf($body->wall->id) as $opening) {
-                $placed = $design->places->of($opening);
+                $placed = Places::in($design)->of($opening);
                 if ($placed->isOff($body)) {
                     continue;
                 }

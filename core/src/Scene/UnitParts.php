@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Isleward\Core\Scene;
 
 use Isleward\Core\Design\Settings;
+use Isleward\Core\Geometry\Mesh;
 use Isleward\Core\Geometry\Region;
 use Isleward\Core\Unit\FinishPart;
 use Isleward\Core\Unit\Member;

@@ -4,10 +4,9 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Schedule;
 
-use Isleward\Core\Design\Layout;
 use Isleward\Core\Measure\Length;
+use Isleward\Core\Measure\Refusal;
 use Isleward\Core\Measure\Units;
-use Isleward\Core\Refusal;
 
 /**
  * A schedule as its layout asks for it: rows narrowed, made one where alike, sorted, grouped and added up.

@@ -4,17 +4,18 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Schedule;
 
+use Isleward\Core\Building\Body;
+use Isleward\Core\Building\FaceArea;
+use Isleward\Core\Building\Frontage;
+use Isleward\Core\Building\Places;
+use Isleward\Core\Building\Solved;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Storey;
 use Isleward\Core\Drawing\Symbols;
-use Isleward\Core\Refusal;
-use Isleward\Core\Unit\Solved;
+use Isleward\Core\Measure\Refusal;
 use Isleward\Core\Unit\SolvedLight;
 use Isleward\Core\Unit\SolvedUnit;
 use Isleward\Core\Unit\Weight;
-use Isleward\Core\Wall\Body;
-use Isleward\Core\Wall\FaceArea;
-use Isleward\Core\Wall\Frontage;
 
 /** What schedules are made from: every opening, every unit type, or every wall as a row of values with the elements it stands for. */
 final readonly class Source
@@ -79,7 +80,7 @@ final readonly class Source
         }
         $rows = [];
         foreach ($design->openings as $opening) {
-            $placed = $design->places->of($opening);
+            $placed = Places::in($design)->of($opening);
             $floor = $design->storeys->floor($opening->storey);
             $type = $opening->type === null ? null : $design->type($opening->type);
             $solved[Symbols::key($opening)] ??= self::unit(Symbols::solved($design, $opening), $design);

@@ -4,9 +4,8 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Sheet;
 
-use Isleward\Core\Design\SheetPlan;
+use Isleward\Core\Measure\Refusal;
 use Isleward\Core\Measure\Units;
-use Isleward\Core\Refusal;
 
 /**
  * A sheet with its drawings and schedules where they were put, a caption with its scale under each, a north point beside each plan. A

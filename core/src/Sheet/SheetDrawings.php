@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Sheet;
 
+use Isleward\Core\Building\Body;
+use Isleward\Core\Building\Frontage;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Design\SectionLine;
 use Isleward\Core\Drawing\Bounds;
@@ -13,10 +15,8 @@ use Isleward\Core\Drawing\Layer;
 use Isleward\Core\Drawing\Plan;
 use Isleward\Core\Drawing\Section;
 use Isleward\Core\Drawing\Shape;
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Refusal;
 use Isleward\Core\Schedule\Report;
-use Isleward\Core\Wall\Body;
-use Isleward\Core\Wall\Frontage;
 
 /** The drawings and schedules that a sheet's items stand for, with texts of 2.5 mm on paper (ISO 3098; from memory). */
 final class SheetDrawings

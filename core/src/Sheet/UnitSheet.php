@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Isleward\Core\Sheet;
 
 use Isleward\Core\Bench\View;
+use Isleward\Core\Building\Solved;
 use Isleward\Core\Design\Settings;
 use Isleward\Core\Design\UnitType;
 use Isleward\Core\Drawing\Bounds;
@@ -15,7 +16,6 @@ use Isleward\Core\Drawing\UnitPlan;
 use Isleward\Core\Drawing\UnitSection;
 use Isleward\Core\Measure\Units;
 use Isleward\Core\Unit\Opens;
-use Isleward\Core\Unit\Solved;
 use Isleward\Core\Unit\SolvedUnit;
 
 /**

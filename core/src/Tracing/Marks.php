@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Tracing;
 
-use Isleward\Core\Wall\Body;
+use Isleward\Core\Building\Body;
 
 /**
  * What a tracing marks along a wall: lines across it, where jambs are, and the lines that run along its faces and within it. u on the

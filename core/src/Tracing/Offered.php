@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Tracing;
 
+use Isleward\Core\Building\Body;
+use Isleward\Core\Building\Places;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Measure\Length;
-use Isleward\Core\Wall\Body;
 
 /** What a vector tracing offers for a storey: openings along its walls that are not there yet, and jambs that lie off their marks. */
 final class Offered
@@ -33,7 +34,7 @@ final class Offered
             $there = [];
             foreach ($design->openingsOf($body->wall->id) as $opening) {
                 if ($opening->storey === $storey) {
-                    $placed = $design->places->of($opening);
+                    $placed = Places::in($design)->of($opening);
                     $there[] = [$placed->left, $placed->right];
                     if (! $marks->isDrawn()) {
                         $undrawn++;

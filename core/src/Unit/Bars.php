@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Unit;
 
-use Isleward\Core\Fields;
+use Isleward\Core\Measure\Fields;
 
 /** Glazing bars, evenly over the pane: they divide the glass, or lie on it on both faces. */
 final readonly class Bars

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Isleward\Core\Unit;
 
 use Isleward\Core\Geometry\Contour;
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Refusal;
 
 /** Fills a region with a louvre: its frame, and as many blades as fit, the remainder shared between top and bottom. */
 final class Blades

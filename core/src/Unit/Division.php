@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Unit;
 
-use Isleward\Core\Fields;
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Fields;
+use Isleward\Core\Measure\Refusal;
 
 /** A region divided into parts by mullions or transoms of one section. */
 final readonly class Division implements Node

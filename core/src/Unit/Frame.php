@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Unit;
 
-use Isleward\Core\Fields;
 use Isleward\Core\Geometry\Side;
+use Isleward\Core\Measure\Fields;
 
 /** The frame round a unit, its cill, and the trim that stands proud of the wall round it. */
 final readonly class Frame

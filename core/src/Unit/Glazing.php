@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Unit;
 
-use Isleward\Core\Fields;
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Fields;
+use Isleward\Core\Measure\Refusal;
 
 /** A glazing unit, panes and gaps by turns from outside in, and its place in the depth; or a solid infill in its place. */
 final readonly class Glazing

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Unit;
 
-use Isleward\Core\Fields;
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Fields;
+use Isleward\Core\Measure\Refusal;
 
 /** One compartment of a unit: glass or a solid infill, straight in the frame or in sashes or leaves that move; or a louvre; or nothing. */
 final readonly class Light implements Node

@@ -6,7 +6,7 @@ namespace Isleward\Core\Unit;
 
 use Isleward\Core\Geometry\Contour;
 use Isleward\Core\Geometry\Side;
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Refusal;
 
 /** Fills a region with its light: the leaves, what is in them, and how they move. */
 final class LightSolver

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Unit;
 
-use Isleward\Core\Fields;
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Fields;
+use Isleward\Core\Measure\Refusal;
 
 /**
  * Blades that fill a light: as many as fit at the pitch with what remains shared between top and bottom, or a typed number.

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Unit;
 
-use Isleward\Core\Fields;
 use Isleward\Core\Geometry\Contour;
 use Isleward\Core\Geometry\Region;
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Fields;
+use Isleward\Core\Measure\Refusal;
 
 /** A corner of a free polygon: across, a distance from the left or right side or a share of the width; up, likewise from sill or head. */
 final readonly class OutlineCorner

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Unit;
 
-use Isleward\Core\Fields;
+use Isleward\Core\Measure\Fields;
 
 /** The frame of a sash or leaf and what it holds. */
 final readonly class Sash

@@ -7,7 +7,7 @@ namespace Isleward\Core\Unit;
 use Isleward\Core\Geometry\Contour;
 use Isleward\Core\Geometry\Margin;
 use Isleward\Core\Geometry\Side;
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Refusal;
 
 /**
  * Works a unit out for a size: outline → frame → divisions → lights → members and panes.

@@ -7,7 +7,7 @@ namespace Isleward\Core\Unit;
 /** The unit types a new project's rack starts with. Sizes in mm; sills over the storey's floor (common practice). */
 final class Stock
 {
-    /** @return list<array<string, mixed>> values of {@see \Isleward\Core\Design\UnitType} less id and position */
+    /** @return list<array<string, mixed>> values of unit types less id and position */
     public static function types(): array
     {
         $fixed = ['operation' => 'fixed', 'glass' => 28];

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Unit;
 
-use Isleward\Core\Design\UnitRules;
-
 /** What is doubtful about a unit of a size, wherever it stands. */
 final class UnitChecks
 {

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Unit;
 
-use Isleward\Core\Fields;
 use Isleward\Core\Geometry\Contour;
 use Isleward\Core\Geometry\Edge;
+use Isleward\Core\Measure\Fields;
 use Isleward\Core\Measure\Length;
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Refusal;
 
 /**
  * The outline of a unit, and how it follows the size of its opening. Width and height are those of the opening, the

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Unit;
 
-use Isleward\Core\Fields;
+use Isleward\Core\Measure\Fields;
 use Isleward\Core\Measure\Length;
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Refusal;
 
 /** How a unit is made up: an outline, a frame, and a tree of divisions and lights. Sizes come from the opening it fills. */
 final readonly class UnitTree

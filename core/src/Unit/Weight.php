@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Unit;
 
-use Isleward\Core\Design\UnitRules;
 use Isleward\Core\Geometry\Region;
 
 /** Weights of a unit and its leaves, kg: glass by its panes with their edge cover, members and infills by volume and the project's densities. */

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Isleward\Core\Tests\Arrange;
 
 use Isleward\Core\Arrange\Spacing;
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Refusal;
 use PHPUnit\Framework\TestCase;
 
 /** Worked by hand for five openings 900 + 1200 + 1800 + 2400 + 600 = 6900 wide along 12 345. */

@@ -22,7 +22,7 @@ final class ChainsTest extends TestCase
         foreach (Stock::types() as $type) {
             $units[] = [
                 \Isleward\Core\Unit\Solver::solve(
-                    UnitTree::from(new \Isleward\Core\Fields($type['tree'])),
+                    UnitTree::from(new \Isleward\Core\Measure\Fields($type['tree'])),
                     (float) $type['width'],
                     (float) $type['height'],
                 ),
@@ -99,7 +99,7 @@ final class ChainsTest extends TestCase
         ];
 
         return \Isleward\Core\Unit\Solver::solve(
-            UnitTree::from(new \Isleward\Core\Fields($tree)),
+            UnitTree::from(new \Isleward\Core\Measure\Fields($tree)),
             (float) mt_rand(9000, 12000),
             (float) mt_rand(9000, 12000),
         );

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Tests\Check;
 
+use Isleward\Core\Building\Bodies;
+use Isleward\Core\Building\Meeting;
+use Isleward\Core\Building\Solved;
 use Isleward\Core\Check\Finding;
 use Isleward\Core\Check\Findings;
 use Isleward\Core\Drawing\Catches;
 use Isleward\Core\Tests\Support\House;
-use Isleward\Core\Unit\Solved;
-use Isleward\Core\Wall\Bodies;
-use Isleward\Core\Wall\Meeting;
 use PHPUnit\Framework\TestCase;
 
 /** Walls that meet a wall, floors that cross it, returns at its corners: figures worked by hand. */

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Tests\Drawing;
 
+use Isleward\Core\Building\Bodies;
 use Isleward\Core\Drawing\Layer;
 use Isleward\Core\Drawing\Plan;
 use Isleward\Core\Drawing\Shape;
 use Isleward\Core\Tests\Support\House;
-use Isleward\Core\Wall\Bodies;
 use PHPUnit\Framework\TestCase;
 
 final class PlanTest extends TestCase

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Tests\Drawing;
 
+use Isleward\Core\Building\Bodies;
 use Isleward\Core\Design\SectionLine;
 use Isleward\Core\Drawing\Layer;
 use Isleward\Core\Drawing\Section;
 use Isleward\Core\Drawing\Shape;
-use Isleward\Core\Fields;
 use Isleward\Core\Geometry\Region;
+use Isleward\Core\Measure\Fields;
 use Isleward\Core\Tests\Support\House;
-use Isleward\Core\Wall\Bodies;
 use PHPUnit\Framework\TestCase;
 
 final class SectionTest extends TestCase

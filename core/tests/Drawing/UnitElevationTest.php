@@ -7,7 +7,7 @@ namespace Isleward\Core\Tests\Drawing;
 use Isleward\Core\Drawing\Layer;
 use Isleward\Core\Drawing\Shape;
 use Isleward\Core\Drawing\UnitElevation;
-use Isleward\Core\Fields;
+use Isleward\Core\Measure\Fields;
 use Isleward\Core\Unit\Solver;
 use Isleward\Core\Unit\UnitTree;
 use PHPUnit\Framework\TestCase;

@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Tests\Edit;
 
+use Isleward\Core\Building\Bodies;
+use Isleward\Core\Building\Places;
 use Isleward\Core\Design\Opening;
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Refusal;
 use Isleward\Core\Tests\Support\House;
-use Isleward\Core\Wall\Bodies;
 use PHPUnit\Framework\TestCase;
 
 /** The same again, and many at once, on a wall of 12 345. */
@@ -104,27 +105,27 @@ final class ArrangingTest extends TestCase
     public function test_a_line_over_every_floor_and_one_across_the_corner(): void
     {
         $sills = $this->house->do('line.add', ['wall' => $this->house->wall()->id, 'axis' => 'level', 'rule' => ['from' => 'floor', 'height' => 900]])->chosen[0];
-        self::assertSame([900.0, 4500.0, 8100.0], array_column($this->house->design->places->lineLevels($this->house->design->line($sills)), 1));
+        self::assertSame([900.0, 4500.0, 8100.0], array_column(Places::in($this->house->design)->lineLevels($this->house->design->line($sills)), 1));
         [$line] = $this->lines(11000, 2000);
         $across = $this->house->do('line.across', ['id' => $line, 'side' => 'right'])->chosen[0];
         $next = $this->house->design->line($across);
         self::assertSame($this->house->wall(1)->id, $next->wall);
-        self::assertEqualsWithDelta(12345 - 11000, $this->house->design->places->line($next), 1e-9, 'as far from the corner');
+        self::assertEqualsWithDelta(12345 - 11000, Places::in($this->house->design)->line($next), 1e-9, 'as far from the corner');
         $this->house->do('line.change', ['id' => $line, 'by' => -155]);
-        self::assertEqualsWithDelta(1500, $this->house->design->places->line($this->house->design->line($next->id)), 1e-9);
+        self::assertEqualsWithDelta(1500, Places::in($this->house->design)->line($this->house->design->line($next->id)), 1e-9);
         // the corner goes back by 1000 and is still shared
         $this->house->do('outline.recess', ['wall' => $this->house->wall()->id, 'from' => 9000, 'to' => 12345, 'depth' => 1000]);
-        self::assertEqualsWithDelta(1500, $this->house->design->places->line($this->house->design->line($next->id)), 1e-9);
+        self::assertEqualsWithDelta(1500, Places::in($this->house->design)->line($this->house->design->line($next->id)), 1e-9);
         // set back short of the corner it is shared no more with the part the line lies on: the other stays on its spot, on its own
         $change = $this->house->do('outline.recess', ['wall' => $this->house->design->line($line)->wall, 'from' => 1500, 'to' => 2500, 'depth' => 500]);
         self::assertStringContainsString('a figure of its own', implode(' ', $change->notes));
-        self::assertEqualsWithDelta(1500, $this->house->design->places->line($this->house->design->line($next->id)), 1e-9);
+        self::assertEqualsWithDelta(1500, Places::in($this->house->design)->line($this->house->design->line($next->id)), 1e-9);
     }
 
     public function test_a_length_is_divided_by_parts_and_by_percentages(): void
     {
         $wall = ['wall' => $this->house->wall()->id, 'axis' => 'upright'];
-        $at = fn (array $ids): array => array_map(fn (string $id): float => round($this->house->design->places->line($this->house->design->line($id)), 9), $ids);
+        $at = fn (array $ids): array => array_map(fn (string $id): float => round(Places::in($this->house->design)->line($this->house->design->line($id)), 9), $ids);
         self::assertSame([2469.0, 4938.0, 7407.0, 9876.0], $at($this->house->do('line.add', $wall + ['parts' => 5])->chosen));
         self::assertSame([1543.125, 12345.0], $at($this->house->do('line.add', $wall + ['percentages' => ['12,5 %', 100]])->chosen));
         // 9876 − 2469 = 7407 in thirds

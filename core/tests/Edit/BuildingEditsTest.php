@@ -4,18 +4,19 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Tests\Edit;
 
+use Isleward\Core\Building\Frontages;
+use Isleward\Core\Building\Places;
+use Isleward\Core\Design\Change;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Design\LineAxis;
-use Isleward\Core\Edit\Change;
+use Isleward\Core\Design\Operation;
 use Isleward\Core\Edit\Edits;
-use Isleward\Core\Edit\Operation;
-use Isleward\Core\Fields;
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Fields;
+use Isleward\Core\Measure\Refusal;
 use Isleward\Core\Revision\Difference;
 use Isleward\Core\Revision\Folded;
 use Isleward\Core\Tests\Support\AnyEdit;
 use Isleward\Core\Tests\Support\House;
-use Isleward\Core\Wall\Frontages;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -55,7 +56,7 @@ final class BuildingEditsTest extends TestCase
             $house = House::box(heights: [3000]);
             $house->do('outline.remove', ['id' => $house->wall()->outline]);
             $house->do('outline.draw', ['points' => $points, 'thickness' => '300', 'base' => $house->storey(0), 'top' => $house->storey(0)]);
-            $bearings = array_map(static fn ($f): int => (int) round($f->bearing), Frontages::of($house->design, \Isleward\Core\Wall\Bodies::of($house->design)));
+            $bearings = array_map(static fn ($f): int => (int) round($f->bearing), Frontages::of($house->design, \Isleward\Core\Building\Bodies::of($house->design)));
             sort($bearings);
             self::assertSame([0, 90, 180, 270], $bearings);
             self::assertEqualsWithDelta(0.0, $house->body()->footprint()->bounds()[1] ?? -1, 1e-9, 'thickness grows inward');
@@ -70,11 +71,11 @@ final class BuildingEditsTest extends TestCase
             $opening = $house->place(['type' => $house->type('W-02')->id, 'position' => ['from' => $from, 'value' => $value, 'to' => $to]]);
             $places[$opening->id] = $house->body()->surface->inPlan($house->placed($opening->id)->left);
         }
-        $bearing = static fn (): float => Frontages::of($house->design, \Isleward\Core\Wall\Bodies::of($house->design))[0]->bearing;
+        $bearing = static fn (): float => Frontages::of($house->design, \Isleward\Core\Building\Bodies::of($house->design))[0]->bearing;
         $house->do('outline.turn', ['id' => $house->wall()->outline]);
         foreach ($places as $id => $place) {
             $wall = $house->design->opening($id)->wall;
-            $now = \Isleward\Core\Wall\Bodies::of($house->design)[$wall]->surface->inPlan($house->placed($id)->right);
+            $now = \Isleward\Core\Building\Bodies::of($house->design)[$wall]->surface->inPlan($house->placed($id)->right);
             self::assertTrue($now->isAt($place), 'its left jamb of before is its right jamb now, at the same place');
         }
         self::assertNotEqualsWithDelta(180.0, $bearing(), 1.0);
@@ -198,10 +199,10 @@ final class BuildingEditsTest extends TestCase
     {
         try {
             foreach ($design->openings as $opening) {
-                $design->places->of($opening);
+                Places::in($design)->of($opening);
             }
             foreach ($design->lines as $line) {
-                $line->axis === LineAxis::Upright ? $design->places->line($line) : $design->places->lineLevels($line);
+                $line->axis === LineAxis::Upright ? Places::in($design)->line($line) : Places::in($design)->lineLevels($line);
             }
         } catch (Refusal $refusal) {
             self::fail("$when: {$refusal->getMessage()}");

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Tests\Edit;
 
+use Isleward\Core\Building\Bodies;
+use Isleward\Core\Building\Joint;
 use Isleward\Core\Design\Opening;
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Refusal;
 use Isleward\Core\Tests\Support\House;
-use Isleward\Core\Wall\Bodies;
-use Isleward\Core\Wall\Joint;
 use PHPUnit\Framework\TestCase;
 
 /** Openings on other walls, walls that move, and walls between rooms; a house 12 000 by 8000, walls 300 thick. */

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Tests\Edit;
 
+use Isleward\Core\Design\Change;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Element;
-use Isleward\Core\Edit\Change;
 use Isleward\Core\Edit\Edits;
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Refusal;
 use Isleward\Core\Tests\Support\AnyEdit;
 use Isleward\Core\Tests\Support\House;
 use PHPUnit\Framework\TestCase;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Tests\Edit;
 
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Refusal;
 use Isleward\Core\Tests\Support\House;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -45,8 +45,8 @@ final class OpeningEditsTest extends TestCase
         $left = $house->place($type + ['left' => 1450], storey: 1);
         $right = $house->place($type + ['position' => ['from' => 'right', 'value' => 500, 'to' => 'near']], storey: 1);
         $wall = $house->wall();
-        $longer = \Isleward\Core\Design\Wall::from(new \Isleward\Core\Fields(['toX' => 15000.0] + $wall->toArray()));
-        $house->design = $house->design->after(new \Isleward\Core\Edit\Change('', [\Isleward\Core\Edit\Operation::alter($wall, $longer)]));
+        $longer = \Isleward\Core\Design\Wall::from(new \Isleward\Core\Measure\Fields(['toX' => 15000.0] + $wall->toArray()));
+        $house->design = $house->design->after(new \Isleward\Core\Design\Change('', [\Isleward\Core\Design\Operation::alter($wall, $longer)]));
         self::assertEqualsWithDelta(6900.0, $house->placed($centred->id)->left, 1e-9);
         self::assertEqualsWithDelta(1450.0, $house->placed($left->id)->left, 1e-9);
         self::assertEqualsWithDelta(14500.0, $house->placed($right->id)->right, 1e-9);

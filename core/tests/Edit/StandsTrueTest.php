@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Tests\Edit;
 
+use Isleward\Core\Building\Bodies;
+use Isleward\Core\Building\FaceArea;
+use Isleward\Core\Building\Frontages;
+use Isleward\Core\Building\Places;
 use Isleward\Core\Edit\Edits;
-use Isleward\Core\Fields;
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Fields;
+use Isleward\Core\Measure\Refusal;
 use Isleward\Core\Tests\Support\House;
-use Isleward\Core\Wall\Bodies;
-use Isleward\Core\Wall\FaceArea;
-use Isleward\Core\Wall\Frontages;
 use PHPUnit\Framework\TestCase;
 
 /** What was found false by use: where things lie after an edit, in figures worked by hand. */
@@ -156,7 +157,7 @@ final class StandsTrueTest extends TestCase
         self::assertSame(2, $area->openings);
         self::assertEqualsWithDelta(2.3 / 86.4, $area->share(), 1e-9);
         $sum = array_sum(array_map(
-            static fn ($o): float => $house->design->places->of($o)->area(),
+            static fn ($o): float => Places::in($house->design)->of($o)->area(),
             $house->design->openingsOf($house->wall()->id),
         ));
         self::assertEqualsWithDelta($sum, $area->cutOut(), 1e-3, 'what the openings’ schedule adds up');

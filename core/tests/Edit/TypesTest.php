@@ -6,8 +6,8 @@ namespace Isleward\Core\Tests\Edit;
 
 use Isleward\Core\Design\UnitType;
 use Isleward\Core\Exchange\TypesJson;
-use Isleward\Core\Fields;
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Fields;
+use Isleward\Core\Measure\Refusal;
 use Isleward\Core\Tests\Support\House;
 use Isleward\Core\Tests\Support\Units;
 use Isleward\Core\Unit\UnitTree;

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Tests\Exchange;
 
+use Isleward\Core\Building\Bodies;
+use Isleward\Core\Building\Frontages;
 use Isleward\Core\Drawing\Elevation;
 use Isleward\Core\Exchange\Svg;
 use Isleward\Core\Tests\Support\House;
-use Isleward\Core\Wall\Bodies;
-use Isleward\Core\Wall\Frontages;
 use PHPUnit\Framework\TestCase;
 
 final class SvgTest extends TestCase

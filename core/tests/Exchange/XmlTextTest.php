@@ -6,7 +6,7 @@ namespace Isleward\Core\Tests\Exchange;
 
 use Isleward\Core\Exchange\SvgPathReader;
 use Isleward\Core\Exchange\XmlText;
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Refusal;
 use PHPUnit\Framework\TestCase;
 
 final class XmlTextTest extends TestCase

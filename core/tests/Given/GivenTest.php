@@ -15,7 +15,7 @@ use Isleward\Core\Given\Kinds;
 use Isleward\Core\Given\Line;
 use Isleward\Core\Given\Marks;
 use Isleward\Core\Given\Reading;
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Refusal;
 use Isleward\Core\Schedule\Table;
 use Isleward\Core\Tests\Support\House;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -107,7 +107,7 @@ final class GivenTest extends TestCase
             'tilt and turn' => 'tilt-and-turn', 'flush door' => 'hinged-door', 'vertical pivot' => 'vertical-pivot', 'pivot' => 'horizontal-pivot', 'fixed' => 'fixed'] as $words => $operation) {
             $ready = Kinds::ready((string) Kinds::like($words));
             self::assertNotNull($ready, $words);
-            $type = \Isleward\Core\Design\UnitType::from(new \Isleward\Core\Fields(['id' => 'ty', 'position' => 0] + $ready));
+            $type = \Isleward\Core\Design\UnitType::from(new \Isleward\Core\Measure\Fields(['id' => 'ty', 'position' => 0] + $ready));
             self::assertSame([$operation], array_values(array_unique(array_map(static fn ($l): string => $l->operation->value, $type->tree()->lights()))), $words);
         }
     }

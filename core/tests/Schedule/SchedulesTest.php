@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Tests\Schedule;
 
-use Isleward\Core\Design\Layout;
+use Isleward\Core\Building\Bodies;
+use Isleward\Core\Building\Frontages;
 use Isleward\Core\Exchange\Csv;
-use Isleward\Core\Fields;
+use Isleward\Core\Measure\Fields;
+use Isleward\Core\Schedule\Layout;
 use Isleward\Core\Schedule\Report;
 use Isleward\Core\Schedule\Source;
 use Isleward\Core\Schedule\Table;
 use Isleward\Core\Tests\Support\House;
-use Isleward\Core\Wall\Bodies;
-use Isleward\Core\Wall\Frontages;
 use PHPUnit\Framework\TestCase;
 
 final class SchedulesTest extends TestCase

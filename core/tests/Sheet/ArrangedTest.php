@@ -4,19 +4,19 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Tests\Sheet;
 
-use Isleward\Core\Design\Layout;
-use Isleward\Core\Design\SheetPlan;
-use Isleward\Core\Fields;
+use Isleward\Core\Building\Bodies;
+use Isleward\Core\Building\Frontages;
+use Isleward\Core\Measure\Fields;
 use Isleward\Core\Measure\Units;
+use Isleward\Core\Schedule\Layout;
 use Isleward\Core\Schedule\Report;
 use Isleward\Core\Schedule\Source;
 use Isleward\Core\Sheet\Arranged;
 use Isleward\Core\Sheet\Paper;
 use Isleward\Core\Sheet\Scale;
 use Isleward\Core\Sheet\SheetDrawings;
+use Isleward\Core\Sheet\SheetPlan;
 use Isleward\Core\Tests\Support\House;
-use Isleward\Core\Wall\Bodies;
-use Isleward\Core\Wall\Frontages;
 use PHPUnit\Framework\TestCase;
 
 final class ArrangedTest extends TestCase

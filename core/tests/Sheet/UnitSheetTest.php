@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Isleward\Core\Tests\Sheet;
 
 use Isleward\Core\Bench\Dimensions;
+use Isleward\Core\Building\Solved;
 use Isleward\Core\Measure\Length;
 use Isleward\Core\Measure\Units as Measure;
 use Isleward\Core\Sheet\Paper;
 use Isleward\Core\Sheet\UnitSheet;
 use Isleward\Core\Tests\Support\House;
-use Isleward\Core\Unit\Solved;
 use PHPUnit\Framework\TestCase;
 
 /** Sheets of unit types. */

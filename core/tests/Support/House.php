@@ -4,21 +4,22 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Tests\Support;
 
+use Isleward\Core\Building\Bodies;
+use Isleward\Core\Building\Body;
+use Isleward\Core\Building\PlacedOpening;
+use Isleward\Core\Building\Places;
+use Isleward\Core\Design\Change;
 use Isleward\Core\Design\Design;
+use Isleward\Core\Design\Ids;
 use Isleward\Core\Design\Kind;
 use Isleward\Core\Design\Opening;
 use Isleward\Core\Design\Settings;
 use Isleward\Core\Design\UnitType;
 use Isleward\Core\Design\Wall;
-use Isleward\Core\Edit\Change;
 use Isleward\Core\Edit\Edits;
-use Isleward\Core\Edit\Ids;
-use Isleward\Core\Fields;
+use Isleward\Core\Measure\Fields;
 use Isleward\Core\Measure\Units;
 use Isleward\Core\Unit\Stock;
-use Isleward\Core\Wall\Bodies;
-use Isleward\Core\Wall\Body;
-use Isleward\Core\Wall\PlacedOpening;
 
 /** A design that tests build up by edits, with ids that count up. */
 final class House implements Ids
@@ -49,7 +50,7 @@ final class House implements Ids
 
     public function next(Kind $kind): string
     {
-        return $kind->prefix().'-'.(++$this->count);
+        return $kind->id((string) ++$this->count);
     }
 
     /** @param  array<string, mixed>  $args */
@@ -73,7 +74,7 @@ final class House implements Ids
     {
         try {
             $this->try($edit, $args)->requireDoable();
-        } catch (\Isleward\Core\Refusal) {
+        } catch (\Isleward\Core\Measure\Refusal) {
             return true;
         }
 
@@ -139,6 +140,6 @@ final class House implements Ids
     {
         $opening = $this->design->opening($id);
 
-        return $this->design->places->of($opening);
+        return Places::in($this->design)->of($opening);
     }
 }

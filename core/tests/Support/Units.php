@@ -6,9 +6,9 @@ namespace Isleward\Core\Tests\Support;
 
 use Isleward\Core\Bench\Draft;
 use Isleward\Core\Bench\Steps;
-use Isleward\Core\Fields;
+use Isleward\Core\Measure\Fields;
+use Isleward\Core\Measure\Refusal;
 use Isleward\Core\Measure\Units as Measure;
-use Isleward\Core\Refusal;
 use Isleward\Core\Unit\SolvedUnit;
 use Isleward\Core\Unit\Solver;
 use Isleward\Core\Unit\Stock;

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Tests\Tracing;
 
+use Isleward\Core\Building\Bodies;
 use Isleward\Core\Design\Kind;
 use Isleward\Core\Design\Tracing;
 use Isleward\Core\Exchange\SvgReader;
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Refusal;
 use Isleward\Core\Tests\Support\House;
 use Isleward\Core\Tracing\Offered;
-use Isleward\Core\Wall\Bodies;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

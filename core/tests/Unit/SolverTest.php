@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Tests\Unit;
 
-use Isleward\Core\Fields;
-use Isleward\Core\Refusal;
+use Isleward\Core\Measure\Fields;
+use Isleward\Core\Measure\Refusal;
 use Isleward\Core\Tests\Support\Units;
 use Isleward\Core\Unit\HingeSide;
 use Isleward\Core\Unit\Solver;

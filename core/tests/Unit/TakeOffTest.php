@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Tests\Unit;
 
-use Isleward\Core\Design\UnitRules;
-use Isleward\Core\Fields;
+use Isleward\Core\Measure\Fields;
 use Isleward\Core\Tests\Support\Units;
 use Isleward\Core\Unit\Solver;
 use Isleward\Core\Unit\TakeOff;
+use Isleward\Core\Unit\UnitRules;
 use Isleward\Core\Unit\UnitTree;
 use Isleward\Core\Unit\Weight;
 use PHPUnit\Framework\TestCase;

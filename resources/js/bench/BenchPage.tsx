@@ -11,10 +11,12 @@ import { forget, isUnsaved, keepUnsaved, open, settled, useBench, type Draft } f
 import { FiguresStrip } from './FiguresStrip';
 import { LightCard } from './LightCard';
 import { SaveDialog } from './SaveDialog';
-import { SolidView } from './SolidView';
 import { TakeOffCard } from './TakeOffCard';
 import { UnitCard } from './UnitCard';
 import { useBenchKeys } from './keys';
+import { later } from '../ui/later';
+
+const SolidView = later('The solid view', () => import('./SolidView').then((m) => m.SolidView));
 
 /** What a new unit begins as, in round figures of the project's units: glass of ¼ inch and frames of 2 inches where those are feet. */
 const inch = 25.4;

@@ -15,14 +15,16 @@ import { startOutline } from './plan/outlining';
 import { Going } from './Going';
 import { Rack } from './Rack';
 import { RemoveHanging } from './RemoveHanging';
-import { Schedules } from './schedules/Schedules';
 import { SettingsDialog } from './SettingsDialog';
 import { OutOfIt } from '../people/Others';
 import { PeopleDialog } from '../people/PeopleDialog';
-import { PicturePane } from './picture/PicturePane';
 import { SectionPane } from './section/SectionPane';
-import { SolidPane } from './solid/SolidPane';
+import { later } from '../ui/later';
 import { resetDesk, useDesk, type Pane } from './store';
+
+const Schedules = later('The schedules', () => import('./schedules/Schedules').then((m) => m.Schedules));
+const PicturePane = later('The picture', () => import('./picture/PicturePane').then((m) => m.PicturePane));
+const SolidPane = later('The solid view', () => import('./solid/SolidPane').then((m) => m.SolidPane));
 
 const names: Record<Pane, string> = { elevation: 'Elevation', plan: 'Plan', section: 'Section', solid: 'Solid', picture: 'Picture' };
 const panes: Record<Pane, ReactNode> = {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Geometry\Internal;
 
-use Isleward\Core\Tolerance;
+use Isleward\Core\Geometry\Tolerance;
 
 /**
  * Union, intersection and difference of two sets of rings.

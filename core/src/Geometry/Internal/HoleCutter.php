@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Isleward\Core\Geometry\Internal;
 
 use Isleward\Core\Geometry\Region;
-use Isleward\Core\Tolerance;
+use Isleward\Core\Geometry\Tolerance;
 
 /**
  * Takes many holes out of a few rings.

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Geometry\Internal;
 
-use Isleward\Core\Tolerance;
+use Isleward\Core\Geometry\Tolerance;
 
 /**
  * Triangulates rings with the inside on their left in one sweep from left to right.

@@ -1,0 +1,158 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Building;
+
+use Isleward\Core\Design\Design;
+use Isleward\Core\Geometry\Tolerance;
+
+/** Gathers walls whose outer faces lie in one plane and touch or stand over each other, in the order of the outlines; inner walls come last. */
+final class Frontages
+{
+    /**
+     * @param  array<string, Body>  $bodies
+     * @return list<Frontage>
+     */
+    public static function of(Design $design, array $bodies): array
+    {
+        $ordered = [];
+        foreach (self::outlinesInOrder($design) as $outline) {
+            foreach ($design->wallsOf($outline) as $wall) {
+                $ordered[] = $bodies[$wall->id];
+            }
+        }
+        $groups = [];
+        foreach ($ordered as $body) {
+            $groups = self::join($design, $groups, $body);
+        }
+        $frontages = [];
+        $names = [];
+        $before = null;
+        foreach ($groups as $group) {
+            $frontages[] = $frontage = self::frontage($design, $group, $names, $before);
+            $names[$frontage->name] = true;
+            $before = $group;
+        }
+
+        return $frontages;
+    }
+
+    /** @return list<string> */
+    private static function outlinesInOrder(Design $design): array
+    {
+        $outlines = array_values($design->outlines);
+        usort($outlines, static fn ($a, $b): int => [$a->inner, $a->position] <=> [$b->inner, $b->position]);
+
+        return array_map(static fn ($o): string => $o->id, $outlines);
+    }
+
+    /**
+     * @param  list<non-empty-list<Body>>  $groups
+     * @return list<non-empty-list<Body>>
+     */
+    private static function join(Design $design, array $groups, Body $body): array
+    {
+        $joined = [];
+        foreach ($groups as $i => $group) {
+            foreach ($group as $other) {
+                if ($design->isInner($other->wall) === $design->isInner($body->wall) && self::continues($other, $body)) {
+                    $joined[] = $i;
+                    break;
+                }
+            }
+        }
+        if ($joined !== []) {
+            // it may be the one that bridges several
+            $first = array_shift($joined);
+            foreach ($joined as $i) {
+                array_push($groups[$first], ...$groups[$i]);
+                unset($groups[$i]);
+            }
+            $groups[$first][] = $body;
+
+            return array_values($groups);
+        }
+        $groups[] = [$body];
+
+        return $groups;
+    }
+
+    private static function continues(Body $a, Body $b): bool
+    {
+        if ($a->surface->along->dot($b->surface->along) < 0 || abs($a->surface->along->cross($b->surface->along)) > 1e-6) {
+            return false;
+        }
+        $from = $b->surface->origin->minus($a->surface->origin);
+        $start = $from->dot($a->surface->along);
+
+        return abs($from->dot($a->surface->outward())) <= 0.1
+            && $start <= $a->length + Tolerance::LENGTH && $start + $b->length >= -Tolerance::LENGTH;
+    }
+
+    /**
+     * @param  non-empty-list<Body>  $group
+     * @param  array<string, true>  $names
+     * @param  non-empty-list<Body>|null  $before
+     */
+    private static function frontage(Design $design, array $group, array $names, ?array $before): Frontage
+    {
+        $first = $group[0];
+        $starts = [];
+        foreach ($group as $body) {
+            $starts[$body->wall->id] = $first->surface->along($body->surface->origin);
+        }
+        $least = min($starts);
+        $width = 0.0;
+        $walls = [];
+        foreach ($group as $body) {
+            $walls[$body->wall->id] = $starts[$body->wall->id] - $least;
+            $width = max($width, $walls[$body->wall->id] + $body->length);
+        }
+        $inner = $design->isInner($first->wall);
+        $out = $first->surface->outward();
+        $bearing = fmod(rad2deg(atan2($out->x, $out->y)) + $design->settings->north + 720, 360);
+
+        return new Frontage(
+            'fr-'.substr($first->wall->id, 3),
+            $inner ? self::free('Inner wall', ' 1', $names) : self::free(Frontage::eighth($bearing), '', $names),
+            $first->wall->outline,
+            $bearing,
+            new Surface($first->surface->inPlan($least), $first->surface->along),
+            $width,
+            min(array_map(static fn (Body $b): float => $b->foot, $group)),
+            max(array_map(static fn (Body $b): float => $b->head, $group)),
+            $walls,
+            $before !== null && $inner === $design->isInner($before[0]->wall) && self::meetAtCorner($before, $group),
+            $inner,
+        );
+    }
+
+    /**
+     * @param  non-empty-list<Body>  $before
+     * @param  non-empty-list<Body>  $after
+     */
+    private static function meetAtCorner(array $before, array $after): bool
+    {
+        foreach ($before as $a) {
+            foreach ($after as $b) {
+                if ($a->wall->to->isAt($b->wall->from)) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
+    }
+
+    /** @param  array<string, true>  $taken */
+    private static function free(string $word, string $first, array $taken): string
+    {
+        $name = $word.$first;
+        for ($i = 2; isset($taken[$name]); $i++) {
+            $name = $word.' '.$i;
+        }
+
+        return $name;
+    }
+}

@@ -1,0 +1,186 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Building;
+
+use Isleward\Core\Geometry\Mesh;
+use Isleward\Core\Geometry\Region;
+
+/**
+ * The solid of a wall with its openings cut through its whole thickness, in (u, v, n).
+ *
+ * Where no opening reaches into the wedge that a slanted end takes off, the outer and inner faces have the same rings, and
+ * each ring edge carries one side quad: the mesh is closed by construction. Where one does, each plane of the solid is
+ * cut on its own in its own coordinates.
+ */
+final class Mesher
+{
+    /** @param  list<list<float>>  $holes rings in (u, v) */
+    public static function mesh(Body $body, array $holes): Mesh
+    {
+        $t = $body->wall->thickness;
+        $low = [min($body->left->atDepth(0), $body->left->atDepth($t)), max($body->left->atDepth(0), $body->left->atDepth($t))];
+        $high = [min($body->right->atDepth(0), $body->right->atDepth($t)), max($body->right->atDepth(0), $body->right->atDepth($t))];
+        $whole = Region::rectangle($low[0], $body->foot, $high[1], $body->head)->cut($holes);
+
+        foreach ($holes as $hole) {
+            for ($i = 0, $n = count($hole); $i < $n; $i += 2) {
+                if (($hole[$i] < $low[1] && $low[1] > $low[0]) || ($hole[$i] > $high[0] && $high[1] > $high[0])) {
+                    return self::planeByPlane($body, $whole, $holes, $low, $high);
+                }
+            }
+        }
+
+        return self::prism($body, $whole, $low[0], $high[1]);
+    }
+
+    private static function prism(Body $body, Region $whole, float $low, float $high): Mesh
+    {
+        $t = $body->wall->thickness;
+        $outer = $inner = [];
+        foreach ($whole->rings as $ring) {
+            $outer[] = self::withEndsAt($ring, $low, $body->left->atDepth(0), $high, $body->right->atDepth(0));
+            $inner[] = self::withEndsAt($ring, $low, $body->left->atDepth($t), $high, $body->right->atDepth($t));
+        }
+        [$front, $triangles] = Region::fromRings($outer)->triangles();
+        [$back, $backTriangles] = Region::fromRings($inner)->triangles();
+        $count = intdiv(count($front), 2);
+        $positions = [];
+        for ($i = 0, $n = count($front); $i < $n; $i += 2) {
+            $positions[] = $front[$i];
+            $positions[] = $front[$i + 1];
+            $positions[] = 0.0;
+        }
+        for ($i = 0, $n = count($back); $i < $n; $i += 2) {
+            $positions[] = $back[$i];
+            $positions[] = $back[$i + 1];
+            $positions[] = -$t;
+        }
+        for ($i = 0, $n = count($backTriangles); $i < $n; $i += 3) {
+            $triangles[] = $backTriangles[$i] + $count;
+            $triangles[] = $backTriangles[$i + 2] + $count;
+            $triangles[] = $backTriangles[$i + 1] + $count;
+        }
+        $first = 0;
+        foreach ($outer as $ring) {
+            $size = intdiv(count($ring), 2);
+            for ($i = 0; $i < $size; $i++) {
+                $a = $first + $i;
+                $b = $first + ($i + 1 === $size ? 0 : $i + 1);
+                $triangles[] = $a;
+                $triangles[] = $a + $count;
+                $triangles[] = $b + $count;
+                $triangles[] = $a;
+                $triangles[] = $b + $count;
+                $triangles[] = $b;
+            }
+            $first += $size;
+        }
+
+        return new Mesh($positions, $triangles);
+    }
+
+    /**
+     * @param  list<float>  $ring
+     * @return list<float>
+     */
+    private static function withEndsAt(array $ring, float $low, float $newLow, float $high, float $newHigh): array
+    {
+        for ($i = 0, $n = count($ring); $i < $n; $i += 2) {
+            if ($ring[$i] === $low) {
+                $ring[$i] = $newLow;
+            } elseif ($ring[$i] === $high) {
+                $ring[$i] = $newHigh;
+            }
+        }
+
+        return $ring;
+    }
+
+    /**
+     * @param  list<list<float>>  $holes
+     * @param  array{float, float}  $low
+     * @param  array{float, float}  $high
+     */
+    private static function planeByPlane(Body $body, Region $whole, array $holes, array $low, array $high): Mesh
+    {
+        $t = $body->wall->thickness;
+        $positions = $triangles = [];
+        // each plane: from u to u, depth = at + slope · u, seen from behind or not
+        $planes = [
+            [$body->left->atDepth(0), $body->right->atDepth(0), 0.0, 0.0, false],
+            [$body->left->atDepth($t), $body->right->atDepth($t), $t, 0.0, true],
+        ];
+        foreach ([[$body->left, $low, $body->left->slope > 0], [$body->right, $high, $body->right->slope < 0]] as [$end, $zone, $reversed]) {
+            if ($zone[1] > $zone[0]) {
+                $planes[] = [$zone[0], $zone[1], -$end->at / $end->slope, 1 / $end->slope, $reversed];
+            }
+        }
+        foreach ($planes as [$from, $to, $at, $slope, $reversed]) {
+            [$points, $corners] = Region::rectangle($from, $body->foot, $to, $body->head)->cut($holes)->triangles();
+            $first = intdiv(count($positions), 3);
+            for ($i = 0, $n = count($points); $i < $n; $i += 2) {
+                array_push($positions, $points[$i], $points[$i + 1], -($at + $slope * $points[$i]));
+            }
+            for ($i = 0, $n = count($corners); $i < $n; $i += 3) {
+                array_push($triangles, $first + $corners[$i], $first + $corners[$i + ($reversed ? 2 : 1)], $first + $corners[$i + ($reversed ? 1 : 2)]);
+            }
+        }
+        foreach ($whole->rings as $ring) {
+            $n = count($ring);
+            for ($i = 0; $i < $n; $i += 2) {
+                $j = ($i + 2) % $n;
+                $side = self::side($body, $ring[$i], $ring[$i + 1], $ring[$j], $ring[$j + 1]);
+                $first = intdiv(count($positions), 3);
+                foreach ($side as $k => [$u, $v, $depth]) {
+                    array_push($positions, $u, $v, -$depth);
+                    if ($k >= 2) {
+                        array_push($triangles, $first, $first + $k - 1, $first + $k);
+                    }
+                }
+            }
+        }
+
+        return new Mesh($positions, $triangles);
+    }
+
+    /**
+     * The side over one ring edge, between the outer and the inner face, clipped by both end planes (Sutherland and
+     * Hodgman 1974).
+     *
+     * @return list<array{float, float, float}> u, v, depth; empty when nothing of it is left
+     */
+    private static function side(Body $body, float $ua, float $va, float $ub, float $vb): array
+    {
+        $t = $body->wall->thickness;
+        $polygon = [[$ua, $va, 0.0], [$ua, $va, $t], [$ub, $vb, $t], [$ub, $vb, 0.0]];
+        foreach ([[$body->left, 1.0], [$body->right, -1.0]] as [$end, $sign]) {
+            $kept = [];
+            $n = count($polygon);
+            for ($i = 0; $i < $n; $i++) {
+                $p = $polygon[$i];
+                $q = $polygon[($i + 1) % $n];
+                $a = $sign * ($p[0] - $end->atDepth($p[2]));
+                $b = $sign * ($q[0] - $end->atDepth($q[2]));
+                if ($a >= -1e-9) {
+                    $kept[] = $p;
+                }
+                if (($a > 1e-9 && $b < -1e-9) || ($a < -1e-9 && $b > 1e-9)) {
+                    $s = $a / ($a - $b);
+                    $kept[] = [$p[0] + ($q[0] - $p[0]) * $s, $p[1] + ($q[1] - $p[1]) * $s, $p[2] + ($q[2] - $p[2]) * $s];
+                }
+            }
+            $polygon = $kept;
+        }
+        $area = 0.0;
+        for ($i = 2, $n = count($polygon); $i < $n; $i++) {
+            $area += hypot(
+                ($polygon[$i - 1][0] - $polygon[0][0]) * ($polygon[$i][2] - $polygon[0][2]) - ($polygon[$i - 1][2] - $polygon[0][2]) * ($polygon[$i][0] - $polygon[0][0]),
+                ($polygon[$i - 1][1] - $polygon[0][1]) * ($polygon[$i][2] - $polygon[0][2]) - ($polygon[$i - 1][2] - $polygon[0][2]) * ($polygon[$i][1] - $polygon[0][1]),
+            );
+        }
+
+        return $area > 1e-6 ? $polygon : [];
+    }
+}

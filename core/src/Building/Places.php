@@ -1,0 +1,240 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Building;
+
+use Isleward\Core\Design\Along;
+use Isleward\Core\Design\Design;
+use Isleward\Core\Design\Edge;
+use Isleward\Core\Design\Face;
+use Isleward\Core\Design\Opening;
+use Isleward\Core\Design\PositionRule;
+use Isleward\Core\Design\Reference;
+use Isleward\Core\Design\SettingOutLine;
+use Isleward\Core\Design\SillDatum;
+use Isleward\Core\Design\SillRule;
+use Isleward\Core\Design\Wall;
+use Isleward\Core\Measure\Refusal;
+
+/**
+ * Where the rules of a design put its openings and setting-out lines. u is measured from a wall's left end (the start of
+ * its drawn line) along its outer face, levels from the datum; mm. What a rule names is worked out first, once.
+ */
+final class Places
+{
+    /** @var array<string, PlacedOpening> */
+    private array $openings = [];
+
+    /** @var array<string, float> line → u on its own wall */
+    private array $lines = [];
+
+    /** @var array<string, Surface> */
+    private array $surfaces = [];
+
+    /** @var array<string, array{float, float}> */
+    private array $spans = [];
+
+    private function __construct(private readonly Design $design)
+    {
+    }
+
+    public static function in(Design $design): self
+    {
+        return $design->once(self::class, static fn (Design $d): self => new self($d));
+    }
+
+    /** An opening, whether or not the design holds it as it is given. */
+    public function of(Opening $opening): PlacedOpening
+    {
+        $wall = $this->design->wall($opening->wall);
+        $left = $this->along($opening->position->along, $wall) - $opening->position->pointInWidth($opening->width);
+        $level = $this->level($opening->sill, $wall, $opening->storey);
+
+        return new PlacedOpening($opening, $left, $opening->sill->edge === Edge::Head ? $level - $opening->height : $level, $this->design->outlineOf($opening));
+    }
+
+    /** The opening of this id as the design holds it. */
+    public function opening(string $id): PlacedOpening
+    {
+        return $this->openings[$id] ??= $this->of($this->design->opening($id));
+    }
+
+    /** u on a wall of a place along it. */
+    public function along(Along $along, Wall $wall): float
+    {
+        if ($along->from === Reference::Left && $along->face === Face::Outer && ! $this->design->isInner($wall)) {
+            return $along->value;
+        }
+        [$start, $end] = $this->span($wall, $along->face);
+
+        return match ($along->from) {
+            Reference::Left => $start + $along->value,
+            Reference::Right => $end - $along->value,
+            Reference::Middle => ($start + $end) / 2 + $along->value,
+            Reference::Fraction => $start + ($end - $start) * $along->value,
+            Reference::Point => $along->at + $along->value,
+            Reference::Line => $this->lineOn($this->design->line((string) $along->ref), $wall) + $along->value,
+            Reference::Opening => $this->pointOn($along, $wall) + $along->value,
+            Reference::Across => $this->across($this->design->line((string) $along->ref), $wall),
+        };
+    }
+
+    /** The same way of measuring, with the figure that puts the place at $u. */
+    public function alongAt(Along $along, Wall $wall, float $u): Along
+    {
+        if ($along->from === Reference::Across) {
+            return Along::of(Reference::Left, $u - $this->span($wall, $along->face)[0], face: $along->face);
+        }
+        [$start, $end] = $this->span($wall, $along->face);
+
+        return $along->withValue(match ($along->from) {
+            Reference::Right => $end - $u,
+            Reference::Fraction => ($u - $start) / ($end - $start),
+            default => $u - $this->along($along->withValue(0.0), $wall),
+        });
+    }
+
+    /** The same way of measuring, with the figure that puts an opening's left jamb at $left. */
+    public function positionAt(PositionRule $rule, Wall $wall, float $width, float $left): PositionRule
+    {
+        return PositionRule::of($this->alongAt($rule->along, $wall, $left + $rule->pointInWidth($width)), $rule->to);
+    }
+
+    /** The level a rule names, for an opening of this storey of the wall: of its sill, or of its head when the rule sets that. */
+    public function level(SillRule $rule, Wall $wall, string $storey): float
+    {
+        return $rule->height + $this->datum($rule, $wall, $storey);
+    }
+
+    /** The same way of measuring, with the figure that puts an opening's sill at a level. */
+    public function sillAt(SillRule $rule, Opening $opening, float $sill): SillRule
+    {
+        $level = $rule->edge === Edge::Head ? $sill + $opening->height : $sill;
+
+        return $rule->withHeight($level - $this->datum($rule, $this->design->wall($opening->wall), $opening->storey));
+    }
+
+    /** u of an upright line on its own wall. */
+    public function line(SettingOutLine $line): float
+    {
+        if (! $line->rule instanceof Along) {
+            throw Refusal::because('line.level', sprintf('%s is a level line: a place along the wall cannot be measured from it.', $line->name), [$line->id]);
+        }
+
+        return $this->lines[$line->id] ??= $this->along($line->rule, $this->design->wall($line->wall));
+    }
+
+    /** Level of a level line for a storey; one that is bound to no storey stands over every floor. */
+    public function lineLevel(SettingOutLine $line, string $storey): float
+    {
+        if (! $line->rule instanceof SillRule) {
+            throw Refusal::because('line.upright', sprintf('%s is an upright line: a level cannot be measured from it.', $line->name), [$line->id]);
+        }
+
+        return $this->level($line->rule, $this->design->wall($line->wall), $line->storey ?? $storey);
+    }
+
+    /**
+     * The levels a level line stands at on its frontage's wall.
+     *
+     * @return list<array{string|null, float}> storey, when there is one a storey, and level
+     */
+    public function lineLevels(SettingOutLine $line): array
+    {
+        $wall = $this->design->wall($line->wall);
+        $storeys = $this->design->storeys;
+        if (! $this->isByStorey($line)) {
+            return [[null, $this->lineLevel($line, $line->storey ?? $wall->base)]];
+        }
+        $levels = [];
+        for ($i = $storeys->indexOf($wall->base), $top = $storeys->indexOf($wall->top); $i <= $top; $i++) {
+            $levels[] = [$storeys->all[$i]->id, $this->lineLevel($line, $storeys->all[$i]->id)];
+        }
+
+        return $levels;
+    }
+
+    /**
+     * From where to where a wall's face runs, for what is measured from its ends: corner to corner; for an inner wall
+     * what stands clear between the walls it meets.
+     *
+     * @return array{float, float}
+     */
+    public function span(Wall $wall, Face $face = Face::Outer): array
+    {
+        $inner = $this->design->isInner($wall);
+        if (! $inner && $face === Face::Outer) {
+            return [0.0, $wall->face()->length()];
+        }
+
+        return $this->spans[$wall->id.$face->value] ??= $this->cutSpan($wall, $face === Face::Inner ? $wall->thickness : 0.0);
+    }
+
+    public function surface(Wall $wall): Surface
+    {
+        return $this->surfaces[$wall->id] ??= Surface::of($wall);
+    }
+
+    /** @return array{float, float} */
+    private function cutSpan(Wall $wall, float $depth): array
+    {
+        $body = Bodies::one($this->design, $wall);
+
+        return [$body->left->atDepth($depth), $body->right->atDepth($depth)];
+    }
+
+    private function isByStorey(SettingOutLine $line): bool
+    {
+        $source = $line->rule instanceof SillRule && $line->rule->from === SillDatum::Line && $line->storey === null
+            ? $this->design->line((string) $line->rule->ref) : null;
+
+        return $line->isByStorey() || ($source !== null && $this->isByStorey($source));
+    }
+
+    private function datum(SillRule $rule, Wall $wall, string $storey): float
+    {
+        return match ($rule->from) {
+            SillDatum::Floor => $this->design->storeys->floor($storey),
+            SillDatum::Foot => $this->design->storeys->floor($wall->base),
+            SillDatum::Datum => 0.0,
+            SillDatum::Line => $this->lineLevel($this->design->line((string) $rule->ref), $storey),
+            SillDatum::Opening => $rule->point === Edge::Sill ? $this->opening((string) $rule->ref)->sill : $this->opening((string) $rule->ref)->head,
+        };
+    }
+
+    private function lineOn(SettingOutLine $line, Wall $wall): float
+    {
+        $u = $this->line($line);
+        if ($line->wall === $wall->id) {
+            return $u;
+        }
+
+        return $this->surface($wall)->along($this->surface($this->design->wall($line->wall))->inPlan($u));
+    }
+
+    private function pointOn(Along $along, Wall $wall): float
+    {
+        $other = $this->opening((string) $along->ref);
+        $u = $other->left + $along->point->inWidth($other->opening->width);
+        if ($other->opening->wall === $wall->id) {
+            return $u;
+        }
+
+        return $this->surface($wall)->along($this->surface($this->design->wall($other->opening->wall))->inPlan($u));
+    }
+
+    /** A line of the next wall, as far from the corner between the two as it is there. */
+    private function across(SettingOutLine $line, Wall $wall): float
+    {
+        $other = $this->design->wall($line->wall);
+        $u = $this->line($line);
+        if ($other->to->isAt($wall->from)) {
+            return $other->face()->length() - $u;
+        }
+        if ($other->from->isAt($wall->to)) {
+            return $wall->face()->length() - $u;
+        }
+        throw Refusal::because('line.no_corner', sprintf('%s cannot be brought across: the two walls share no corner.', $line->name), [$line->id, $wall->id]);
+    }
+}

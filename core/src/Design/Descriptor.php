@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Design;
+
+/** What is to be known of a kind of element: the one place where each kind is described is core/src/kinds.php. */
+final readonly class Descriptor
+{
+    /** Whether it is kept under a name beside the building. */
+    public bool $isKept;
+
+    /**
+     * @param  string  $word  what people call one
+     * @param  string  $prefix  what ids of it begin with
+     * @param  class-string<Element>  $class  that its stored values make
+     * @param  bool  $bearing  whether where walls and openings stand depends on it: it is read with every drawing
+     */
+    public function __construct(
+        public Kind $kind,
+        public string $word,
+        public string $prefix,
+        public string $class,
+        public bool $bearing = false,
+    ) {
+        $this->isKept = is_a($class, Kept::class, true);
+    }
+}

@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Design;
+
+/** A rectangle on a wall's outer face: u from its left end, levels over the datum, mm. */
+final readonly class Spot
+{
+    public function __construct(
+        public string $wall,
+        public string $storey,
+        public float $left,
+        public float $sillLevel,
+        public float $width,
+        public float $height,
+    ) {
+    }
+
+    /** @return array{wall: string, storey: string, left: float, sillLevel: float, width: float, height: float} */
+    public function toArray(): array
+    {
+        return ['wall' => $this->wall, 'storey' => $this->storey, 'left' => $this->left, 'sillLevel' => $this->sillLevel, 'width' => $this->width, 'height' => $this->height];
+    }
+}
