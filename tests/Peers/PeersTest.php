@@ -7,9 +7,14 @@ namespace Tests\Peers;
 use Isleward\Core\Building\Bodies;
 use Isleward\Core\Building\Mesher;
 use Isleward\Core\Exchange\Glb;
+use Isleward\Core\Geometry\Contour;
+use Isleward\Core\Geometry\Overlay;
+use Isleward\Core\Geometry\Profile;
 use Isleward\Core\Geometry\Region;
+use Isleward\Core\Geometry\Vec2;
 use Isleward\Core\Scene\Scene;
 use Isleward\Core\Tests\Support\House;
+use Isleward\Core\Tests\Support\Units;
 
 /** Our geometry and files held against libraries that are not ours. */
 final class PeersTest extends PeerCase
@@ -34,6 +39,36 @@ final class PeersTest extends PeerCase
             self::assertEqualsWithDelta(0.0, abs($theirs['jsts'] - $area) / 48e6, 1e-6, "case $i");
         }
         self::assertLessThan(20, $lost, 'cases in which earcut itself reports a deviation');
+    }
+
+    public function test_curved_pieces_laid_over_one_another_are_as_large_as_others_find_their_chords(): void
+    {
+        mt_srand(31);
+        $cases = $ours = $slack = [];
+        for ($i = 0; $i < 120; $i++) {
+            $pieces = array_map(static fn (): Contour => Units::random()->outline->turned(mt_rand(0, 6283) / 1000, new Vec2(1000, 900))
+                ->shifted(mt_rand(-900, 900), mt_rand(-900, 900)), [0, 1]);
+            [$p, $q] = $pieces;
+            if (($p->hasEllipses() && $q->hasCurves()) || ($q->hasEllipses() && $p->hasCurves())) {
+                continue; // refused: only straight sides and circles are laid over one another exactly
+            }
+            [$a, $b] = array_map(static fn (Contour $c): array => [new Profile($c)], $pieces);
+            $ours[] = array_map(
+                static fn (array $made): float => array_sum(array_map(static fn (Profile $p): float => $p->area(), $made)),
+                [Overlay::union($a, $b), Overlay::intersection($a, $b), Overlay::difference($a, $b)],
+            );
+            $cases[] = ['a' => $pieces[0]->ring(0.005), 'b' => $pieces[1]->ring(0.005)];
+            // the stated sagitta along both outlines, and points within a hundredth of a millimetre being one
+            $slack[] = 0.02 * ($pieces[0]->perimeter() + $pieces[1]->perimeter());
+        }
+        self::assertGreaterThan(70, count($cases));
+        $curved = 0;
+        foreach (self::ask('overlay.mjs', $cases) as $i => $theirs) {
+            $curved += (int) (count($cases[$i]['a']) > 40);
+            self::assertEqualsWithDelta($theirs['polygonClipping'], $ours[$i], $slack[$i], "case $i, polygon-clipping");
+            self::assertEqualsWithDelta($theirs['jsts'], $ours[$i], $slack[$i], "case $i, jsts");
+        }
+        self::assertGreaterThan(20, $curved);
     }
 
     public function test_cut_walls_are_solids_to_manifold_with_the_volume_it_finds_itself(): void

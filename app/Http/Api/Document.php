@@ -120,7 +120,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'rings', type: 'array', items: new OA\Items(type: 'array', items: new OA\Items(type: 'number'))),
     new OA\Property(property: 'dashed', type: 'boolean'),
     new OA\Property(property: 'text', type: 'string'),
-    new OA\Property(property: 'curves', type: 'array', description: 'By ring: sides that are curves, [number of the point it begins at, centre x, centre y, half axis x, half axis y, start, sweep]', items: new OA\Items(type: 'array', items: new OA\Items(type: 'array', items: new OA\Items(type: 'number')))),
+    new OA\Property(property: 'curves', type: 'array', description: 'By ring: sides that are curves, [number of the point it begins at, centre x, centre y, half axis x, half axis y, start, sweep, and for an ellipse that is turned by how much]', items: new OA\Items(type: 'array', items: new OA\Items(type: 'array', items: new OA\Items(type: 'number')))),
 ])]
 #[OA\Schema(schema: 'RackType', required: ['id', 'mark', 'name', 'width', 'height', 'sill', 'door', 'words', 'hash'], properties: [
     new OA\Property(property: 'door', type: 'boolean'),

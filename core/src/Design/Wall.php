@@ -4,9 +4,7 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Design;
 
-use Isleward\Core\Geometry\Arc;
-use Isleward\Core\Geometry\Line;
-use Isleward\Core\Geometry\Segment;
+use Isleward\Core\Geometry\Curve;
 use Isleward\Core\Geometry\Vec2;
 use Isleward\Core\Measure\Fields;
 
@@ -52,9 +50,9 @@ final readonly class Wall implements Element
     }
 
     /** The outer face in plan, from its left end to its right end as seen from outside. */
-    public function face(): Segment
+    public function face(): Curve
     {
-        return $this->rise === 0.0 ? new Line($this->from, $this->to) : Arc::overChord($this->from, $this->to, $this->rise);
+        return $this->rise === 0.0 ? Curve::line($this->from, $this->to) : Curve::overChord($this->from, $this->to, $this->rise);
     }
 
     public function id(): string

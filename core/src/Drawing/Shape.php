@@ -46,7 +46,7 @@ final readonly class Shape
             $ring[] = $e->x0;
             $ring[] = $e->y0;
             if ($e->rx > 0.0) {
-                $curves[] = [(float) $i, $e->cx, $e->cy, $e->rx, $e->ry, $e->start, $e->sweep];
+                $curves[] = [(float) $i, $e->cx, $e->cy, $e->rx, $e->ry, $e->start, $e->sweep, ...($e->tilt === 0.0 ? [] : [$e->tilt])];
             }
         }
 
@@ -73,12 +73,9 @@ final readonly class Shape
     /** The shape turned by $angle about the origin, then moved. */
     public function placed(float $x, float $y, float $angle): self
     {
-        if ($this->curves !== [] && $angle !== 0.0) {
-            throw new \LogicException('An area with curved sides is moved only, never turned.');
-        }
         $c = cos($angle);
         $s = sin($angle);
-        $curves = array_map(static fn (array $ring): array => array_map(static fn (array $k): array => [$k[0], $k[1] + $x, $k[2] + $y, $k[3], $k[4], $k[5], $k[6]], $ring), $this->curves);
+        $curves = array_map(static fn (array $ring): array => array_map(static fn (array $k): array => self::curvePlaced($k, $x, $y, $angle), $ring), $this->curves);
         $rings = [];
         foreach ($this->rings as $ring) {
             if ($this->kind === 'arc') {
@@ -96,6 +93,25 @@ final readonly class Shape
         }
 
         return new self($this->layer, $this->kind, $rings, $this->dashed, $this->text, $curves);
+    }
+
+    /**
+     * A curve of a ring turned about the origin, then moved; a circle turns by where it starts.
+     *
+     * @param  list<float>  $curve
+     * @return list<float>
+     */
+    private static function curvePlaced(array $curve, float $x, float $y, float $angle): array
+    {
+        [$i, $cx, $cy, $rx, $ry, $start, $sweep] = $curve;
+        $tilt = ($curve[7] ?? 0.0) + $angle;
+        $centre = [$x + $cx * cos($angle) - $cy * sin($angle), $y + $cx * sin($angle) + $cy * cos($angle)];
+
+        return match (true) {
+            $rx === $ry => [$i, ...$centre, $rx, $ry, $start + $tilt, $sweep],
+            $tilt === 0.0 => [$i, ...$centre, $rx, $ry, $start, $sweep],
+            default => [$i, ...$centre, $rx, $ry, $start, $sweep, $tilt],
+        };
     }
 
     /**

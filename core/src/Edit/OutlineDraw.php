@@ -13,7 +13,7 @@ use Isleward\Core\Design\Kind;
 use Isleward\Core\Design\Operation;
 use Isleward\Core\Design\Outline;
 use Isleward\Core\Design\Wall;
-use Isleward\Core\Geometry\Line;
+use Isleward\Core\Geometry\Curve;
 use Isleward\Core\Geometry\Region;
 use Isleward\Core\Geometry\Vec2;
 use Isleward\Core\Measure\Fields;
@@ -117,7 +117,7 @@ final readonly class OutlineDraw implements Edit
         $count = count($corners);
         $sides = [];
         for ($i = 0; $i < ($this->closed ? $count : $count - 1); $i++) {
-            $sides[] = (new Line($corners[$i], $corners[($i + 1) % $count]))->offset(-$this->thickness / 2);
+            $sides[] = Curve::line($corners[$i], $corners[($i + 1) % $count])->offset(-$this->thickness / 2);
         }
         $out = [];
         for ($i = 0; $i < $count; $i++) {
@@ -126,7 +126,7 @@ final readonly class OutlineDraw implements Edit
             $out[] = match (true) {
                 $before === null => $after?->start() ?? $corners[$i],
                 $after === null => $before->end(),
-                default => $before->meets($after) ?? $after->start(),
+                default => $before->meetsLine($after) ?? $after->start(),
             };
         }
 

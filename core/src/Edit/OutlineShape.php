@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Edit;
 
-use Isleward\Core\Geometry\Line;
+use Isleward\Core\Geometry\Curve;
 use Isleward\Core\Geometry\Tolerance;
 use Isleward\Core\Geometry\Vec2;
 
@@ -29,7 +29,7 @@ final class OutlineShape
             if ($corners[$i]->isAt($corners[($i + 1) % $count])) {
                 throw InvalidOutline::noLength($i + 1);
             }
-            $sides[] = new Line($corners[$i], $corners[($i + 1) % $count]);
+            $sides[] = Curve::line($corners[$i], $corners[($i + 1) % $count]);
         }
         foreach ($sides as $i => $side) {
             self::requireOpenAngle($sides, $i, $closed);
@@ -41,7 +41,7 @@ final class OutlineShape
         }
     }
 
-    /** @param  list<Line>  $sides */
+    /** @param  list<Curve>  $sides */
     private static function requireOpenAngle(array $sides, int $i, bool $closed): void
     {
         if ($i === 0 && ! $closed) {
@@ -55,9 +55,9 @@ final class OutlineShape
         }
     }
 
-    private static function cross(Line $a, Line $b): bool
+    private static function cross(Curve $a, Curve $b): bool
     {
-        $at = $a->meets($b);
+        $at = $a->meetsLine($b);
         if ($at === null) {
             $off = abs($b->start()->minus($a->start())->cross($a->directionAt(0)));
             $s = $b->start()->minus($a->start())->dot($a->directionAt(0));

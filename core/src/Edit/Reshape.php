@@ -16,7 +16,7 @@ use Isleward\Core\Design\Operation;
 use Isleward\Core\Design\Outline;
 use Isleward\Core\Design\SettingOutLine;
 use Isleward\Core\Design\Wall;
-use Isleward\Core\Geometry\Line;
+use Isleward\Core\Geometry\Curve;
 use Isleward\Core\Geometry\Vec2;
 use Isleward\Core\Measure\Fields;
 use Isleward\Core\Measure\Refusal;
@@ -78,7 +78,7 @@ final class Reshape
     {
         [, $from, $to] = $this->sides[$i];
 
-        return (new Line($from, $to))->meets(new Line($a, $b));
+        return Curve::line($from, $to)->meetsLine(Curve::line($a, $b));
     }
 
     /**

@@ -48,10 +48,20 @@ final class SvgPath
     private static function arc(array $curve): string
     {
         [, $cx, $cy, $rx, $ry, $start, $sweep] = $curve;
+        $tilt = $curve[7] ?? 0.0;
         $d = '';
         foreach ([0.5, 1.0] as $share) {
             $t = $start + $share * $sweep;
-            $d .= sprintf('A%s %s 0 0 %d %s %s', self::n($rx), self::n($ry), $sweep > 0 ? 0 : 1, self::n($cx + $rx * cos($t)), self::n(-$cy - $ry * sin($t)));
+            [$x, $y] = [$rx * cos($t), $ry * sin($t)];
+            $d .= sprintf(
+                'A%s %s %s 0 %d %s %s',
+                self::n($rx),
+                self::n($ry),
+                self::n(-rad2deg($tilt)),
+                $sweep > 0 ? 0 : 1,
+                self::n($cx + $x * cos($tilt) - $y * sin($tilt)),
+                self::n(-$cy - $x * sin($tilt) - $y * cos($tilt)),
+            );
         }
 
         return $d;

@@ -17,23 +17,23 @@ final class Contour
 
     private ?bool $convex = null;
 
-    /** @param  non-empty-list<Edge>|null  $edges  null for those of a rectangle, which are made when they are asked for */
+    /** @param  non-empty-list<Curve>|null  $edges  null for those of a rectangle, which are made when they are asked for */
     private function __construct(private ?array $edges)
     {
     }
 
-    /** @return non-empty-list<Edge> */
+    /** @return non-empty-list<Curve> */
     public function edges(): array
     {
         if ($this->edges === null) {
             [$x0, $y0, $x1, $y1] = $this->box ?? throw new \LogicException('A contour without edges is a rectangle.');
-            $this->edges = [Edge::straight($x0, $y0, $x1, $y0), Edge::straight($x1, $y0, $x1, $y1), Edge::straight($x1, $y1, $x0, $y1), Edge::straight($x0, $y1, $x0, $y0)];
+            $this->edges = [Curve::straight($x0, $y0, $x1, $y0), Curve::straight($x1, $y0, $x1, $y1), Curve::straight($x1, $y1, $x0, $y1), Curve::straight($x0, $y1, $x0, $y0)];
         }
 
         return $this->edges;
     }
 
-    /** @param  non-empty-list<Edge>  $edges each beginning where the one before ends */
+    /** @param  non-empty-list<Curve>  $edges each beginning where the one before ends */
     public static function of(array $edges): self
     {
         return new self($edges);
@@ -54,7 +54,7 @@ final class Contour
         $edges = [];
         for ($i = 0, $n = count($ring); $i < $n; $i += 2) {
             $j = ($i + 2) % $n;
-            $edges[] = Edge::straight($ring[$i], $ring[$i + 1], $ring[$j], $ring[$j + 1]);
+            $edges[] = Curve::straight($ring[$i], $ring[$i + 1], $ring[$j], $ring[$j + 1]);
         }
         if ($edges === []) {
             throw InvalidPath::noLength();
@@ -79,7 +79,7 @@ final class Contour
 
     public function perimeter(): float
     {
-        return array_sum(array_map(static fn (Edge $e): float => $e->length(), $this->edges()));
+        return array_sum(array_map(static fn (Curve $e): float => $e->length(), $this->edges()));
     }
 
     /** @return array{float, float, float, float} x0, y0, x1, y1 */
@@ -147,18 +147,58 @@ final class Contour
         return false;
     }
 
+    /** Whether some of its sides are of an ellipse that is no circle. */
+    public function hasEllipses(): bool
+    {
+        return array_filter($this->edges(), static fn (Curve $e): bool => $e->isCurved() && ! $e->isCircular()) !== [];
+    }
+
     public function mirrored(float $width): self
     {
         if ($this->edges === null && $this->box !== null) {
             return self::rectangle($width - $this->box[2], $this->box[1], $width - $this->box[0], $this->box[3]);
         }
 
-        return new self(array_map(static fn (Edge $e): Edge => $e->mirrored($width), array_reverse($this->edges())));
+        return new self(array_map(static fn (Curve $e): Curve => $e->mirrored($width), array_reverse($this->edges())));
+    }
+
+    /** Turned counter-clockwise by an angle in radians about a point; its curves stay curves. */
+    public function turned(float $angle, Vec2 $about): self
+    {
+        return new self(array_map(static fn (Curve $e): Curve => $e->turned($angle, $about), $this->edges()));
+    }
+
+    /** Mirrored about the line through two points, its inside on the left again. */
+    public function mirroredAbout(Vec2 $a, Vec2 $b): self
+    {
+        $angle = $b->minus($a)->angle();
+
+        // the line upright at x = 0, mirrored there, and back
+        return $this->turned(M_PI_2 - $angle, $a)->shifted(-$a->x, 0.0)->mirrored(0.0)->shifted($a->x, 0.0)->turned($angle - M_PI_2, $a);
+    }
+
+    /** Run round the other way: its inside is on its right. */
+    public function reversed(): self
+    {
+        return new self(array_map(static fn (Curve $e): Curve => $e->reversed(), array_reverse($this->edges())));
+    }
+
+    /**
+     * What of it lies to the left of the line through two points, curves kept as curves. One piece or several, or none.
+     *
+     * @return list<self>
+     */
+    public function leftOf(Vec2 $a, Vec2 $b): array
+    {
+        $angle = $b->minus($a)->angle();
+        $pieces = $this->turned(-$angle, $a)->clipped(false, $a->y, true);
+
+        return array_map(static fn (self $piece): self => $piece->turned($angle, $a), $pieces);
     }
 
     public function shifted(float $x, float $y): self
     {
-        return new self(array_map(static fn (Edge $e): Edge => $e->shifted($x, $y), $this->edges()));
+        return new self(array_map(static fn (Curve $e): Curve => $e->shifted($x, $y), $this->edges()));
     }
 
     /**

@@ -64,7 +64,7 @@ final class Cut
             }
             $share = $a / ($a - $b);
             [$x, $y] = $upright ? [$at, $e->y0 + $share * ($e->y1 - $e->y0)] : [$e->x0 + $share * ($e->x1 - $e->x0), $at];
-            $out[] = $a > 0 ? Edge::straight($e->x0, $e->y0, $x, $y) : Edge::straight($x, $y, $e->x1, $e->y1);
+            $out[] = $a > 0 ? Curve::straight($e->x0, $e->y0, $x, $y) : Curve::straight($x, $y, $e->x1, $e->y1);
         }
         $closed = [];
         $gaps = 0;
@@ -76,14 +76,14 @@ final class Cut
                 if (++$gaps > 1) {
                     return null;
                 }
-                $closed[] = Edge::straight($e->x1, $e->y1, $next->x0, $next->y0);
+                $closed[] = Curve::straight($e->x1, $e->y1, $next->x0, $next->y0);
             }
         }
 
         return count($closed) > 2 ? [Contour::of($closed)] : [];
     }
 
-    private static function onLine(Edge $e, bool $upright, float $at): bool
+    private static function onLine(Curve $e, bool $upright, float $at): bool
     {
         return abs(($upright ? $e->x0 : $e->y0) - $at) < 1e-6;
     }
@@ -91,7 +91,7 @@ final class Cut
     /**
      * Closes chains whose ends lie on a line along it, with the inside on the left.
      *
-     * @param  list<non-empty-list<Edge>>  $chains
+     * @param  list<non-empty-list<Curve>>  $chains
      * @return list<Contour>
      */
     private static function closed(array $chains, bool $upright, float $at, bool $beyond): array
@@ -132,7 +132,7 @@ final class Cut
                 $last = $edges[count($edges) - 1];
                 $to = $chains[$next[$i] ?? $from][0];
                 if (hypot($to->x0 - $last->x1, $to->y0 - $last->y1) > 1e-7) {
-                    $edges[] = Edge::straight($last->x1, $last->y1, $to->x0, $to->y0);
+                    $edges[] = Curve::straight($last->x1, $last->y1, $to->x0, $to->y0);
                 }
             }
             $piece = $edges === [] ? null : Contour::of($edges);

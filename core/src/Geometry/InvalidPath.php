@@ -33,4 +33,9 @@ final class InvalidPath extends Refusal
     {
         return new self('path.beyond', sprintf('%.1f lies outside a path of length %.1f.', $distance, $length));
     }
+
+    public static function ellipses(): self
+    {
+        return new self('path.ellipses', 'Shapes with elliptical sides cannot be joined with or cut by shapes with curved sides: make one of them circular or straight.');
+    }
 }

@@ -14,7 +14,7 @@ final readonly class Margin
     /**
      * @param  Contour|null  $inner  what is left, or null when nothing is
      * @param  array<int, array{array{float, float}, array{float, float}}>  $inside  by edge: the inner points at its start and its end
-     * @param  array<int, Edge|null>  $lines  by edge: its inner line; null when it has vanished
+     * @param  array<int, Curve|null>  $lines  by edge: its inner line; null when it has vanished
      * @param  list<float>  $widths  by edge
      * @param  array<int, array{float, float}>  $steps  by edge: where the line before it ends, when they do not meet and a step joins them
      */
@@ -65,7 +65,7 @@ final readonly class Margin
         foreach ($active as $k => $i) {
             [$from, $start] = $corners[$k];
             if ($from !== $start) {
-                $inner[] = Edge::straight($from[0], $from[1], $start[0], $start[1]);
+                $inner[] = Curve::straight($from[0], $from[1], $start[0], $start[1]);
                 $steps[$i] = $from;
             }
             $end = $corners[($k + 1) % $n][0];
@@ -85,8 +85,8 @@ final readonly class Margin
      * Which of the lines still there has to go next: the one most of which its neighbours have passed, or the shorter of two that
      * pass each other by, since what lay between them is gone; -1 for none.
      *
-     * @param  list<Edge>  $edges
-     * @param  array<int, Edge|null>  $lines
+     * @param  list<Curve>  $edges
+     * @param  array<int, Curve|null>  $lines
      * @param  list<int>  $active
      * @param  array<int, array{array{float, float}, array{float, float}}>  $corners  by place in $active
      */
@@ -111,8 +111,8 @@ final readonly class Margin
     }
 
     /**
-     * @param  list<Edge>  $edges
-     * @param  array<int, Edge|null>  $lines
+     * @param  list<Curve>  $edges
+     * @param  array<int, Curve|null>  $lines
      * @param  list<float>  $widths
      * @return array{array{float, float}, array{float, float}} where the line before ends and where the next begins: one point, or two with a step between them
      */
@@ -141,7 +141,7 @@ final readonly class Margin
      * @param  array{float, float}  $start
      * @param  array{float, float}  $end
      */
-    private static function left(Edge $line, Edge $edge, array $start, array $end): float
+    private static function left(Curve $line, Curve $edge, array $start, array $end): float
     {
         if (! $line->isCurved()) {
             [$dx, $dy] = $edge->direction(0.0);
@@ -190,7 +190,7 @@ final readonly class Margin
      *
      * @param  array{float, float}  $q
      * @param  array{float, float}  $s
-     * @return list<Edge>
+     * @return list<Curve>
      */
     private function inward(int $i, array $q, array $s): array
     {
@@ -213,7 +213,7 @@ final readonly class Margin
      *
      * @param  array{float, float}  $r
      * @param  array{float, float}  $p
-     * @return list<Edge>
+     * @return list<Curve>
      */
     private function outward(int $i, array $r, array $p): array
     {
@@ -265,10 +265,10 @@ final readonly class Margin
     /**
      * @param  array{float, float}  $from
      * @param  array{float, float}  $to
-     * @return list<Edge> the straight edge between two points, when they are two
+     * @return list<Curve> the straight edge between two points, when they are two
      */
     private static function joined(array $from, array $to): array
     {
-        return hypot($from[0] - $to[0], $from[1] - $to[1]) > 1e-7 ? [Edge::straight($from[0], $from[1], $to[0], $to[1])] : [];
+        return hypot($from[0] - $to[0], $from[1] - $to[1]) > 1e-7 ? [Curve::straight($from[0], $from[1], $to[0], $to[1])] : [];
     }
 }

@@ -7,13 +7,13 @@ namespace Isleward\Core\Geometry;
 /** A chain of stretches, each starting where the one before ends. Distances run along the whole chain, in mm. */
 final readonly class Path
 {
-    /** @param  non-empty-list<Segment>  $segments */
+    /** @param  non-empty-list<Curve>  $segments */
     private function __construct(public array $segments)
     {
     }
 
     /**
-     * @param  non-empty-list<Segment>  $segments
+     * @param  non-empty-list<Curve>  $segments
      *
      * @throws InvalidPath when a segment does not start where the one before it ends
      */
@@ -35,7 +35,7 @@ final readonly class Path
 
     public function length(): float
     {
-        return array_sum(array_map(static fn (Segment $s): float => $s->length(), $this->segments));
+        return array_sum(array_map(static fn (Curve $s): float => $s->length(), $this->segments));
     }
 
     /** @throws InvalidPath when the distance lies outside the path */
@@ -56,20 +56,20 @@ final readonly class Path
 
     public function reversed(): self
     {
-        return new self(array_map(static fn (Segment $s): Segment => $s->reversed(), array_reverse($this->segments)));
+        return new self(array_map(static fn (Curve $s): Curve => $s->reversed(), array_reverse($this->segments)));
     }
 
     /**
      * The stretches moved $distance to the left each on its own; corners are not closed here, that is the work of who joins them.
      *
-     * @return non-empty-list<Segment>
+     * @return non-empty-list<Curve>
      */
     public function offset(float $distance): array
     {
-        return array_map(static fn (Segment $s): Segment => $s->offset($distance), $this->segments);
+        return array_map(static fn (Curve $s): Curve => $s->offset($distance), $this->segments);
     }
 
-    /** @return array{Segment, float} */
+    /** @return array{Curve, float} */
     private function locate(float $distance): array
     {
         $along = $distance;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Unit;
 
-use Isleward\Core\Geometry\Edge;
+use Isleward\Core\Geometry\Curve;
 
 /** How a member is cut: its section, its length from point to point, and the angles of its ends (90° is square, 45° a mitre). */
 final readonly class MemberCut
@@ -32,7 +32,7 @@ final readonly class MemberCut
             }
         }
         if ($longest->isCurved() && ! self::isFilling($member)) {
-            $inner = array_values(array_filter($edges, static fn (Edge $e): bool => $e->isCurved() && $e !== $longest));
+            $inner = array_values(array_filter($edges, static fn (Curve $e): bool => $e->isCurved() && $e !== $longest));
 
             return new self(($inner[0] ?? null) !== null ? abs($longest->rx - $inner[0]->rx) : 0.0, $member->depth, $longest->length(), [], $longest->rx === $longest->ry ? $longest->rx : null);
         }

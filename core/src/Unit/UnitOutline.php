@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Isleward\Core\Unit;
 
 use Isleward\Core\Geometry\Contour;
-use Isleward\Core\Geometry\Edge;
+use Isleward\Core\Geometry\Curve;
 use Isleward\Core\Measure\Fields;
 use Isleward\Core\Measure\Length;
 use Isleward\Core\Measure\Refusal;
@@ -85,8 +85,8 @@ final readonly class UnitOutline
         return match ($this->kind) {
             OutlineKind::Rectangle => Contour::rectangle(0, 0, $width, $height),
             OutlineKind::Round => Contour::of([
-                Edge::curved($width / 2, $height / 2, $width / 2, $height / 2, M_PI, M_PI),
-                Edge::curved($width / 2, $height / 2, $width / 2, $height / 2, 0.0, M_PI),
+                Curve::curved($width / 2, $height / 2, $width / 2, $height / 2, M_PI, M_PI),
+                Curve::curved($width / 2, $height / 2, $width / 2, $height / 2, 0.0, M_PI),
             ]),
             OutlineKind::Profile => $this->profile($width, $height),
             OutlineKind::Arch => $this->arched($width, $height),
@@ -214,36 +214,36 @@ final readonly class UnitOutline
             throw Refusal::because('outline.arch_flat', sprintf('A pointed arch rises more than half its width, here %s; %s was given.', UnitTree::mm($half), UnitTree::mm($rise)), details: ['field' => 'rise']);
         }
         $head = match ($form) {
-            ArchForm::Semicircular, ArchForm::Elliptical => [Edge::curved($half, $springing, $half, $rise, 0.0, M_PI)],
+            ArchForm::Semicircular, ArchForm::Elliptical => [Curve::curved($half, $springing, $half, $rise, 0.0, M_PI)],
             ArchForm::Segmental => self::segment($width, $springing, $rise),
             ArchForm::Pointed => self::pointed($half, $springing, $rise),
         };
 
         return Contour::of([
-            Edge::straight(0, 0, $width, 0),
-            Edge::straight($width, 0, $width, $springing),
+            Curve::straight(0, 0, $width, 0),
+            Curve::straight($width, 0, $width, $springing),
             ...$head,
-            Edge::straight(0, $springing, 0, 0),
+            Curve::straight(0, $springing, 0, 0),
         ]);
     }
 
     /**
      * Radius of a circular segment of chord c and rise h: c²/(8h) + h/2.
      *
-     * @return list<Edge>
+     * @return list<Curve>
      */
     private static function segment(float $width, float $springing, float $rise): array
     {
         $radius = $width * $width / (8 * $rise) + $rise / 2;
         $half = asin(min(1.0, $width / 2 / $radius));
 
-        return [Edge::curved($width / 2, $springing + $rise - $radius, $radius, $radius, M_PI_2 - $half, 2 * $half)->between($width, $springing, 0.0, $springing)];
+        return [Curve::curved($width / 2, $springing + $rise - $radius, $radius, $radius, M_PI_2 - $half, 2 * $half)->between($width, $springing, 0.0, $springing)];
     }
 
     /**
      * Two arcs struck from the springing line, each tangent to its jamb: with half width a and rise h, radius (a² + h²) / 2a.
      *
-     * @return list<Edge>
+     * @return list<Curve>
      */
     private static function pointed(float $half, float $springing, float $rise): array
     {
@@ -251,8 +251,8 @@ final readonly class UnitOutline
         $turn = atan2($rise, $radius - $half);
 
         return [
-            Edge::curved(2 * $half - $radius, $springing, $radius, $radius, 0.0, $turn)->between(2 * $half, $springing, $half, $springing + $rise),
-            Edge::curved($radius, $springing, $radius, $radius, M_PI - $turn, $turn)->between($half, $springing + $rise, 0.0, $springing),
+            Curve::curved(2 * $half - $radius, $springing, $radius, $radius, 0.0, $turn)->between(2 * $half, $springing, $half, $springing + $rise),
+            Curve::curved($radius, $springing, $radius, $radius, M_PI - $turn, $turn)->between($half, $springing + $rise, 0.0, $springing),
         ];
     }
 

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace Isleward\Core\Tests\Geometry;
 
 use Isleward\Core\Geometry\Contour;
+use Isleward\Core\Geometry\Curve;
 use Isleward\Core\Geometry\Margin;
+use Isleward\Core\Geometry\Vec2;
 use Isleward\Core\Tests\Support\Units;
 use PHPUnit\Framework\TestCase;
 
@@ -33,6 +35,71 @@ final class ContourTest extends TestCase
                 }
                 self::assertEqualsWithDelta($contour->area(), array_sum($sides), 1e-3, "outline $i");
             }
+        }
+    }
+
+    /** What is turned, moved and mirrored is as large, as long and as curved as it was, and comes back where it was. */
+    public function test_turning_and_mirroring_keep_what_it_is(): void
+    {
+        mt_srand(2718);
+        for ($i = 0; $i < 300; $i++) {
+            $contour = Units::random()->outline;
+            [$angle, $about] = [mt_rand(1, 6000) / 1000, new Vec2(mt_rand(-900, 900), mt_rand(-900, 900))];
+            [$a, $b] = [new Vec2(mt_rand(-500, 500), 13.0), new Vec2(2000.0, mt_rand(-500, 500))];
+            foreach ([$contour->turned($angle, $about), $contour->mirroredAbout($a, $b), $contour->shifted(31.0, -7.0)] as $moved) {
+                self::assertEqualsWithDelta($contour->area(), $moved->area(), 1e-4, "outline $i");
+                self::assertEqualsWithDelta($contour->perimeter(), $moved->perimeter(), 1e-5, "outline $i");
+                self::assertSame($contour->hasCurves(), $moved->hasCurves());
+                // as wide as the points on it are apart
+                $ring = $moved->ring(0.0005);
+                $xs = array_filter($ring, static fn (int $k): bool => $k % 2 === 0, ARRAY_FILTER_USE_KEY);
+                self::assertEqualsWithDelta([min($xs), max($xs)], [$moved->bounds()[0], $moved->bounds()[2]], 1e-3, "outline $i");
+            }
+            $back = [$contour->turned($angle, $about)->turned(-$angle, $about), $contour->mirroredAbout($a, $b)->mirroredAbout($b, $a)];
+            foreach ($back as $again) {
+                self::assertEqualsWithDelta($contour->bounds(), $again->bounds(), 1e-6, "outline $i");
+                foreach ($again->edges() as $k => $edge) {
+                    self::assertEqualsWithDelta($contour->edges()[$k]->at(0.3), $edge->at(0.3), 1e-6, "outline $i");
+                }
+            }
+        }
+    }
+
+    public function test_what_any_line_cuts_apart_adds_up_again(): void
+    {
+        mt_srand(1414);
+        $cut = 0;
+        for ($i = 0; $i < 300; $i++) {
+            $contour = Units::random()->outline;
+            [$x0, $y0, $x1, $y1] = $contour->bounds();
+            $a = new Vec2($x0 + ($x1 - $x0) * mt_rand(1, 99) / 100, $y0 + ($y1 - $y0) * mt_rand(1, 99) / 100);
+            $b = $a->plus(Vec2::atAngle(mt_rand(0, 6283) / 1000)->times(1000.0));
+            $sum = 0.0;
+            foreach ([[$a, $b, 1.0], [$b, $a, -1.0]] as [$from, $to, $sign]) {
+                foreach ($contour->leftOf($from, $to) as $piece) {
+                    $sum += $piece->area();
+                    foreach ($piece->edges() as $edge) {
+                        self::assertGreaterThan(-1e-4, $b->minus($a)->cross((new Vec2(...$edge->at(0.5)))->minus($a)) * $sign / 1000.0, "outline $i");
+                    }
+                    $cut++;
+                }
+            }
+            self::assertEqualsWithDelta($contour->area(), $sum, 1e-2, "outline $i");
+        }
+        self::assertGreaterThan(500, $cut);
+    }
+
+    /** Circle of 1000 cut 500 from its middle, at any turn: r² acos(d/r) − d √(r² − d²) = 614 184.8 (handbook formula, from memory). */
+    public function test_a_circle_is_cut_to_the_handbooks_segment_at_any_turn(): void
+    {
+        $circle = Contour::of([Curve::curved(300, 200, 1000, 1000, 0.0, M_PI), Curve::curved(300, 200, 1000, 1000, M_PI, M_PI)]);
+        foreach ([0.0, 0.4, 1.1, 2.9, 4.4] as $angle) {
+            $n = Vec2::atAngle($angle);
+            $on = (new Vec2(300, 200))->plus($n->times(500));
+            $pieces = $circle->leftOf($on, $on->plus($n->rightHand()));
+            self::assertCount(1, $pieces);
+            self::assertEqualsWithDelta(614_184.85, $pieces[0]->area(), 0.01);
+            self::assertEqualsWithDelta(1000 * 2 * M_PI / 3 + sqrt(3) * 1000, $pieces[0]->perimeter(), 1e-4);
         }
     }
 

@@ -1012,7 +1012,7 @@ export interface components {
             rings: number[][];
             dashed?: boolean;
             text?: string;
-            /** @description By ring: sides that are curves, [number of the point it begins at, centre x, centre y, half axis x, half axis y, start, sweep] */
+            /** @description By ring: sides that are curves, [number of the point it begins at, centre x, centre y, half axis x, half axis y, start, sweep, and for an ellipse that is turned by how much] */
             curves?: number[][][];
         };
         RackType: {

@@ -14,8 +14,8 @@ export function svgPath(shape: Shape): string {
             for (let i = 0; i < ring.length; i += 2) {
                 const curve = curves.get(i / 2);
                 if (curve) {
-                    const [, cx, cy, rx, ry, start, sweep] = curve as [number, number, number, number, number, number, number];
-                    d += arc(cx, cy, rx, ry, start, sweep);
+                    const [, cx, cy, rx, ry, start, sweep, tilt = 0] = curve as [number, number, number, number, number, number, number, number?];
+                    d += arc(cx, cy, rx, ry, start, sweep, tilt);
                 } else if (i + 2 < ring.length) d += `L${ring[i + 2]} ${-ring[i + 3]!}`;
             }
             return shape.kind === 'area' ? `${d}Z` : d;
@@ -24,11 +24,13 @@ export function svgPath(shape: Shape): string {
 }
 
 /** In two halves: SVG draws no whole turn from a point to itself. */
-function arc(cx: number, cy: number, rx: number, ry: number, start: number, sweep: number): string {
+function arc(cx: number, cy: number, rx: number, ry: number, start: number, sweep: number, tilt = 0): string {
+    const [cos, sin] = [Math.cos(tilt), Math.sin(tilt)];
     return [0.5, 1]
         .map((share) => {
             const t = start + share * sweep;
-            return `A${rx} ${ry} 0 0 ${sweep > 0 ? 0 : 1} ${cx + rx * Math.cos(t)} ${-cy - ry * Math.sin(t)}`;
+            const [x, y] = [rx * Math.cos(t), ry * Math.sin(t)];
+            return `A${rx} ${ry} ${(-tilt * 180) / Math.PI} 0 ${sweep > 0 ? 0 : 1} ${cx + x * cos - y * sin} ${-cy - x * sin - y * cos}`;
         })
         .join('');
 }
