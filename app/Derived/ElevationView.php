@@ -18,6 +18,8 @@ use Isleward\Core\Design\Design;
 use Isleward\Core\Design\LineAxis;
 use Isleward\Core\Design\SettingOutLine;
 use Isleward\Core\Drawing\Catches;
+use Isleward\Core\Drawing\CatchKind;
+use Isleward\Core\Drawing\CatchLine;
 use Isleward\Core\Drawing\Elevation;
 use Isleward\Core\Drawing\Symbols;
 use Isleward\Core\Geometry\Tolerance;
@@ -61,7 +63,10 @@ final readonly class ElevationView
             }
             $meets[$wall] = array_map(fn (Abutment $a): array => ['from' => $a->from, 'to' => $a->to, 'foot' => $a->foot, 'head' => $a->head, 'inside' => $a->inside,
                 'name' => $this->design->outlines[$a->wall->outline]->name ?? 'inner wall'], $questions[$wall]->abutments);
-            $catches[$wall] = Catches::of($this->design, $this->bodies[$wall], $around, self::catchable($lines, $u));
+            $catches[$wall] = array_map(
+                static fn (array $these): array => array_map(static fn (CatchLine $c): array => $c->toArray(), $these),
+                Catches::of($this->design, $this->bodies[$wall], $around, self::catchable($lines, $u)),
+            );
             foreach ($questions[$wall]->placed as $p) {
                 $symbol = Symbols::key($p->opening);
                 $unit = Symbols::solved($this->design, $p->opening);
@@ -132,17 +137,17 @@ final readonly class ElevationView
 
     /**
      * @param  list<array<string, mixed>>  $lines
-     * @return array{upright: list<array{float, string, string}>, level: list<array{float, string, string}>} as seen from a wall whose left end is at $u
+     * @return array{upright: list<CatchLine>, level: list<CatchLine>} as seen from a wall whose left end is at $u
      */
     private static function catchable(array $lines, float $u): array
     {
         $upright = $level = [];
         foreach ($lines as $line) {
             if ($line['u'] !== null) {
-                $upright[] = [$line['u'] - $u, 'line '.$line['name'], $line['id']];
+                $upright[] = new CatchLine($line['u'] - $u, 'line '.$line['name'], CatchKind::Line, $line['id']);
             }
             foreach ($line['levels'] as $l) {
-                $level[] = [$l['level'], 'line '.$line['name'], $line['id']];
+                $level[] = new CatchLine($l['level'], 'line '.$line['name'], CatchKind::Line, $line['id']);
             }
         }
 

@@ -69,7 +69,7 @@ final class ArrangingTest extends ProjectCase
         $id = $this->place(0, ['position' => ['from' => 'line', 'ref' => $line, 'value' => 100, 'to' => 'near']]);
         $this->edit('line.change', ['id' => $line, 'value' => 0.5])->assertOk()->assertJsonPath('touched.structure', true);
         self::assertSame(6100.0, $this->elevation()['openings'][0]['left']);
-        self::assertContains(['at' => 6000.0, 'name' => 'line L1', 'line' => $line], $this->elevation()['catches'][$this->wall()]['upright']);
+        self::assertContains(['at' => 6000.0, 'name' => 'line L1', 'kind' => 'line', 'element' => $line, 'side' => null], $this->elevation()['catches'][$this->wall()]['upright']);
         $this->assertProblem($this->edit('line.remove', ['ids' => [$line]]), 422, 'hanging');
         $this->edit('line.remove', ['ids' => [$line], 'keepFigures' => true])->assertOk();
         self::assertSame(6100.0, $this->elevation()['openings'][0]['left']);

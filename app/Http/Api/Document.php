@@ -323,10 +323,12 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'symbols', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'array', items: new OA\Items(ref: '#/components/schemas/Shape'))),
     new OA\Property(property: 'placements', type: 'array', items: new OA\Items(ref: '#/components/schemas/Placement')),
 ])]
-#[OA\Schema(schema: 'Catch', required: ['at', 'name', 'line'], properties: [
-    new OA\Property(property: 'line', type: 'string', nullable: true, description: 'The setting-out line it is'),
+#[OA\Schema(schema: 'Catch', required: ['at', 'name', 'kind', 'element', 'side'], properties: [
     new OA\Property(property: 'at', type: 'number'),
-    new OA\Property(property: 'name', type: 'string'),
+    new OA\Property(property: 'name', description: 'For people; nothing is decided by it', type: 'string'),
+    new OA\Property(property: 'kind', type: 'string', enum: ['end', 'middle', 'face', 'nib', 'margin', 'jamb', 'centre', 'sill', 'head', 'line']),
+    new OA\Property(property: 'element', description: 'The opening, wall or setting-out line it belongs to', type: 'string', nullable: true),
+    new OA\Property(property: 'side', type: 'string', enum: ['left', 'right'], nullable: true),
 ])]
 #[OA\Schema(schema: 'Catches', required: ['upright', 'level'], properties: [
     new OA\Property(property: 'upright', type: 'array', items: new OA\Items(ref: '#/components/schemas/Catch')),

@@ -21,56 +21,78 @@ final class Catches
 {
     /**
      * @param  list<array{PlacedOpening, float}>  $placed  each with how far its wall's left end lies right of this wall's, mm
-     * @param  array{upright: list<array{float, string, string}>, level: list<array{float, string, string}>}  $lines  setting-out lines: place, name, id
-     * @return array{upright: list<array{at: float, name: string, line: string|null}>, level: list<array{at: float, name: string, line: string|null}>} u from the wall's left end, and levels, mm
+     * @param  array{upright: list<CatchLine>, level: list<CatchLine>}  $lines  setting-out lines
+     * @return array{upright: list<CatchLine>, level: list<CatchLine>}
      */
     public static function of(Design $design, Body $body, array $placed, array $lines = ['upright' => [], 'level' => []]): array
     {
-        $start = $body->start();
-        $end = $body->end();
-        $upright = [...$lines['upright'], [$start, 'left end'], [($start + $end) / 2, 'middle of the wall'], [$end, 'right end']];
+        [$start, $end, $wall] = [$body->start(), $body->end(), $body->wall->id];
+        $upright = [
+            ...$lines['upright'],
+            new CatchLine($start, 'left end', CatchKind::End, $wall, 'left'),
+            new CatchLine(($start + $end) / 2, 'middle of the wall', CatchKind::Middle, $wall),
+            new CatchLine($end, 'right end', CatchKind::End, $wall, 'right'),
+            ...self::margins($design, $body),
+        ];
         $level = $lines['level'];
-        array_push($upright, ...self::margins($design, $body));
         foreach (Meeting::abutments($design, $body) as $a) {
-            $name = self::named($design, $a);
-            array_push($upright, [$a->from, 'left face of '.$name], [$a->to, 'right face of '.$name]);
-            if ($design->isInner($body->wall) && $design->settings->nib > 0) {
-                $nib = sprintf('nib of %s from %s', Length::format($design->settings->nib, $design->settings->units), $name);
-                array_push($upright, [$a->from - $design->settings->nib, $nib], [$a->to + $design->settings->nib, $nib]);
-            }
+            array_push($upright, ...self::facesOf($design, $body, $a));
         }
         foreach ($placed as [$p, $shift]) {
             $label = $design->label($p->opening);
-            $upright[] = [$shift + $p->left, 'left jamb of '.$label];
-            $upright[] = [$shift + $p->right, 'right jamb of '.$label];
-            $upright[] = [$shift + ($p->left + $p->right) / 2, 'centre of '.$label];
+            $id = $p->opening->id;
+            $upright[] = new CatchLine($shift + $p->left, 'left jamb of '.$label, CatchKind::Jamb, $id, 'left');
+            $upright[] = new CatchLine($shift + $p->right, 'right jamb of '.$label, CatchKind::Jamb, $id, 'right');
+            $upright[] = new CatchLine($shift + ($p->left + $p->right) / 2, 'centre of '.$label, CatchKind::Centre, $id);
             $storey = $design->storeys->get($p->opening->storey)->name;
-            $level[] = [$p->sill, 'sill of '.$label.', '.$storey];
-            $level[] = [$p->head, 'head of '.$label.', '.$storey];
+            $level[] = new CatchLine($p->sill, 'sill of '.$label.', '.$storey, CatchKind::Sill, $id);
+            $level[] = new CatchLine($p->head, 'head of '.$label.', '.$storey, CatchKind::Head, $id);
         }
 
         return ['upright' => self::once($upright), 'level' => self::once($level)];
     }
 
+    /** @return list<CatchLine> both faces of a wall that meets this one, and in an inner wall the nibs beside it */
+    private static function facesOf(Design $design, Body $body, Abutment $a): array
+    {
+        $name = self::named($design, $a);
+        $id = $a->wall->id;
+        $lines = [
+            new CatchLine($a->from, 'left face of '.$name, CatchKind::Face, $id, 'left'),
+            new CatchLine($a->to, 'right face of '.$name, CatchKind::Face, $id, 'right'),
+        ];
+        $nib = $design->settings->nib;
+        if ($design->isInner($body->wall) && $nib > 0) {
+            $called = sprintf('nib of %s from %s', Length::format($nib, $design->settings->units), $name);
+            $lines[] = new CatchLine($a->from - $nib, $called, CatchKind::Nib, $id, 'left');
+            $lines[] = new CatchLine($a->to + $nib, $called, CatchKind::Nib, $id, 'right');
+        }
+
+        return $lines;
+    }
+
     /**
      * Where the margin at a corner ends; in an inner wall, where the nib beside a door does.
      *
-     * @return list<array{float, string}>
+     * @return list<CatchLine>
      */
     private static function margins(Design $design, Body $body): array
     {
         $inner = $design->isInner($body->wall);
         $mm = $inner ? $design->settings->nib : $design->settings->cornerMargin;
-        $name = sprintf($inner ? 'nib of %s' : '%s from the corner', Length::format($mm, $design->settings->units));
+        $length = Length::format($mm, $design->settings->units);
         $margins = [];
         foreach ([[$body->left, false], [$body->right, true]] as [$end, $atRight]) {
             if ($mm > 0 && $end->joint->isCorner()) {
                 $clear = Meeting::clearEnd($design, $body, $body->foot, $body->head, $atRight);
                 $return = abs($clear - ($atRight ? $body->end() : $body->start())) > Tolerance::LENGTH;
-                $margins[] = [
+                $margins[] = new CatchLine(
                     $clear + ($atRight ? -$mm : $mm),
-                    $return && ! $inner ? str_replace('the corner', 'the return', $name) : $name,
-                ];
+                    $inner ? "nib of $length" : $length.($return ? ' from the return' : ' from the corner'),
+                    $inner ? CatchKind::Nib : CatchKind::Margin,
+                    $body->wall->id,
+                    $atRight ? 'right' : 'left',
+                );
             }
         }
 
@@ -83,14 +105,14 @@ final class Catches
     }
 
     /**
-     * @param  list<array{0: float, 1: string, 2?: string}>  $lines
-     * @return list<array{at: float, name: string, line: string|null}>
+     * @param  list<CatchLine>  $lines
+     * @return list<CatchLine> of those that fall together the first
      */
     private static function once(array $lines): array
     {
         $out = [];
         foreach ($lines as $line) {
-            $out[(string) round($line[0], 1)] ??= ['at' => $line[0], 'name' => $line[1], 'line' => $line[2] ?? null];
+            $out[(string) round($line->at, 1)] ??= $line;
         }
 
         return array_values($out);

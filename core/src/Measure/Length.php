@@ -46,7 +46,7 @@ final class Length
     {
         return match ($units) {
             Units::Millimetre => self::millimetres($mm),
-            Units::Metre => (abs($mm - round($mm)) > 0.05 ? '≈' : '').number_format($mm / 1000, 3, '.', self::THIN_SPACE).' m',
+            Units::Metre => (abs($mm - round($mm)) > 0.05 ? '≈' : '').str_replace('-', '−', number_format($mm / 1000, 3, '.', self::THIN_SPACE)).' m',
             Units::FeetInches => self::feetInches($mm),
         };
     }

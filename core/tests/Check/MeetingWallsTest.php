@@ -79,7 +79,7 @@ final class MeetingWallsTest extends TestCase
     {
         $names = [];
         foreach (Catches::of($this->house->design, $this->house->body(4), [])['upright'] as $line) {
-            $names[(string) round($line['at'])] = $line['name'];
+            $names[(string) round($line->at)] = $line->name;
         }
         self::assertStringStartsWith('left face of ', $names['3650']);
         self::assertStringStartsWith('right face of ', $names['3750']);
@@ -88,7 +88,11 @@ final class MeetingWallsTest extends TestCase
         // from the corner's inner face
         self::assertSame(
             '150 from the return',
-            array_column(Catches::of($this->house->design, $this->house->body(0), [])['upright'], 'name', 'at')[450] ?? null,
+            array_column(
+                array_map(static fn ($c): array => $c->toArray(), Catches::of($this->house->design, $this->house->body(0), [])['upright']),
+                'name',
+                'at',
+            )[450] ?? null,
         );
     }
 

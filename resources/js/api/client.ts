@@ -13,6 +13,7 @@ export type Wall = Schemas['Wall'];
 export type Frontage = Schemas['Frontage'];
 export type RackType = Schemas['RackType'];
 export type Elevation = Schemas['Elevation'];
+export type Catch = Schemas['Catch'];
 export type Plan = Schemas['Plan'];
 export type Shape = Schemas['Shape'];
 export type PlacedOpening = Schemas['PlacedOpening'];

@@ -1323,10 +1323,15 @@ export interface components {
             placements: components["schemas"]["Placement"][];
         };
         Catch: {
-            /** @description The setting-out line it is */
-            line: string | null;
             at: number;
+            /** @description For people; nothing is decided by it */
             name: string;
+            /** @enum {string} */
+            kind: "end" | "middle" | "face" | "nib" | "margin" | "jamb" | "centre" | "sill" | "head" | "line";
+            /** @description The opening, wall or setting-out line it belongs to */
+            element: string | null;
+            /** @enum {string|null} */
+            side: "left" | "right" | null;
         };
         Catches: {
             upright: components["schemas"]["Catch"][];

@@ -1,4 +1,4 @@
-import type { Frontage, PlacedOpening, Storey, Wall } from '../api/client';
+import type { Catch, Frontage, PlacedOpening, Storey, Wall } from '../api/client';
 import type { useData } from './data';
 import { useDesk, type Ghost, type InHand } from './store';
 
@@ -150,10 +150,10 @@ function settle(data: Data, ghost: Ghost, k: number, upright: boolean): void {
             ...ghost.caught,
             along: along.name,
             alongAt: along.at,
-            line: along.line,
+            line: lineOf(along),
             point: along.offset === 0 ? 'near' : along.point === 'centre' ? 'centre' : 'far',
         };
-        ghost.centred = along.point === 'centre' && along.name === 'middle of the wall';
+        ghost.centred = along.point === 'centre' && along.kind === 'middle';
     } else ghost.left = Math.round(ghost.left / step) * step;
     if (!upright) return;
     const up = nearest(
@@ -166,17 +166,22 @@ function settle(data: Data, ghost: Ghost, k: number, upright: boolean): void {
     );
     if (up) {
         ghost.sill = up.at - up.offset;
-        ghost.caught = { ...ghost.caught, up: up.name, upAt: up.at, level: up.line, edge: up.offset === 0 ? 'sill' : 'head' };
+        ghost.caught = { ...ghost.caught, up: up.name, upAt: up.at, level: lineOf(up), edge: up.offset === 0 ? 'sill' : 'head' };
     } else ghost.sill = Math.round(ghost.sill / step) * step;
 }
 
-function nearest(lines: { at: number; name: string; line: string | null }[], points: [number, number, string][], reach: number) {
-    let best: { at: number; name: string; line: string | null; offset: number; point: string; off: number } | null = null;
+/** The setting-out line that was caught on, if it is one. */
+function lineOf(caught: Catch): string | null {
+    return caught.kind === 'line' ? caught.element : null;
+}
+
+function nearest(lines: Catch[], points: [number, number, string][], reach: number) {
+    let best: (Catch & { offset: number; point: string; off: number }) | null = null;
     for (const line of lines)
         for (const [at, offset, point] of points) {
-            const middling = /middle|centre/.test(line.name);
             // a setting-out line is caught by a jamb or by the centre
-            if (line.line === null && middling !== (point === 'centre')) continue;
+            const middling = line.kind === 'middle' || line.kind === 'centre';
+            if (line.kind !== 'line' && middling !== (point === 'centre')) continue;
             const off = Math.abs(line.at - at);
             if (off <= reach && (!best || off < best.off)) best = { ...line, offset, point, off };
         }

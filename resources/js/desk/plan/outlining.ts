@@ -17,7 +17,7 @@ export const useOutlining = create<{
     top: string | null;
     inner: boolean;
     line: string;
-    next: { x: number; y: number; caught: string | null } | null;
+    next: { x: number; y: number; caught: string | null; closes?: boolean } | null;
 }>(() => ({
     thickness: '300',
     base: null,
@@ -60,7 +60,7 @@ export function pointer(data: Data, at: { x: number; y: number } | null, k: numb
     const first = outline.corners[0];
     const last = outline.corners.at(-1);
     if (first && outline.corners.length > 2 && Math.hypot(at.x - first[0], at.y - first[1]) < reach * 1.4) {
-        useOutlining.setState({ next: { x: first[0], y: first[1], caught: 'close here' } });
+        useOutlining.setState({ next: { x: first[0], y: first[1], caught: 'close here', closes: true } });
         return;
     }
     const next = { x: Math.round(at.x / 10) * 10, y: Math.round(at.y / 10) * 10, caught: null as string | null };
@@ -110,7 +110,7 @@ export async function outlineClick(data: Data): Promise<void> {
     const outline = useDesk.getState().outline;
     const next = useOutlining.getState().next;
     if (!outline || !next) return;
-    if (next.caught === 'close here') return finishOutline(data, true);
+    if (next.closes) return finishOutline(data, true);
     addCorner(outline, next.x, next.y);
 }
 
