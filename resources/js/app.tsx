@@ -73,7 +73,17 @@ function Gate() {
             <Route path="/projects/:project" element={<DeskPage />} />
             <Route path="/projects/:project/bench/:type" element={<BenchPage />} />
             <Route path="/projects/:project/sheets" element={<SheetsPage />} />
-            <Route path="*" element={<p className="p-8">There is nothing at this address. <a className="text-tide underline" href="/">To the projects</a></p>} />
+            <Route
+                path="*"
+                element={
+                    <p className="p-8">
+                        There is nothing at this address.{' '}
+                        <a className="text-tide underline" href="/">
+                            To the projects
+                        </a>
+                    </p>
+                }
+            />
         </Routes>
     );
 }

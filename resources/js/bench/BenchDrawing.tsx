@@ -46,7 +46,8 @@ export function BenchDrawing() {
         () => (view && size[0] > 0 ? layOut(view, size[0], size[1], (d) => data.length(d.value), before) : null),
         [view, size, data, before],
     );
-    if (layout && (before === null || before.k !== layout.k || before.elevation.join() !== layout.elevation.join())) setHeld({ of, layout });
+    if (layout && (before === null || before.k !== layout.k || before.elevation.join() !== layout.elevation.join()))
+        setHeld({ of, layout });
     if (!view || !layout) return <div ref={host} className="h-full w-full" />;
 
     const flip = (x: number) => (inside ? view.width - x : x);
@@ -57,7 +58,10 @@ export function BenchDrawing() {
 
     const toMm = (event: PointerEvent): [number, number] => {
         const r = host.current!.getBoundingClientRect();
-        return [flip((event.clientX - r.left - layout.elevation[0]) / layout.k), (layout.elevation[1] - (event.clientY - r.top)) / layout.k];
+        return [
+            flip((event.clientX - r.left - layout.elevation[0]) / layout.k),
+            (layout.elevation[1] - (event.clientY - r.top)) / layout.k,
+        ];
     };
     const startDrag = (event: PointerEvent, divider: BenchDivider) => {
         if (!data.mayEdit || event.button !== 0) return;
@@ -71,27 +75,59 @@ export function BenchDrawing() {
         setDrag({ ...drag, ...catchOn(drag.divider, drag.divider.axis === 'x' ? x : y, view.dividers, 6 / layout.k) });
     };
     const drop = () => {
-        if (drag && Math.abs(drag.to - drag.divider.at) > 0.01) void step('move', { path: drag.divider.path, index: drag.divider.index, to: drag.to }, 'divider');
+        if (drag && Math.abs(drag.to - drag.divider.at) > 0.01)
+            void step('move', { path: drag.divider.path, index: drag.divider.index, to: drag.to }, 'divider');
         setDrag(null);
     };
 
     return (
-        <div ref={host} className="relative h-full w-full overflow-hidden bg-sheet" onClick={() => choose(null)} role="group" aria-label="Drawing of the unit">
-            <svg width={size[0]} height={size[1]} className="absolute inset-0" onPointerMove={onDrag} onPointerUp={drop} onPointerCancel={() => setDrag(null)}>
+        <div
+            ref={host}
+            className="relative h-full w-full overflow-hidden bg-sheet"
+            onClick={() => choose(null)}
+            role="group"
+            aria-label="Drawing of the unit"
+        >
+            <svg
+                width={size[0]}
+                height={size[1]}
+                className="absolute inset-0"
+                onPointerMove={onDrag}
+                onPointerUp={drop}
+                onPointerCancel={() => setDrag(null)}
+            >
                 <Shapes shapes={view.elevation} at={layout.elevation} k={layout.k} />
                 <Cuts layout={layout} x={flip(view.cuts.x)} y={view.cuts.y} width={view.width} height={view.height} />
                 <Shapes shapes={view.section} at={layout.section} k={layout.k} />
                 <Shapes shapes={view.plan} at={[px, py]} k={layout.k} flip={inside ? view.width : undefined} />
-                <g transform={`translate(${layout.elevation[0]} ${layout.elevation[1]}) scale(${inside ? -layout.k : layout.k} ${layout.k})${inside ? ` translate(${-view.width} 0)` : ''}`}>
+                <g
+                    transform={`translate(${layout.elevation[0]} ${layout.elevation[1]}) scale(${inside ? -layout.k : layout.k} ${layout.k})${inside ? ` translate(${-view.width} 0)` : ''}`}
+                >
                     {view.lights.map((light) => (
-                        <LightFace key={`${light.path} ${light.box.join()}`} light={light} on={chosen.includes(light.path)} wrong={wrong?.path === light.path} />
+                        <LightFace
+                            key={`${light.path} ${light.box.join()}`}
+                            light={light}
+                            on={chosen.includes(light.path)}
+                            wrong={wrong?.path === light.path}
+                        />
                     ))}
                     {data.mayEdit &&
                         view.dividers.map((d) => {
                             const w = Math.max(d.face, 9 / layout.k);
-                            const box = d.axis === 'x' ? { x: d.at - w / 2, y: -d.to, width: w, height: d.to - d.from } : { x: d.from, y: -d.at - w / 2, width: d.to - d.from, height: w };
+                            const box =
+                                d.axis === 'x'
+                                    ? { x: d.at - w / 2, y: -d.to, width: w, height: d.to - d.from }
+                                    : { x: d.from, y: -d.at - w / 2, width: d.to - d.from, height: w };
                             return (
-                                <rect key={`${d.path} ${d.index}`} {...box} data-divider={`${d.path} ${d.index}`} fill="transparent" className={`${d.axis === 'x' ? 'cursor-ew-resize' : 'cursor-ns-resize'} hover:fill-tide/25`} onPointerDown={(e) => startDrag(e, d)} onClick={(e) => e.stopPropagation()}>
+                                <rect
+                                    key={`${d.path} ${d.index}`}
+                                    {...box}
+                                    data-divider={`${d.path} ${d.index}`}
+                                    fill="transparent"
+                                    className={`${d.axis === 'x' ? 'cursor-ew-resize' : 'cursor-ns-resize'} hover:fill-tide/25`}
+                                    onPointerDown={(e) => startDrag(e, d)}
+                                    onClick={(e) => e.stopPropagation()}
+                                >
                                     <title>{d.axis === 'x' ? 'Mullion: drag it' : 'Transom: drag it'}</title>
                                 </rect>
                             );
@@ -129,7 +165,10 @@ export function BenchDrawing() {
 
 function Shapes({ shapes, at, k, flip }: { shapes: Shape[]; at: [number, number]; k: number; flip?: number }) {
     return (
-        <g transform={`translate(${at[0]} ${at[1]}) scale(${flip === undefined ? k : -k} ${k})${flip === undefined ? '' : ` translate(${-flip} 0)`}`} aria-hidden="true">
+        <g
+            transform={`translate(${at[0]} ${at[1]}) scale(${flip === undefined ? k : -k} ${k})${flip === undefined ? '' : ` translate(${-flip} 0)`}`}
+            aria-hidden="true"
+        >
             {shapes.map((s, i) => {
                 const pen = pens[s.layer] ?? { fill: 'none', weight: 0.5 };
                 return (
@@ -182,7 +221,13 @@ function LightFace({ light, on, wrong }: { light: BenchLight; on: boolean; wrong
     );
 }
 
-function DimensionMark({ line: { from, to, upright }, tone }: { line: { from: [number, number]; to: [number, number]; upright: boolean }; tone: string }) {
+function DimensionMark({
+    line: { from, to, upright },
+    tone,
+}: {
+    line: { from: [number, number]; to: [number, number]; upright: boolean };
+    tone: string;
+}) {
     if (from[0] === to[0] && from[1] === to[1]) return null;
     const tick = ([x, y]: [number, number]) => `M${x - 4} ${y + 4}l8 -8`;
     const cross = ([x, y]: [number, number]) => (upright ? `M${x - 6} ${y}h12` : `M${x} ${y - 6}v12`);
@@ -201,23 +246,45 @@ function Cuts({ layout: l, x, y, width, height }: { layout: Layout; x: number; y
     const [cx, cy] = [ex + x * l.k, ey - y * l.k];
     return (
         <g stroke="var(--quiet)" strokeWidth={0.8} strokeDasharray="10 3 2 3" aria-hidden="true">
-            <path d={`M${cx} ${ey + 6}v8M${cx} ${ey - height * l.k - 6}v-8M${ex - 6} ${cy}h-8M${ex + width * l.k + 6} ${cy}h8`} strokeDasharray="none" strokeWidth={2} />
+            <path
+                d={`M${cx} ${ey + 6}v8M${cx} ${ey - height * l.k - 6}v-8M${ex - 6} ${cy}h-8M${ex + width * l.k + 6} ${cy}h8`}
+                strokeDasharray="none"
+                strokeWidth={2}
+            />
         </g>
     );
 }
 
 /** A divider on its way, with what it leaves on both sides. */
-function Dragged({ drag, layout: l, flip, length }: { drag: Drag; layout: Layout; flip: (x: number) => number; length: (mm: number) => string }) {
+function Dragged({
+    drag,
+    layout: l,
+    flip,
+    length,
+}: {
+    drag: Drag;
+    layout: Layout;
+    flip: (x: number) => number;
+    length: (mm: number) => string;
+}) {
     const { divider: d, to } = drag;
     const [ex, ey] = l.elevation;
     const before = to - d.face / 2 - (d.least - d.face / 2 - 1);
     const after = d.most + d.face / 2 + 1 - (to + d.face / 2);
     const text = `${length(Math.max(0, before))} | ${length(Math.max(0, after))}${drag.caught ? ` · ${drag.caught}` : ''}`;
-    const line = d.axis === 'x' ? [ex + flip(to) * l.k, ey - d.from * l.k, ex + flip(to) * l.k, ey - d.to * l.k] : [ex + flip(d.from) * l.k, ey - to * l.k, ex + flip(d.to) * l.k, ey - to * l.k];
+    const line =
+        d.axis === 'x'
+            ? [ex + flip(to) * l.k, ey - d.from * l.k, ex + flip(to) * l.k, ey - d.to * l.k]
+            : [ex + flip(d.from) * l.k, ey - to * l.k, ex + flip(d.to) * l.k, ey - to * l.k];
     const [mx, my] = [(line[0]! + line[2]!) / 2, (line[1]! + line[3]!) / 2];
     return (
         <g pointerEvents="none">
-            <path d={`M${line[0]} ${line[1]}L${line[2]} ${line[3]}`} stroke="var(--buoy)" strokeWidth={Math.max(2, d.face * l.k)} strokeOpacity={0.55} />
+            <path
+                d={`M${line[0]} ${line[1]}L${line[2]} ${line[3]}`}
+                stroke="var(--buoy)"
+                strokeWidth={Math.max(2, d.face * l.k)}
+                strokeOpacity={0.55}
+            />
             <rect x={mx - text.length * 3.4 - 6} y={my - 10} width={text.length * 6.8 + 12} height={20} rx={3} fill="var(--buoy)" />
             <text x={mx} y={my + 4} textAnchor="middle" fontSize={11.5} fontWeight={650} fill="var(--sheet)">
                 {text}
@@ -228,11 +295,15 @@ function Dragged({ drag, layout: l, flip, length }: { drag: Drag; layout: Layout
 
 /** The nearest of: in line with another divider, the middle, whole tens; else whole millimetres. Never further than there is room. */
 function catchOn(d: BenchDivider, to: number, all: BenchDivider[], reach: number): { to: number; caught: string | null } {
-    const offers: [number, string][] = [[(d.least + d.most) / 2, 'middle'], ...all.filter((o) => o.axis === d.axis && o !== d).map((o): [number, string] => [o.at, 'in line'])];
+    const offers: [number, string][] = [
+        [(d.least + d.most) / 2, 'middle'],
+        ...all.filter((o) => o.axis === d.axis && o !== d).map((o): [number, string] => [o.at, 'in line']),
+    ];
     const within = Math.max(d.least, Math.min(d.most, to));
-    const near = offers.filter(([at]) => at >= d.least && at <= d.most && Math.abs(at - within) <= reach).sort((a, b) => Math.abs(a[0] - within) - Math.abs(b[0] - within))[0];
+    const near = offers
+        .filter(([at]) => at >= d.least && at <= d.most && Math.abs(at - within) <= reach)
+        .sort((a, b) => Math.abs(a[0] - within) - Math.abs(b[0] - within))[0];
     if (near) return { to: near[0], caught: near[1] };
     const ten = Math.round(within / 10) * 10;
     return { to: Math.max(d.least, Math.min(d.most, Math.abs(ten - within) <= reach ? ten : Math.round(within))), caught: null };
 }
-

@@ -20,27 +20,70 @@ export function BenchHeader({ isNew, type, openings, unsaved, onSave }: Props) {
     const [removing, setRemoving] = useState(false);
     return (
         <header className="flex h-[46px] shrink-0 items-center gap-3 border-b border-hairline bg-sheet px-3">
-            <Link to={`/projects/${data.id}`} aria-label="To the desk" className="flex items-center gap-2 font-semibold whitespace-nowrap hover:text-tide">
+            <Link
+                to={`/projects/${data.id}`}
+                aria-label="To the desk"
+                className="flex items-center gap-2 font-semibold whitespace-nowrap hover:text-tide"
+            >
                 <Mark size={26} /> Desk
             </Link>
             <h1 className="sr-only">Unit bench</h1>
-            <Name label="Mark" value={draft.mark} placeholder={isNew ? 'next free' : ''} width="w-20" disabled={!data.mayEdit} onChange={(mark) => rename({ mark })} />
-            <Name label="Name" value={draft.name} placeholder="Name" width="w-56" disabled={!data.mayEdit} onChange={(name) => rename({ name })} />
+            <Name
+                label="Mark"
+                value={draft.mark}
+                placeholder={isNew ? 'next free' : ''}
+                width="w-20"
+                disabled={!data.mayEdit}
+                onChange={(mark) => rename({ mark })}
+            />
+            <Name
+                label="Name"
+                value={draft.name}
+                placeholder="Name"
+                width="w-56"
+                disabled={!data.mayEdit}
+                onChange={(name) => rename({ name })}
+            />
             <span className="rounded border border-hairline px-2 py-0.5 text-xs whitespace-nowrap text-quiet">
-                {isNew ? 'not on the rack yet' : openings === 0 ? 'in no opening' : openings === 1 ? 'in 1 opening' : `in ${openings} openings`}
+                {isNew
+                    ? 'not on the rack yet'
+                    : openings === 0
+                      ? 'in no opening'
+                      : openings === 1
+                        ? 'in 1 opening'
+                        : `in ${openings} openings`}
                 {unsaved && !isNew ? ' · not saved' : ''}
             </span>
             <span className="grow" />
-            <Button look="plain" aria-pressed={inside} onClick={() => void look({ inside: !inside })} title="The elevation as it is seen from the other side">
+            <Button
+                look="plain"
+                aria-pressed={inside}
+                onClick={() => void look({ inside: !inside })}
+                title="The elevation as it is seen from the other side"
+            >
                 {inside ? 'Seen from inside' : 'Seen from outside'}
             </Button>
             <AjarControl />
             {data.mayEdit && (
                 <>
-                    <Button look="plain" aria-label="Undo" title="Undo (Ctrl Z)" disabled={past === 0} onClick={() => void undo()} className="px-1.5">
+                    <Button
+                        look="plain"
+                        aria-label="Undo"
+                        title="Undo (Ctrl Z)"
+                        disabled={past === 0}
+                        onClick={() => void undo()}
+                        className="px-1.5"
+                    >
                         <Undo2 size={15} /> Undo
                     </Button>
-                    <Button look="plain" aria-label="Redo" title="Redo (Ctrl Shift Z)" disabled={future === 0} onClick={() => void redo()} className="px-1.5">
+                    <Button
+                        look="plain"
+                        aria-label="Redo"
+                        title="Redo (Ctrl Shift Z)"
+                        disabled={future === 0}
+                        onClick={() => void redo()}
+                        className="px-1.5"
+                    >
                         <Redo2 size={15} /> Redo
                     </Button>
                     <Menu
@@ -63,7 +106,14 @@ export function BenchHeader({ isNew, type, openings, unsaved, onSave }: Props) {
                     </Button>
                 </>
             )}
-            <RemoveType type={type} mark={draft.mark} openings={openings} open={removing} onClose={() => setRemoving(false)} onRemoved={() => void navigate(`/projects/${data.id}`)} />
+            <RemoveType
+                type={type}
+                mark={draft.mark}
+                openings={openings}
+                open={removing}
+                onClose={() => setRemoving(false)}
+                onRemoved={() => void navigate(`/projects/${data.id}`)}
+            />
         </header>
     );
 }
@@ -72,15 +122,41 @@ export function BenchHeader({ isNew, type, openings, unsaved, onSave }: Props) {
 function AjarControl() {
     const ajar = useBench((b) => b.ajar);
     return (
-        <label className="flex items-center gap-2 whitespace-nowrap text-quiet" title="How far open plan, section and solid show it, for now">
+        <label
+            className="flex items-center gap-2 whitespace-nowrap text-quiet"
+            title="How far open plan, section and solid show it, for now"
+        >
             Ajar
-            <input type="range" aria-label="Ajar" min={0} max={100} step={5} value={Math.round((ajar ?? 0) * 100)} onChange={(e) => void look({ ajar: Number(e.target.value) === 0 ? null : Number(e.target.value) / 100 })} className="w-24 accent-[var(--tide)]" />
+            <input
+                type="range"
+                aria-label="Ajar"
+                min={0}
+                max={100}
+                step={5}
+                value={Math.round((ajar ?? 0) * 100)}
+                onChange={(e) => void look({ ajar: Number(e.target.value) === 0 ? null : Number(e.target.value) / 100 })}
+                className="w-24 accent-[var(--tide)]"
+            />
             <span className="w-9 text-right text-ink">{Math.round((ajar ?? 0) * 100)} %</span>
         </label>
     );
 }
 
-function Name({ label, value, placeholder, width, disabled, onChange }: { label: string; value: string; placeholder: string; width: string; disabled: boolean; onChange: (text: string) => void }) {
+function Name({
+    label,
+    value,
+    placeholder,
+    width,
+    disabled,
+    onChange,
+}: {
+    label: string;
+    value: string;
+    placeholder: string;
+    width: string;
+    disabled: boolean;
+    onChange: (text: string) => void;
+}) {
     const [text, setText] = useState(value);
     useEffect(() => setText(value), [value]);
     const send = () => {

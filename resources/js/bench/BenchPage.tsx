@@ -26,7 +26,11 @@ const blankInFeet: Draft = {
     sill: 36 * inch,
     width: 48 * inch,
     height: 60 * inch,
-    tree: { measure: 'centres', frame: { jamb: 2 * inch, head: 2 * inch, sill: 2 * inch, depth: 4 * inch }, root: { operation: 'fixed', glazing: [inch / 4, inch / 2, inch / 4] } },
+    tree: {
+        measure: 'centres',
+        frame: { jamb: 2 * inch, head: 2 * inch, sill: 2 * inch, depth: 4 * inch },
+        root: { operation: 'fixed', glazing: [inch / 4, inch / 2, inch / 4] },
+    },
 };
 const blank: Draft = {
     mark: '',
@@ -53,7 +57,12 @@ function Bench({ type }: { type: string }) {
     const like = search.get('like');
     const isNew = type === 'new';
     const asked = isNew ? like : type;
-    const stored = useQuery({ queryKey: ['project', data.id, 'type', asked], queryFn: () => api.unitType(data.id, asked!), enabled: asked !== null, staleTime: 0 });
+    const stored = useQuery({
+        queryKey: ['project', data.id, 'type', asked],
+        queryFn: () => api.unitType(data.id, asked!),
+        enabled: asked !== null,
+        staleTime: 0,
+    });
     const [opened, setOpened] = useState(false);
     const [saving, setSaving] = useState<'change' | 'new' | null>(null);
     const [tab, setTab] = useState<'make' | 'parts' | 'solid'>('make');
@@ -75,7 +84,18 @@ function Bench({ type }: { type: string }) {
     const { units } = data.project.settings;
     useEffect(() => {
         if (opened || (asked !== null && !found)) return;
-        const from: Draft = found ? { mark: isNew ? '' : found.mark, name: found.name, sill: found.sill, width: found.width, height: found.height, tree: found.tree } : units === 'ft-in' ? blankInFeet : blank;
+        const from: Draft = found
+            ? {
+                  mark: isNew ? '' : found.mark,
+                  name: found.name,
+                  sill: found.sill,
+                  width: found.width,
+                  height: found.height,
+                  tree: found.tree,
+              }
+            : units === 'ft-in'
+              ? blankInFeet
+              : blank;
         setOpened(true);
         void open(data.id, type, from, isNew).then((resumed) => {
             if (resumed) tell('What you had not saved is on the bench again; undo takes it back to how it is kept.');
@@ -107,7 +127,13 @@ function Bench({ type }: { type: string }) {
     const general = wrong && (wrong.field === '' || wrong.field === 'card outline') ? wrong.message : null;
     return (
         <div className="flex h-full flex-col" data-busy={busy}>
-            <BenchHeader isNew={isNew} type={type} openings={isNew ? 0 : (stored.data?.openings ?? 0)} unsaved={unsaved} onSave={askToSave} />
+            <BenchHeader
+                isNew={isNew}
+                type={type}
+                openings={isNew ? 0 : (stored.data?.openings ?? 0)}
+                unsaved={unsaved}
+                onSave={askToSave}
+            />
             <main className="flex min-h-0 grow">
                 <div className="min-w-0 grow">{tab === 'solid' ? <SolidView /> : <BenchDrawing />}</div>
                 <aside aria-label="Card of the unit" className="flex w-[340px] shrink-0 flex-col border-l border-hairline bg-paper">
@@ -119,7 +145,13 @@ function Bench({ type }: { type: string }) {
                                 ['solid', 'Solid'],
                             ] as const
                         ).map(([name, label]) => (
-                            <button key={name} type="button" aria-pressed={tab === name} onClick={() => setTab(name)} className={`min-h-6 pb-0.5 ${tab === name ? 'border-b-2 border-tide font-semibold' : 'text-quiet hover:text-tide'}`}>
+                            <button
+                                key={name}
+                                type="button"
+                                aria-pressed={tab === name}
+                                onClick={() => setTab(name)}
+                                className={`min-h-6 pb-0.5 ${tab === name ? 'border-b-2 border-tide font-semibold' : 'text-quiet hover:text-tide'}`}
+                            >
                                 {label}
                             </button>
                         ))}
@@ -130,7 +162,13 @@ function Bench({ type }: { type: string }) {
                                 {general}
                             </p>
                         )}
-                        {tab === 'parts' ? <TakeOffCard /> : shown.length > 0 ? <LightCard key={shown.map((l) => l.path).join()} lights={shown} /> : <UnitCard />}
+                        {tab === 'parts' ? (
+                            <TakeOffCard />
+                        ) : shown.length > 0 ? (
+                            <LightCard key={shown.map((l) => l.path).join()} lights={shown} />
+                        ) : (
+                            <UnitCard />
+                        )}
                     </div>
                     <FiguresStrip />
                 </aside>

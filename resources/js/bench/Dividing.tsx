@@ -23,13 +23,20 @@ export function joinChosen(paths: string[]): void {
 /** Steps that divide the chosen light, or put it together with its neighbour. */
 export function Dividing({ paths, lights }: { paths: string[]; lights: BenchLight[] }) {
     const form = useDividing((s) => s.form);
-    const wrong = useBench((b) => (b.wrong && ['card divide', 'card cut', 'card join', 'card parent', 'divider'].includes(b.wrong.field) ? b.wrong.message : null));
+    const wrong = useBench((b) =>
+        b.wrong && ['card divide', 'card cut', 'card join', 'card parent', 'divider'].includes(b.wrong.field) ? b.wrong.message : null,
+    );
     const view = useBench((b) => b.view);
     const path = paths[0]!;
     const parent = parentOf(path);
     const isGrid = view !== null && view.dividers.length > 0;
     const button = (label: string, key: string | null, onClick: () => void, on = false) => (
-        <button type="button" aria-pressed={on} onClick={onClick} className={`inline-flex min-h-6 items-center gap-1 rounded px-1.5 text-tide hover:bg-tide-wash ${on ? 'bg-tide-wash font-semibold' : ''}`}>
+        <button
+            type="button"
+            aria-pressed={on}
+            onClick={onClick}
+            className={`inline-flex min-h-6 items-center gap-1 rounded px-1.5 text-tide hover:bg-tide-wash ${on ? 'bg-tide-wash font-semibold' : ''}`}
+        >
             {label}
             {key && <kbd className="font-sans text-[10px] text-quiet">{key}</kbd>}
         </button>
@@ -43,7 +50,10 @@ export function Dividing({ paths, lights }: { paths: string[]; lights: BenchLigh
                 {paths.length === 2 && button('Join', 'J', () => joinChosen(paths))}
                 {parent !== null && button('Equalise', 'E', () => void step('equalise', { path: parent }, 'card parent'))}
                 {parent !== null && button('Undivide', 'U', () => void step('undivide', { path: parent }, 'card parent'))}
-                {parent !== null && isGrid && parentOf(parent) !== null && button('Run the others through', null, () => void step('turn', { path: parentOf(parent) }, 'card parent'))}
+                {parent !== null &&
+                    isGrid &&
+                    parentOf(parent) !== null &&
+                    button('Run the others through', null, () => void step('turn', { path: parentOf(parent) }, 'card parent'))}
             </div>
             {(form === 'columns' || form === 'rows') && <Divide key={`${form} ${path}`} path={path} axis={form} />}
             {form === 'cut' && <Cut key={path} path={path} light={lights[0]!} />}
@@ -78,7 +88,16 @@ function Divide({ path, axis }: { path: string; axis: 'columns' | 'rows' }) {
             <label className="sr-only" htmlFor="divide-into">
                 Into {axis}
             </label>
-            <input id="divide-into" autoFocus value={text} onFocus={(e) => e.target.select()} onChange={(e) => setText(e.target.value)} onKeyDown={(e) => e.key === 'Escape' && openForm(null)} title="A number of equal parts, or sizes with commas: 650, 1500, rest" className={field} />
+            <input
+                id="divide-into"
+                autoFocus
+                value={text}
+                onFocus={(e) => e.target.select()}
+                onChange={(e) => setText(e.target.value)}
+                onKeyDown={(e) => e.key === 'Escape' && openForm(null)}
+                title="A number of equal parts, or sizes with commas: 650, 1500, rest"
+                className={field}
+            />
             <Button small look="main" type="submit">
                 Into {axis}
             </Button>
@@ -98,7 +117,11 @@ function Cut({ path, light }: { path: string; light: BenchLight }) {
     const run = async () => {
         const share = /^\s*(\d+(?:[.,]\d+)?)\s*%\s*$/.exec(size) ?? null;
         const fraction = /^\s*(\d+)\s*\/\s*(\d+)\s*$/.exec(size);
-        const args = share ? { fraction: Number(share[1]!.replace(',', '.')) / 100 } : fraction ? { fraction: Number(fraction[1]) / Number(fraction[2]) } : { size };
+        const args = share
+            ? { fraction: Number(share[1]!.replace(',', '.')) / 100 }
+            : fraction
+              ? { fraction: Number(fraction[1]) / Number(fraction[2]) }
+              : { size };
         if (await step('cut', { path, side, ...args }, 'card cut')) openForm(null);
     };
     return (

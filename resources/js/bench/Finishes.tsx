@@ -37,8 +37,16 @@ export function Finishes() {
                                     label={`Finish of ${label.toLowerCase()}`}
                                     value={mine[part] ?? 'none'}
                                     disabled={!data.mayEdit}
-                                    options={[{ value: 'none', label: 'none said' }, ...finishes.map((f) => ({ value: f.id, label: `${f.name}, ${f.sheen}` })), ...(mine[part] && !finish ? [{ value: mine[part], label: `${mine[part]} (not in this project)` }] : [])]}
-                                    onChange={(to) => void step('finish', { part, finish: to === 'none' ? null : to }, `card finish ${part}`)}
+                                    options={[
+                                        { value: 'none', label: 'none said' },
+                                        ...finishes.map((f) => ({ value: f.id, label: `${f.name}, ${f.sheen}` })),
+                                        ...(mine[part] && !finish
+                                            ? [{ value: mine[part], label: `${mine[part]} (not in this project)` }]
+                                            : []),
+                                    ]}
+                                    onChange={(to) =>
+                                        void step('finish', { part, finish: to === 'none' ? null : to }, `card finish ${part}`)
+                                    }
                                 />
                             </dd>
                         </div>
@@ -82,13 +90,23 @@ export function FinishesDialog({ open, onClose }: { open: boolean; onClose: () =
         setList([...shown, { id: `finish-${n}`, name: `Finish ${n}`, colour: '#888888', sheen: 'satin' }]);
     };
     return (
-        <Dialog open={open} onClose={close} title="The project’s finishes" note="Units name them; a change here shows in every unit that does.">
+        <Dialog
+            open={open}
+            onClose={close}
+            title="The project’s finishes"
+            note="Units name them; a change here shows in every unit that does."
+        >
             <ul className="space-y-2">
                 {shown.map((f, i) => (
                     <li key={f.id} className="flex items-end gap-2">
                         <label className="shrink-0">
                             <span className="sr-only">Colour of {f.name}</span>
-                            <input type="color" value={f.colour} onChange={(e) => change(i, { colour: e.target.value })} className="h-8 w-10 rounded border border-hairline bg-sheet" />
+                            <input
+                                type="color"
+                                value={f.colour}
+                                onChange={(e) => change(i, { colour: e.target.value })}
+                                className="h-8 w-10 rounded border border-hairline bg-sheet"
+                            />
                         </label>
                         <TextField label="Name" value={f.name} onChange={(name) => change(i, { name })} className="grow" />
                         <div className="w-24">
@@ -100,7 +118,12 @@ export function FinishesDialog({ open, onClose }: { open: boolean; onClose: () =
                                 onChange={(sheen) => change(i, { sheen: sheen as Finish['sheen'] })}
                             />
                         </div>
-                        <button type="button" aria-label={`Remove ${f.name}`} className="min-h-8 px-1 text-quiet hover:text-buoy" onClick={() => setList(shown.filter((_, j) => j !== i))}>
+                        <button
+                            type="button"
+                            aria-label={`Remove ${f.name}`}
+                            className="min-h-8 px-1 text-quiet hover:text-buoy"
+                            onClick={() => setList(shown.filter((_, j) => j !== i))}
+                        >
                             ×
                         </button>
                     </li>

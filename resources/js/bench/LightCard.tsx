@@ -30,9 +30,17 @@ export function LightCard({ lights }: { lights: BenchLight[] }) {
     const op = light.operation;
     const moves = v.sashFace !== undefined;
     const length = (name: string) => data.length(v[name] as number);
-    const figure = (label: string, name: string) => <Figure label={label} shown={length(name)} disabled={fixed} onSend={(text) => set({ [name]: text }, name)} />;
+    const figure = (label: string, name: string) => (
+        <Figure label={label} shown={length(name)} disabled={fixed} onSend={(text) => set({ [name]: text }, name)} />
+    );
     const choice = (label: string, name: string, options: typeof sides, value = v[name] as string) => (
-        <Choice label={label} value={value} options={options} disabled={fixed} onChange={(to) => void step('light', { paths, values: { [name]: to } }, `card ${name}`)} />
+        <Choice
+            label={label}
+            value={value}
+            options={options}
+            disabled={fixed}
+            onChange={(to) => void step('light', { paths, values: { [name]: to } }, `card ${name}`)}
+        />
     );
 
     return (
@@ -50,7 +58,12 @@ export function LightCard({ lights }: { lights: BenchLight[] }) {
                 It is {choice('Operation', 'operation', operations, op)}
                 {v.hinge !== undefined && (
                     <>
-                        , {op === 'side-hung-pair' || op === 'door-pair' ? 'active leaf on the' : op === 'folding' ? 'folding to the' : 'hung'}{' '}
+                        ,{' '}
+                        {op === 'side-hung-pair' || op === 'door-pair'
+                            ? 'active leaf on the'
+                            : op === 'folding'
+                              ? 'folding to the'
+                              : 'hung'}{' '}
                         {choice('Hinge side', 'hinge', sides)}
                     </>
                 )}
@@ -61,13 +74,20 @@ export function LightCard({ lights }: { lights: BenchLight[] }) {
             <Moves values={v} op={op} set={set} fixed={fixed} choose={(values) => void step('light', { paths, values }, 'card leaves')} />
             {moves && (
                 <Sentence>
-                    Stiles {figure('Stiles', 'sashFace')}, top rail {figure('Top rail', 'topRail')}, bottom rail {figure('Bottom rail', 'bottomRail')},{' '}
-                    {figure('Sash depth', 'sashDepth')} deep; {choice('Leaf style', 'style', styles, (v.style as string) ?? 'glazed')}
+                    Stiles {figure('Stiles', 'sashFace')}, top rail {figure('Top rail', 'topRail')}, bottom rail{' '}
+                    {figure('Bottom rail', 'bottomRail')}, {figure('Sash depth', 'sashDepth')} deep;{' '}
+                    {choice('Leaf style', 'style', styles, (v.style as string) ?? 'glazed')}
                     {v.style === 'panelled' && (
                         <>
-                            , <Figure label="Panels across" shown={String(v.columns)} disabled={fixed} onSend={(t) => set({ columns: t }, 'columns')} /> ×{' '}
-                            <Figure label="Panels up" shown={String(v.rows)} disabled={fixed} onSend={(t) => set({ rows: t }, 'rows')} /> panels with rails of{' '}
-                            {figure('Rails between panels', 'innerRail')}
+                            ,{' '}
+                            <Figure
+                                label="Panels across"
+                                shown={String(v.columns)}
+                                disabled={fixed}
+                                onSend={(t) => set({ columns: t }, 'columns')}
+                            />{' '}
+                            × <Figure label="Panels up" shown={String(v.rows)} disabled={fixed} onSend={(t) => set({ rows: t }, 'rows')} />{' '}
+                            panels with rails of {figure('Rails between panels', 'innerRail')}
                         </>
                     )}
                     {v.style === 'part-glazed' && (
@@ -164,12 +184,15 @@ function Moves({ values: v, op, set, fixed, choose }: Part & { op: string; choos
                                 : Promise.resolve('A sliding light has one to eight leaves.');
                         }}
                     />{' '}
-                    leaves on <Figure label="Tracks" shown={String(v.tracks)} disabled={fixed} onSend={(t) => set({ tracks: t }, 'tracks')} /> tracks,{' '}
+                    leaves on{' '}
+                    <Figure label="Tracks" shown={String(v.tracks)} disabled={fixed} onSend={(t) => set({ tracks: t }, 'tracks')} />{' '}
+                    tracks,{' '}
                 </>
             )}
             {op === 'folding' && (
                 <>
-                    <Figure label="Number of leaves" shown={String(v.folds)} disabled={fixed} onSend={(t) => set({ folds: t }, 'folds')} /> leaves,{' '}
+                    <Figure label="Number of leaves" shown={String(v.folds)} disabled={fixed} onSend={(t) => set({ folds: t }, 'folds')} />{' '}
+                    leaves,{' '}
                 </>
             )}
             {op === 'vertical-sliding' && (
@@ -192,7 +215,9 @@ function Moves({ values: v, op, set, fixed, choose }: Part & { op: string; choos
                         disabled={fixed}
                         onSend={(t) => {
                             const share = Number(t.replace('%', '').replace(',', '.').trim()) / 100;
-                            return Number.isFinite(share) ? set({ split: share }, 'split') : Promise.resolve(`“${t}” is no share: give per cent.`);
+                            return Number.isFinite(share)
+                                ? set({ split: share }, 'split')
+                                : Promise.resolve(`“${t}” is no share: give per cent.`);
                         }}
                     />{' '}
                     of the height,{' '}
@@ -222,7 +247,11 @@ function Moves({ values: v, op, set, fixed, choose }: Part & { op: string; choos
 function Filling({ values: v, set, fixed }: Part) {
     const data = useData();
     const [typed, setTyped] = useState(false);
-    const bars = (v.bars as { upright: number; level: number; width: number; onPane?: boolean } | undefined) ?? { upright: 0, level: 0, width: 22 };
+    const bars = (v.bars as { upright: number; level: number; width: number; onPane?: boolean } | undefined) ?? {
+        upright: 0,
+        level: 0,
+        width: 22,
+    };
     const solid = v.solid === true;
     const glazing = (v.glazing as number[] | undefined)?.map((n) => +n.toFixed(2)).join('-') ?? '';
     const setBars = (change: Partial<typeof bars> | Record<string, unknown>) => set({ bars: { ...bars, ...change } }, 'bars');
@@ -241,9 +270,19 @@ function Filling({ values: v, set, fixed }: Part) {
                     onChange={(to) => void set({ solid: to === 'solid' }, 'solid')}
                 />{' '}
                 {solid ? (
-                    <Figure label="Thickness" shown={data.length(v.glass as number)} disabled={fixed} onSend={(t) => set({ glass: t }, 'glass')} />
+                    <Figure
+                        label="Thickness"
+                        shown={data.length(v.glass as number)}
+                        disabled={fixed}
+                        onSend={(t) => set({ glass: t }, 'glass')}
+                    />
                 ) : (
-                    <Figure label="Panes and gaps" shown={glazing} disabled={fixed} onSend={(t) => set({ glazing: t.split(/[-–/,;\s]+/).filter(Boolean) }, 'glazing')} />
+                    <Figure
+                        label="Panes and gaps"
+                        shown={glazing}
+                        disabled={fixed}
+                        onSend={(t) => set({ glazing: t.split(/[-–/,;\s]+/).filter(Boolean) }, 'glazing')}
+                    />
                 )}
                 {solid ? ' thick' : ' (pane, gap, pane)'}, its outer face{' '}
                 {v.glassAt !== undefined || typed ? (
@@ -273,11 +312,20 @@ function Filling({ values: v, set, fixed }: Part) {
             </Sentence>
             {!solid && (
                 <Sentence>
-                    <Figure label="Upright bars" shown={String(bars.upright)} disabled={fixed} onSend={(t) => setBars({ upright: t })} /> upright and{' '}
-                    <Figure label="Level bars" shown={String(bars.level)} disabled={fixed} onSend={(t) => setBars({ level: t })} /> level bars
+                    <Figure label="Upright bars" shown={String(bars.upright)} disabled={fixed} onSend={(t) => setBars({ upright: t })} />{' '}
+                    upright and{' '}
+                    <Figure label="Level bars" shown={String(bars.level)} disabled={fixed} onSend={(t) => setBars({ level: t })} /> level
+                    bars
                     {bars.upright + bars.level > 0 && (
                         <>
-                            , <Figure label="Width of bars" shown={data.length(bars.width)} disabled={fixed} onSend={(t) => setBars({ width: t })} /> wide,{' '}
+                            ,{' '}
+                            <Figure
+                                label="Width of bars"
+                                shown={data.length(bars.width)}
+                                disabled={fixed}
+                                onSend={(t) => setBars({ width: t })}
+                            />{' '}
+                            wide,{' '}
                             <Choice
                                 label="Bars"
                                 value={bars.onPane ? 'on' : 'in'}
@@ -300,7 +348,9 @@ function Filling({ values: v, set, fixed }: Part) {
 function LouvreWords({ values: l, light, set, fixed }: Part & { light: BenchLight }) {
     const data = useData();
     const change = (values: Values, field: string) => set({ louvre: values }, field);
-    const length = (label: string, name: string) => <Figure label={label} shown={data.length(l[name] as number)} disabled={fixed} onSend={(t) => change({ [name]: t }, name)} />;
+    const length = (label: string, name: string) => (
+        <Figure label={label} shown={data.length(l[name] as number)} disabled={fixed} onSend={(t) => change({ [name]: t }, name)} />
+    );
     return (
         <Sentence>
             <Choice
@@ -315,11 +365,22 @@ function LouvreWords({ values: l, light, set, fixed }: Part & { light: BenchLigh
                 onChange={(profile) => void change({ profile }, 'profile')}
             />{' '}
             blades {length('Blade depth', 'chord')} deep and {length('Blade thickness', 'thickness')} thick at{' '}
-            <Figure label="Blade angle" shown={`${l.angle as number}°`} disabled={fixed} onSend={(t) => change({ angle: Number(t.replace('°', '').replace(',', '.')) }, 'angle')} />
+            <Figure
+                label="Blade angle"
+                shown={`${l.angle as number}°`}
+                disabled={fixed}
+                onSend={(t) => change({ angle: Number(t.replace('°', '').replace(',', '.')) }, 'angle')}
+            />
             ,{' '}
             {l.count !== undefined ? (
                 <>
-                    <Figure label="Number of blades" shown={String(l.count)} disabled={fixed} onSend={(t) => change({ count: t }, 'count')} /> of them evenly
+                    <Figure
+                        label="Number of blades"
+                        shown={String(l.count)}
+                        disabled={fixed}
+                        onSend={(t) => change({ count: t }, 'count')}
+                    />{' '}
+                    of them evenly
                 </>
             ) : (
                 <>as many as fit at {length('Pitch', 'pitch')}</>
@@ -332,7 +393,9 @@ function LouvreWords({ values: l, light, set, fixed }: Part & { light: BenchLigh
                     { value: 'pitch', label: '(by pitch)' },
                     { value: 'count', label: '(by number)' },
                 ]}
-                onChange={(to) => void change(to === 'count' ? { count: light.louvre?.count ?? 5 } : { pitch: light.louvre?.pitch ?? 75 }, 'pitch')}
+                onChange={(to) =>
+                    void change(to === 'count' ? { count: light.louvre?.count ?? 5 } : { pitch: light.louvre?.pitch ?? 75 }, 'pitch')
+                }
             />
             , in a frame of {length('Louvre frame', 'face')}.
         </Sentence>

@@ -9,7 +9,15 @@ import { send } from './LightCard';
 import { outlines } from './words';
 
 type Stretch = { length?: number; share?: number; rise?: number; angle?: number };
-export type Outline = { kind: string; form?: string; rise?: number; riseShare?: number; head?: Stretch[]; sill?: Stretch[]; corners?: Args[] };
+export type Outline = {
+    kind: string;
+    form?: string;
+    rise?: number;
+    riseShare?: number;
+    head?: Stretch[];
+    sill?: Stretch[];
+    corners?: Args[];
+};
 
 /** What a unit's outline is, its stretches, rise or corners as figures. */
 export function OutlineWords({ outline, fixed }: { outline: Outline; fixed: boolean }) {
@@ -76,14 +84,22 @@ export function OutlineWords({ outline, fixed }: { outline: Outline; fixed: bool
                     label={`Length of ${name} stretch ${i + 1}`}
                     shown={s.length === undefined ? 'rest' : data.length(s.length)}
                     disabled={fixed}
-                    onSend={(t) => send('stretch', /^rest$|^$/i.test(t.trim()) ? { side: name, index: i, share: 1 } : { side: name, index: i, length: t }, 'stretch')}
+                    onSend={(t) =>
+                        send(
+                            'stretch',
+                            /^rest$|^$/i.test(t.trim()) ? { side: name, index: i, share: 1 } : { side: name, index: i, length: t },
+                            'stretch',
+                        )
+                    }
                 />{' '}
                 long, rising{' '}
                 <Figure
                     label={`Rise of ${name} stretch ${i + 1}`}
                     shown={s.angle !== undefined ? `${s.angle}°` : data.length(s.rise ?? 0)}
                     disabled={fixed}
-                    onSend={(t) => send('stretch', t.includes('°') ? { side: name, index: i, angle: t } : { side: name, index: i, rise: t }, 'stretch')}
+                    onSend={(t) =>
+                        send('stretch', t.includes('°') ? { side: name, index: i, angle: t } : { side: name, index: i, rise: t }, 'stretch')
+                    }
                 />
                 {!fixed && side(name).length > 1 && (
                     <button
@@ -119,13 +135,17 @@ export function OutlineWords({ outline, fixed }: { outline: Outline; fixed: bool
                         that rises{' '}
                         <Figure
                             label="Rise of the arch"
-                            shown={outline.rise !== undefined ? data.length(outline.rise) : `${+((outline.riseShare ?? 0) * 100).toFixed(2)} %`}
+                            shown={
+                                outline.rise !== undefined ? data.length(outline.rise) : `${+((outline.riseShare ?? 0) * 100).toFixed(2)} %`
+                            }
                             disabled={fixed}
                             onSend={(t) =>
                                 set({
                                     kind: 'arch',
                                     form: outline.form,
-                                    ...(t.includes('%') ? { riseShare: Number(t.replace('%', '').replace(',', '.')) / 100 } : { rise: t as unknown as number }),
+                                    ...(t.includes('%')
+                                        ? { riseShare: Number(t.replace('%', '').replace(',', '.')) / 100 }
+                                        : { rise: t as unknown as number }),
                                 })
                             }
                         />
@@ -142,19 +162,30 @@ export function OutlineWords({ outline, fixed }: { outline: Outline; fixed: bool
                     </ul>
                     {!fixed && (
                         <p className="mt-1 flex gap-3 text-xs">
-                            <button type="button" className="text-tide underline" onClick={() => void set({ ...outline, head: [...side('head'), { share: 1, rise: 0 }] })}>
+                            <button
+                                type="button"
+                                className="text-tide underline"
+                                onClick={() => void set({ ...outline, head: [...side('head'), { share: 1, rise: 0 }] })}
+                            >
                                 Add to the head
                             </button>
                             <button
                                 type="button"
                                 className="text-tide underline"
-                                onClick={() => void set({ ...outline, sill: [...side('sill'), { share: 1, rise: side('sill').length === 0 ? 0 : 100 }] })}
+                                onClick={() =>
+                                    void set({
+                                        ...outline,
+                                        sill: [...side('sill'), { share: 1, rise: side('sill').length === 0 ? 0 : 100 }],
+                                    })
+                                }
                             >
                                 Add to the sill
                             </button>
                         </p>
                     )}
-                    <p className="mt-1 text-xs text-quiet">Type a rise, or an angle with its °. A length of 0 is a step; “rest” takes what is left.</p>
+                    <p className="mt-1 text-xs text-quiet">
+                        Type a rise, or an angle with its °. A length of 0 is a step; “rest” takes what is left.
+                    </p>
                 </div>
             )}
             {outline.kind === 'polygon' && <Corners outline={outline} fixed={fixed} set={set} />}
@@ -163,27 +194,41 @@ export function OutlineWords({ outline, fixed }: { outline: Outline; fixed: bool
 }
 
 const isGable = (head: Stretch[]) =>
-    head.length === 2 && head[0]!.length === undefined && head[1]!.length === undefined && (head[0]!.rise ?? head[0]!.angle ?? 0) === -(head[1]!.rise ?? head[1]!.angle ?? 0);
+    head.length === 2 &&
+    head[0]!.length === undefined &&
+    head[1]!.length === undefined &&
+    (head[0]!.rise ?? head[0]!.angle ?? 0) === -(head[1]!.rise ?? head[1]!.angle ?? 0);
 
 /** Corners of a free polygon, each by its share of the width and the height. */
 function Corners({ outline, fixed, set }: { outline: Outline; fixed: boolean; set: (o: Outline) => Promise<string | null> }) {
     const corners = (outline.corners ?? []) as { x: number; y: number; xFrom?: string; yFrom?: string }[];
     const data = useData();
-    const shown = (value: number, from: string | undefined) => (from === undefined || from === 'share' ? `${+(value * 100).toFixed(2)} %` : data.length(value));
+    const shown = (value: number, from: string | undefined) =>
+        from === undefined || from === 'share' ? `${+(value * 100).toFixed(2)} %` : data.length(value);
     const change = (i: number, axis: 'x' | 'y', text: string) => {
         const share = text.includes('%') ? Number(text.replace('%', '').replace(',', '.')) / 100 : null;
         const from = axis === 'x' ? 'xFrom' : 'yFrom';
         const was = corners[i]![from];
         const kept = was === undefined || was === 'share' ? (axis === 'x' ? 'left' : 'sill') : was;
-        return set({ kind: 'polygon', corners: corners.map((c, j) => (j === i ? { ...c, [axis]: share ?? text, [from]: share === null ? kept : 'share' } : c)) });
+        return set({
+            kind: 'polygon',
+            corners: corners.map((c, j) => (j === i ? { ...c, [axis]: share ?? text, [from]: share === null ? kept : 'share' } : c)),
+        });
     };
     return (
         <ol className="mb-2 space-y-1 border-l-2 border-hairline pl-2">
             {corners.map((c, i) => (
                 <li key={i} className="flex items-baseline gap-1.5">
                     <span className="w-4 text-quiet">{i + 1}</span>
-                    <Figure label={`Corner ${i + 1} across`} shown={shown(c.x, c.xFrom)} disabled={fixed} onSend={(t) => change(i, 'x', t)} /> across,{' '}
-                    <Figure label={`Corner ${i + 1} up`} shown={shown(c.y, c.yFrom)} disabled={fixed} onSend={(t) => change(i, 'y', t)} /> up
+                    <Figure
+                        label={`Corner ${i + 1} across`}
+                        shown={shown(c.x, c.xFrom)}
+                        disabled={fixed}
+                        onSend={(t) => change(i, 'x', t)}
+                    />{' '}
+                    across,{' '}
+                    <Figure label={`Corner ${i + 1} up`} shown={shown(c.y, c.yFrom)} disabled={fixed} onSend={(t) => change(i, 'y', t)} />{' '}
+                    up
                     {!fixed && (
                         <>
                             <button
@@ -192,7 +237,14 @@ function Corners({ outline, fixed, set }: { outline: Outline; fixed: boolean; se
                                 className="px-1 text-quiet hover:text-tide"
                                 onClick={() => {
                                     const next = corners[(i + 1) % corners.length]!;
-                                    void set({ kind: 'polygon', corners: [...corners.slice(0, i + 1), { x: (c.x + next.x) / 2, y: (c.y + next.y) / 2 }, ...corners.slice(i + 1)] });
+                                    void set({
+                                        kind: 'polygon',
+                                        corners: [
+                                            ...corners.slice(0, i + 1),
+                                            { x: (c.x + next.x) / 2, y: (c.y + next.y) / 2 },
+                                            ...corners.slice(i + 1),
+                                        ],
+                                    });
                                 }}
                             >
                                 +

@@ -11,7 +11,11 @@ type Props = { how: 'change' | 'new' | null; type: string; onClose: () => void; 
 
 /** Saves the draft: as a new type, or into its type, when all its openings follow: how many, and which it would not fit, is shown first. */
 export function SaveDialog({ how, type, onClose, onSaved }: Props) {
-    return how === 'new' ? <SaveNew key="new" onClose={onClose} onSaved={onSaved} /> : how === 'change' ? <SaveChange key="change" type={type} onClose={onClose} onSaved={onSaved} /> : null;
+    return how === 'new' ? (
+        <SaveNew key="new" onClose={onClose} onSaved={onSaved} />
+    ) : how === 'change' ? (
+        <SaveChange key="change" type={type} onClose={onClose} onSaved={onSaved} />
+    ) : null;
 }
 
 function valuesOf(): Args {
@@ -100,16 +104,29 @@ function SaveChange({ type, onClose, onSaved }: Omit<Props, 'how'>) {
     const fitting = (tried?.wanted ?? 0) - misfits.length;
     const openings = (n: number) => (n === 1 ? '1 opening' : `${n} openings`);
     return (
-        <Dialog open onClose={onClose} title={why ? 'This cannot be saved' : `${openings(fitting)} ${fitting === 1 ? 'follows' : 'follow'}`} note={why ?? (misfits.length === 0 ? 'Every opening with this unit takes the change; it is undone as one step.' : undefined)}>
+        <Dialog
+            open
+            onClose={onClose}
+            title={why ? 'This cannot be saved' : `${openings(fitting)} ${fitting === 1 ? 'follows' : 'follow'}`}
+            note={why ?? (misfits.length === 0 ? 'Every opening with this unit takes the change; it is undone as one step.' : undefined)}
+        >
             {misfits.length > 0 && (
                 <>
                     <p className="mb-2">
-                        <b className="text-buoy">{openings(misfits.length)}</b> would no longer fit and {misfits.length === 1 ? 'keeps' : 'keep'} the unit as it was, as a type of {misfits.length === 1 ? 'its' : 'their'} own:
+                        <b className="text-buoy">{openings(misfits.length)}</b> would no longer fit and{' '}
+                        {misfits.length === 1 ? 'keeps' : 'keep'} the unit as it was, as a type of {misfits.length === 1 ? 'its' : 'their'}{' '}
+                        own:
                     </p>
-                    <ul className="mb-3 max-h-48 overflow-auto border-l-3 border-buoy bg-buoy-wash px-2.5 py-1.5 leading-snug" tabIndex={0} aria-label="What would not fit">
+                    <ul
+                        className="mb-3 max-h-48 overflow-auto border-l-3 border-buoy bg-buoy-wash px-2.5 py-1.5 leading-snug"
+                        tabIndex={0}
+                        aria-label="What would not fit"
+                    >
                         {misfits.slice(0, 60).map((m, i) => (
                             <li key={`${m.element} ${i}`}>
-                                {m.place ? `${data.storeys.get(m.place.storey)?.name ?? ''}, ${data.frontageOf.get(m.place.wall)?.name ?? ''}: ` : ''}
+                                {m.place
+                                    ? `${data.storeys.get(m.place.storey)?.name ?? ''}, ${data.frontageOf.get(m.place.wall)?.name ?? ''}: `
+                                    : ''}
                                 {m.sentence}
                             </li>
                         ))}
@@ -125,7 +142,12 @@ function SaveChange({ type, onClose, onSaved }: Omit<Props, 'how'>) {
             <div className="mt-4 flex justify-end gap-2">
                 <Button onClick={onClose}>{why ? 'Back to the bench' : 'Cancel'}</Button>
                 {!why && (
-                    <Button look="main" autoFocus disabled={fitting === 0 && misfits.length > 0 && tried?.wanted === 0} onClick={() => void save('fitting', tried?.wanted ?? 0)}>
+                    <Button
+                        look="main"
+                        autoFocus
+                        disabled={fitting === 0 && misfits.length > 0 && tried?.wanted === 0}
+                        onClick={() => void save('fitting', tried?.wanted ?? 0)}
+                    >
                         {misfits.length === 0 ? `Change ${openings(fitting)}` : `Change ${openings(fitting)}, keep ${misfits.length}`}
                     </Button>
                 )}

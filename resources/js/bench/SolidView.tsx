@@ -40,7 +40,9 @@ export function SolidView() {
     return (
         <div className="relative h-full bg-sheet">
             <div ref={host} className="absolute inset-0" role="img" aria-label="Solid model of the unit" />
-            <p className="absolute bottom-2 left-3 text-xs text-quiet">Drag to turn, wheel to come nearer, right drag to move. Its outside faces you.</p>
+            <p className="absolute bottom-2 left-3 text-xs text-quiet">
+                Drag to turn, wheel to come nearer, right drag to move. Its outside faces you.
+            </p>
         </div>
     );
 }

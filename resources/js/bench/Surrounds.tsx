@@ -26,8 +26,15 @@ export function Cill({ frame, fixed }: { frame: Frame; fixed: boolean }) {
         <Sentence>
             {c ? (
                 <>
-                    A cill <Figure label="Cill height" shown={data.length(c.height)} disabled={fixed} onSend={(t) => set({ height: t })} /> high stands{' '}
-                    <Figure label="Cill projection" shown={data.length(c.projection)} disabled={fixed} onSend={(t) => set({ projection: t })} /> out of the wall, with horns of{' '}
+                    A cill <Figure label="Cill height" shown={data.length(c.height)} disabled={fixed} onSend={(t) => set({ height: t })} />{' '}
+                    high stands{' '}
+                    <Figure
+                        label="Cill projection"
+                        shown={data.length(c.projection)}
+                        disabled={fixed}
+                        onSend={(t) => set({ projection: t })}
+                    />{' '}
+                    out of the wall, with horns of{' '}
                     <Figure label="Cill horns" shown={data.length(c.horns)} disabled={fixed} onSend={(t) => set({ horns: t })} />.{' '}
                 </>
             ) : (
@@ -38,7 +45,9 @@ export function Cill({ frame, fixed }: { frame: Frame; fixed: boolean }) {
                     on={c !== undefined}
                     add="Add a cill"
                     remove="Without"
-                    set={(on) => void step('frame', { values: { cill: on ? { projection: 40, height: 30, horns: 0 } : null } }, 'card cill')}
+                    set={(on) =>
+                        void step('frame', { values: { cill: on ? { projection: 40, height: 30, horns: 0 } : null } }, 'card cill')
+                    }
                 />
             )}
         </Sentence>
@@ -53,8 +62,10 @@ export function Trim({ frame, fixed }: { frame: Frame; fixed: boolean }) {
         <Sentence>
             {t ? (
                 <>
-                    A trim <Figure label="Trim face" shown={data.length(t.face)} disabled={fixed} onSend={(text) => set({ face: text })} /> wide stands{' '}
-                    <Figure label="Trim proud" shown={data.length(t.proud)} disabled={fixed} onSend={(text) => set({ proud: text })} /> proud of the wall{' '}
+                    A trim <Figure label="Trim face" shown={data.length(t.face)} disabled={fixed} onSend={(text) => set({ face: text })} />{' '}
+                    wide stands{' '}
+                    <Figure label="Trim proud" shown={data.length(t.proud)} disabled={fixed} onSend={(text) => set({ proud: text })} />{' '}
+                    proud of the wall{' '}
                     <Choice
                         label="Trim side"
                         value={t.outside && t.inside ? 'both' : t.inside ? 'inside' : 'outside'}
@@ -76,7 +87,13 @@ export function Trim({ frame, fixed }: { frame: Frame; fixed: boolean }) {
                     on={t !== undefined}
                     add="Add a trim"
                     remove="Without"
-                    set={(on) => void step('frame', { values: { trim: on ? { face: 60, proud: 15, outside: true, inside: false } : null } }, 'card trim')}
+                    set={(on) =>
+                        void step(
+                            'frame',
+                            { values: { trim: on ? { face: 60, proud: 15, outside: true, inside: false } : null } },
+                            'card trim',
+                        )
+                    }
                 />
             )}
         </Sentence>

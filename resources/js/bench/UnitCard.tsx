@@ -34,7 +34,8 @@ export function UnitCard() {
                 ) : (
                     <>{face('Jambs', 'jamb', jamb)} at the jambs</>
                 )}
-                , {face('Head', 'head', frame.head)} at the head, {face('Sill', 'sill', frame.sill)} at the sill (0 for none), {face('Frame depth', 'depth', frame.depth)} deep;{' '}
+                , {face('Head', 'head', frame.head)} at the head, {face('Sill', 'sill', frame.sill)} at the sill (0 for none),{' '}
+                {face('Frame depth', 'depth', frame.depth)} deep;{' '}
                 <span className="whitespace-nowrap">
                     <Choice
                         label="Corners"
@@ -75,7 +76,9 @@ export function UnitCard() {
                     label="Behind the outer face"
                     shown={tree.setback === undefined ? 'as is usual' : data.length(tree.setback)}
                     disabled={fixed}
-                    onSend={(t) => send('frame', { values: { setback: /^(as|usual)?/i.exec(t.trim())?.[0] || t.trim() === '' ? null : t } }, 'setback')}
+                    onSend={(t) =>
+                        send('frame', { values: { setback: /^(as|usual)?/i.exec(t.trim())?.[0] || t.trim() === '' ? null : t } }, 'setback')
+                    }
                 />{' '}
                 behind the outer face, its sill{' '}
                 <Figure

@@ -26,7 +26,19 @@ type Bench = {
 export const useBench = create<Bench>(() => empty());
 
 function empty(): Bench {
-    return { project: '', draft: null, view: null, past: [], future: [], kept: '', chosen: [], ajar: null, inside: false, busy: false, wrong: null };
+    return {
+        project: '',
+        draft: null,
+        view: null,
+        past: [],
+        future: [],
+        kept: '',
+        chosen: [],
+        ajar: null,
+        inside: false,
+        busy: false,
+        wrong: null,
+    };
 }
 
 const place = (project: string, type: string) => `bench ${project} ${type}`;
@@ -80,7 +92,14 @@ export async function step(name: string, args: Args, field: string): Promise<boo
             done = true;
             if (JSON.stringify(next) === JSON.stringify(b.draft)) return useBench.setState({ view, wrong: null });
             const paths = new Set(view.lights.map((l) => l.path));
-            useBench.setState({ view, draft: next, past: [...b.past, b.draft], future: [], wrong: null, chosen: follow(b.chosen, paths, view) });
+            useBench.setState({
+                view,
+                draft: next,
+                past: [...b.past, b.draft],
+                future: [],
+                wrong: null,
+                chosen: follow(b.chosen, paths, view),
+            });
         } catch (problem) {
             const path = problem instanceof Problem && typeof problem.details.path === 'string' ? problem.details.path : null;
             useBench.setState({ wrong: { field, message: (problem as Error).message, path } });
@@ -129,7 +148,13 @@ async function lookAgain(): Promise<void> {
 }
 
 function ask(b: Bench, draft: Draft, steps: { step: string; args: Args }[]): Promise<BenchView> {
-    return api.bench(b.project, { draft: { width: draft.width, height: draft.height, tree: draft.tree }, steps, ajar: b.ajar, light: b.chosen[0] ?? null, inside: b.inside });
+    return api.bench(b.project, {
+        draft: { width: draft.width, height: draft.height, tree: draft.tree },
+        steps,
+        ajar: b.ajar,
+        light: b.chosen[0] ?? null,
+        inside: b.inside,
+    });
 }
 
 async function inTurn(work: () => Promise<void>): Promise<void> {

@@ -28,8 +28,7 @@ export function useBenchKeys(save: () => void): void {
                             saveNow.current();
                         }),
                     );
-                }
-                else if (key === 'z' && event.shiftKey) void redo();
+                } else if (key === 'z' && event.shiftKey) void redo();
                 else if (key === 'z') void undo();
                 else if (key === 'y') void redo();
                 else return;

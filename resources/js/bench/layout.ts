@@ -45,16 +45,36 @@ export function boundsOf(shapes: Shape[], least: Box): Box {
  * Elevation with its chains, section to its right at the same heights, plan under it at the same widths: as large as fits. What is held stays
  * where it is and as large as it is for as long as all of it has room there, so that nothing moves from under the pointer.
  */
-export function layOut(view: BenchView, width: number, height: number, figures: (d: BenchDimension) => string, held: Layout | null = null): Layout {
-    const rows = (side: BenchDimension['side']) => view.dimensions.filter((d) => d.side === side).reduce((n, d) => Math.max(n, d.row + 1), 0);
+export function layOut(
+    view: BenchView,
+    width: number,
+    height: number,
+    figures: (d: BenchDimension) => string,
+    held: Layout | null = null,
+): Layout {
+    const rows = (side: BenchDimension['side']) =>
+        view.dimensions.filter((d) => d.side === side).reduce((n, d) => Math.max(n, d.row + 1), 0);
     const plan = boundsOf(view.plan, [0, 0, view.width, view.depth]);
     const section = boundsOf(view.section, [0, 0, view.depth, view.height]);
-    const row = Math.max(46, ...view.dimensions.filter((d) => (d.side === 'left' || d.side === 'right') && d.kind !== 'between').map((d) => fieldWidth(figures(d)) + 6));
-    const margin = { left: Math.max(rows('left') * row + 18, NAME + 14), right: rows('right') * row + GAP + 20, above: rows('above') * ROW.above + 20, below: rows('below') * ROW.below + GAP };
+    const row = Math.max(
+        46,
+        ...view.dimensions
+            .filter((d) => (d.side === 'left' || d.side === 'right') && d.kind !== 'between')
+            .map((d) => fieldWidth(figures(d)) + 6),
+    );
+    const margin = {
+        left: Math.max(rows('left') * row + 18, NAME + 14),
+        right: rows('right') * row + GAP + 20,
+        above: rows('above') * ROW.above + 20,
+        below: rows('below') * ROW.below + GAP,
+    };
     const slopes = view.dimensions.some((d) => d.side === 'slope') ? 18 : 0;
     const across = plan[2] - plan[0] + section[2] - section[0];
     const up = view.height + plan[3] - plan[1];
-    let k = Math.max(0.01, Math.min((width - margin.left - margin.right - NAME) / across, (height - margin.above - margin.below - slopes - GAP) / up));
+    let k = Math.max(
+        0.01,
+        Math.min((width - margin.left - margin.right - NAME) / across, (height - margin.above - margin.below - slopes - GAP) / up),
+    );
     let x = margin.left - Math.min(0, plan[0]) * k + Math.max(0, (width - margin.left - margin.right - NAME - across * k) / 2);
     let y = margin.above + slopes + view.height * k + Math.max(0, (height - margin.above - margin.below - slopes - GAP - up * k) / 2);
     if (held) {
@@ -99,7 +119,11 @@ export function dimensionLine(d: BenchDimension, view: BenchView, l: Layout, mir
         return { from: [x(d.from), at], to: [x(d.to), at], label: [x(middle), at], upright: false };
     }
     const side = mirrored ? (d.side === 'left' ? 'right' : d.side === 'right' ? 'left' : d.side) : d.side;
-    const at =
-        side === 'left' ? ex - 22 - d.row * l.row : side === 'right' ? ex + view.width * l.k + 22 + d.row * l.row : x(d.at ?? 0);
-    return { from: [at, y(d.from)], to: [at, y(d.to)], label: [side === 'left' ? at - 4 : at + (side === 'right' ? 4 : 0), y(middle)], upright: true };
+    const at = side === 'left' ? ex - 22 - d.row * l.row : side === 'right' ? ex + view.width * l.k + 22 + d.row * l.row : x(d.at ?? 0);
+    return {
+        from: [at, y(d.from)],
+        to: [at, y(d.to)],
+        label: [side === 'left' ? at - 4 : at + (side === 'right' ? 4 : 0), y(middle)],
+        upright: true,
+    };
 }

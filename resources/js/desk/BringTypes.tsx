@@ -14,7 +14,11 @@ export function BringTypes({ from, given, onClose }: { from: string; given: Type
     const others = (projects.data?.projects ?? []).filter((p) => p.id !== data.id);
     const [other, setOther] = useState<string | null>(null);
     const asked = other ?? others[0]?.id ?? null;
-    const fetched = useQuery({ queryKey: ['types of', asked], queryFn: () => api.exportTypes(asked!), enabled: given === null && asked !== null });
+    const fetched = useQuery({
+        queryKey: ['types of', asked],
+        queryFn: () => api.exportTypes(asked!),
+        enabled: given === null && asked !== null,
+    });
     const document = given ?? fetched.data ?? null;
     const [left, setLeft] = useState<Set<string>>(new Set());
     const [why, setWhy] = useState<string | null>(null);
@@ -30,13 +34,26 @@ export function BringTypes({ from, given, onClose }: { from: string; given: Type
         }
     };
     return (
-        <Dialog open onClose={onClose} title={given ? `Units in ${from}` : 'Units of another project'} note="They come with their finishes. A mark that is taken here becomes the next free one.">
+        <Dialog
+            open
+            onClose={onClose}
+            title={given ? `Units in ${from}` : 'Units of another project'}
+            note="They come with their finishes. A mark that is taken here becomes the next free one."
+        >
             {given === null && others.length > 0 && (
                 <p className="mb-3">
-                    From <Choice label="Project" value={asked ?? ''} options={others.map((p) => ({ value: p.id, label: p.name }))} onChange={setOther} />
+                    From{' '}
+                    <Choice
+                        label="Project"
+                        value={asked ?? ''}
+                        options={others.map((p) => ({ value: p.id, label: p.name }))}
+                        onChange={setOther}
+                    />
                 </p>
             )}
-            {given === null && projects.data && others.length === 0 && <p className="text-quiet">There is no other project of yours to bring units from.</p>}
+            {given === null && projects.data && others.length === 0 && (
+                <p className="text-quiet">There is no other project of yours to bring units from.</p>
+            )}
             {(fetched.error ?? why) && (
                 <p role="alert" className="mb-3 border-l-3 border-buoy bg-buoy-wash px-2 py-1 text-buoy">
                     {why ?? fetched.error?.message}

@@ -62,7 +62,10 @@ export function CommandList() {
                               : []),
                       ]
                     : []),
-                ...data.project.types.map((t) => ({ name: `${t.mark} ${t.name} at the bench`, run: () => void navigate(`/projects/${data.id}/bench/${t.id}`) })),
+                ...data.project.types.map((t) => ({
+                    name: `${t.mark} ${t.name} at the bench`,
+                    run: () => void navigate(`/projects/${data.id}/bench/${t.id}`),
+                })),
                 { name: 'Sheets', run: () => void navigate(`/projects/${data.id}/sheets`) },
                 ...exportsOffered.map((e) => ({ name: `Export: ${e.label}`, run: () => download(data.id, e.file) })),
                 { name: 'People: invite, links, who may do what', run: () => desk.set({ people: true }) },
@@ -77,9 +80,19 @@ export function CommandList() {
                 { name: 'Enlarge the elevation', keys: 'Alt 1', run: () => desk.enlarge('elevation') },
                 { name: 'Enlarge the plan', keys: 'Alt 2', run: () => desk.enlarge('plan') },
                 { name: 'Enlarge the solid model', keys: 'Alt 3', run: () => desk.enlarge('solid') },
-                { name: 'Picture beside the desk', run: () => useDesk.setState((s) => (s.main === 'picture' ? {} : { side: 'picture' as const })) },
+                {
+                    name: 'Picture beside the desk',
+                    run: () => useDesk.setState((s) => (s.main === 'picture' ? {} : { side: 'picture' as const })),
+                },
                 { name: 'Enlarge the section', keys: 'Alt 4', run: () => desk.enlarge('section') },
-                ...data.project.sections.map((s) => ({ name: `Section ${s.name}`, run: () => useDesk.setState((d) => ({ section: { line: s.id }, ...(d.main === 'section' ? {} : { side: 'section' as const }) })) })),
+                ...data.project.sections.map((s) => ({
+                    name: `Section ${s.name}`,
+                    run: () =>
+                        useDesk.setState((d) => ({
+                            section: { line: s.id },
+                            ...(d.main === 'section' ? {} : { side: 'section' as const }),
+                        })),
+                })),
                 ...lookActions(data).map(({ name, key, run }) => ({ name, keys: key?.toUpperCase(), run })),
                 { name: 'Revisions and changes', run: () => desk.open('revisions') },
                 { name: 'Schedules', run: () => desk.set({ schedules: true }) },

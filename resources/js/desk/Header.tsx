@@ -37,24 +37,51 @@ export function Header() {
             </button>
             {data.mayEdit && (
                 <>
-                    <Button look="plain" aria-label={undo ? `Undo: ${undo}` : 'Nothing to undo'} title={undo ? `Undo: ${undo} (Ctrl Z)` : 'Nothing to undo'} disabled={!undo} onClick={() => void data.undo()} className="px-1.5">
+                    <Button
+                        look="plain"
+                        aria-label={undo ? `Undo: ${undo}` : 'Nothing to undo'}
+                        title={undo ? `Undo: ${undo} (Ctrl Z)` : 'Nothing to undo'}
+                        disabled={!undo}
+                        onClick={() => void data.undo()}
+                        className="px-1.5"
+                    >
                         <Undo2 size={15} /> Undo
                     </Button>
-                    <Button look="plain" aria-label={redo ? `Redo: ${redo}` : 'Nothing to redo'} title={redo ? `Redo: ${redo} (Ctrl Shift Z)` : 'Nothing to redo'} disabled={!redo} onClick={() => void data.redo()} className="px-1.5">
+                    <Button
+                        look="plain"
+                        aria-label={redo ? `Redo: ${redo}` : 'Nothing to redo'}
+                        title={redo ? `Redo: ${redo} (Ctrl Shift Z)` : 'Nothing to redo'}
+                        disabled={!redo}
+                        onClick={() => void data.redo()}
+                        className="px-1.5"
+                    >
                         <Redo2 size={15} /> Redo
                     </Button>
                 </>
             )}
-            <Button look={data.findings.length ? 'warn' : 'outline'} onClick={() => useDesk.setState((s) => ({ listFindings: !s.listFindings }))}>
+            <Button
+                look={data.findings.length ? 'warn' : 'outline'}
+                onClick={() => useDesk.setState((s) => ({ listFindings: !s.listFindings }))}
+            >
                 {data.findings.length === 0 ? 'No findings' : data.findings.length === 1 ? '1 finding' : `${data.findings.length} findings`}
             </Button>
-            <Button aria-pressed={schedules} className={schedules ? 'border-tide text-tide' : ''} onClick={() => set({ schedules: !schedules })}>
+            <Button
+                aria-pressed={schedules}
+                className={schedules ? 'border-tide text-tide' : ''}
+                onClick={() => set({ schedules: !schedules })}
+            >
                 Schedules
             </Button>
-            <Link to={`/projects/${data.id}/sheets`} className="inline-flex min-h-8 items-center rounded border border-hairline bg-sheet px-3 text-[13px] hover:border-tide hover:text-tide">
+            <Link
+                to={`/projects/${data.id}/sheets`}
+                className="inline-flex min-h-8 items-center rounded border border-hairline bg-sheet px-3 text-[13px] hover:border-tide hover:text-tide"
+            >
                 Sheets
             </Link>
-            <Menu trigger={<Button look="main">Export</Button>} items={exportsOffered.map((e) => ({ label: e.label, onSelect: () => download(data.id, e.file) }))} />
+            <Menu
+                trigger={<Button look="main">Export</Button>}
+                items={exportsOffered.map((e) => ({ label: e.label, onSelect: () => download(data.id, e.file) }))}
+            />
         </header>
     );
 }

@@ -29,7 +29,13 @@ export function Rack() {
 
     const take = (type: RackType | null) => {
         if (inHand && inHand.type === (type?.id ?? null)) return useDesk.getState().letGo();
-        takeInHand(data, { type: type?.id ?? null, label: type?.mark ?? 'bare opening', width: type?.width ?? 1000, height: type?.height ?? 1000, sill: type?.sill ?? 900 });
+        takeInHand(data, {
+            type: type?.id ?? null,
+            label: type?.mark ?? 'bare opening',
+            width: type?.width ?? 1000,
+            height: type?.height ?? 1000,
+            sill: type?.sill ?? 900,
+        });
         document.querySelector<HTMLElement>('[data-pane=elevation]')?.focus({ preventScroll: true });
     };
 
@@ -48,10 +54,23 @@ export function Rack() {
         <section aria-label="Rack of unit types" className="flex h-[92px] shrink-0 items-stretch border-b border-hairline bg-paper">
             <div ref={list} onKeyDown={walk} className="flex min-w-0 grow" role="toolbar" aria-label="Unit types">
                 <Shelf types={types} onTake={take} onOpen={openBench} />
-                {types.length === 0 && <span className="self-center px-3 text-quiet">No unit is like “{sought}”: try its mark, operation, finish, width or height.</span>}
+                {types.length === 0 && (
+                    <span className="self-center px-3 text-quiet">
+                        No unit is like “{sought}”: try its mark, operation, finish, width or height.
+                    </span>
+                )}
                 {data.mayEdit && <RackMenu />}
                 <div className="flex items-end border-l border-hairline px-2 pb-1">
-                    <Stand mark="bare" title="Bare opening, no unit" on={inHand !== null && inHand.type === null} disabled={!data.mayEdit} width={1000} height={1000} shapes={[]} onClick={() => take(null)} />
+                    <Stand
+                        mark="bare"
+                        title="Bare opening, no unit"
+                        on={inHand !== null && inHand.type === null}
+                        disabled={!data.mayEdit}
+                        width={1000}
+                        height={1000}
+                        shapes={[]}
+                        onClick={() => take(null)}
+                    />
                 </div>
             </div>
             <div className="flex w-44 shrink-0 flex-col justify-center border-l border-hairline px-3 leading-snug text-quiet">
@@ -64,7 +83,9 @@ export function Rack() {
                             {data.length(inHand.width)} × {data.length(inHand.height)}
                             {inHand.type && <BenchLink type={inHand.type} />}
                         </span>
-                        <span className="text-xs">Click a wall or type figures ·{isOnFloor(data, inHand) ? ' Alt lifts it off the floor ·' : ''} Esc cancels</span>
+                        <span className="text-xs">
+                            Click a wall or type figures ·{isOnFloor(data, inHand) ? ' Alt lifts it off the floor ·' : ''} Esc cancels
+                        </span>
                     </>
                 ) : shown ? (
                     <>
@@ -90,7 +111,9 @@ export function Rack() {
                             }}
                             className="mb-1 min-h-6 w-full rounded-sm border-b border-hairline bg-sheet px-1.5 text-ink"
                         />
-                        <span className="text-xs">{data.mayEdit ? 'Take a unit, then move over a wall.' : 'You are here to look: nothing can be placed.'}</span>
+                        <span className="text-xs">
+                            {data.mayEdit ? 'Take a unit, then move over a wall.' : 'You are here to look: nothing can be placed.'}
+                        </span>
                     </>
                 )}
             </div>
@@ -139,18 +162,33 @@ function Shelf({ types, onTake, onOpen }: { types: RackType[]; onTake: (t: RackT
     const drawings = useQueries({
         queries: wanted.map((chunk) => ({
             queryKey: ['rack', data.id, chunk.map((t) => `${t.id} ${t.hash} ${t.width} ${t.height}`).join()],
-            queryFn: () => api.typeDrawings(data.id, chunk.map((t) => t.id)),
+            queryFn: () =>
+                api.typeDrawings(
+                    data.id,
+                    chunk.map((t) => t.id),
+                ),
             staleTime: Infinity,
         })),
-        combine: useCallback((results: { data?: Record<string, Shape[]> }[]) => Object.assign({}, ...results.map((r) => r.data)) as Record<string, Shape[]>, []),
+        combine: useCallback(
+            (results: { data?: Record<string, Shape[]> }[]) => Object.assign({}, ...results.map((r) => r.data)) as Record<string, Shape[]>,
+            [],
+        ),
     });
     return (
-        <div ref={scroller} className="min-w-0 grow overflow-x-auto overflow-y-hidden px-3" onWheel={(e) => e.currentTarget.scrollBy({ left: e.deltaY })}>
+        <div
+            ref={scroller}
+            className="min-w-0 grow overflow-x-auto overflow-y-hidden px-3"
+            onWheel={(e) => e.currentTarget.scrollBy({ left: e.deltaY })}
+        >
             <div className="relative h-full" style={{ width: shelf.getTotalSize() }}>
                 {shown.map((item) => {
                     const t = types[item.index]!;
                     return (
-                        <div key={item.key} className="absolute bottom-1 flex justify-center" style={{ left: item.start, width: item.size }}>
+                        <div
+                            key={item.key}
+                            className="absolute bottom-1 flex justify-center"
+                            style={{ left: item.start, width: item.size }}
+                        >
                             <Stand
                                 mark={t.mark}
                                 title={`${t.mark} ${t.name}, ${data.length(t.width)} × ${data.length(t.height)}`}
@@ -173,7 +211,17 @@ function Shelf({ types, onTake, onOpen }: { types: RackType[]; onTake: (t: RackT
 /** Until its drawing is there. */
 const outlineOf = (t: RackType): Shape[] => [{ layer: 'frame', kind: 'area', rings: [[0, 0, t.width, 0, t.width, t.height, 0, t.height]] }];
 
-type StandProps = { mark: string; title: string; on: boolean; disabled: boolean; width: number; height: number; shapes: Shape[]; onClick: () => void; onDoubleClick?: () => void };
+type StandProps = {
+    mark: string;
+    title: string;
+    on: boolean;
+    disabled: boolean;
+    width: number;
+    height: number;
+    shapes: Shape[];
+    onClick: () => void;
+    onDoubleClick?: () => void;
+};
 
 function Stand({ mark, title, on, disabled, width, height, shapes, onClick, onDoubleClick }: StandProps) {
     const w = Math.max(width * SCALE, 8);
@@ -188,13 +236,39 @@ function Stand({ mark, title, on, disabled, width, height, shapes, onClick, onDo
             onDoubleClick={onDoubleClick}
             className={`group flex shrink-0 flex-col items-center px-1.5 pt-1 ${on ? 'text-tide' : ''}`}
         >
-            <svg width={w + 2} height={height * SCALE + 2} viewBox={`-40 ${-height - 40} ${width + 80} ${height + 80}`} aria-hidden="true" className="overflow-visible">
-                {shapes.length === 0 && <path d={`M0 0V${-height}H${width}V0ZM0 0L${width} ${-height}M0 ${-height}L${width} 0`} fill="none" stroke="currentColor" strokeWidth={0.8} vectorEffect="non-scaling-stroke" strokeDasharray="3 2" />}
+            <svg
+                width={w + 2}
+                height={height * SCALE + 2}
+                viewBox={`-40 ${-height - 40} ${width + 80} ${height + 80}`}
+                aria-hidden="true"
+                className="overflow-visible"
+            >
+                {shapes.length === 0 && (
+                    <path
+                        d={`M0 0V${-height}H${width}V0ZM0 0L${width} ${-height}M0 ${-height}L${width} 0`}
+                        fill="none"
+                        stroke="currentColor"
+                        strokeWidth={0.8}
+                        vectorEffect="non-scaling-stroke"
+                        strokeDasharray="3 2"
+                    />
+                )}
                 {shapes.map((s, i) => (
-                    <path key={i} d={svgPath(s)} vectorEffect="non-scaling-stroke" stroke="currentColor" strokeWidth={s.layer === 'glass' || s.layer === 'operation' ? 0.3 : 0.5} fill={s.layer === 'glass' ? 'var(--glass)' : s.kind === 'area' ? 'var(--frame)' : 'none'} />
+                    <path
+                        key={i}
+                        d={svgPath(s)}
+                        vectorEffect="non-scaling-stroke"
+                        stroke="currentColor"
+                        strokeWidth={s.layer === 'glass' || s.layer === 'operation' ? 0.3 : 0.5}
+                        fill={s.layer === 'glass' ? 'var(--glass)' : s.kind === 'area' ? 'var(--frame)' : 'none'}
+                    />
                 ))}
             </svg>
-            <span className={`mt-px w-[calc(100%+12px)] border-t text-center text-[11px] leading-tight whitespace-nowrap ${on ? 'border-t-4 border-tide font-semibold' : 'border-quiet group-hover:text-tide'}`}>{mark}</span>
+            <span
+                className={`mt-px w-[calc(100%+12px)] border-t text-center text-[11px] leading-tight whitespace-nowrap ${on ? 'border-t-4 border-tide font-semibold' : 'border-quiet group-hover:text-tide'}`}
+            >
+                {mark}
+            </span>
         </button>
     );
 }

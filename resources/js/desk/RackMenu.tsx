@@ -29,7 +29,12 @@ export function RackMenu() {
         <div className="flex items-center border-l border-hairline px-1.5">
             <Menu
                 trigger={
-                    <button type="button" aria-label="Make or bring in units" title="Make or bring in units" className="rounded p-1.5 text-tide hover:bg-tide-wash">
+                    <button
+                        type="button"
+                        aria-label="Make or bring in units"
+                        title="Make or bring in units"
+                        className="rounded p-1.5 text-tide hover:bg-tide-wash"
+                    >
                         <Plus size={18} />
                     </button>
                 }
@@ -40,7 +45,11 @@ export function RackMenu() {
                     { label: 'Bring units from a file…', note: 'JSON', onSelect: () => file.current?.click() },
                     { label: 'Take the units along in a file', note: 'JSON', onSelect: () => download(data.id, 'types.json') },
                     'line',
-                    { label: 'Unit sheets…', note: 'SVG, PDF', onSelect: () => void navigate(`/projects/${data.id}/sheets?type=${data.project.types[0]?.id ?? ''}`) },
+                    {
+                        label: 'Unit sheets…',
+                        note: 'SVG, PDF',
+                        onSelect: () => void navigate(`/projects/${data.id}/sheets?type=${data.project.types[0]?.id ?? ''}`),
+                    },
                 ]}
             />
             <input

@@ -41,8 +41,18 @@ export function openingActions(data: Data): Action[] {
         sheet('Carry settings to others', 'carry', 'y', 'Carry'),
         sheet('Fill bare openings with units', 'fill', 'f', 'Fill'),
         sheet('Empty: take the units out', 'empty', 'b', 'Empty'),
-        ...(openings(data).length === 1 ? [{ name: 'Section through the opening', key: 'k', short: 'Section', run: () => sectionThrough(openings(data)[0]!) }] : []),
-        ...(oneType(data) ? [{ name: 'Make the unit a type of its own', short: 'Own type', run: () => void data.edit('opening.own-type', { ids: openings(data) }) }] : []),
+        ...(openings(data).length === 1
+            ? [{ name: 'Section through the opening', key: 'k', short: 'Section', run: () => sectionThrough(openings(data)[0]!) }]
+            : []),
+        ...(oneType(data)
+            ? [
+                  {
+                      name: 'Make the unit a type of its own',
+                      short: 'Own type',
+                      run: () => void data.edit('opening.own-type', { ids: openings(data) }),
+                  },
+              ]
+            : []),
     ];
 }
 

@@ -127,7 +127,11 @@ export function DataProvider({ id, children }: { id: string; children: ReactNode
                 if (name === 'undo') return await untilAnswered(() => api.undo(id, key));
                 if (name === 'redo') return await untilAnswered(() => api.redo(id, key));
                 if (many < LONG) return await untilAnswered(() => api.edit(id, name, args, base, key));
-                const task = await followTask(id, `${many} openings`, untilAnswered(() => api.beginEdit(id, name, args, base, key)));
+                const task = await followTask(
+                    id,
+                    `${many} openings`,
+                    untilAnswered(() => api.beginEdit(id, name, args, base, key)),
+                );
                 return task.outcome!;
             } finally {
                 answered(id, key);

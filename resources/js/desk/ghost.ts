@@ -22,7 +22,8 @@ export function gaps(data: Data, ghost: Pick<Ghost, 'wall' | 'left' | 'width' | 
         if ((near + far) / 2 < middle && far > left.from) Object.assign(left, { from: far, name });
         if ((near + far) / 2 >= middle && near < right.from) Object.assign(right, { from: near, name });
     };
-    for (const o of neighbours(data, ghost.wall)) if (o.id !== ghost.moving) stands(o.left, o.left + o.width, o.sillLevel, o.headLevel, o.label);
+    for (const o of neighbours(data, ghost.wall))
+        if (o.id !== ghost.moving) stands(o.left, o.left + o.width, o.sillLevel, o.headLevel, o.label);
     const frontage = data.frontageOf.get(ghost.wall);
     for (const m of (frontage && data.elevations.get(frontage.id)?.meets[ghost.wall]) ?? []) stands(m.from, m.to, m.foot, m.head, m.name);
     return { left, right };
@@ -46,7 +47,10 @@ export function wallAt(data: Data, frontage: Frontage, u: number, v: number): { 
 
 /** What belongs on the floor: doors, and fronts that go down to it. It stays there unless it is meant to leave it. */
 export function isOnFloor(data: Data, inHand: InHand): boolean {
-    return Math.abs(inHand.sill) < 0.01 && (inHand.type === null || data.project.types.some((t) => t.id === inHand.type && (t.door || Math.abs(t.sill) < 0.01)));
+    return (
+        Math.abs(inHand.sill) < 0.01 &&
+        (inHand.type === null || data.project.types.some((t) => t.id === inHand.type && (t.door || Math.abs(t.sill) < 0.01)))
+    );
 }
 
 /** A new opening's ghost with its middle at (u, v) of a wall, caught on what is near. Typed figures stay. */

@@ -92,5 +92,7 @@ export function spotInPlan(data: Data, showing: Showing, storey: Storey, x: numb
         }
     }
     // where no corner or jamb is caught, a tracing's lines may be
-    return best.name === '' ? (catchTracing(x, y, REACH / k) ?? { x: best.x, y: best.y, name: '' }) : { x: best.x, y: best.y, name: best.name };
+    return best.name === ''
+        ? (catchTracing(x, y, REACH / k) ?? { x: best.x, y: best.y, name: '' })
+        : { x: best.x, y: best.y, name: best.name };
 }

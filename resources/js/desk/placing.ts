@@ -100,7 +100,14 @@ export async function placeGhost(data: Data): Promise<void> {
     try {
         const outcome = await data.edit('opening.place', placeArgs(data, inHand, ghost), {
             quiet: true,
-            place: { wall: ghost.wall, storey: ghost.storey, left: ghost.left, sillLevel: ghost.sill, width: ghost.width, height: ghost.height },
+            place: {
+                wall: ghost.wall,
+                storey: ghost.storey,
+                left: ghost.left,
+                sillLevel: ghost.sill,
+                width: ghost.width,
+                height: ghost.height,
+            },
         });
         const placed = outcome?.placed[0];
         if (!outcome || !placed) return;

@@ -229,7 +229,11 @@ export const useDesk = create<Desk>((set) => ({
         set((s) =>
             s.main === pane
                 ? {}
-                : { views: { elevation: null, plan: null, section: null }, main: pane, side: s.main === 'elevation' || s.side === pane ? s.main : s.side },
+                : {
+                      views: { elevation: null, plan: null, section: null },
+                      main: pane,
+                      side: s.main === 'elevation' || s.side === pane ? s.main : s.side,
+                  },
         ),
     letGo: () => set({ inHand: null, ghost: null }),
     open: (sheet) =>

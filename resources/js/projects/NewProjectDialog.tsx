@@ -74,7 +74,13 @@ export function NewProjectDialog({ open, onClose }: { open: boolean; onClose: ()
                     <legend className="mb-1 text-xs text-quiet">Outline</legend>
                     {(['rectangle', 'drawn'] as const).map((kind) => (
                         <label key={kind} className="flex items-center gap-2">
-                            <input type="radio" name="outline" checked={outline === kind} onChange={() => setOutline(kind)} className="accent-(--tide)" />
+                            <input
+                                type="radio"
+                                name="outline"
+                                checked={outline === kind}
+                                onChange={() => setOutline(kind)}
+                                className="accent-(--tide)"
+                            />
                             {kind === 'rectangle' ? 'a rectangle' : 'drawn in plan next'}
                         </label>
                     ))}
@@ -83,7 +89,11 @@ export function NewProjectDialog({ open, onClose }: { open: boolean; onClose: ()
                     <div className="col-span-2 grid grid-cols-3 gap-4">
                         <TextField label="Width, west to east" value={size.width} onChange={(width) => setSize({ ...size, width })} />
                         <TextField label="Depth, south to north" value={size.depth} onChange={(depth) => setSize({ ...size, depth })} />
-                        <TextField label="Wall thickness, inward" value={size.thickness} onChange={(thickness) => setSize({ ...size, thickness })} />
+                        <TextField
+                            label="Wall thickness, inward"
+                            value={size.thickness}
+                            onChange={(thickness) => setSize({ ...size, thickness })}
+                        />
                     </div>
                 )}
                 <p role="alert" className="col-span-2 text-buoy empty:hidden">

@@ -52,7 +52,9 @@ export function ProjectsPage({ user }: { user: Schemas['User'] }) {
             {projects.isPending && <p className="text-quiet">Fetching your projects…</p>}
             {projects.isError && <p className="text-buoy">{projects.error.message}</p>}
             {projects.isSuccess && list.length === 0 && (
-                <p className="rounded-md border border-dashed border-hairline p-6 text-quiet">Nothing here yet. Start a project: a name, its storeys, and the building’s outline.</p>
+                <p className="rounded-md border border-dashed border-hairline p-6 text-quiet">
+                    Nothing here yet. Start a project: a name, its storeys, and the building’s outline.
+                </p>
             )}
             <ul className="divide-y divide-hairline rounded-md border border-hairline bg-sheet empty:hidden">
                 {list.map((p) => (
@@ -64,7 +66,12 @@ export function ProjectsPage({ user }: { user: Schemas['User'] }) {
                             {p.storeys} storeys · {p.openings} openings · {roles[p.role]}
                         </span>
                         <time className="w-32 text-right text-quiet" dateTime={p.updatedAt}>
-                            {new Date(p.updatedAt).toLocaleString(undefined, { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })}
+                            {new Date(p.updatedAt).toLocaleString(undefined, {
+                                day: 'numeric',
+                                month: 'short',
+                                hour: '2-digit',
+                                minute: '2-digit',
+                            })}
                         </time>
                         {p.role === 'owner' && (
                             <Button look="plain" small aria-label={`Remove ${p.name}`} onClick={() => setRemoving(p)}>

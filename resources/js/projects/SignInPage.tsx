@@ -34,7 +34,16 @@ export function SignInPage() {
                     </div>
                 </div>
                 <TextField label="Address" type="email" autoComplete="username" required autoFocus value={email} onChange={setEmail} />
-                <TextField className="mt-3" label="Password" type="password" autoComplete="current-password" required value={password} onChange={setPassword} error={problem} />
+                <TextField
+                    className="mt-3"
+                    label="Password"
+                    type="password"
+                    autoComplete="current-password"
+                    required
+                    value={password}
+                    onChange={setPassword}
+                    error={problem}
+                />
                 <Button look="main" type="submit" className="mt-5 w-full justify-center" disabled={busy}>
                     Sign in
                 </Button>

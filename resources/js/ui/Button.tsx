@@ -13,5 +13,11 @@ type Props = ButtonHTMLAttributes<HTMLButtonElement> & { look?: keyof typeof loo
 /** A button in our look. */
 export function Button({ look = 'outline', small = false, className = '', type = 'button', ...rest }: Props) {
     const size = small ? 'min-h-6 px-2 text-xs' : 'min-h-8 px-3 text-[13px]';
-    return <button type={type} className={`inline-flex items-center gap-1.5 rounded whitespace-nowrap ${size} ${looks[look]} ${className}`} {...rest} />;
+    return (
+        <button
+            type={type}
+            className={`inline-flex items-center gap-1.5 rounded whitespace-nowrap ${size} ${looks[look]} ${className}`}
+            {...rest}
+        />
+    );
 }

@@ -9,7 +9,11 @@ export function Menu({ trigger, items, align = 'end' }: { trigger: ReactNode; it
         <DropdownMenu.Root modal={false}>
             <DropdownMenu.Trigger asChild>{trigger}</DropdownMenu.Trigger>
             <DropdownMenu.Portal>
-                <DropdownMenu.Content align={align} sideOffset={4} className="z-50 max-h-[70vh] min-w-48 overflow-auto rounded-md border border-hairline bg-sheet p-1 shadow-lg">
+                <DropdownMenu.Content
+                    align={align}
+                    sideOffset={4}
+                    className="z-50 max-h-[70vh] min-w-48 overflow-auto rounded-md border border-hairline bg-sheet p-1 shadow-lg"
+                >
                     {items.map((item, i) =>
                         item === 'line' ? (
                             <DropdownMenu.Separator key={i} className="my-1 h-px bg-hairline" />

@@ -1,6 +1,11 @@
 import { useId, type InputHTMLAttributes } from 'react';
 
-type Props = Omit<InputHTMLAttributes<HTMLInputElement>, 'onChange'> & { label: string; value: string; onChange: (value: string) => void; error?: string };
+type Props = Omit<InputHTMLAttributes<HTMLInputElement>, 'onChange'> & {
+    label: string;
+    value: string;
+    onChange: (value: string) => void;
+    error?: string;
+};
 
 /** A labelled field of a form. */
 export function TextField({ label, value, onChange, error, className = '', ...rest }: Props) {

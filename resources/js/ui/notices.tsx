@@ -24,14 +24,24 @@ export function tell(text: string, action?: Notice['action']): void {
 
 /** Says what did not work. */
 export function complain(problem: unknown): void {
-    useNotices.getState().add({ text: problem instanceof Error ? problem.message : 'Something went wrong.', bad: true, stays: problem instanceof Problem && problem.late });
+    useNotices
+        .getState()
+        .add({
+            text: problem instanceof Error ? problem.message : 'Something went wrong.',
+            bad: true,
+            stays: problem instanceof Problem && problem.late,
+        });
 }
 
 /** Where passing words appear. */
 export function NoticeBoard() {
     const { all, close } = useNotices();
     return (
-        <div role="status" aria-live="polite" className="pointer-events-none fixed right-3 bottom-3 z-50 flex w-80 max-w-[90vw] flex-col gap-2">
+        <div
+            role="status"
+            aria-live="polite"
+            className="pointer-events-none fixed right-3 bottom-3 z-50 flex w-80 max-w-[90vw] flex-col gap-2"
+        >
             {all.map((n) => (
                 <div
                     key={n.id}

@@ -18,7 +18,12 @@ export type Typed = {
  * @param onSend true when it was taken, false when it was refused and stays
  * @param stays whether it stays although the stored figure has changed
  */
-export function useTyped(input: RefObject<HTMLInputElement | null>, shown: string, stays: boolean, onSend: (text: string) => Promise<boolean>): Typed {
+export function useTyped(
+    input: RefObject<HTMLInputElement | null>,
+    shown: string,
+    stays: boolean,
+    onSend: (text: string) => Promise<boolean>,
+): Typed {
     const [text, setText] = useState<string | null>(null);
     const typed = useRef<string | null>(null);
     const under = useRef<{ text: string; done: Promise<boolean> } | null>(null);

@@ -39,9 +39,7 @@ export function FindingsList() {
             {data.findings.map(note)}
             {data.accepted.length > 0 && (
                 <details className="mt-3 border-t border-hairline pt-2">
-                    <summary className="cursor-pointer text-quiet">
-                        {`${data.accepted.length} accepted`}
-                    </summary>
+                    <summary className="cursor-pointer text-quiet">{`${data.accepted.length} accepted`}</summary>
                     {data.accepted.map(note)}
                 </details>
             )}

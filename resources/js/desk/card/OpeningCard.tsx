@@ -199,7 +199,9 @@ export function OpeningCard({ opening }: { opening: FoundOpening }) {
                             disabled={fixed}
                             onSend={(text) => {
                                 const share = /^(as .*|-)?$/.test(text.trim()) ? null : shareOf(text);
-                                return share === null && !/^(as .*|-)?$/.test(text.trim()) ? Promise.resolve(`“${text}” is no share: give 0 to 100 %, or nothing for as its type is.`) : change({ ajar: share });
+                                return share === null && !/^(as .*|-)?$/.test(text.trim())
+                                    ? Promise.resolve(`“${text}” is no share: give 0 to 100 %, or nothing for as its type is.`)
+                                    : change({ ajar: share });
                             }}
                         />{' '}
                         open

@@ -38,10 +38,23 @@ export function StoreyCard({ storey }: { storey: Storey }) {
         <>
             <Heading title={`Storey ${storey.name}`} note={`Floor at ${formatLevel(storey.floor, units)}`} />
             <Sentence>
-                Called <Figure label="Name" shown={storey.name} disabled={fixed} onSend={(name) => send('storey.change', { id: storey.id, name })} />.
+                Called{' '}
+                <Figure
+                    label="Name"
+                    shown={storey.name}
+                    disabled={fixed}
+                    onSend={(name) => send('storey.change', { id: storey.id, name })}
+                />
+                .
             </Sentence>
             <Sentence>
-                <Figure label="Floor to floor" shown={data.length(storey.height)} disabled={fixed} onSend={(height) => send('storey.change', { id: storey.id, height })} /> floor to floor. What stands above moves with it.
+                <Figure
+                    label="Floor to floor"
+                    shown={data.length(storey.height)}
+                    disabled={fixed}
+                    onSend={(height) => send('storey.change', { id: storey.id, height })}
+                />{' '}
+                floor to floor. What stands above moves with it.
             </Sentence>
             <Facts
                 rows={[
@@ -63,7 +76,12 @@ export function StoreyCard({ storey }: { storey: Storey }) {
                     <RemoveButton label="Remove this storey" onClick={() => void remove(false)} />
                 </>
             )}
-            <CarriesDialog title={`Remove storey ${storey.name}?`} carries={carries} onKeep={() => setCarries(null)} onRemove={() => void remove(true)} />
+            <CarriesDialog
+                title={`Remove storey ${storey.name}?`}
+                carries={carries}
+                onKeep={() => setCarries(null)}
+                onRemove={() => void remove(true)}
+            />
         </>
     );
 }

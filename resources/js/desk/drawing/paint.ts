@@ -55,7 +55,16 @@ function trace(path: Path2D, shape: Shape): void {
         for (let i = 0; i < ring.length; i += 2) {
             const curve = curves.get(i / 2);
             if (curve) {
-                const [, cx, cy, rx, ry, start, sweep, tilt = 0] = curve as [number, number, number, number, number, number, number, number?];
+                const [, cx, cy, rx, ry, start, sweep, tilt = 0] = curve as [
+                    number,
+                    number,
+                    number,
+                    number,
+                    number,
+                    number,
+                    number,
+                    number?,
+                ];
                 path.ellipse(cx, cy, rx, ry, tilt, start, start + sweep, sweep < 0);
             } else if (i + 2 < ring.length) path.lineTo(ring[i + 2]!, ring[i + 3]!);
         }

@@ -14,7 +14,16 @@ export function svgPath(shape: Shape): string {
             for (let i = 0; i < ring.length; i += 2) {
                 const curve = curves.get(i / 2);
                 if (curve) {
-                    const [, cx, cy, rx, ry, start, sweep, tilt = 0] = curve as [number, number, number, number, number, number, number, number?];
+                    const [, cx, cy, rx, ry, start, sweep, tilt = 0] = curve as [
+                        number,
+                        number,
+                        number,
+                        number,
+                        number,
+                        number,
+                        number,
+                        number?,
+                    ];
                     d += arc(cx, cy, rx, ry, start, sweep, tilt);
                 } else if (i + 2 < ring.length) d += `L${ring[i + 2]} ${-ring[i + 3]!}`;
             }

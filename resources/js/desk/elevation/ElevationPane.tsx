@@ -96,7 +96,17 @@ export function ElevationPane() {
         const frontage = at && frontageAt(at.x);
         const found = frontage && wallAt(data, frontage, at.x - frontage.offset, at.y);
         if (!found || !views.elevation) return;
-        const next = ghostAt(data, inHand, found.wall, found.storey, at.x - frontage.offset - found.start, at.y, views.elevation.k, ghost, at.event.altKey);
+        const next = ghostAt(
+            data,
+            inHand,
+            found.wall,
+            found.storey,
+            at.x - frontage.offset - found.start,
+            at.y,
+            views.elevation.k,
+            ghost,
+            at.event.altKey,
+        );
         useDesk.setState({ ghost: next });
         inquire(data);
     };

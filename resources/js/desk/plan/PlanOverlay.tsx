@@ -40,7 +40,9 @@ export function PlanOverlay({ view, size, storey }: Props & { storey: Storey }) 
     const wanted = (list: { wall: string; storey: string; left: number; width: number }[]) =>
         list.flatMap((p, i) => {
             const wall = here.find((w) => w.id === p.wall);
-            return wall && p.storey === storey.id ? [{ key: `${p.wall} ${p.left} ${i}`, points: quad(wall, p.left, p.left + p.width) }] : [];
+            return wall && p.storey === storey.id
+                ? [{ key: `${p.wall} ${p.left} ${i}`, points: quad(wall, p.left, p.left + p.width) }]
+                : [];
         });
     const fit = wanted(preview?.placed ?? []);
     const unfit = wanted((preview?.misfits ?? []).flatMap((m) => (m.place ? [m.place] : [])));
@@ -59,7 +61,15 @@ export function PlanOverlay({ view, size, storey }: Props & { storey: Storey }) 
                     <polygon key={p.key} points={p.points} fill="var(--tide)" fillOpacity={0.3} stroke="var(--tide)" strokeWidth={1.6} />
                 ))}
                 {unfit.map((p) => (
-                    <polygon key={p.key} points={p.points} fill="var(--buoy)" fillOpacity={0.15} stroke="var(--buoy)" strokeWidth={1.6} strokeDasharray="5 3" />
+                    <polygon
+                        key={p.key}
+                        points={p.points}
+                        fill="var(--buoy)"
+                        fillOpacity={0.15}
+                        stroke="var(--buoy)"
+                        strokeWidth={1.6}
+                        strokeDasharray="5 3"
+                    />
                 ))}
             </g>
             {places('now').map((p) => (

@@ -141,7 +141,11 @@ export function CopySheet({ ids }: Props) {
                     }
                     onChange={setHow}
                 />
-                {how === 'point' ? ': picked up at the ' : how === 'walls' ? ', with the same sill and the same way of measuring.' : ', with the same sill, '}
+                {how === 'point'
+                    ? ': picked up at the '
+                    : how === 'walls'
+                      ? ', with the same sill and the same way of measuring.'
+                      : ', with the same sill, '}
                 {how === 'opposite' && (
                     <>
                         <Pick

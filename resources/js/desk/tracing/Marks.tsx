@@ -134,7 +134,9 @@ export function Marks({ storey }: { storey: Storey }) {
                             </Button>
                         )}
                     </p>
-                    {found.data.undrawn > 0 && <p className="text-xs text-quiet">{found.data.undrawn} more are in walls of which nothing is drawn.</p>}
+                    {found.data.undrawn > 0 && (
+                        <p className="text-xs text-quiet">{found.data.undrawn} more are in walls of which nothing is drawn.</p>
+                    )}
                     <ul className="mt-1 max-h-56 overflow-auto" tabIndex={off.length > 0 ? 0 : -1} aria-label="Openings off their marks">
                         {off.slice(0, 300).map((o) => (
                             <li key={o.opening} className="flex items-center gap-2 border-t border-hairline/60 py-0.5">
