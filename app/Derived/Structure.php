@@ -137,15 +137,19 @@ final class Structure
     }
 
     /**
-     * A name for all that a derived thing is worked out from; equal content has an equal hash, also after an undo.
+     * A name for all that a derived thing is worked out from; equal content has an equal hash, also after an undo. Of the unit types only
+     * those are in it that these openings are filled with, of the lines only those that lie on these walls or that something hangs on.
      *
      * @param  list<array<string, mixed>>  $openings
      * @param  list<string>  $walls  whose lines are in it
      */
     public function hash(string $what, array $openings, array $walls = []): string
     {
-        $build = config('isleward.build');
+        $used = array_flip(array_filter(array_column($openings, 'unit_type_id'), is_string(...)));
+        $rows = $this->rows;
+        $rows[Kind::Type->value] = array_values(array_filter($rows[Kind::Type->value], static fn (array $row): bool => isset($used[$row['id']])));
+        $lines = $this->referring->linesOf($this->lines, $walls, $openings);
 
-        return hash('xxh128', serialize([$what, $build, $this->project->settings()->toArray(), $this->rows, $this->referring->linesOf($this->lines, $walls, $openings), $openings]));
+        return hash('xxh128', serialize([$what, config('isleward.build'), $this->project->settings()->toArray(), $rows, $lines, $openings]));
     }
 }

@@ -277,26 +277,36 @@ final readonly class Editor
     }
 
     /**
-     * Walls and storeys of what is placed from what a change touched: that has moved with it.
+     * Walls and storeys of what is placed from what a change touched, since that has moved with it, and of what is filled with a unit type that
+     * it touched.
      *
      * @param  array<string, string|null>  $lines  every line with what it is placed from
      * @return array{list<string>, list<string>}
      */
     private function dependants(Project $project, Change $change, array $lines): array
     {
-        $ids = [];
+        $ids = $types = [];
         foreach ($change->operations as $operation) {
             if ($operation->kind === Kind::Opening && $operation->before !== null) {
                 $ids[] = $operation->id;
+            } elseif ($operation->kind === Kind::Type) {
+                $types[] = $operation->id;
             }
         }
         $moved = $ids === [] ? [] : array_values(array_diff($this->referring->referrers($project, $ids, $lines), $ids));
-        if ($moved === []) {
-            return [[], []];
+        $walls = $storeys = [];
+        foreach ([['id', $moved], ['unit_type_id', $types]] as [$column, $of]) {
+            if ($of === []) {
+                continue;
+            }
+            $places = Opening::query()->toBase()->where('project_id', $project->id)->whereIn($column, $of)->distinct()->get(['wall_id', 'storey_id']);
+            foreach ($places as $place) {
+                $walls[(string) $place->wall_id] = true;
+                $storeys[(string) $place->storey_id] = true;
+            }
         }
-        $where = fn (string $column): array => array_map(strval(...), Opening::query()->toBase()->where('project_id', $project->id)->whereIn('id', $moved)->distinct()->pluck($column)->all());
 
-        return [array_values($where('wall_id')), array_values($where('storey_id'))];
+        return [array_map(strval(...), array_keys($walls)), array_map(strval(...), array_keys($storeys))];
     }
 
     /** @return list<array<string, mixed>> */

@@ -7,8 +7,11 @@ namespace App\Editing;
 use Isleward\Core\Design\Acceptance;
 use Isleward\Core\Design\Change;
 use Isleward\Core\Design\Kind;
+use Isleward\Core\Design\Kinds;
 use Isleward\Core\Design\Misfit;
 use Isleward\Core\Design\Opening;
+use Isleward\Core\Design\Settings;
+use Isleward\Core\Design\UnitType;
 
 /** What an edit, an undo or a redo came to, as the client is told. */
 final readonly class Outcome
@@ -38,7 +41,7 @@ final readonly class Outcome
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        $structure = false;
+        $structure = $project = false;
         [$walls, $storeys] = array_map(array_flip(...), $this->also);
         foreach ($this->change->operations as $operation) {
             foreach ([$operation->before, $operation->after] as $element) {
@@ -48,7 +51,9 @@ final readonly class Outcome
                 } elseif ($element instanceof Acceptance) {
                     $walls[$element->wall] = true;
                 } elseif ($element !== null) {
-                    $structure = true;
+                    $project = true;
+                    // of a unit type only those are made that hold it: they are among $also
+                    $structure = $structure || $element instanceof Settings || (Kinds::of($element->kind())->bearing && ! $element instanceof UnitType);
                 }
             }
         }
@@ -57,7 +62,7 @@ final readonly class Outcome
             'number' => $this->number,
             'summary' => $this->change->summary,
             'chosen' => $this->change->chosen,
-            'touched' => ['structure' => $structure, 'walls' => array_keys($walls), 'storeys' => array_keys($storeys)],
+            'touched' => ['structure' => $structure, 'project' => $project, 'walls' => array_keys($walls), 'storeys' => array_keys($storeys)],
             'removed' => array_values(array_map(
                 static fn ($o): string => $o->id,
                 array_filter($this->change->operations, static fn ($o): bool => $o->after === null && $o->kind === Kind::Opening),

@@ -33,9 +33,45 @@ final class TouchedTest extends FurnishedCase
             $this->postJson("/api/projects/{$this->project->id}/undo")->assertOk();
             $this->look();
         }
-        self::assertGreaterThan(15, $structural, 'structural edits were among them');
+        self::assertGreaterThan(10, $structural, 'structural edits were among them');
         // of tags that change with everything nobody would gain
         self::assertGreaterThan(4 * count(Edits::names()), $unchanged);
+    }
+
+    public function test_only_what_is_made_of_it_is_fetched_again(): void
+    {
+        $place = fn (int $wall, string $mark): string => $this->edit('opening.place', [
+            'wall' => $this->wall($wall), 'storey' => $this->storey(1), 'type' => $this->type($mark),
+            'position' => ['from' => 'left', 'value' => 2400, 'to' => 'near'],
+        ])->assertOk()->json('chosen.0');
+        $place(1, 'W-09');
+        $place(2, 'W-13');
+        $line = $this->edit('line.add', ['wall' => $this->wall(3), 'axis' => 'upright', 'rule' => ['from' => 'left', 'value' => 1000]])->assertOk()->json('chosen.0');
+        $this->look();
+        $frontages = array_column($this->getJson("/api/projects/{$this->project->id}")->json('frontages'), 'id');
+        $drawings = fn (int ...$of): array => array_merge(...array_map(static fn (int $i): array => ["elevations/$frontages[$i]", "scenes/$frontages[$i]"], $of));
+        $told = fn (string $edit, array $args): array => $this->edit($edit, $args)->assertOk()->json('touched');
+
+        // a type that one frontage holds: it, its storey's plan and the section
+        $touched = $told('type.change', ['id' => $this->type('W-09'), 'tree' => ['frame' => ['jamb' => 80, 'head' => 80, 'sill' => 80, 'depth' => 70], 'root' => ['operation' => 'fixed', 'glass' => 28]]]);
+        self::assertSame([false, true, [$this->wall(1)], [$this->storey(1)]], [$touched['structure'], $touched['project'], $touched['walls'], $touched['storeys']]);
+        self::assertEqualsCanonicalizing([...$drawings(1), 'plans/'.$this->storey(1)], array_diff($this->look(), ['sections?points=5000,-2000,5000,9000']));
+
+        // one that nothing holds, a layout, a set, a sheet: nothing
+        foreach ([
+            ['type.change', ['id' => $this->type('W-35'), 'name' => 'louvre, painted']],
+            ['layout.keep', ['name' => 'Mine', 'source' => 'openings', 'columns' => [['key' => 'mark']]]],
+            ['set.keep', ['name' => 'All', 'members' => [$this->wall(0)]]],
+            ['sheet.keep', ['name' => 'First', 'number' => '9', 'paper' => 'A3', 'items' => []]],
+        ] as [$edit, $args]) {
+            $touched = $told($edit, $args);
+            self::assertSame([false, true, []], [$touched['structure'], $touched['project'], $touched['walls']], $edit);
+            self::assertSame([], $this->look(), $edit);
+        }
+
+        // a line: its own frontage
+        $told('line.change', ['id' => $line, 'by' => 200]);
+        self::assertSame(["elevations/$frontages[3]"], array_values($this->look()));
     }
 
     public function test_a_drawing_that_is_gone_with_its_wall_or_storey_is_said_to_be(): void

@@ -328,7 +328,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'name', description: 'For people; nothing is decided by it', type: 'string'),
     new OA\Property(property: 'kind', type: 'string', enum: ['end', 'middle', 'face', 'nib', 'margin', 'jamb', 'centre', 'sill', 'head', 'line']),
     new OA\Property(property: 'element', description: 'The opening, wall or setting-out line it belongs to', type: 'string', nullable: true),
-    new OA\Property(property: 'side', type: 'string', enum: ['left', 'right'], nullable: true),
+    new OA\Property(property: 'side', type: 'string', enum: ['left', 'right', null], nullable: true),
 ])]
 #[OA\Schema(schema: 'Catches', required: ['upright', 'level'], properties: [
     new OA\Property(property: 'upright', type: 'array', items: new OA\Items(ref: '#/components/schemas/Catch')),
@@ -430,7 +430,8 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'number', type: 'integer'),
     new OA\Property(property: 'summary', type: 'string'),
     new OA\Property(property: 'chosen', type: 'array', items: new OA\Items(type: 'string')),
-    new OA\Property(property: 'touched', required: ['structure', 'walls', 'storeys'], properties: [
+    new OA\Property(property: 'touched', required: ['structure', 'project', 'walls', 'storeys'], properties: [
+        new OA\Property(property: 'project', description: 'What the project itself tells has changed: its types, layouts, sets …', type: 'boolean'),
         new OA\Property(property: 'structure', type: 'boolean'),
         new OA\Property(property: 'walls', type: 'array', items: new OA\Items(type: 'string')),
         new OA\Property(property: 'storeys', type: 'array', items: new OA\Items(type: 'string')),

@@ -1470,6 +1470,8 @@ export interface components {
             summary: string;
             chosen: string[];
             touched: {
+                /** @description What the project itself tells has changed: its types, layouts, sets … */
+                project: boolean;
                 structure: boolean;
                 walls: string[];
                 storeys: string[];

@@ -83,7 +83,12 @@ export function DataProvider({ id, children }: { id: string; children: ReactNode
                 await queries.invalidateQueries({ queryKey: ['project', id], predicate: (q) => q.queryKey.length > 2 });
                 return;
             }
-            queries.setQueryData<Project>(['project', id], { ...now, number: outcome.number, undo: outcome.undo, redo: outcome.redo });
+            if (outcome.touched.project) {
+                await queries.invalidateQueries({ queryKey: ['project', id], exact: true });
+                void queries.invalidateQueries({ queryKey: ['project', id, 'type'] });
+            } else {
+                queries.setQueryData<Project>(['project', id], { ...now, number: outcome.number, undo: outcome.undo, redo: outcome.redo });
+            }
             const touched = now.frontages.filter((f) => outcome.touched.walls.some((w) => w in f.walls));
             await Promise.all([
                 ...touched.flatMap((f) => [
