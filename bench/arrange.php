@@ -15,7 +15,11 @@ $call = $call($address);
 $out = [];
 
 $storeys = array_map(static fn (int $i): array => ['name' => "Level $i", 'height' => 3600], range(0, 40));
-$tower = $call('POST', '/api/projects', ['name' => 'Tower', 'units' => 'mm', 'storeys' => $storeys, 'rectangle' => ['width' => 130000, 'depth' => 20000, 'thickness' => 300]])[1]['id'];
+$tower = $call(
+    'POST',
+    '/api/projects',
+    ['name' => 'Tower', 'units' => 'mm', 'storeys' => $storeys, 'rectangle' => ['width' => 130000, 'depth' => 20000, 'thickness' => 300]],
+)[1]['id'];
 $view = $call('GET', "/api/projects/$tower")[1];
 $base = $view['number'];
 $do = static function (string $edit, array $args) use ($call, $tower, &$base): array {
@@ -24,7 +28,15 @@ $do = static function (string $edit, array $args) use ($call, $tower, &$base): a
 
     return [$ms, $outcome];
 };
-$first = $do('opening.place', ['wall' => $view['walls'][0]['id'], 'storey' => $view['storeys'][0]['id'], 'type' => $view['types'][2]['id'], 'position' => ['from' => 'left', 'value' => 800, 'to' => 'near']])[1]['chosen'][0];
+$first = $do(
+    'opening.place',
+    [
+        'wall' => $view['walls'][0]['id'],
+        'storey' => $view['storeys'][0]['id'],
+        'type' => $view['types'][2]['id'],
+        'position' => ['from' => 'left', 'value' => 800, 'to' => 'near'],
+    ],
+)[1]['chosen'][0];
 $ids = [$first, ...$do('opening.repeat', ['ids' => [$first], 'count' => 49, 'pitch' => 2500])[1]['chosen']];
 $onto = array_column(array_slice($view['storeys'], 1), 'id');
 $one = $forty = [];
@@ -57,13 +69,25 @@ for ($i = 0; $i < 40; $i++) {
         throw new LogicException('Not the same rows.');
     }
 }
-$out['gather'] = ['gather' => $median(array_slice($gather, 10)), 'query' => $median(array_slice($query, 10)), 'rows' => count($found['ids'])];
+$out['gather'] = [
+    'gather' => $median(array_slice($gather, 10)),
+    'query' => $median(array_slice($query, 10)),
+    'rows' => count($found['ids']),
+];
 
 $elevation = $call('GET', "/api/projects/$large/elevations/{$view['frontages'][0]['id']}")[1];
 $opening = $elevation['openings'][7];
 $try = $read = [];
 for ($i = 0; $i < 80; $i++) {
-    $try[] = $call('POST', "/api/projects/$large/edits?try=1", ['edit' => 'opening.change', 'args' => ['id' => $opening['id'], 'leftJamb' => $opening['left'] + $i, 'sillLevel' => $opening['sillLevel']], 'base' => $view['number']])[0];
+    $try[] = $call(
+        'POST',
+        "/api/projects/$large/edits?try=1",
+        [
+            'edit' => 'opening.change',
+            'args' => ['id' => $opening['id'], 'leftJamb' => $opening['left'] + $i, 'sillLevel' => $opening['sillLevel']],
+            'base' => $view['number'],
+        ],
+    )[0];
     $read[] = $call('GET', "/api/projects/$large/bare-read")[0];
 }
 $out['try'] = ['try' => $median(array_slice($try, 15)), 'read' => $median(array_slice($read, 15))];

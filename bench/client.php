@@ -2,7 +2,9 @@
 
 declare(strict_types=1);
 
-/* Speaks to a running server as the bench's user: call(address) answers with a function (method, path, body) → [ms, answer]; median(times). */
+/*
+ * Speaks to a running server as the bench's user: call(address) answers with a function (method, path, body) → [ms, answer]; median(times).
+ */
 
 return [
     'call' => static function (string $address): Closure {
@@ -17,7 +19,8 @@ return [
                 }
             }
             curl_setopt_array($curl, [
-                CURLOPT_URL => $address.$path, CURLOPT_CUSTOMREQUEST => $method, CURLOPT_RETURNTRANSFER => true, CURLOPT_COOKIEFILE => $cookies, CURLOPT_COOKIEJAR => $cookies,
+                CURLOPT_URL => $address.$path, CURLOPT_CUSTOMREQUEST => $method, CURLOPT_RETURNTRANSFER => true,
+                CURLOPT_COOKIEFILE => $cookies, CURLOPT_COOKIEJAR => $cookies,
                 CURLOPT_HTTPHEADER => ['Accept: application/json', 'Content-Type: application/json', "X-XSRF-TOKEN: $token"],
                 CURLOPT_POSTFIELDS => $body === null ? '' : json_encode($body),
             ]);

@@ -9,7 +9,12 @@ function holes(count) {
     const columns = Math.ceil(Math.sqrt((count * 40) / 14));
     const rows = Math.ceil(count / columns);
     const [pw, ph] = [40000 / columns, 14000 / rows];
-    return Array.from({ length: count }, (_, i) => [(i % columns) * pw + pw * 0.2, Math.floor(i / columns) * ph + ph * 0.2, pw * 0.6, ph * 0.6]);
+    return Array.from({ length: count }, (_, i) => [
+        (i % columns) * pw + pw * 0.2,
+        Math.floor(i / columns) * ph + ph * 0.2,
+        pw * 0.6,
+        ph * 0.6,
+    ]);
 }
 
 const out = {};

@@ -14,7 +14,21 @@ use Isleward\Core\Design\Wall;
 use Isleward\Core\Geometry\Vec2;
 use Isleward\Core\Measure\Fields;
 
-$wall = Wall::from(new Fields(['id' => 'wa-1', 'outline' => 'ou-1', 'position' => 0, 'fromX' => 0, 'fromY' => 0, 'toX' => 40000, 'toY' => 0, 'rise' => 0, 'thickness' => 300, 'base' => 'st-1', 'top' => 'st-1']));
+$wall = Wall::from(
+    new Fields([
+        'id' => 'wa-1',
+        'outline' => 'ou-1',
+        'position' => 0,
+        'fromX' => 0,
+        'fromY' => 0,
+        'toX' => 40000,
+        'toY' => 0,
+        'rise' => 0,
+        'thickness' => 300,
+        'base' => 'st-1',
+        'top' => 'st-1',
+    ]),
+);
 $body = new Body($wall, new Surface(new Vec2(0, 0), new Vec2(1, 0)), 40000, 0, 14000, End::square(0), End::square(40000));
 
 $out = [];

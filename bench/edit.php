@@ -20,7 +20,11 @@ foreach ($projects as $project) {
     $base = $view['number'];
     $edits = $bare = [];
     for ($i = 0; $i < 80; $i++) {
-        [$ms, $outcome] = $call('POST', "/api/projects/$project/edits", ['edit' => 'opening.change', 'args' => ['id' => $opening, 'by' => ['u' => $i % 2 === 0 ? 10 : -10]], 'base' => $base]);
+        [$ms, $outcome] = $call(
+            'POST',
+            "/api/projects/$project/edits",
+            ['edit' => 'opening.change', 'args' => ['id' => $opening, 'by' => ['u' => $i % 2 === 0 ? 10 : -10]], 'base' => $base],
+        );
         $base = $outcome['number'];
         $edits[] = $ms;
         $bare[] = $call('POST', "/api/projects/$project/bare-write", ['level' => $i])[0];

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 /*
  * Frames a second while the elevation is panned and while it is zoomed, in headless Chromium at 1280 × 800, without
- * OpenGL (this machine has no graphics card, and compositing through software OpenGL alone takes it 150 ms a frame): every animation frame sends one pointer event (a drag with the middle button, which pans wherever it starts) or wheel event; frames are counted over three seconds each, and the
+ * OpenGL (this machine has no graphics card, and compositing through software OpenGL alone takes it 150 ms a frame): every animation frame
+ * sends one pointer event (a drag with the middle button, which pans wherever it starts) or wheel event; frames are counted over three
+ * seconds each, and the
  * lower of the two is printed. Arguments: the server's address and a project's name.
  */
 
@@ -23,11 +25,19 @@ $desk->keys(Facebook\WebDriver\WebDriverKeys::HOME);
 // until everything, the model too, has been fetched and drawn: nothing more for four seconds
 for ($still = 0, $seen = -1; $still < 4; $still = $now === $seen ? $still + 1 : 0, $seen = $now) {
     sleep(1);
-    $now = (int) $desk->driver->executeScript('return performance.getEntriesByType("resource").filter((e) => !e.name.includes("presence")).length');
+    $now = (int) $desk->driver->executeScript(
+        'return performance.getEntriesByType("resource").filter((e) => !e.name.includes("presence")).length',
+    );
 }
 sleep(4);
 $measure = (require __DIR__.'/frames.php')($desk);
-$pan = $measure('elevation', "if (frames === 1) send('pointerdown', 0, 0); send('pointermove', 5 + 200 * Math.sin(t / 300), 40 * Math.sin(t / 300));");
-$zoom = $measure('elevation', "pane.dispatchEvent(new WheelEvent('wheel', { deltaY: Math.sin(t / 400) * 60, clientX: x, clientY: y, bubbles: true, cancelable: true }));");
+$pan = $measure(
+    'elevation',
+    "if (frames === 1) send('pointerdown', 0, 0); send('pointermove', 5 + 200 * Math.sin(t / 300), 40 * Math.sin(t / 300));",
+);
+$zoom = $measure(
+    'elevation',
+    "pane.dispatchEvent(new WheelEvent('wheel', { deltaY: Math.sin(t / 400) * 60, clientX: x, clientY: y, bubbles: true, cancelable: true }));",
+);
 $desk->driver->quit();
 echo json_encode(['pan' => $pan, 'zoom' => $zoom]), "\n";

@@ -2,7 +2,10 @@
 
 declare(strict_types=1);
 
-/* Frames a second of a desk over three seconds in which every animation frame does a step: some JavaScript that knows t (ms), frames, and send(type, dx, dy) for a pointer event from the middle of the pane. */
+/*
+ * Frames a second of a desk over three seconds in which every animation frame does a step: some JavaScript that knows t (ms), frames, and
+ * send(type, dx, dy) for a pointer event from the middle of the pane.
+ */
 
 use Tests\Browser\Support\Desk;
 
@@ -14,7 +17,9 @@ return static function (Desk $desk): Closure {
         const pane = document.querySelector('[data-pane=$pane]');
         const r = pane.getBoundingClientRect();
         const x = r.left + r.width / 2, y = r.top + r.height / 2;
-        const send = (type, dx, dy) => pane.dispatchEvent(new PointerEvent(type, { pointerId: 1, bubbles: true, button: 1, clientX: x + dx, clientY: y + dy }));
+        const send = (type, dx, dy) => pane.dispatchEvent(new PointerEvent(type, {
+            pointerId: 1, bubbles: true, button: 1, clientX: x + dx, clientY: y + dy,
+        }));
         pane.setPointerCapture = () => {};
         let frames = 0;
         const start = performance.now();

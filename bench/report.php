@@ -5,7 +5,12 @@ declare(strict_types=1);
 /* Puts what was measured into ratios; --json prints one flat object. */
 
 /** @var list<string> $argv */
-$read = static fn (string $name): array => json_decode((string) file_get_contents("{$argv[1]}/bench-$name.json"), true, 8, JSON_THROW_ON_ERROR);
+$read = static fn (string $name): array => json_decode(
+    (string) file_get_contents("{$argv[1]}/bench-$name.json"),
+    true,
+    8,
+    JSON_THROW_ON_ERROR,
+);
 $theirs = $read('manifold');
 $ours = $read('cut');
 [$small, $middle, $large] = $read('edit');
@@ -21,22 +26,54 @@ usort($rounds, static fn (array $a, array $b): int => $a[0] / $a[1] <=> $b[0] / 
 ['stack' => $stack, 'gather' => $gather, 'try' => $try] = $read('arrange');
 $figures = [];
 foreach ([100, 1000, 4000] as $n) {
-    $figures["cut.vs_manifold.$n"] = [$ours[$n] / $theirs[$n], sprintf('%.1f ms against %.1f ms', $ours[$n], $theirs[$n]), $n === 1000 ? 0.25 : null];
+    $figures["cut.vs_manifold.$n"] = [
+        $ours[$n] / $theirs[$n],
+        sprintf('%.1f ms against %.1f ms', $ours[$n], $theirs[$n]),
+        $n === 1000 ? 0.25 : null,
+    ];
 }
 $figures['cut.growth.1000_4000'] = [$ours[4000] / $ours[1000] / 4, 'time ratio over 4', 1.3];
 foreach (['100' => $small, '1000' => $middle, '10000' => $large] as $n => $pair) {
-    $figures["edit.vs_bare_write.$n"] = [$pair['edit'] / $pair['bare'], sprintf('%.1f ms against %.1f ms', $pair['edit'], $pair['bare']), 3.0];
+    $figures["edit.vs_bare_write.$n"] = [
+        $pair['edit'] / $pair['bare'],
+        sprintf('%.1f ms against %.1f ms', $pair['edit'], $pair['bare']),
+        3.0,
+    ];
 }
 $figures['edit.growth.100_10000'] = [$large['edit'] / $small['edit'], 'time ratio', 1.5];
 $figures['stack.40_vs_1'] = [$stack['forty'] / $stack['one'], sprintf('%.0f ms against %.0f ms', $stack['forty'], $stack['one']), 20.0];
-$figures['gather.vs_bare_query'] = [$gather['gather'] / $gather['query'], sprintf('%.1f ms against %.1f ms for %d rows', $gather['gather'], $gather['query'], $gather['rows']), 3.0];
+$figures['gather.vs_bare_query'] = [
+    $gather['gather'] / $gather['query'],
+    sprintf('%.1f ms against %.1f ms for %d rows', $gather['gather'], $gather['query'], $gather['rows']),
+    3.0,
+];
 $figures['try.vs_bare_read'] = [$try['try'] / $try['read'], sprintf('%.1f ms against %.1f ms', $try['try'], $try['read']), 1.5];
-$figures['revision.growth'] = [$revision['1000'] / $revision['10'], sprintf('%.0f ms after 1000 changes against %.0f ms after 10', $revision['1000'], $revision['10']), null];
-$figures['schedule.vs_fgetcsv'] = [$schedule['ours'] / $schedule['fgetcsv'], sprintf('%.0f ms against %.0f ms; %d differ', $schedule['ours'], $schedule['fgetcsv'], $schedule['found']), 5.0];
+$figures['revision.growth'] = [
+    $revision['1000'] / $revision['10'],
+    sprintf('%.0f ms after 1000 changes against %.0f ms after 10', $revision['1000'], $revision['10']),
+    null,
+];
+$figures['schedule.vs_fgetcsv'] = [
+    $schedule['ours'] / $schedule['fgetcsv'],
+    sprintf('%.0f ms against %.0f ms; %d differ', $schedule['ours'], $schedule['fgetcsv'], $schedule['found']),
+    5.0,
+];
 $figures['unit.vs_clipping'] = [$unit / $clipping, sprintf('%.2f ms against %.2f ms, the middle of seven rounds', $unit, $clipping), 3.0];
-$figures['glb.bytes_per_opening.5000'] = [($glb['5000'] - $glb['2500']) / 2500, sprintf('%.1f MB with 5000 openings of 30 types, %.1f MB with 2500', $glb['5000'] / 1e6, $glb['2500'] / 1e6), null];
-$figures['rack.fps.500'] = [$rack['fps'], sprintf('of %.0f while nothing moves, %d of 500 units drawn at once', $rack['still'], $rack['drawn']), null];
-$figures['tracing.fps'] = [$tracing['catching'], sprintf('catching, %.0f panning; of 50 000 lines (30 is wanted)', $tracing['panning']), null];
+$figures['glb.bytes_per_opening.5000'] = [
+    ($glb['5000'] - $glb['2500']) / 2500,
+    sprintf('%.1f MB with 5000 openings of 30 types, %.1f MB with 2500', $glb['5000'] / 1e6, $glb['2500'] / 1e6),
+    null,
+];
+$figures['rack.fps.500'] = [
+    $rack['fps'],
+    sprintf('of %.0f while nothing moves, %d of 500 units drawn at once', $rack['still'], $rack['drawn']),
+    null,
+];
+$figures['tracing.fps'] = [
+    $tracing['catching'],
+    sprintf('catching, %.0f panning; of 50 000 lines (30 is wanted)', $tracing['panning']),
+    null,
+];
 $figures['desk.fps.5000'] = [min($fps), sprintf('panning %.0f, zooming %.0f frames a second', $fps['pan'], $fps['zoom']), null];
 
 if (getenv('JSON') === '1') {
@@ -44,5 +81,11 @@ if (getenv('JSON') === '1') {
     exit;
 }
 foreach ($figures as $name => [$value, $note, $most]) {
-    printf("%-26s %8.3f   %s%s\n", $name, $value, $note, $most === null ? '' : sprintf('   (at most %s%s)', $most, $value <= $most ? '' : ', NOT REACHED'));
+    printf(
+        "%-26s %8.3f   %s%s\n",
+        $name,
+        $value,
+        $note,
+        $most === null ? '' : sprintf('   (at most %s%s)', $most, $value <= $most ? '' : ', NOT REACHED'),
+    );
 }

@@ -24,7 +24,10 @@ for ($i = 0; $i < 50000; $i++) { // rooms' worth of short lines, square and slan
         0 => "M$x {$y}h$l", 1 => "M$x {$y}v$l", default => sprintf('M%s %sl%s %s', $x, $y, $l / 2, $l / 3)
     };
 }
-file_put_contents($svg = sys_get_temp_dir().'/tracing-bench.svg', "<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"800\" height=\"600\"><path d=\"$paths\"/></svg>");
+file_put_contents(
+    $svg = sys_get_temp_dir().'/tracing-bench.svg',
+    "<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"800\" height=\"600\"><path d=\"$paths\"/></svg>",
+);
 $desk = new Desk(Chrome::open(softwareGl: false), $address);
 $desk->signIn('bench@skerrow.example');
 $desk->openProject($name);

@@ -3,7 +3,8 @@
 declare(strict_types=1);
 
 /*
- * Breaks a running server on purpose and says what came of it: trial.php ADDRESS HOME KILLS REQUESTS PEOPLE FILES JSON. HOME is where bin/keep.php keeps
+ * Breaks a running server on purpose and says what came of it: trial.php ADDRESS HOME KILLS REQUESTS PEOPLE FILES JSON. HOME is where
+ * bin/keep.php keeps
  * it (its processes are killed by the numbers written down there). First a stranger's answers while nothing else goes on; then people edit
  * while the database, PHP and the workers are killed in turn; then hostile files are sent; then spoiled requests. At the end every key that
  * was acknowledged, or said not to have been done, is held against the log, and every project against its own.
@@ -104,7 +105,10 @@ $became = $artisan(
 
 $say('hostile files, one after the other, and the stranger before and beside each');
 $sender = $workers[0];
-[$beforeFiles, $besideFiles] = [new Stranger($fleet, $outsider, $own[$outsider->email]), new Stranger($fleet, $outsider, $own[$outsider->email])];
+[$beforeFiles, $besideFiles] = [
+    new Stranger($fleet, $outsider, $own[$outsider->email]),
+    new Stranger($fleet, $outsider, $own[$outsider->email]),
+];
 $slowest = ['', 0.0];
 $statuses = [];
 foreach (array_slice(HostileFiles::all(), 0, (int) $files) as $name => [$kind, $make]) {
@@ -113,11 +117,13 @@ foreach (array_slice(HostileFiles::all(), 0, (int) $files) as $name => [$kind, $
     $beforeFiles->begin(20);
     $fleet->run();
     $besideFiles->begin();
-    $fleet->ask($sender, 'POST', "/api/projects/{$own[$sender->email]['id']}/uploads/$kind?name=x.csv", $content, static function (Answer $a) use (&$slowest, &$statuses, $name, $besideFiles): void {
-        $statuses[$name] = $a->status;
-        $slowest = $a->seconds > $slowest[1] ? [$name, $a->seconds] : $slowest;
-        $besideFiles->end();
-    }, 'application/octet-stream');
+    $fleet->ask(
+        $sender, 'POST', "/api/projects/{$own[$sender->email]['id']}/uploads/$kind?name=x.csv", $content,
+        static function (Answer $a) use (&$slowest, &$statuses, $name, $besideFiles): void {
+            $statuses[$name] = $a->status;
+            $slowest = $a->seconds > $slowest[1] ? [$name, $a->seconds] : $slowest;
+            $besideFiles->end();
+        }, 'application/octet-stream');
     $fleet->run();
 }
 
@@ -135,7 +141,10 @@ $furnished = new Furnished(static function (string $method, string $path, mixed 
         $answer->content,
         true,
     ) : throw new RuntimeException("$method $path: $answer->status $answer->content");
-}, static fn (): object => (object) ['id' => $id, 'change_number' => json_decode($fleet->now($spoiler, 'GET', "/api/projects/$id")->content, true)['number']], $me);
+}, static fn (): object => (object) [
+    'id' => $id,
+    'change_number' => json_decode($fleet->now($spoiler, 'GET', "/api/projects/$id")->content, true)['number'],
+], $me);
 $right = array_filter(
     $furnished->requests(),
     static fn (string $route): bool => ! in_array($route, ['DELETE api/session', 'DELETE api/projects/{project}'], true),
@@ -153,17 +162,18 @@ $ask = static function () use (&$ask, &$sent, $requests, $right, $fleet, $spoile
         return;
     }
     [$method, $path, $content, $type] = Spoiled::one($right[mt_rand(0, count($right) - 1)]);
-    $fleet->ask($spoiler, $method, $path, $content, static function (Answer $a) use (&$ask, &$byStatus, &$failures, &$plain, $method, $path): void {
-        $byStatus[$a->status] = ($byStatus[$a->status] ?? 0) + 1;
-        if ($a->status >= 500 || $a->status === 0) {
-            $failures["$a->status $method ".substr($path, 0, 120).' '.substr($a->content, 0, 120)] = true;
-        }
-        if ($a->status >= 400 && str_starts_with($path, '/api/') && $a->type !== 'application/problem+json') {
-            $plain++;
-            $failures["no problem: $a->status $method ".substr($path, 0, 120)] = true;
-        }
-        $ask();
-    }, $type);
+    $fleet->ask(
+        $spoiler, $method, $path, $content, static function (Answer $a) use (&$ask, &$byStatus, &$failures, &$plain, $method, $path): void {
+            $byStatus[$a->status] = ($byStatus[$a->status] ?? 0) + 1;
+            if ($a->status >= 500 || $a->status === 0) {
+                $failures["$a->status $method ".substr($path, 0, 120).' '.substr($a->content, 0, 120)] = true;
+            }
+            if ($a->status >= 400 && str_starts_with($path, '/api/') && $a->type !== 'application/problem+json') {
+                $plain++;
+                $failures["no problem: $a->status $method ".substr($path, 0, 120)] = true;
+            }
+            $ask();
+        }, $type);
 };
 for ($i = 0; $i < 4; $i++) {
     $ask();
@@ -172,8 +182,10 @@ $fleet->run();
 ksort($byStatus);
 
 $result = [
-    'kills' => $killed, 'acknowledged' => count($work->acknowledged), 'lost' => count($became['lost']), 'doubled' => count($became['doubled']),
-    'denied' => count($work->denied), 'falsely denied' => count($became['false']), 'half done' => count($became['half']), 'asked again' => $work->unsure, 'waited' => $work->busy,
+    'kills' => $killed, 'acknowledged' => count($work->acknowledged), 'lost' => count($became['lost']),
+    'doubled' => count($became['doubled']),
+    'denied' => count($work->denied), 'falsely denied' => count($became['false']), 'half done' => count($became['half']),
+    'asked again' => $work->unsure, 'waited' => $work->busy,
     '5xx of edits' => array_sum($work->failures), 'requests' => array_sum($byStatus), '5xx' => array_sum(array_filter(
         $byStatus,
         static fn (int $s): bool => $s >= 500 || $s === 0,

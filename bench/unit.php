@@ -2,7 +2,10 @@
 
 declare(strict_types=1);
 
-/* Solving and drawing (elevation, plan and section) one composite type of twelve lights under a rising head. Prints ms: the median of several runs, and the regions it clips. */
+/*
+ * Solving and drawing (elevation, plan and section) one composite type of twelve lights under a rising head. Prints ms: the median of
+ * several runs, and the regions it clips.
+ */
 
 require __DIR__.'/../vendor/autoload.php';
 
@@ -23,9 +26,17 @@ foreach (Stock::types() as $type) {
 $vent = ['operation' => 'top-hung', 'opens' => 'outward', 'sashFace' => 60, 'sashDepth' => 68, 'glazing' => [6, 16, 6]];
 $parts = &$values['root']['parts'];
 $slide = $parts[0]['node']['parts'][1]['node'];
-$parts[0]['node']['parts'][1]['node'] = ['axis' => 'rows', 'face' => 55, 'parts' => [['share' => 1, 'node' => $slide], ['fixed' => 400, 'node' => $vent]]];
+$parts[0]['node']['parts'][1]['node'] = [
+    'axis' => 'rows',
+    'face' => 55,
+    'parts' => [['share' => 1, 'node' => $slide], ['fixed' => 400, 'node' => $vent]],
+];
 $wide = $parts[1]['node']['parts'][2]['node'];
-$parts[1]['node']['parts'][2]['node'] = ['axis' => 'columns', 'face' => 55, 'parts' => [['share' => 1, 'node' => $wide], ['share' => 1, 'node' => $wide]]];
+$parts[1]['node']['parts'][2]['node'] = [
+    'axis' => 'columns',
+    'face' => 55,
+    'parts' => [['share' => 1, 'node' => $wide], ['share' => 1, 'node' => $wide]],
+];
 unset($parts);
 $tree = UnitTree::from(new Fields($values));
 
@@ -43,4 +54,10 @@ sort($times);
 if (count($unit->lights) !== 12) {
     throw new LogicException('That is not twelve lights.');
 }
-echo json_encode(['ms' => $times[150], 'outline' => $unit->outline->ring(), 'regions' => array_map(static fn ($l): array => $l->contour->bounds(), $unit->lights)]), "\n";
+echo json_encode(
+    [
+        'ms' => $times[150],
+        'outline' => $unit->outline->ring(),
+        'regions' => array_map(static fn ($l): array => $l->contour->bounds(), $unit->lights),
+    ],
+), "\n";

@@ -117,7 +117,9 @@ $desk->button('Elevation')->click();
 $desk->button('Enlarge the elevation')->click();
 // units
 $project = $desk->driver->getCurrentURL();
-$front = (string) $desk->driver->executeAsyncScript('const done = arguments[0]; fetch(`/api${location.pathname}`).then((r) => r.json()).then((p) => done(p.types.find((t) => t.mark === "D-18").id));');
+$front = (string) $desk->driver->executeAsyncScript(
+    'const done = arguments[0]; fetch(`/api${location.pathname}`).then((r) => r.json()).then((p) => done(p.types.find((t) => t.mark === "D-18").id));',
+);
 $desk->driver->get("$project/bench/$front");
 $desk->waitFor('[data-light="0.3.0"]');
 $desk->css('[data-light="0.3.0"]')->click();

@@ -3,7 +3,8 @@
 declare(strict_types=1);
 
 /*
- * Run before every request of the pools that stand back for others (app/Running/Web.php): takes this process's niceness up to what its pool says,
+ * Run before every request of the pools that stand back for others (app/Running/Web.php): takes this process's niceness up to what its pool
+ * says,
  * once. FPM's own setting for it counts only where root starts it.
  */
 (static function (): void {

@@ -10,15 +10,21 @@ use Illuminate\Support\Facades\Route;
 
 /* Only where ISLEWARD_BENCH is set: what edits and readings are measured against. */
 
-Route::middleware(['auth', 'can:edit,project'])->post('api/projects/{project}/bare-write', static function (Request $request, Project $project): JsonResponse {
-    $project->update(['base_level' => (float) $request->integer('level')]);
+Route::middleware(['auth', 'can:edit,project'])->post(
+    'api/projects/{project}/bare-write', static function (Request $request, Project $project): JsonResponse {
+        $project->update(['base_level' => (float) $request->integer('level')]);
 
-    return new JsonResponse(['done' => true]);
-});
+        return new JsonResponse(['done' => true]);
+    });
 
 Route::middleware(['auth', 'can:view,project'])->prefix('api/projects/{project}')->group(static function (): void {
     Route::get('bare-read', static fn (Project $project): JsonResponse => new JsonResponse(['name' => $project->name]));
-    Route::get('bare-query', static fn (Request $request, Project $project): JsonResponse => new JsonResponse(['ids' => Opening::query()->toBase()->where('project_id', $project->id)
-        ->where('unit_type_id', $request->query('type'))->where('width', 1200)->whereIn('wall_id', explode(',', (string) $request->query('walls')))->orderBy('id')
-        ->get(['id', 'wall_id', 'storey_id', 'height', 'sill'])->pluck('id')->all()]));
+    Route::get(
+        'bare-query', static fn (Request $request, Project $project): JsonResponse => new JsonResponse(
+            ['ids' => Opening::query()->toBase()->where('project_id', $project->id)
+                ->where('unit_type_id', $request->query('type'))
+                ->where('width', 1200)
+                ->whereIn('wall_id', explode(',', (string) $request->query('walls')))
+                ->orderBy('id')
+                ->get(['id', 'wall_id', 'storey_id', 'height', 'sill'])->pluck('id')->all()]));
 });

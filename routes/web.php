@@ -73,8 +73,14 @@ Route::prefix('api')->group(function (): void {
                 Route::get('changes', [ChangeController::class, 'index']);
                 Route::get('exports/elevation.svg', [ExportController::class, 'svg']);
                 Route::get('exports/model.glb', [ExportController::class, 'glb']);
-                Route::post('exports/schedule.{format}', [ExportController::class, 'triedSchedule'])->whereIn('format', ['csv', 'xlsx', 'pdf']);
-                Route::get('exports/schedules/{layout}.{format}', [ExportController::class, 'schedule'])->whereIn('format', ['csv', 'xlsx', 'pdf']);
+                Route::post(
+                    'exports/schedule.{format}',
+                    [ExportController::class, 'triedSchedule'],
+                )->whereIn('format', ['csv', 'xlsx', 'pdf']);
+                Route::get(
+                    'exports/schedules/{layout}.{format}',
+                    [ExportController::class, 'schedule'],
+                )->whereIn('format', ['csv', 'xlsx', 'pdf']);
                 Route::get('exports/sheets/{type}.{format}', [SheetController::class, 'file'])->whereIn('format', ['svg', 'pdf']);
                 Route::get('exports/types.json', [ExportController::class, 'types']);
             });

@@ -51,7 +51,11 @@ final class Assembly
         if ($scope->everything) {
             $rows[Kind::Opening->value] = $this->rows(Kind::Opening, $project);
         } else {
-            $rows[Kind::Opening->value] = $this->referring->withReferred($project, $this->inScope($project, $scope, $structure, $lines), array_values($lines));
+            $rows[Kind::Opening->value] = $this->referring->withReferred(
+                $project,
+                $this->inScope($project, $scope, $structure, $lines),
+                array_values($lines),
+            );
         }
         if ($scope->kept || $scope->everything) {
             foreach ([...Kinds::kept(), Kind::Acceptance] as $kind) {
@@ -101,7 +105,15 @@ final class Assembly
         }
         $walls = $scope->walls;
         if ($scope->wallsToo && $openings !== []) {
-            array_push($walls, ...Opening::query()->toBase()->where('project_id', $project->id)->whereIn('id', $openings)->distinct()->pluck('wall_id')->all());
+            array_push(
+                $walls,
+                ...Opening::query()->toBase()
+                    ->where('project_id', $project->id)
+                    ->whereIn('id', $openings)
+                    ->distinct()
+                    ->pluck('wall_id')
+                    ->all(),
+            );
         }
         if ($walls === [] && $openings === []) {
             return [];
@@ -109,7 +121,9 @@ final class Assembly
         $near = $scope->storeys === [] ? null : self::reaching($structure, $scope->storeys);
 
         return $this->rows(Kind::Opening, $project, static fn (Builder $q) => $q->where(
-            static fn (Builder $either) => $either->where(static fn (Builder $w) => $w->whereIn('wall_id', $walls)->when($near !== null, $near))
+            static fn (Builder $either) => $either->where(
+                static fn (Builder $w) => $w->whereIn('wall_id', $walls)->when($near !== null, $near),
+            )
                 ->when($openings !== [], static fn (Builder $o) => $o->orWhereIn('id', $openings))));
     }
 
@@ -129,7 +143,10 @@ final class Assembly
             }
         }
 
-        return static fn (Builder $q): Builder => $q->where(static fn (Builder $any) => $any->where('reaches', 1)->orWhere(static fn (Builder $own) => $own->where('reaches', 0)->whereIn('storey_id', $storeys)));
+        return static fn (Builder $q): Builder => $q->where(
+            static fn (Builder $any) => $any->where('reaches', 1)
+                ->orWhere(static fn (Builder $own) => $own->where('reaches', 0)->whereIn('storey_id', $storeys)),
+        );
     }
 
     /**
@@ -237,7 +254,11 @@ final class Assembly
             }
             foreach ($group as $operation) {
                 if (($now[$operation->id] ?? null) != $operation->after?->toArray()) {
-                    throw Refusal::because('undo.changed_since', 'This was changed again since then, so it cannot be taken back on its own.', [$operation->id]);
+                    throw Refusal::because(
+                        'undo.changed_since',
+                        'This was changed again since then, so it cannot be taken back on its own.',
+                        [$operation->id],
+                    );
                 }
             }
         }

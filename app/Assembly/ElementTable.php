@@ -16,8 +16,13 @@ final readonly class ElementTable
      * @param  list<string>  $json  values kept as JSON
      * @param  list<string>  $flags  values that are true or false
      */
-    public function __construct(public Kind $kind, public string $table, public array $columns, public array $json = [], public array $flags = [])
-    {
+    public function __construct(
+        public Kind $kind,
+        public string $table,
+        public array $columns,
+        public array $json = [],
+        public array $flags = [],
+    ) {
     }
 
     /** @param  array<string, mixed>  $row */

@@ -31,7 +31,12 @@ final class Referring
             array_push($wanted, $row['position_ref'], $row['sill_ref']);
         }
         while (true) {
-            $missing = array_values(array_unique(array_filter($wanted, static fn (mixed $id): bool => is_string($id) && Kind::Opening->isOf($id) && ! isset($have[$id]))));
+            $missing = array_values(
+                array_unique(array_filter(
+                    $wanted,
+                    static fn (mixed $id): bool => is_string($id) && Kind::Opening->isOf($id) && ! isset($have[$id]),
+                )),
+            );
             if ($missing === []) {
                 break;
             }
@@ -68,14 +73,19 @@ final class Referring
             }
             foreach (array_chunk($new, 2000) as $chunk) {
                 foreach (['position_ref', 'sill_ref'] as $column) {
-                    array_push($found, ...Opening::query()->toBase()->where('project_id', $project->id)->whereIn($column, $chunk)->pluck('id')->all());
+                    array_push(
+                        $found,
+                        ...Opening::query()->toBase()->where('project_id', $project->id)->whereIn($column, $chunk)->pluck('id')->all(),
+                    );
                 }
             }
             $new = array_values(array_filter(array_unique($found), static fn (string $id): bool => ! isset($seen[$id])));
             $seen += array_flip($new);
         }
 
-        return array_values(array_filter(array_map(strval(...), array_keys($seen)), static fn (string $id): bool => Kind::Opening->isOf($id)));
+        return array_values(
+            array_filter(array_map(strval(...), array_keys($seen)), static fn (string $id): bool => Kind::Opening->isOf($id)),
+        );
     }
 
     /**
@@ -182,7 +192,10 @@ final class Referring
      */
     private static function requireNone(Builder $query, Project $project, string $column, array $ids, array $touched): void
     {
-        $standing = array_diff($query->where('project_id', $project->id)->whereIn($column, $ids)->limit(count($touched) + 5)->pluck('id')->all(), $touched);
+        $standing = array_diff(
+            $query->where('project_id', $project->id)->whereIn($column, $ids)->limit(count($touched) + 5)->pluck('id')->all(),
+            $touched,
+        );
         if ($standing !== []) {
             throw self::used(array_values($standing));
         }
@@ -191,7 +204,11 @@ final class Referring
     /** @param  list<string>  $elements */
     private static function used(array $elements): Refusal
     {
-        return Refusal::because('undo.used_since', 'Something else has been placed on this since then, so it cannot be taken back on its own.', $elements);
+        return Refusal::because(
+            'undo.used_since',
+            'Something else has been placed on this since then, so it cannot be taken back on its own.',
+            $elements,
+        );
     }
 
     /** @param  array<string, mixed>  $line row */

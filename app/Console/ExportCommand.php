@@ -24,7 +24,9 @@ final class ExportCommand extends Command
         $out = $this->text($this->option('out'));
         $projects = Project::query()->where('id', $wanted)->orWhere('name', $wanted)->get();
         if ($projects->count() !== 1) {
-            return $this->refuse($projects->isEmpty() ? "There is no project “{$wanted}”." : "More than one project is called “{$wanted}”: give its id.");
+            return $this->refuse(
+                $projects->isEmpty() ? "There is no project “{$wanted}”." : "More than one project is called “{$wanted}”: give its id.",
+            );
         }
         $project = $projects->firstOrFail();
         $table = $this->text($this->option('table'));

@@ -32,13 +32,18 @@ final class OpenApiCommand extends Command
         return self::SUCCESS;
     }
 
-    /** What every operation has: its refusals come as problem+json (RFC 9457), and any may come (not signed in, no such project, busy …). */
+    /**
+     * What every operation has: its refusals come as problem+json (RFC 9457), and any may come (not signed in, no such project, busy …).
+     */
     private static function withProblems(string $document): string
     {
         $read = json_decode($document, false, 512, JSON_THROW_ON_ERROR);
         $problem = (object) ['application/problem+json' => (object) ['schema' => (object) ['$ref' => '#/components/schemas/Problem']]];
         foreach ($read->paths as $methods) {
-            foreach (array_intersect_key((array) $methods, ['get' => 1, 'post' => 1, 'put' => 1, 'patch' => 1, 'delete' => 1]) as $operation) {
+            foreach (array_intersect_key(
+                (array) $methods,
+                ['get' => 1, 'post' => 1, 'put' => 1, 'patch' => 1, 'delete' => 1],
+            ) as $operation) {
                 foreach ((array) $operation->responses as $status => $response) {
                     if ((int) $status >= 400) {
                         $response->content = $problem;

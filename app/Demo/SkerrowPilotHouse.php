@@ -52,8 +52,13 @@ final class SkerrowPilotHouse
     /** @var array<string, string> mark → id */
     private array $types = [];
 
-    public function __construct(private readonly NewProject $new, private readonly Editor $editor, private readonly Assembly $assembly, private readonly Store $files, private readonly SheetPlans $plans)
-    {
+    public function __construct(
+        private readonly NewProject $new,
+        private readonly Editor $editor,
+        private readonly Assembly $assembly,
+        private readonly Store $files,
+        private readonly SheetPlans $plans,
+    ) {
     }
 
     public function make(): Project
@@ -123,7 +128,13 @@ final class SkerrowPilotHouse
     /** @param  list<string>  $walls */
     private function workshop(array $walls): void
     {
-        $this->place($walls[0], 'Quay', null, ['from' => 'middle', 'value' => 0, 'to' => 'centre'], ['width' => 4200, 'height' => 3400, 'sill' => ['from' => 'floor', 'height' => 0]]);
+        $this->place(
+            $walls[0],
+            'Quay',
+            null,
+            ['from' => 'middle', 'value' => 0, 'to' => 'centre'],
+            ['width' => 4200, 'height' => 3400, 'sill' => ['from' => 'floor', 'height' => 0]],
+        );
         $window = $this->row($walls[0], 'Quay', 'W-01', 600, 0, 1);
         $this->run('opening.mirror', ['ids' => $window, 'about' => 'middle', 'copy' => true]);
         $this->row($walls[2], 'Quay', 'W-39', 1250, 2000, 5);
@@ -139,7 +150,15 @@ final class SkerrowPilotHouse
         $this->inner('Reading room', [[14040, 7425], [14040, 11100]], 'Charts');
         $this->run('wall.stack', ['walls' => [$corridor], 'from' => $this->storeys['Charts'], 'storeys' => [$this->storeys['Crew']]]);
         $this->run('opening.change', ['id' => $doors[0], 'value' => 150]);
-        $this->run('finding.accept', ['wall' => $corridor, 'finding' => 'door.nib '.$doors[0], 'figure' => 150, 'note' => 'The shelf beside it is fixed: agreed with the chart room.']);
+        $this->run(
+            'finding.accept',
+            [
+                'wall' => $corridor,
+                'finding' => 'door.nib '.$doors[0],
+                'figure' => 150,
+                'note' => 'The shelf beside it is fixed: agreed with the chart room.',
+            ],
+        );
     }
 
     /** Lines that the day's work hangs on: two uprights, the sill over every floor, and one of them brought round the corner. */
@@ -156,13 +175,26 @@ final class SkerrowPilotHouse
 
     private function sets(string $south): void
     {
-        $doors = array_keys(array_filter($this->types, static fn (string $id, string $mark): bool => str_starts_with($mark, 'D'), ARRAY_FILTER_USE_BOTH));
-        $ids = Opening::query()->where('project_id', $this->project->id)->whereIn('unit_type_id', array_map(fn (string $mark): string => $this->types[$mark], $doors))->pluck('id')->all();
+        $doors = array_keys(
+            array_filter($this->types, static fn (string $id, string $mark): bool => str_starts_with($mark, 'D'), ARRAY_FILTER_USE_BOTH),
+        );
+        $ids = Opening::query()->where('project_id', $this->project->id)
+            ->whereIn('unit_type_id', array_map(fn (string $mark): string => $this->types[$mark], $doors))
+            ->pluck('id')
+            ->all();
         $this->run('set.keep', ['name' => 'Doors', 'members' => $ids]);
-        $this->run('set.keep', ['name' => 'South windows', 'members' => Opening::query()->where('wall_id', $south)->where('unit_type_id', $this->types['W-03'])->pluck('id')->all()]);
+        $this->run(
+            'set.keep',
+            [
+                'name' => 'South windows',
+                'members' => Opening::query()->where('wall_id', $south)->where('unit_type_id', $this->types['W-03'])->pluck('id')->all(),
+            ],
+        );
     }
 
-    /** A plan drawing (invented too) under the crew's floor, at 1:50: one wall's windows are drawn 25 off, and a window more than there is. */
+    /**
+     * A plan drawing (invented too) under the crew's floor, at 1:50: one wall's windows are drawn 25 off, and a window more than there is.
+     */
     private function tracing(): void
     {
         $structure = new Structure($this->assembly, $this->project);
@@ -178,9 +210,31 @@ final class SkerrowPilotHouse
                 }
             }
         }
-        $drawn = new Vectors(420.0, 297.0, array_map(static fn (float $mm, int $i): float => ($mm + ($i % 2 === 0 ? 1500 : 1700)) / 50, $lines, array_keys($lines)), [], [], [['x' => 150.0, 'y' => 130.0, 'size' => 6.0, 'angle' => 0.0, 'text' => 'Crew, 1:50']], []);
+        $drawn = new Vectors(
+            420.0,
+            297.0,
+            array_map(static fn (float $mm, int $i): float => ($mm + ($i % 2 === 0 ? 1500 : 1700)) / 50, $lines, array_keys($lines)),
+            [],
+            [],
+            [['x' => 150.0, 'y' => 130.0, 'size' => 6.0, 'angle' => 0.0, 'text' => 'Crew, 1:50']],
+            [],
+        );
         $file = $this->files->put($this->project, json_encode($drawn->toArray(), JSON_THROW_ON_ERROR), 'json');
-        $this->run('tracing.keep', ['name' => 'Plan of the crew’s floor', 'storeys' => [$this->storeys['Crew']], 'file' => $file, 'width' => 420, 'height' => 297, 'x' => -1500, 'y' => -1700, 'scale' => 50, 'opacity' => 0.7, 'locked' => true]);
+        $this->run(
+            'tracing.keep',
+            [
+                'name' => 'Plan of the crew’s floor',
+                'storeys' => [$this->storeys['Crew']],
+                'file' => $file,
+                'width' => 420,
+                'height' => 297,
+                'x' => -1500,
+                'y' => -1700,
+                'scale' => 50,
+                'opacity' => 0.7,
+                'locked' => true,
+            ],
+        );
     }
 
     /** Two sheets: the elevations with the schedule of openings, a plan with the section that is cut through it. */
@@ -189,9 +243,32 @@ final class SkerrowPilotHouse
         $drawings = $this->plans->drawings($this->project);
         $frontages = array_map(static fn (Frontage $f): string => $f->id, (new Structure($this->assembly, $this->project))->frontages());
         $section = array_keys($drawings->design->kept)[0];
-        foreach ([['A-01', 'Elevations', [...array_map(static fn (string $f): array => ['elevation', $f, 100.0], array_slice($frontages, 0, 4)), ['schedule', 'by-type']]], ['A-02', 'Charts floor and section', [['plan', $this->storeys['Charts']], ['section', $section]]]] as [$number, $name, $items]) {
+        foreach ([
+            [
+                'A-01',
+                'Elevations',
+                [
+                    ...array_map(static fn (string $f): array => ['elevation', $f, 100.0], array_slice($frontages, 0, 4)),
+                    ['schedule', 'by-type'],
+                ],
+            ],
+            ['A-02', 'Charts floor and section', [['plan', $this->storeys['Charts']], ['section', $section]]],
+        ] as [$number, $name, $items]) {
             $this->run('sheet.keep', ['number' => $number, 'name' => $name, 'paper' => 'A1',
-                'items' => Arranged::place($drawings, Paper::A1, array_map(static fn (array $i): array => ['kind' => $i[0], 'ref' => $i[1], 'scale' => $i[2] ?? null, 'x' => null, 'y' => null], $items))]);
+                'items' => Arranged::place(
+                    $drawings,
+                    Paper::A1,
+                    array_map(
+                        static fn (array $i): array => [
+                            'kind' => $i[0],
+                            'ref' => $i[1],
+                            'scale' => $i[2] ?? null,
+                            'x' => null,
+                            'y' => null,
+                        ],
+                        $items,
+                    ),
+                )]);
         }
     }
 
@@ -203,7 +280,16 @@ final class SkerrowPilotHouse
             ."D-02;door under toplight;1000;2700;0;2;2;;;\nD-04;pair of doors;1800;2300;0;1;1;;;\nD-06;door with sidelights;2600;2400;0;1;1;;;\n";
         $sheet = CsvReader::read($csv, 'Pilot House');
         [$header, $columns] = Headings::find($sheet->rows, (new Structure($this->assembly, $this->project))->design()->storeys);
-        $this->run('given.keep', ['name' => 'Client’s schedule', 'file' => $this->files->put($this->project, json_encode([$sheet->toArray()], JSON_THROW_ON_ERROR), 'json'), 'sheet' => 0, 'header' => $header, 'columns' => array_map(static fn (Column $c): array => $c->toArray(), $columns)]);
+        $this->run(
+            'given.keep',
+            [
+                'name' => 'Client’s schedule',
+                'file' => $this->files->put($this->project, json_encode([$sheet->toArray()], JSON_THROW_ON_ERROR), 'json'),
+                'sheet' => 0,
+                'header' => $header,
+                'columns' => array_map(static fn (Column $c): array => $c->toArray(), $columns),
+            ],
+        );
     }
 
     /** Set too near to a corner, and on top of each other. */
@@ -226,7 +312,15 @@ final class SkerrowPilotHouse
      */
     private function outline(string $name, array $points, float $thickness, string $base, string $top): array
     {
-        return $this->drawn(['name' => $name, 'points' => $points, 'thickness' => $thickness, 'base' => $this->storeys[$base], 'top' => $this->storeys[$top]]);
+        return $this->drawn(
+            [
+                'name' => $name,
+                'points' => $points,
+                'thickness' => $thickness,
+                'base' => $this->storeys[$base],
+                'top' => $this->storeys[$top],
+            ],
+        );
     }
 
     /**
@@ -235,7 +329,17 @@ final class SkerrowPilotHouse
      */
     private function inner(string $name, array $points, string $storey): array
     {
-        return $this->drawn(['name' => $name, 'points' => $points, 'closed' => false, 'inner' => true, 'thickness' => 120, 'base' => $this->storeys[$storey], 'top' => $this->storeys[$storey]]);
+        return $this->drawn(
+            [
+                'name' => $name,
+                'points' => $points,
+                'closed' => false,
+                'inner' => true,
+                'thickness' => 120,
+                'base' => $this->storeys[$storey],
+                'top' => $this->storeys[$storey],
+            ],
+        );
     }
 
     /**
@@ -244,7 +348,9 @@ final class SkerrowPilotHouse
      */
     private function drawn(array $args): array
     {
-        return array_values(Wall::query()->where('outline_id', $this->run('outline.draw', $args)[0])->orderBy('position')->pluck('id')->all());
+        return array_values(
+            Wall::query()->where('outline_id', $this->run('outline.draw', $args)[0])->orderBy('position')->pluck('id')->all(),
+        );
     }
 
     /** @param  array<string, mixed>  $args */
@@ -267,7 +373,15 @@ final class SkerrowPilotHouse
      */
     private function place(string $wall, string $storey, ?string $mark, array $position, array $more = []): string
     {
-        return $this->run('opening.place', ['wall' => $wall, 'storey' => $this->storeys[$storey], 'type' => $mark === null ? null : $this->types[$mark], 'position' => $position] + $more)[0];
+        return $this->run(
+            'opening.place',
+            [
+                'wall' => $wall,
+                'storey' => $this->storeys[$storey],
+                'type' => $mark === null ? null : $this->types[$mark],
+                'position' => $position,
+            ] + $more,
+        )[0];
     }
 
     /**
@@ -276,7 +390,13 @@ final class SkerrowPilotHouse
      */
     private function run(string $edit, array $args): array
     {
-        $outcome = $this->editor->run($this->project, $this->owner, $edit, $args, Project::query()->findOrFail($this->project->id)->change_number);
+        $outcome = $this->editor->run(
+            $this->project,
+            $this->owner,
+            $edit,
+            $args,
+            Project::query()->findOrFail($this->project->id)->change_number,
+        );
 
         return $outcome->change->chosen;
     }

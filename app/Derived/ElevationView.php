@@ -25,7 +25,10 @@ use Isleward\Core\Drawing\Symbols;
 use Isleward\Core\Geometry\Tolerance;
 use Isleward\Core\Unit\SolvedLight;
 
-/** What the desk shows of a frontage: its drawing, its openings with their rules and figures, its setting-out lines, lines to catch on, findings. */
+/**
+ * What the desk shows of a frontage: its drawing, its openings with their rules and figures, its setting-out lines, lines to catch on,
+ * findings.
+ */
 final readonly class ElevationView
 {
     /** @param  array<string, Body>  $bodies */
@@ -61,8 +64,10 @@ final readonly class ElevationView
                     $around[] = [$p, $this->frontage->walls[$other] - $u];
                 }
             }
-            $meets[$wall] = array_map(fn (Abutment $a): array => ['from' => $a->from, 'to' => $a->to, 'foot' => $a->foot, 'head' => $a->head, 'inside' => $a->inside,
-                'name' => $this->design->outlines[$a->wall->outline]->name ?? 'inner wall'], $questions[$wall]->abutments);
+            $meets[$wall] = array_map(
+                fn (Abutment $a): array => [
+                    'from' => $a->from, 'to' => $a->to, 'foot' => $a->foot, 'head' => $a->head, 'inside' => $a->inside,
+                    'name' => $this->design->outlines[$a->wall->outline]->name ?? 'inner wall'], $questions[$wall]->abutments);
             $catches[$wall] = array_map(
                 static fn (array $these): array => array_map(static fn (CatchLine $c): array => $c->toArray(), $these),
                 Catches::of($this->design, $this->bodies[$wall], $around, self::catchable($lines, $u)),
@@ -70,7 +75,14 @@ final readonly class ElevationView
             foreach ($questions[$wall]->placed as $p) {
                 $symbol = Symbols::key($p->opening);
                 $unit = Symbols::solved($this->design, $p->opening);
-                $figures[$symbol] ??= $unit === null ? null : ['glass' => $unit->glassArea(), 'frameShare' => $unit->frameShare(), 'door' => $unit->hasDoor(), 'operations' => array_values(array_unique(array_map(static fn (SolvedLight $l): string => $l->light->operation->value, $unit->lights)))];
+                $figures[$symbol] ??= $unit === null ? null : [
+                    'glass' => $unit->glassArea(),
+                    'frameShare' => $unit->frameShare(),
+                    'door' => $unit->hasDoor(),
+                    'operations' => array_values(
+                        array_unique(array_map(static fn (SolvedLight $l): string => $l->light->operation->value, $unit->lights)),
+                    ),
+                ];
                 $openings[] = $this->opening($p, $symbol, $u);
             }
             foreach (Findings::of($this->design, $this->bodies[$wall]) as $finding) {
@@ -98,8 +110,10 @@ final readonly class ElevationView
         $module = $this->design->settings->module;
 
         return [...$p->opening->toArray(), 'label' => $this->design->label($p->opening), 'symbol' => $symbol, 'u' => $u + $p->left,
-            'left' => $p->left, 'fromLeft' => $p->left - $body->start(), 'fromRight' => $body->end() - $p->right, 'sillLevel' => $p->sill, 'headLevel' => $p->head, 'area' => $p->area(),
-            'coordinated' => $module === null ? null : ['width' => $module->opening($p->opening->width), 'height' => $module->height($p->opening->height),
+            'left' => $p->left, 'fromLeft' => $p->left - $body->start(), 'fromRight' => $body->end() - $p->right, 'sillLevel' => $p->sill,
+            'headLevel' => $p->head, 'area' => $p->area(),
+            'coordinated' => $module === null ? null : [
+                'width' => $module->opening($p->opening->width), 'height' => $module->height($p->opening->height),
                 'fromLeft' => $module->pier($p->left - $body->start()), 'fromRight' => $module->pier($body->end() - $p->right)]];
     }
 
@@ -114,7 +128,10 @@ final readonly class ElevationView
             $upright = $line->axis === LineAxis::Upright;
             $lines[] = [...$line->toArray(),
                 'u' => $upright ? $this->frontage->walls[$line->wall] + Places::in($this->design)->line($line) : null,
-                'levels' => $upright ? [] : array_map(static fn (array $l): array => ['storey' => $l[0], 'level' => $l[1]], Places::in($this->design)->lineLevels($line)),
+                'levels' => $upright ? [] : array_map(
+                    static fn (array $l): array => ['storey' => $l[0], 'level' => $l[1]],
+                    Places::in($this->design)->lineLevels($line),
+                ),
                 'hangs' => $this->hangs($line)];
         }
 

@@ -78,16 +78,25 @@ final readonly class Gather
     {
         if ($this->has('type')) {
             $wanted = $this->list('type');
-            $query->where(static fn (Builder $q) => $q->whereIn('unit_type_id', $wanted)->when(in_array('bare', $wanted, true), static fn (Builder $b) => $b->orWhereNull('unit_type_id')));
+            $query->where(static fn (Builder $q) => $q->whereIn('unit_type_id', $wanted)->when(
+                in_array('bare', $wanted, true),
+                static fn (Builder $b) => $b->orWhereNull('unit_type_id'),
+            ));
         }
         $types = $this->structure->design()->types;
         if ($this->has('mark')) {
             $marks = $this->list('mark');
-            $query->whereIn('unit_type_id', array_keys(array_filter($types, static fn (UnitType $t): bool => in_array($t->mark, $marks, true))));
+            $query->whereIn(
+                'unit_type_id',
+                array_keys(array_filter($types, static fn (UnitType $t): bool => in_array($t->mark, $marks, true))),
+            );
         }
         if ($this->has('operation')) {
             $operation = $this->asked->choice('operation', Operation::class);
-            $query->whereIn('unit_type_id', array_keys(array_filter($types, static fn (UnitType $t): bool => self::opensBy($t, $operation))));
+            $query->whereIn(
+                'unit_type_id',
+                array_keys(array_filter($types, static fn (UnitType $t): bool => self::opensBy($t, $operation))),
+            );
         }
     }
 
@@ -104,7 +113,10 @@ final readonly class Gather
 
     private function byPlace(Builder $query): void
     {
-        foreach (['frontage' => static fn (Frontage $f): string => $f->id, 'facing' => static fn (Frontage $f): string => $f->facing()] as $name => $of) {
+        foreach ([
+            'frontage' => static fn (Frontage $f): string => $f->id,
+            'facing' => static fn (Frontage $f): string => $f->facing(),
+        ] as $name => $of) {
             if (! $this->has($name)) {
                 continue;
             }
@@ -146,7 +158,8 @@ final readonly class Gather
             }
         }
 
-        return array_values(array_filter($rows, static fn (\stdClass $r): bool => ($sill === null || abs($heights[$r->id] - $sill) <= Tolerance::LENGTH)
+        return array_values(
+            array_filter($rows, static fn (\stdClass $r): bool => ($sill === null || abs($heights[$r->id] - $sill) <= Tolerance::LENGTH)
             && ($head === null || abs($heights[$r->id] + $r->height - $head) <= Tolerance::LENGTH)));
     }
 }

@@ -46,7 +46,9 @@ final readonly class GivenView
         $rows = ($sheets[$sheet] ?? throw Refusal::because('given.sheet', 'The workbook has no such sheet.'))->rows;
         if ($columns === null) {
             $width = max([0, ...array_map(count(...), array_slice($rows, 0, 200))]);
-            [$header, $columns] = $header === null ? Headings::find($rows, $storeys) : [$header, Headings::columns($rows, $header, $width, $storeys)];
+            [$header, $columns] = $header === null
+                            ? Headings::find($rows, $storeys)
+                            : [$header, Headings::columns($rows, $header, $width, $storeys)];
         }
         $units = $project->settings()->units;
         $problem = null;
@@ -63,7 +65,8 @@ final readonly class GivenView
             'notes' => $sheets[$sheet]->notes,
             'columns' => array_map(static fn (Column $c): array => $c->toArray(), $columns),
             'rows' => array_slice($rows, 0, self::SHOWN), 'rowCount' => count($rows),
-            'lines' => array_map(static fn (Line $l): array => $l->toArray(), array_slice($lines, 0, self::SHOWN)), 'lineCount' => count($lines),
+            'lines' => array_map(static fn (Line $l): array => $l->toArray(), array_slice($lines, 0, self::SHOWN)),
+            'lineCount' => count($lines),
             'unread' => self::unread($lines, $units), 'problem' => $problem,
         ];
     }
@@ -73,7 +76,12 @@ final readonly class GivenView
     {
         $design = $structure->with($structure->openings());
         $sheets = $this->sheets($project, $given->file);
-        $lines = Reading::of(($sheets[$given->sheet] ?? throw Refusal::because('given.sheet', 'The workbook has no such sheet.'))->rows, $given->header, $given->columns, $design->storeys)->lines;
+        $lines = Reading::of(
+            ($sheets[$given->sheet] ?? throw Refusal::because('given.sheet', 'The workbook has no such sheet.'))->rows,
+            $given->header,
+            $given->columns,
+            $design->storeys,
+        )->lines;
         $held = Held::against($lines, $design);
         $made = $fresh = $kinds = [];
         foreach ($design->types as $type) {
@@ -83,16 +91,27 @@ final readonly class GivenView
             $key = Marks::key($line->mark);
             if ($line->mark !== '' && ! isset($made[$key]) && $line->width !== null && $line->height !== null) {
                 $made[$key] = true;
-                $fresh[] = ['mark' => $line->mark, 'kind' => $line->kind, 'width' => $line->width, 'height' => $line->height, 'sill' => $line->sill];
+                $fresh[] = [
+                    'mark' => $line->mark,
+                    'kind' => $line->kind,
+                    'width' => $line->width,
+                    'height' => $line->height,
+                    'sill' => $line->sill,
+                ];
                 $kinds[$line->kind] = ($kinds[$line->kind] ?? 0) + 1;
             }
         }
         $units = $project->settings()->units;
 
         return [
-            'found' => array_map(static fn (Discrepancy $d): array => $d->toArray(), $held['found']), 'right' => $held['right'], 'lines' => $held['lines'],
+            'found' => array_map(static fn (Discrepancy $d): array => $d->toArray(), $held['found']), 'right' => $held['right'],
+            'lines' => $held['lines'],
             'unread' => self::unread($lines, $units), 'fresh' => $fresh, 'ready' => Kinds::all(),
-            'kinds' => array_map(static fn (string $k, int $n): array => ['kind' => $k, 'count' => $n, 'like' => Kinds::like($k)], array_map(strval(...), array_keys($kinds)), array_values($kinds)),
+            'kinds' => array_map(
+                static fn (string $k, int $n): array => ['kind' => $k, 'count' => $n, 'like' => Kinds::like($k)],
+                array_map(strval(...), array_keys($kinds)),
+                array_values($kinds),
+            ),
         ];
     }
 

@@ -34,8 +34,10 @@ final readonly class ProjectView
             foreach (Elevation::offsets($group) as $i => $offset) {
                 $f = $group[$i];
                 $rows[] = [
-                    'id' => $f->id, 'name' => $f->name, 'outline' => $f->outline, 'bearing' => round($f->bearing, 2), 'facing' => $f->facing(), 'width' => $f->width,
-                    'foot' => $f->foot, 'head' => $f->head, 'offset' => $offset, 'folds' => $f->folds, 'walls' => $f->walls, 'inner' => $inner,
+                    'id' => $f->id, 'name' => $f->name, 'outline' => $f->outline, 'bearing' => round($f->bearing, 2),
+                    'facing' => $f->facing(), 'width' => $f->width,
+                    'foot' => $f->foot, 'head' => $f->head, 'offset' => $offset, 'folds' => $f->folds, 'walls' => $f->walls,
+                    'inner' => $inner,
                 ];
             }
         }
@@ -46,10 +48,22 @@ final readonly class ProjectView
             'number' => $project->change_number,
             'undo' => $this->history->undoable($project, $user)?->summary,
             'redo' => $this->history->redoable($project, $user)?->summary,
-            'storeys' => array_map(static fn ($s): array => [...$s->toArray(), 'floor' => $design->storeys->floor($s->id), 'ceiling' => $design->storeys->ceiling($s->id)], $design->storeys->all),
+            'storeys' => array_map(
+                static fn ($s): array => [
+                    ...$s->toArray(),
+                    'floor' => $design->storeys->floor($s->id),
+                    'ceiling' => $design->storeys->ceiling($s->id),
+                ],
+                $design->storeys->all,
+            ),
             'outlines' => array_values(array_map(static fn (Outline $o): array => $o->toArray(), $design->outlines)),
-            'walls' => array_map(static fn ($b): array => [...$b->wall->toArray(), 'length' => $b->length, 'start' => $b->start(), 'end' => $b->end(), 'innerStart' => $b->left->atDepth($b->wall->thickness), 'innerEnd' => $b->right->atDepth($b->wall->thickness), 'foot' => $b->foot, 'head' => $b->head,
-                'leftJoint' => $b->left->joint->value, 'rightJoint' => $b->right->joint->value], self::inOrder($design, $structure->bodies())),
+            'walls' => array_map(
+                static fn ($b): array => [
+                    ...$b->wall->toArray(), 'length' => $b->length, 'start' => $b->start(), 'end' => $b->end(),
+                    'innerStart' => $b->left->atDepth($b->wall->thickness), 'innerEnd' => $b->right->atDepth($b->wall->thickness),
+                    'foot' => $b->foot, 'head' => $b->head,
+                    'leftJoint' => $b->left->joint->value,
+                    'rightJoint' => $b->right->joint->value], self::inOrder($design, $structure->bodies())),
             'frontages' => $rows,
             ...self::kept($structure),
             'types' => self::types($design, array_values($design->types)),
@@ -104,7 +118,8 @@ final readonly class ProjectView
                 $words[$outline->form->value ?? $outline->kind->value] = true;
             }
 
-            return ['id' => $t->id, 'mark' => $t->mark, 'name' => $t->name, 'width' => $t->width, 'height' => $t->height, 'sill' => $t->sill,
+            return [
+                'id' => $t->id, 'mark' => $t->mark, 'name' => $t->name, 'width' => $t->width, 'height' => $t->height, 'sill' => $t->sill,
                 'door' => $t->hasDoor, 'words' => array_keys($words), 'hash' => substr($t->treeHash, 0, 12)];
         }, $types);
     }

@@ -81,7 +81,10 @@ final class Structure
     /** @return list<array<string, mixed>> rows of the openings in a frontage's walls, and of what they are placed from */
     public function openingsOf(Frontage $frontage): array
     {
-        return $this->openings(static fn (Builder $q) => $q->whereIn('wall_id', array_keys($frontage->walls)), array_keys($frontage->walls));
+        return $this->openings(
+            static fn (Builder $q) => $q->whereIn('wall_id', array_keys($frontage->walls)),
+            array_keys($frontage->walls),
+        );
     }
 
     /**
@@ -93,7 +96,11 @@ final class Structure
     {
         $rows = $this->assembly->rows(Kind::Opening, $this->project, $narrow);
 
-        return $narrow === null ? $rows : $this->referring->withReferred($this->project, $rows, array_values(Referring::refs($this->referring->linesOf($this->lines, $walls, $rows))));
+        return $narrow === null ? $rows : $this->referring->withReferred(
+            $this->project,
+            $rows,
+            array_values(Referring::refs($this->referring->linesOf($this->lines, $walls, $rows))),
+        );
     }
 
     /**
@@ -105,13 +112,22 @@ final class Structure
         $design = $this->design();
         $lines = $this->referring->linesOf($this->lines, $walls, $openings);
 
-        return Design::of($design->settings, [...array_values($design->elements()), ...$this->assembly->elements([Kind::Line->value => $lines, Kind::Opening->value => $openings])]);
+        return Design::of(
+            $design->settings,
+            [
+                ...array_values($design->elements()),
+                ...$this->assembly->elements([Kind::Line->value => $lines, Kind::Opening->value => $openings]),
+            ],
+        );
     }
 
     /** @return list<Kept> what is kept under names of this kind, by name */
     public function keptOf(Kind $kind): array
     {
-        $kept = array_map(static fn (Element $e): Kept => $e instanceof Kept ? $e : throw new \LogicException('Its rows hold what is kept.'), $this->kept($kind));
+        $kept = array_map(
+            static fn (Element $e): Kept => $e instanceof Kept ? $e : throw new \LogicException('Its rows hold what is kept.'),
+            $this->kept($kind),
+        );
         usort($kept, static fn (Kept $a, Kept $b): int => strnatcasecmp($a->called(), $b->called()));
 
         return $kept;
@@ -123,7 +139,10 @@ final class Structure
      */
     public function acceptances(array $walls): array
     {
-        return array_map(static fn (Element $e): Acceptance => $e instanceof Acceptance ? $e : throw new \LogicException('A row of acceptances holds one.'),
+        return array_map(
+            static fn (Element $e): Acceptance => $e instanceof Acceptance
+                            ? $e
+                            : throw new \LogicException('A row of acceptances holds one.'),
             $this->kept(Kind::Acceptance, static fn (Builder $q) => $q->whereIn('wall_id', $walls)));
     }
 
@@ -147,9 +166,14 @@ final class Structure
     {
         $used = array_flip(array_filter(array_column($openings, 'unit_type_id'), is_string(...)));
         $rows = $this->rows;
-        $rows[Kind::Type->value] = array_values(array_filter($rows[Kind::Type->value], static fn (array $row): bool => isset($used[$row['id']])));
+        $rows[Kind::Type->value] = array_values(
+            array_filter($rows[Kind::Type->value], static fn (array $row): bool => isset($used[$row['id']])),
+        );
         $lines = $this->referring->linesOf($this->lines, $walls, $openings);
 
-        return hash('xxh128', serialize([$what, config('isleward.build'), $this->project->settings()->toArray(), $rows, $lines, $openings]));
+        return hash(
+            'xxh128',
+            serialize([$what, config('isleward.build'), $this->project->settings()->toArray(), $rows, $lines, $openings]),
+        );
     }
 }

@@ -73,27 +73,34 @@ final readonly class Editor
         int $patience = 1,
         ?\Closure $progress = null,
     ): Outcome {
-        return $this->holding($project, $user, $name, $key, $patience, function (Project $held) use ($user, $name, $args, $base, $key, $progress): Outcome {
-            if ($base > $held->change_number) {
-                throw Conflict::fromTheFuture($base, $held->change_number);
-            }
-            [$change, $design] = $this->apply($held, $name, $args);
-            $change->requireDoable();
-            $this->files->require($held, $change);
-            $clash = $this->history->clash($held, $user, $base, $change->touched(), $key);
-            if ($clash !== null) {
-                throw Conflict::with($clash, $user, $change->touched());
-            }
-            if (! $change->isEmpty()) {
-                $this->assembly->write($held, $change, function (int $done, int $total) use ($held, $progress): void {
-                    $this->holding->far($held, $done, $total);
-                    $progress === null ? null : $progress($done, $total);
-                });
-                $this->history->append($held, $user, $name, 'do', $change, key: $key);
-            }
+        return $this->holding(
+            $project, $user, $name, $key, $patience, function (Project $held) use ($user, $name, $args, $base, $key, $progress): Outcome {
+                if ($base > $held->change_number) {
+                    throw Conflict::fromTheFuture($base, $held->change_number);
+                }
+                [$change, $design] = $this->apply($held, $name, $args);
+                $change->requireDoable();
+                $this->files->require($held, $change);
+                $clash = $this->history->clash($held, $user, $base, $change->touched(), $key);
+                if ($clash !== null) {
+                    throw Conflict::with($clash, $user, $change->touched());
+                }
+                if (! $change->isEmpty()) {
+                    $this->assembly->write($held, $change, function (int $done, int $total) use ($held, $progress): void {
+                        $this->holding->far($held, $done, $total);
+                        $progress === null ? null : $progress($done, $total);
+                    });
+                    $this->history->append($held, $user, $name, 'do', $change, key: $key);
+                }
 
-            return $this->outcome($held, $user, $change, self::placed($design->after($change), $change, self::MOST_PLACED), $this->dependants($held, $change, Referring::refsOf($design)));
-        });
+                return $this->outcome(
+                    $held,
+                    $user,
+                    $change,
+                    self::placed($design->after($change), $change, self::MOST_PLACED),
+                    $this->dependants($held, $change, Referring::refsOf($design)),
+                );
+            });
     }
 
     /**
@@ -112,9 +119,21 @@ final readonly class Editor
         $after = $design->after($change);
 
         $findings = $this->findings($project, $after, $scope, $change);
-        $said = $findings === null ? [sprintf('Findings are looked for when it is done: it touches more than %d walls.', self::MOST_WALLS)] : [];
+        $said = $findings === null
+                    ? [sprintf('Findings are looked for when it is done: it touches more than %d walls.', self::MOST_WALLS)]
+                    : [];
 
-        return new Outcome($project->change_number, $change, null, null, self::placed($after, $change, self::MOST_TRIED), $findings ?? [], lines: self::lines($after, $change), standing: self::walls($change), said: $said);
+        return new Outcome(
+            $project->change_number,
+            $change,
+            null,
+            null,
+            self::placed($after, $change, self::MOST_TRIED),
+            $findings ?? [],
+            lines: self::lines($after, $change),
+            standing: self::walls($change),
+            said: $said,
+        );
     }
 
     /** @throws Refusal when there is nothing to undo, or it was changed since */
@@ -152,19 +171,23 @@ final readonly class Editor
      */
     public function restore(Project $project, User $user, Revision $revision, int $base, Revisions $revisions, ?Key $key = null): Outcome
     {
-        return $this->holding($project, $user, 'revision.restore', $key, 1, function (Project $held) use ($user, $revision, $base, $revisions, $key): Outcome {
-            if ($base !== $held->change_number) {
-                throw Refusal::because('revision.changed_since', 'The project was changed meanwhile: look at what differs again before you go back.');
-            }
-            $change = $revisions->since($held, $revision->number)->inverse(sprintf('Went back to revision %s', $revision->letter));
-            if ($change->isEmpty()) {
-                throw Refusal::because('revision.same', sprintf('It is as it was in revision %s.', $revision->letter));
-            }
-            $this->assembly->write($held, $change);
-            $this->history->append($held, $user, 'revision.restore', 'do', $change, key: $key);
+        return $this->holding(
+            $project, $user, 'revision.restore', $key, 1, function (Project $held) use ($user, $revision, $base, $revisions, $key): Outcome {
+                if ($base !== $held->change_number) {
+                    throw Refusal::because(
+                        'revision.changed_since',
+                        'The project was changed meanwhile: look at what differs again before you go back.',
+                    );
+                }
+                $change = $revisions->since($held, $revision->number)->inverse(sprintf('Went back to revision %s', $revision->letter));
+                if ($change->isEmpty()) {
+                    throw Refusal::because('revision.same', sprintf('It is as it was in revision %s.', $revision->letter));
+                }
+                $this->assembly->write($held, $change);
+                $this->history->append($held, $user, 'revision.restore', 'do', $change, key: $key);
 
-            return $this->outcome($held, $user, $change);
-        });
+                return $this->outcome($held, $user, $change);
+            });
     }
 
     /**
@@ -193,7 +216,13 @@ final readonly class Editor
             $this->assembly->write($held, $change);
             $this->history->append($held, $user, $whole->edit, $kind, $change, $whole->number, $key);
 
-            return $this->outcome($held, $user, $change, [], $this->dependants($held, $change, Referring::refs($this->assembly->rows(Kind::Line, $held))));
+            return $this->outcome(
+                $held,
+                $user,
+                $change,
+                [],
+                $this->dependants($held, $change, Referring::refs($this->assembly->rows(Kind::Line, $held))),
+            );
         });
     }
 
@@ -277,7 +306,8 @@ final readonly class Editor
     }
 
     /**
-     * Walls and storeys of what is placed from what a change touched, since that has moved with it, and of what is filled with a unit type that
+     * Walls and storeys of what is placed from what a change touched, since that has moved with it, and of what is filled with a unit type
+     * that
      * it touched.
      *
      * @param  array<string, string|null>  $lines  every line with what it is placed from
@@ -299,7 +329,11 @@ final readonly class Editor
             if ($of === []) {
                 continue;
             }
-            $places = Opening::query()->toBase()->where('project_id', $project->id)->whereIn($column, $of)->distinct()->get(['wall_id', 'storey_id']);
+            $places = Opening::query()->toBase()
+                ->where('project_id', $project->id)
+                ->whereIn($column, $of)
+                ->distinct()
+                ->get(['wall_id', 'storey_id']);
             foreach ($places as $place) {
                 $walls[(string) $place->wall_id] = true;
                 $storeys[(string) $place->storey_id] = true;
@@ -325,7 +359,15 @@ final readonly class Editor
         return array_map(static function (DesignOpening $o) use ($after): array {
             $p = Places::in($after)->of($o);
 
-            return ['id' => $o->id, 'wall' => $o->wall, 'storey' => $o->storey, 'left' => $p->left, 'sillLevel' => $p->sill, 'width' => $o->width, 'height' => $o->height];
+            return [
+                'id' => $o->id,
+                'wall' => $o->wall,
+                'storey' => $o->storey,
+                'left' => $p->left,
+                'sillLevel' => $p->sill,
+                'width' => $o->width,
+                'height' => $o->height,
+            ];
         }, $openings);
     }
 
@@ -335,7 +377,10 @@ final readonly class Editor
         $walls = [];
         foreach ($change->operations as $operation) {
             if ($operation->after instanceof Wall) {
-                $walls[] = array_intersect_key($operation->after->toArray(), array_flip(['id', 'fromX', 'fromY', 'toX', 'toY', 'thickness', 'base', 'top']));
+                $walls[] = array_intersect_key(
+                    $operation->after->toArray(),
+                    array_flip(['id', 'fromX', 'fromY', 'toX', 'toY', 'thickness', 'base', 'top']),
+                );
             }
         }
 
@@ -350,7 +395,12 @@ final readonly class Editor
             $line = $operation->after;
             if ($line instanceof SettingOutLine) {
                 $upright = $line->axis === LineAxis::Upright;
-                $lines[] = ['id' => $line->id, 'wall' => $line->wall, 'u' => $upright ? Places::in($after)->line($line) : null, 'levels' => $upright ? [] : array_column(Places::in($after)->lineLevels($line), 1)];
+                $lines[] = [
+                    'id' => $line->id,
+                    'wall' => $line->wall,
+                    'u' => $upright ? Places::in($after)->line($line) : null,
+                    'levels' => $upright ? [] : array_column(Places::in($after)->lineLevels($line), 1),
+                ];
             }
         }
 
@@ -372,7 +422,8 @@ final readonly class Editor
             return $walls === [] ? [] : null;
         }
         if (! $scope->everything && ! $scope->wallsToo && array_diff(array_keys($walls), $scope->walls) !== []) {
-            $after = $this->assembly->design($project, Scope::onStoreys(array_keys($walls), array_keys($storeys)), reading: true)->after($change);
+            $after = $this->assembly->design($project, Scope::onStoreys(array_keys($walls), array_keys($storeys)), reading: true)
+                ->after($change);
         }
         $touched = array_flip($change->touched());
         $findings = [];

@@ -66,7 +66,8 @@ final class History
             static fn (array $o): Operation => Operation::from(new Fields($o)),
             $logged->operations,
         ),
-            $told->has('chosen') ? $told->strings('chosen') : [], notes: $told->has('notes') ? $told->strings('notes') : [], wanted: $told->has('wanted') ? $told->int('wanted') : 0);
+            $told->has('chosen') ? $told->strings('chosen') : [], notes: $told->has('notes') ? $told->strings('notes') : [],
+            wanted: $told->has('wanted') ? $told->int('wanted') : 0);
     }
 
     /** The user's latest change that stands. */

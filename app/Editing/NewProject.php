@@ -46,25 +46,43 @@ final readonly class NewProject
 
         $storeys = $asked->list('storeys');
         if ($storeys === [] || count($storeys) > self::MOST_STOREYS) {
-            throw Refusal::because('storey.count', sprintf('A project has 1 to %d storeys; %d were given.', self::MOST_STOREYS, count($storeys)));
+            throw Refusal::because(
+                'storey.count',
+                sprintf('A project has 1 to %d storeys; %d were given.', self::MOST_STOREYS, count($storeys)),
+            );
         }
         $ids = [];
         foreach ($storeys as $storey) {
-            $ids[] = $do('storey.insert', ['name' => $storey->name('name'), 'height' => $storey->all()['height'] ?? null, 'above' => $ids === [] ? null : end($ids)])->chosen[0];
+            $ids[] = $do(
+                'storey.insert',
+                ['name' => $storey->name('name'), 'height' => $storey->all()['height'] ?? null, 'above' => $ids === [] ? null : end($ids)],
+            )->chosen[0];
         }
         foreach (Stock::types() as $type) {
             $do('type.add', $type);
         }
         if ($asked->has('rectangle')) {
             $rectangle = $asked->fields('rectangle')->all();
-            $do('outline.draw', ['name' => 'Main outline', 'rectangle' => $rectangle, 'thickness' => $rectangle['thickness'] ?? 300, 'base' => $ids[0], 'top' => end($ids)]);
+            $do(
+                'outline.draw',
+                [
+                    'name' => 'Main outline',
+                    'rectangle' => $rectangle,
+                    'thickness' => $rectangle['thickness'] ?? 300,
+                    'base' => $ids[0],
+                    'top' => end($ids),
+                ],
+            );
         }
 
         return DB::transaction(function () use ($settings, $user, $design, $empty, $key): Project {
             $project = Project::query()->create([...Project::elements()->row($settings), 'change_number' => 0, 'key' => $key?->text]);
             $project->members()->attach($user->id, ['role' => Role::Owner->value]);
             $added = array_diff_key($design->elements(), $empty->elements());
-            $this->assembly->write($project, new Change('Started the project', array_values(array_map(\Isleward\Core\Design\Operation::add(...), $added))));
+            $this->assembly->write(
+                $project,
+                new Change('Started the project', array_values(array_map(\Isleward\Core\Design\Operation::add(...), $added))),
+            );
             $project->save();
 
             return $project;

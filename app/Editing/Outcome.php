@@ -53,7 +53,9 @@ final readonly class Outcome
                 } elseif ($element !== null) {
                     $project = true;
                     // of a unit type only those are made that hold it: they are among $also
-                    $structure = $structure || $element instanceof Settings || (Kinds::of($element->kind())->bearing && ! $element instanceof UnitType);
+                    $structure = $structure
+                                            || $element instanceof Settings
+                                            || (Kinds::of($element->kind())->bearing && ! $element instanceof UnitType);
                 }
             }
         }
@@ -62,7 +64,12 @@ final readonly class Outcome
             'number' => $this->number,
             'summary' => $this->change->summary,
             'chosen' => $this->change->chosen,
-            'touched' => ['structure' => $structure, 'project' => $project, 'walls' => array_keys($walls), 'storeys' => array_keys($storeys)],
+            'touched' => [
+                'structure' => $structure,
+                'project' => $project,
+                'walls' => array_keys($walls),
+                'storeys' => array_keys($storeys),
+            ],
             'removed' => array_values(array_map(
                 static fn ($o): string => $o->id,
                 array_filter($this->change->operations, static fn ($o): bool => $o->after === null && $o->kind === Kind::Opening),

@@ -40,7 +40,10 @@ final readonly class Revisions
             $count = Revision::query()->where('project_id', $held->id)->count();
             $latest = Revision::query()->where('project_id', $held->id)->where('number', $held->change_number)->first();
             if ($latest !== null) {
-                throw Refusal::because('revision.same', sprintf('Nothing has changed since revision %s: it is this state already.', $latest->letter));
+                throw Refusal::because(
+                    'revision.same',
+                    sprintf('Nothing has changed since revision %s: it is this state already.', $latest->letter),
+                );
             }
 
             return Revision::query()->create([
@@ -54,7 +57,10 @@ final readonly class Revisions
     public function since(Project $project, int $number, ?int $until = null): Change
     {
         $changes = (static function () use ($project, $number, $until): \Generator {
-            $query = Logged::query()->where('project_id', $project->id)->where('number', '>', $number)->orderBy('number')->select(['number', 'operations']);
+            $query = Logged::query()->where('project_id', $project->id)
+                ->where('number', '>', $number)
+                ->orderBy('number')
+                ->select(['number', 'operations']);
             foreach ($query->when($until !== null, static fn ($q) => $q->where('number', '<=', $until))->lazy(200) as $logged) {
                 yield array_map(static fn (array $o): Operation => Operation::from(new Fields($o)), $logged->operations);
             }

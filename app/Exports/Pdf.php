@@ -27,11 +27,19 @@ final class Pdf
                 $files[] = $file = sprintf('%s/%05d.svg', $folder, $i);
                 file_put_contents($file, $svg);
             }
-            file_put_contents("$folder/fonts.conf", sprintf('<?xml version="1.0"?><!DOCTYPE fontconfig SYSTEM "fonts.dtd"><fontconfig><dir>%s</dir><cachedir>%s</cachedir></fontconfig>',
-                htmlspecialchars(base_path(self::FONTS), ENT_XML1), htmlspecialchars(storage_path('framework/cache/fonts'), ENT_XML1)));
-            $made = Process::env(['FONTCONFIG_FILE' => "$folder/fonts.conf"])->timeout(1200)->run(['rsvg-convert', '--format=pdf', "--output=$folder/all.pdf", ...$files]);
+            file_put_contents(
+                "$folder/fonts.conf", sprintf(
+                    '<?xml version="1.0"?><!DOCTYPE fontconfig SYSTEM "fonts.dtd"><fontconfig><dir>%s</dir><cachedir>%s</cachedir></fontconfig>',
+                    htmlspecialchars(base_path(self::FONTS), ENT_XML1), htmlspecialchars(storage_path('framework/cache/fonts'), ENT_XML1)));
+            $made = Process::env(['FONTCONFIG_FILE' => "$folder/fonts.conf"])->timeout(1200)
+                ->run(['rsvg-convert', '--format=pdf', "--output=$folder/all.pdf", ...$files]);
             if (! $made->successful() || ! is_file("$folder/all.pdf")) {
-                throw Refusal::because('sheets.pdf', 'The sheets could not be written as PDF: '.(trim($made->errorOutput()) ?: 'rsvg-convert, which “./isleward up” installs, gave no answer').'. As SVG they can be had all the same.');
+                throw Refusal::because(
+                    'sheets.pdf',
+                    'The sheets could not be written as PDF: '
+                                            .(trim($made->errorOutput()) ?: 'rsvg-convert, which “./isleward up” installs, gave no answer')
+                                            .'. As SVG they can be had all the same.',
+                );
             }
 
             return (string) file_get_contents("$folder/all.pdf");

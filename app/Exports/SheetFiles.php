@@ -19,14 +19,20 @@ final readonly class SheetFiles
     }
 
     /**
-     * @param  list<string>|null  $ids  of sheets and of unit types; null for all: the sheets by their numbers, then the types in the order of the rack
+     * @param  list<string>|null  $ids  of sheets and of unit types; null for all: the sheets by their numbers, then the types in the order
+     *    of the rack
      * @param  \Closure(int, int): void  $tell  drawn, of how many
      * @return array{string, int} the file's content and its number of pages
      */
     public function all(Project $project, ?array $ids, string $paper, string $format, \Closure $tell): array
     {
         $structure = new Structure($this->assembly, $project);
-        $plans = array_values(array_filter($structure->keptOf(Kind::Sheet), static fn ($k): bool => $k instanceof SheetPlan && ($ids === null || in_array($k->id, $ids, true))));
+        $plans = array_values(
+            array_filter(
+                $structure->keptOf(Kind::Sheet),
+                static fn ($k): bool => $k instanceof SheetPlan && ($ids === null || in_array($k->id, $ids, true)),
+            ),
+        );
         $types = UnitSheets::wanted($structure, $ids);
         $total = count($plans) + count($types) + 1;
         if ($total === 1) {

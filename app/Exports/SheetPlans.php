@@ -30,14 +30,21 @@ final readonly class SheetPlans
         $structure ??= new Structure($this->assembly, $project);
         $design = $structure->with($structure->openings());
 
-        return new SheetDrawings(Design::of($design->settings, [...array_values($design->elements()), ...$structure->keptOf(Kind::Section)]), $structure->bodies(), $structure->frontages(), function (string $id) use ($project): ?Report {
-            $layout = $this->schedules->layout($project, $id);
+        return new SheetDrawings(
+            Design::of(
+                $design->settings,
+                [...array_values($design->elements()), ...$structure->keptOf(Kind::Section)],
+            ), $structure->bodies(), $structure->frontages(), function (string $id) use ($project): ?Report {
+                $layout = $this->schedules->layout($project, $id);
 
-            return $layout === null ? null : $this->schedules->report($project, $layout);
-        });
+                return $layout === null ? null : $this->schedules->report($project, $layout);
+            });
     }
 
-    /** @return array{pages: list<string>, blocks: list<array{title: string, x: float, y: float, width: float, height: float, problem: string|null}>} */
+    /**
+     * @return array{pages: list<string>, blocks: list<array{title: string, x: float, y: float, width: float, height: float,
+     *    problem: string|null}>}
+     */
     public function pages(Project $project, SheetDrawings $drawings, SheetPlan $plan): array
     {
         return Arranged::of($drawings, $plan, now()->format('j F Y'), self::revision($project));
@@ -65,11 +72,26 @@ final readonly class SheetPlans
         $drawings = $this->drawings($project)->withReport(static fn (): Report => $report);
         $paper = $drawings->design->settings->units->value === 'ft-in' ? 'ANSI-B' : 'A3';
 
-        return $this->pages($project, $drawings, SheetPlan::from(new Fields(['id' => '', 'name' => $layout->name, 'number' => 'S', 'paper' => $paper, 'items' => [['kind' => 'schedule', 'ref' => $layout->id, 'scale' => 1.0, 'x' => 25.0, 'y' => 15.0]]])))['pages'];
+        return $this->pages(
+            $project,
+            $drawings,
+            SheetPlan::from(new Fields(
+                [
+                    'id' => '',
+                    'name' => $layout->name,
+                    'number' => 'S',
+                    'paper' => $paper,
+                    'items' => [['kind' => 'schedule', 'ref' => $layout->id, 'scale' => 1.0, 'x' => 25.0, 'y' => 15.0]],
+                ],
+            )),
+        )['pages'];
     }
 
     private static function revision(Project $project): string
     {
-        return (string) Revision::query()->where('project_id', $project->id)->orderByDesc('number')->orderByDesc('created_at')->value('letter');
+        return (string) Revision::query()->where('project_id', $project->id)
+            ->orderByDesc('number')
+            ->orderByDesc('created_at')
+            ->value('letter');
     }
 }

@@ -22,7 +22,14 @@ final readonly class UnitSheets
 
     public static function paper(string $name): Paper
     {
-        return Paper::tryFrom($name) ?? throw Refusal::because('sheets.paper', sprintf('“%s” is no size of paper here; there are %s.', $name, implode(', ', array_map(static fn (Paper $p): string => $p->value, Paper::cases()))));
+        return Paper::tryFrom($name) ?? throw Refusal::because(
+            'sheets.paper',
+            sprintf(
+                '“%s” is no size of paper here; there are %s.',
+                $name,
+                implode(', ', array_map(static fn (Paper $p): string => $p->value, Paper::cases())),
+            ),
+        );
     }
 
     /** @return list<string>|null SVG; null when there is no such type */
@@ -40,7 +47,9 @@ final readonly class UnitSheets
      */
     public static function wanted(Structure $structure, ?array $ids): array
     {
-        $types = array_values(array_filter($structure->design()->types, static fn (UnitType $t): bool => $ids === null || in_array($t->id, $ids, true)));
+        $types = array_values(
+            array_filter($structure->design()->types, static fn (UnitType $t): bool => $ids === null || in_array($t->id, $ids, true)),
+        );
         usort($types, static fn (UnitType $a, UnitType $b): int => $a->position <=> $b->position);
 
         return $types;

@@ -45,7 +45,8 @@ final class Foreign
             $process = new Process([
                 'timeout', '--signal=KILL', (string) self::SECONDS, 'nice', '-n', '15',
                 'prlimit', '--cpu='.self::SECONDS, '--data='.self::MEMORY, '--fsize='.self::WRITES, '--core=0',
-                PHP_BINDIR.'/php', '-d', 'memory_limit='.self::MEMORY, '-d', 'opcache.enable_cli=0', '-d', 'display_errors=stderr', '-d', 'log_errors=0',
+                PHP_BINDIR.'/php', '-d', 'memory_limit='.self::MEMORY, '-d', 'opcache.enable_cli=0', '-d', 'display_errors=stderr', '-d',
+                'log_errors=0',
                 base_path('bin/read.php'), $kind, $folder, $more,
             ], timeout: self::SECONDS + 5);
             try {
@@ -91,7 +92,8 @@ final class Foreign
                 [128 + SIGSEGV, 128 + SIGABRT],
                 true,
             ) => Refusal::because('file.too_heavy', sprintf(
-                'Reading this file takes more than %d MB of memory, so it was stopped. Take out of it what is not needed, or read in a part of it.', intdiv(self::MEMORY, 1024 * 1024))),
+                'Reading this file takes more than %d MB of memory, so it was stopped. Take out of it what is not needed, or read in a part of it.',
+                intdiv(self::MEMORY, 1024 * 1024))),
             default => Refusal::because('file.unreadable', 'This file cannot be read: it is damaged, or of another kind than it says.'),
         };
     }
@@ -99,7 +101,8 @@ final class Foreign
     private static function tooSlow(): Refusal
     {
         return Refusal::because('file.too_slow', sprintf(
-            'Reading this file takes longer than %d seconds, so it was stopped. Take out of it what is not needed, or read in a part of it.', self::SECONDS));
+            'Reading this file takes longer than %d seconds, so it was stopped. Take out of it what is not needed, or read in a part of it.',
+            self::SECONDS));
     }
 
     /** @return resource held until the file is read */

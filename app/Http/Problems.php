@@ -25,16 +25,29 @@ use Isleward\Core\Measure\Refusal;
 use Isleward\Core\Measure\Units;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 
-/** Everything that goes wrong, as application/problem+json (RFC 9457) with a stable code and a sentence. Of what was done it says only what is known. */
+/**
+ * Everything that goes wrong, as application/problem+json (RFC 9457) with a stable code and a sentence. Of what was done it says only what
+ * is known.
+ */
 final class Problems
 {
     /** @param  Units|null  $units  in which lengths are said; null for those of the project that is asked about */
     public static function respond(\Throwable $e, ?Units $units = null): JsonResponse
     {
         return match (true) {
-            $e instanceof Conflict => self::problem(409, $e->reason, $e->getMessage(), ['elements' => $e->elements, 'details' => (object) $e->details]),
+            $e instanceof Conflict => self::problem(
+                409,
+                $e->reason,
+                $e->getMessage(),
+                ['elements' => $e->elements, 'details' => (object) $e->details],
+            ),
             $e instanceof Busy => self::later(423, $e->reason, $e->getMessage(), ['details' => (object) $e->details]),
-            $e instanceof Refusal => self::problem(422, $e->reason, $e->said($units ?? self::units()), ['elements' => $e->elements, 'details' => (object) $e->details]),
+            $e instanceof Refusal => self::problem(
+                422,
+                $e->reason,
+                $e->said($units ?? self::units()),
+                ['elements' => $e->elements, 'details' => (object) $e->details],
+            ),
             $e instanceof ValidationException => self::problem(422, 'request.invalid', $e->getMessage(), ['fields' => $e->errors()]),
             $e instanceof AuthenticationException => self::problem(401, 'session.missing', 'Sign in first.'),
             $e instanceof AuthorizationException => self::problem(403, 'project.not_allowed', $e->getMessage()),
@@ -72,7 +85,8 @@ final class Problems
     {
         return new JsonResponse(
             ['type' => 'about:blank', 'title' => $sentence, 'status' => $status, 'code' => $code] + $more,
-            $status, ['Content-Type' => 'application/problem+json'], JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_INVALID_UTF8_SUBSTITUTE | JSON_PARTIAL_OUTPUT_ON_ERROR,
+            $status, ['Content-Type' => 'application/problem+json'],
+            JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_INVALID_UTF8_SUBSTITUTE | JSON_PARTIAL_OUTPUT_ON_ERROR,
         );
     }
 

@@ -22,6 +22,10 @@ class Acceptance extends Model implements HoldsElement
 
     public static function elements(): ElementTable
     {
-        return new ElementTable(Kind::Acceptance, 'acceptances', ['id' => 'id', 'wall' => 'wall_id', 'finding' => 'finding', 'figure' => 'figure', 'note' => 'note']);
+        return new ElementTable(
+            Kind::Acceptance,
+            'acceptances',
+            ['id' => 'id', 'wall' => 'wall_id', 'finding' => 'finding', 'figure' => 'figure', 'note' => 'note'],
+        );
     }
 }

@@ -22,6 +22,11 @@ class GivenSchedule extends Model implements HoldsElement
 
     public static function elements(): ElementTable
     {
-        return new ElementTable(Kind::Given, 'given_schedules', ['id' => 'id', 'name' => 'name', 'file' => 'file', 'sheet' => 'sheet', 'header' => 'header', 'columns' => 'columns'], json: ['columns']);
+        return new ElementTable(
+            Kind::Given,
+            'given_schedules',
+            ['id' => 'id', 'name' => 'name', 'file' => 'file', 'sheet' => 'sheet', 'header' => 'header', 'columns' => 'columns'],
+            json: ['columns'],
+        );
     }
 }

@@ -40,9 +40,16 @@ class Invitation extends Model
     public function whyNot(): ?string
     {
         return match (true) {
-            $this->accepted_at !== null => sprintf('This invitation was taken up on %s. Sign in as %s.', $this->accepted_at->format('j F Y'), $this->email),
+            $this->accepted_at !== null => sprintf(
+                'This invitation was taken up on %s. Sign in as %s.',
+                $this->accepted_at->format('j F Y'),
+                $this->email,
+            ),
             $this->withdrawn_at !== null => 'This invitation was withdrawn. Ask whoever sent it for another.',
-            $this->expires_at->isPast() => sprintf('This invitation ran out on %s. Ask whoever sent it for another.', $this->expires_at->format('j F Y')),
+            $this->expires_at->isPast() => sprintf(
+                'This invitation ran out on %s. Ask whoever sent it for another.',
+                $this->expires_at->format('j F Y'),
+            ),
             default => null,
         };
     }
@@ -62,6 +69,12 @@ class Invitation extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['created_at' => 'datetime', 'expires_at' => 'datetime', 'accepted_at' => 'datetime', 'withdrawn_at' => 'datetime', 'user_id' => 'integer'];
+        return [
+            'created_at' => 'datetime',
+            'expires_at' => 'datetime',
+            'accepted_at' => 'datetime',
+            'withdrawn_at' => 'datetime',
+            'user_id' => 'integer',
+        ];
     }
 }

@@ -22,7 +22,19 @@ class Layout extends Model implements HoldsElement
 
     public static function elements(): ElementTable
     {
-        return new ElementTable(Kind::Layout, 'layouts', ['id' => 'id', 'name' => 'name', 'source' => 'source', 'columns' => 'columns', 'merge' => 'merge', 'groups' => 'groups', 'sort' => 'sort', 'filters' => 'filters', 'totals' => 'totals'],
+        return new ElementTable(
+            Kind::Layout, 'layouts',
+            [
+                'id' => 'id',
+                'name' => 'name',
+                'source' => 'source',
+                'columns' => 'columns',
+                'merge' => 'merge',
+                'groups' => 'groups',
+                'sort' => 'sort',
+                'filters' => 'filters',
+                'totals' => 'totals',
+            ],
             json: ['columns', 'groups', 'sort', 'filters'], flags: ['merge', 'totals']);
     }
 }

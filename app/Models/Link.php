@@ -50,6 +50,12 @@ class Link extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['created_at' => 'datetime', 'used_at' => 'datetime', 'ended_at' => 'datetime', 'guest_id' => 'integer', 'user_id' => 'integer'];
+        return [
+            'created_at' => 'datetime',
+            'used_at' => 'datetime',
+            'ended_at' => 'datetime',
+            'guest_id' => 'integer',
+            'user_id' => 'integer',
+        ];
     }
 }

@@ -33,7 +33,8 @@ class Project extends Model implements HoldsElement
     public static function elements(): ElementTable
     {
         return new ElementTable(Kind::Settings, 'projects', [
-            'id' => 'id', 'name' => 'name', 'units' => 'units', 'cornerMargin' => 'corner_margin', 'baseLevel' => 'base_level', 'north' => 'north', 'nib' => 'nib', 'module' => 'module',
+            'id' => 'id', 'name' => 'name', 'units' => 'units', 'cornerMargin' => 'corner_margin', 'baseLevel' => 'base_level',
+            'north' => 'north', 'nib' => 'nib', 'module' => 'module',
             'finishes' => 'finishes', 'unitRules' => 'unit_rules', 'slab' => 'slab', 'setting' => 'setting',
         ], json: ['module', 'finishes', 'unitRules']);
     }
@@ -73,6 +74,14 @@ class Project extends Model implements HoldsElement
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['corner_margin' => 'float', 'base_level' => 'float', 'north' => 'float', 'nib' => 'float', 'slab' => 'float', 'setting' => 'float', 'change_number' => 'integer'];
+        return [
+            'corner_margin' => 'float',
+            'base_level' => 'float',
+            'north' => 'float',
+            'nib' => 'float',
+            'slab' => 'float',
+            'setting' => 'float',
+            'change_number' => 'integer',
+        ];
     }
 }

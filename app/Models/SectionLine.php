@@ -22,6 +22,10 @@ class SectionLine extends Model implements HoldsElement
 
     public static function elements(): ElementTable
     {
-        return new ElementTable(Kind::Section, 'section_lines', ['id' => 'id', 'name' => 'name', 'fromX' => 'from_x', 'fromY' => 'from_y', 'toX' => 'to_x', 'toY' => 'to_y']);
+        return new ElementTable(
+            Kind::Section,
+            'section_lines',
+            ['id' => 'id', 'name' => 'name', 'fromX' => 'from_x', 'fromY' => 'from_y', 'toX' => 'to_x', 'toY' => 'to_y'],
+        );
     }
 }

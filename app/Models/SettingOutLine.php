@@ -22,6 +22,11 @@ class SettingOutLine extends Model implements HoldsElement
 
     public static function elements(): ElementTable
     {
-        return new ElementTable(Kind::Line, 'setting_out_lines', ['id' => 'id', 'name' => 'name', 'wall' => 'wall_id', 'storey' => 'storey_id', 'axis' => 'axis', 'rule' => 'rule'], json: ['rule']);
+        return new ElementTable(
+            Kind::Line,
+            'setting_out_lines',
+            ['id' => 'id', 'name' => 'name', 'wall' => 'wall_id', 'storey' => 'storey_id', 'axis' => 'axis', 'rule' => 'rule'],
+            json: ['rule'],
+        );
     }
 }

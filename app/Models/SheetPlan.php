@@ -22,6 +22,11 @@ class SheetPlan extends Model implements HoldsElement
 
     public static function elements(): ElementTable
     {
-        return new ElementTable(Kind::Sheet, 'sheet_plans', ['id' => 'id', 'name' => 'name', 'number' => 'number', 'paper' => 'paper', 'items' => 'items'], json: ['items']);
+        return new ElementTable(
+            Kind::Sheet,
+            'sheet_plans',
+            ['id' => 'id', 'name' => 'name', 'number' => 'number', 'paper' => 'paper', 'items' => 'items'],
+            json: ['items'],
+        );
     }
 }

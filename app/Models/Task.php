@@ -9,7 +9,8 @@ use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 
 /**
- * An edit, or a file in the making, that runs on its own, with how far it is. Kept beside the edit's transaction, so that both can be seen and
+ * An edit, or a file in the making, that runs on its own, with how far it is. Kept beside the edit's transaction, so that both can be seen
+ * and
  * stopped while it goes on.
  *
  * @property string $id
@@ -57,7 +58,8 @@ class Task extends Model
         $done = $this->state === 'done';
 
         return ['id' => $this->id, 'state' => $this->state, 'done' => $this->done, 'total' => $this->total,
-            'outcome' => $done && ! $this->makesFile() ? $this->outcome : null, 'file' => $done && $this->makesFile() ? $this->outcome : null,
+            'outcome' => $done && ! $this->makesFile() ? $this->outcome : null,
+            'file' => $done && $this->makesFile() ? $this->outcome : null,
             'problem' => $this->state === 'refused' ? $this->outcome : null];
     }
 

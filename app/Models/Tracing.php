@@ -22,6 +22,25 @@ class Tracing extends Model implements HoldsElement
 
     public static function elements(): ElementTable
     {
-        return new ElementTable(Kind::Tracing, 'tracings', ['id' => 'id', 'name' => 'name', 'storeys' => 'storeys', 'file' => 'file', 'width' => 'width', 'height' => 'height', 'x' => 'x', 'y' => 'y', 'scale' => 'scale', 'angle' => 'angle', 'opacity' => 'opacity', 'locked' => 'locked'], json: ['storeys'], flags: ['locked']);
+        return new ElementTable(
+            Kind::Tracing,
+            'tracings',
+            [
+                'id' => 'id',
+                'name' => 'name',
+                'storeys' => 'storeys',
+                'file' => 'file',
+                'width' => 'width',
+                'height' => 'height',
+                'x' => 'x',
+                'y' => 'y',
+                'scale' => 'scale',
+                'angle' => 'angle',
+                'opacity' => 'opacity',
+                'locked' => 'locked',
+            ],
+            json: ['storeys'],
+            flags: ['locked'],
+        );
     }
 }

@@ -40,15 +40,34 @@ final class People
             throw Refusal::because('invitation.member', sprintf('%s is in this project already.', $email), details: ['field' => 'email']);
         }
         if ($this->waiting($project)->count() >= self::MOST_WAITING) {
-            throw Refusal::because('invitation.too_many', sprintf('%d invitations wait to be taken up. Withdraw some first.', self::MOST_WAITING));
+            throw Refusal::because(
+                'invitation.too_many',
+                sprintf('%d invitations wait to be taken up. Withdraw some first.', self::MOST_WAITING),
+            );
         }
         // a second invitation of an address replaces the first
         $this->waiting($project)->where('email', $email)->update(['withdrawn_at' => now()]);
         $token = Str::random(40);
-        $invitation = Invitation::query()->create(['project_id' => $project->id, 'email' => $email, 'role' => $role->value, 'token_hash' => hash('sha256', $token), 'user_id' => $by->id, 'created_at' => now(), 'expires_at' => now()->addDays(self::DAYS)]);
-        Letter::query()->create(['user_id' => $by->id, 'recipient' => $email, 'subject' => sprintf('%s invites you to %s', $by->name, $project->name), 'created_at' => now(), 'body' => sprintf(
-            "%s invites you to %s “%s” in Isleward.\n\nTake it up here:\n%s/join/%s\n\nThe invitation is for %s and runs out on %s.",
-            $by->name, $role === Role::Editor ? 'work on' : 'look at', $project->name, rtrim($base, '/'), $token, $email, $invitation->expires_at->format('j F Y'))]);
+        $invitation = Invitation::query()->create(
+            [
+                'project_id' => $project->id,
+                'email' => $email,
+                'role' => $role->value,
+                'token_hash' => hash('sha256', $token),
+                'user_id' => $by->id,
+                'created_at' => now(),
+                'expires_at' => now()->addDays(self::DAYS),
+            ],
+        );
+        Letter::query()->create(
+            ['user_id' => $by->id, 'recipient' => $email, 'subject' => sprintf(
+                '%s invites you to %s',
+                $by->name,
+                $project->name,
+            ), 'created_at' => now(), 'body' => sprintf(
+                "%s invites you to %s “%s” in Isleward.\n\nTake it up here:\n%s/join/%s\n\nThe invitation is for %s and runs out on %s.",
+                $by->name, $role === Role::Editor ? 'work on' : 'look at', $project->name, rtrim($base, '/'), $token, $email,
+                $invitation->expires_at->format('j F Y'))]);
 
         return $invitation;
     }
@@ -64,7 +83,10 @@ final class People
                 throw Refusal::because('invitation.over', $why);
             }
             if ($signedIn !== null && ! $signedIn->guest && Email::of($signedIn->email) !== $held->email) {
-                throw Refusal::because('invitation.other', sprintf('This invitation is for %s; you are signed in as %s. Sign out first.', $held->email, $signedIn->email));
+                throw Refusal::because(
+                    'invitation.other',
+                    sprintf('This invitation is for %s; you are signed in as %s. Sign out first.', $held->email, $signedIn->email),
+                );
             }
             $user = $signedIn !== null && ! $signedIn->guest ? $signedIn : $this->account($held->email, $name, $password);
             DB::table('memberships')->insertOrIgnore(['project_id' => $held->project_id, 'user_id' => $user->id, 'role' => $held->role]);
@@ -85,11 +107,29 @@ final class People
 
         return DB::transaction(function () use ($project, $by, $name, $token): array {
             $name = mb_substr(trim($name), 0, 80);
-            $guest = User::query()->create(['name' => $name === '' ? 'Guest by a link' : mb_substr("Guest: $name", 0, 80), 'email' => Str::lower(Str::ulid()->toBase32()).'@guests.invalid', 'password' => Str::random(60)]);
+            $guest = User::query()->create(
+                [
+                    'name' => $name === '' ? 'Guest by a link' : mb_substr("Guest: $name", 0, 80),
+                    'email' => Str::lower(Str::ulid()->toBase32()).'@guests.invalid',
+                    'password' => Str::random(60),
+                ],
+            );
             $guest->forceFill(['guest' => true])->save();
             $project->members()->attach($guest->id, ['role' => Role::Viewer->value]);
 
-            return [Link::query()->create(['project_id' => $project->id, 'name' => $name, 'token_hash' => hash('sha256', $token), 'guest_id' => $guest->id, 'user_id' => $by->id, 'created_at' => now()]), $token];
+            return [
+                Link::query()->create(
+                    [
+                        'project_id' => $project->id,
+                        'name' => $name,
+                        'token_hash' => hash('sha256', $token),
+                        'guest_id' => $guest->id,
+                        'user_id' => $by->id,
+                        'created_at' => now(),
+                    ],
+                ),
+                $token,
+            ];
         });
     }
 
@@ -109,16 +149,22 @@ final class People
         DB::transaction(function () use ($project, $user, $role): void {
             DB::table('projects')->where('id', $project->id)->lockForUpdate()->value('id');
             $now = $this->memberships($project)->where('user_id', $user)->value('role') ?? abort(404);
-            if ($now === Role::Owner->value && $role !== Role::Owner && $this->memberships($project)->where('role', Role::Owner->value)->count() === 1) {
+            if ($now === Role::Owner->value
+                            && $role !== Role::Owner
+                            && $this->memberships($project)->where('role', Role::Owner->value)->count() === 1) {
                 throw Refusal::because('people.last_owner', 'A project has one owner at the least: make someone else an owner first.');
             }
             if (User::query()->findOrFail($user)->guest) {
                 throw Refusal::because(
                     'people.guest',
-                    $role === null ? 'Whoever comes by a link goes when the link is ended.' : 'A link is read-only. Invite whoever should edit.',
+                    $role === null
+                                            ? 'Whoever comes by a link goes when the link is ended.'
+                                            : 'A link is read-only. Invite whoever should edit.',
                 );
             }
-            $role === null ? $this->memberships($project)->where('user_id', $user)->delete() : $this->memberships($project)->where('user_id', $user)->update(['role' => $role->value]);
+            $role === null
+                            ? $this->memberships($project)->where('user_id', $user)->delete()
+                            : $this->memberships($project)->where('user_id', $user)->update(['role' => $role->value]);
             if ($role === null) {
                 DB::table('presences')->where('project_id', $project->id)->where('user_id', $user)->delete();
             }
@@ -128,7 +174,10 @@ final class People
     /** @return \Illuminate\Database\Eloquent\Builder<Invitation> those that can still be taken up */
     public function waiting(Project $project): \Illuminate\Database\Eloquent\Builder
     {
-        return Invitation::query()->where('project_id', $project->id)->where('accepted_at', null)->where('withdrawn_at', null)->where('expires_at', '>', now());
+        return Invitation::query()->where('project_id', $project->id)
+            ->where('accepted_at', null)
+            ->where('withdrawn_at', null)
+            ->where('expires_at', '>', now());
     }
 
     private function memberships(Project $project): Builder
@@ -139,7 +188,10 @@ final class People
     private function account(string $email, ?string $name, ?string $password): User
     {
         if (User::query()->where('email', $email)->exists()) {
-            throw Refusal::because('invitation.sign_in', sprintf('%s has an account: sign in with it, then open the invitation again.', $email));
+            throw Refusal::because(
+                'invitation.sign_in',
+                sprintf('%s has an account: sign in with it, then open the invitation again.', $email),
+            );
         }
         $name = trim((string) $name);
         if ($name === '' || mb_strlen($name) > 80) {

@@ -39,9 +39,13 @@ final readonly class Database
 
     public function service(): Service
     {
-        return new Service('database', 'the database', ['mariadbd', '--no-defaults', ...$this->account(), "--datadir=$this->home/data", "--socket=$this->home/m.sock", "--pid-file=$this->home/m.pid",
-            '--bind-address=127.0.0.1', "--port=$this->port", "--log-error=$this->home/err.log", '--skip-log-bin', '--innodb-buffer-pool-size=256M', "--innodb-flush-log-at-trx-commit=$this->flush", '--max-allowed-packet=256M',
-        ], "$this->home/err.log", SIGTERM, 2, 8.0, fn (): bool => $this->tell(['ping'], 'mariadb-admin')[0] === 0);
+        return new Service(
+            'database', 'the database', [
+                'mariadbd', '--no-defaults', ...$this->account(), "--datadir=$this->home/data", "--socket=$this->home/m.sock",
+                "--pid-file=$this->home/m.pid",
+                '--bind-address=127.0.0.1', "--port=$this->port", "--log-error=$this->home/err.log", '--skip-log-bin',
+                '--innodb-buffer-pool-size=256M', "--innodb-flush-log-at-trx-commit=$this->flush", '--max-allowed-packet=256M',
+            ], "$this->home/err.log", SIGTERM, 2, 8.0, fn (): bool => $this->tell(['ping'], 'mariadb-admin')[0] === 0);
     }
 
     /**

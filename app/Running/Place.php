@@ -17,7 +17,10 @@ final readonly class Place
     public function __construct(public string $root, public string $home, public string $host, public int $port)
     {
         foreach ([$home, "$home/db", "$home/web", "$home/web/tmp", "$home/cache", "$root/storage/logs", "$root/storage/app",
-            ...array_map(static fn (string $f): string => "$root/storage/framework/$f", ['sessions', 'views', 'cache/data', 'cache/derived', 'cache/fonts'])] as $folder) {
+            ...array_map(
+                static fn (string $f): string => "$root/storage/framework/$f",
+                ['sessions', 'views', 'cache/data', 'cache/derived', 'cache/fonts'],
+            )] as $folder) {
             if (! is_dir($folder) && ! @mkdir($folder, 0o755, true) && ! is_dir($folder)) {
                 throw new Failure("The folder $folder cannot be made.");
             }

@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace App\Running;
 
 /**
- * Starts what Isleward runs on, watches it, starts again what ends, and ends everything in order: on Ctrl-C, SIGTERM, a closed terminal, or,
+ * Starts what Isleward runs on, watches it, starts again what ends, and ends everything in order: on Ctrl-C, SIGTERM, a closed terminal,
+ * or,
  * through a guardian beside it, when it is killed itself.
  */
 final class Supervisor
@@ -247,8 +248,9 @@ final class Supervisor
                 $count = count($this->ended[$service->key]);
             }
             if ($count > $this->restarts) {
-                throw new Failure(sprintf("%s has ended %d times within ten minutes (last: %s) and is not started again. Its log is %s:\n%s",
-                    ucfirst($service->name), $count, $how, $service->log, $service->lastWords()));
+                throw new Failure(
+                    sprintf("%s has ended %d times within ten minutes (last: %s) and is not started again. Its log is %s:\n%s",
+                        ucfirst($service->name), $count, $how, $service->log, $service->lastWords()));
             }
             $this->say(sprintf('%s %s: starting it again%s', $service->name, $how, $excused ? '' : " ($count of $this->restarts)"));
             try {

@@ -210,7 +210,12 @@ final readonly class Web
                 root $place->root/public;
                 add_header X-Content-Type-Options nosniff;
         $errors
-                location /build/ { expires 1y; add_header Cache-Control "public, immutable"; add_header X-Content-Type-Options nosniff; try_files \$uri =404; }
+                location /build/ {
+                    expires 1y;
+                    add_header Cache-Control "public, immutable";
+                    add_header X-Content-Type-Options nosniff;
+                    try_files \$uri =404;
+                }
                 location / {
                     if (\$too_long) { return 414; }
                     try_files \$uri /index.php\$is_args\$args;

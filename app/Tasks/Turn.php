@@ -40,7 +40,8 @@ final class Turn implements ShouldQueue
             return;
         }
         (new Run($task))->work(static fn (Run $run): array => $task->makesFile() ? self::file($task, $run, $sheets) : $editor->run(
-            Project::query()->findOrFail($task->project_id), User::query()->findOrFail($task->user_id), $task->edit, $task->args, $task->base,
+            Project::query()->findOrFail($task->project_id), User::query()->findOrFail($task->user_id), $task->edit, $task->args,
+            $task->base,
             Key::written($task->key), self::PATIENCE, $run->tell(...))->toArray());
     }
 

@@ -41,7 +41,8 @@ final class Fleet
             array_map(static fn (string $n, string $v): string => "$n=$v", array_keys($person->cookies), $person->cookies),
         );
         curl_setopt_array($curl, [
-            CURLOPT_URL => $this->address.$path, CURLOPT_CUSTOMREQUEST => $method, CURLOPT_RETURNTRANSFER => true, CURLOPT_HEADER => true, CURLOPT_TIMEOUT => 60, CURLOPT_PATH_AS_IS => true,
+            CURLOPT_URL => $this->address.$path, CURLOPT_CUSTOMREQUEST => $method, CURLOPT_RETURNTRANSFER => true, CURLOPT_HEADER => true,
+            CURLOPT_TIMEOUT => 60, CURLOPT_PATH_AS_IS => true,
             CURLOPT_HTTPHEADER => [
                 'Accept: application/json', "Content-Type: $type", "Cookie: $cookies", 'Expect:',
                 'X-XSRF-TOKEN: '.urldecode($person->cookies['XSRF-TOKEN'] ?? ''),

@@ -44,7 +44,11 @@ final class Stranger
         $this->fleet->ask($this->person, $asked === 2 ? 'POST' : 'GET', $path.[
             '', '/elevations/'.$this->project['frontages'][0]['id'], '/edits?try=1',
         ][$asked],
-            $asked === 2 ? ['edit' => 'opening.place', 'args' => $place, 'base' => 0] : null, function (Answer $a) use ($count, $then): void {
+            $asked === 2 ? [
+                'edit' => 'opening.place',
+                'args' => $place,
+                'base' => 0,
+            ] : null, function (Answer $a) use ($count, $then): void {
                 // what is away altogether is counted elsewhere
                 if (! $a->isUnsure()) {
                     $this->times[] = $a->seconds;

@@ -103,18 +103,19 @@ final class Work
     /** @param  array<string, mixed>  $edit */
     private function task(Person $person, string $path, array $edit, string $project, string $key): void
     {
-        $this->fleet->ask($person, 'POST', "$path/edits?job=1", $edit, function (Answer $a) use ($person, $path, $edit, $project, $key): void {
-            $this->note($a);
-            if ($a->isUnsure()) {
-                $this->unsure++;
-                $this->fleet->later(0.3, fn () => $this->task($person, $path, $edit, $project, $key));
-            } elseif ($a->status === 202) {
-                $this->follow($person, "$path/tasks/".$a->get('id'), $project, $key);
-            } else {
-                $this->refused++;
-                $this->next($person);
-            }
-        });
+        $this->fleet->ask(
+            $person, 'POST', "$path/edits?job=1", $edit, function (Answer $a) use ($person, $path, $edit, $project, $key): void {
+                $this->note($a);
+                if ($a->isUnsure()) {
+                    $this->unsure++;
+                    $this->fleet->later(0.3, fn () => $this->task($person, $path, $edit, $project, $key));
+                } elseif ($a->status === 202) {
+                    $this->follow($person, "$path/tasks/".$a->get('id'), $project, $key);
+                } else {
+                    $this->refused++;
+                    $this->next($person);
+                }
+            });
     }
 
     private function follow(Person $person, string $path, string $project, string $key): void

@@ -24,7 +24,9 @@ return new class extends Migration
             $table->string('position_ref', 20)->nullable()->storedAs("json_value(`position`, '$.ref')")->index();
             $table->string('sill_ref', 20)->nullable()->storedAs("json_value(`sill`, '$.ref')")->index();
             // whether it may stand higher than 2400 over its storey's floor, or under it: App\Assembly\Assembly::REACH
-            $table->boolean('reaches')->storedAs("json_value(`sill`, '$.from') <> 'floor' or coalesce(json_value(`sill`, '$.edge'), 'sill') <> 'sill' or json_value(`sill`, '$.height') < 0 or json_value(`sill`, '$.height') + `height` > 2400");
+            $table->boolean('reaches')->storedAs(
+                "json_value(`sill`, '$.from') <> 'floor' or coalesce(json_value(`sill`, '$.edge'), 'sill') <> 'sill' or json_value(`sill`, '$.height') < 0 or json_value(`sill`, '$.height') + `height` > 2400",
+            );
             $table->index(['project_id', 'wall_id', 'reaches', 'storey_id'], 'openings_near');
             $table->dropIndex(['wall_id']);
         });

@@ -7,7 +7,10 @@ use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
-/** Each change knows the key it was asked for under; tasks take their turns; mail addresses are compared letter by letter; what is counted has a table. */
+/**
+ * Each change knows the key it was asked for under; tasks take their turns; mail addresses are compared letter by letter; what is counted
+ * has a table.
+ */
 return new class extends Migration
 {
     public function up(): void

@@ -161,7 +161,10 @@ final class ArrangeTest extends BrowserCase
         $this->desk->click('elevation', 1730 + 2280 + 1200, 4200 + 900 + 1450);
         $this->desk->waitFor('[data-measured]');
         // 2280 + 1200 across, 1450 up: √(3480² + 1450²) = 3770
-        self::assertSame('3 770 · 3 480 · 1 450', str_replace("\u{202F}", ' ', (string) $this->desk->css('[data-measured]')->getAttribute('data-measured')));
+        self::assertSame(
+            '3 770 · 3 480 · 1 450',
+            str_replace("\u{202F}", ' ', (string) $this->desk->css('[data-measured]')->getAttribute('data-measured')),
+        );
         $this->desk->keys(Keys::ESCAPE);
         // across the house between inner corners: 18 000 − 2 × 300 by 11 400 − 2 × 300, √(17 400² + 10 800²) = 20 479
         $this->desk->button('Plan')->click();
@@ -172,7 +175,10 @@ final class ArrangeTest extends BrowserCase
         $this->desk->click('plan', 300, 300);
         $this->desk->click('plan', 17700, 11100);
         $this->desk->waitFor('[data-measured*="·"]');
-        self::assertSame('20 479.3 · 17 400 · 10 800', str_replace("\u{202F}", ' ', (string) $this->desk->css('[data-measured]')->getAttribute('data-measured')));
+        self::assertSame(
+            '20 479.3 · 17 400 · 10 800',
+            str_replace("\u{202F}", ' ', (string) $this->desk->css('[data-measured]')->getAttribute('data-measured')),
+        );
         $this->desk->keys(Keys::ESCAPE);
         $this->desk->button('Elevation')->click();
         $this->desk->button('Enlarge the elevation')->click();
@@ -242,13 +248,18 @@ final class ArrangeTest extends BrowserCase
     private function undoOf(string $summary): void
     {
         $this->desk->button('Undo: '.$summary)->click();
-        $this->desk->waitUntil(fn (): bool => $this->desk->count(sprintf('[aria-label="Undo: %s"]', $summary)) === 0, "$summary to be undone");
+        $this->desk->waitUntil(
+            fn (): bool => $this->desk->count(sprintf('[aria-label="Undo: %s"]', $summary)) === 0,
+            "$summary to be undone",
+        );
         $this->desk->ready();
     }
 
     private function tick(string $label): void
     {
-        $this->desk->driver->findElement(\Facebook\WebDriver\WebDriverBy::xpath(sprintf('//label[normalize-space()="%s"]/input', $label)))->click();
+        $this->desk->driver->findElement(
+            \Facebook\WebDriver\WebDriverBy::xpath(sprintf('//label[normalize-space()="%s"]/input', $label)),
+        )->click();
     }
 
     private function shiftClick(float $x, float $y): void

@@ -91,8 +91,13 @@ final class BenchTest extends BrowserCase
         $project = $this->desk->driver->getCurrentURL();
         $this->desk->driver->get(explode('?', $project)[0].'/sheets');
         $this->desk->waitFor('[data-page] svg');
-        $this->desk->driver->findElement(\Facebook\WebDriver\WebDriverBy::xpath(sprintf('//button[@data-type][starts-with(normalize-space(), "%s")]', $mark)))->click();
-        $this->desk->waitUntil(fn (): bool => str_contains((string) $this->desk->css('[data-page]')->getText(), "$mark Harbour front"), 'its sheet');
+        $this->desk->driver->findElement(
+            \Facebook\WebDriver\WebDriverBy::xpath(sprintf('//button[@data-type][starts-with(normalize-space(), "%s")]', $mark)),
+        )->click();
+        $this->desk->waitUntil(
+            fn (): bool => str_contains((string) $this->desk->css('[data-page]')->getText(), "$mark Harbour front"),
+            'its sheet',
+        );
         self::assertStringContainsString('Deep tide, satin', (string) $this->desk->css('[data-page]')->getText());
         self::assertSame([], $this->axe());
         $this->desk->css(sprintf('input[aria-label="Tick %s"]', $mark))->click();
@@ -104,12 +109,17 @@ final class BenchTest extends BrowserCase
 
     public function test_wrong_figures_stay_at_their_field_and_a_change_shows_what_would_not_fit(): void
     {
-        $type = (string) $this->desk->driver->executeAsyncScript('const done = arguments[0]; fetch(`/api${location.pathname}`).then((r) => r.json()).then((p) => done(p.types.find((t) => t.mark === "W-03").id));');
+        $type = (string) $this->desk->driver->executeAsyncScript(
+            'const done = arguments[0]; fetch(`/api${location.pathname}`).then((r) => r.json()).then((p) => done(p.types.find((t) => t.mark === "W-03").id));',
+        );
         $this->openBench($type);
         // two sashes and a mullion want more than that: the drawing stays, the field says why, Esc drops it
         $this->figure('Width', '300');
         $this->desk->waitFor('input[data-field][aria-label="Width"][aria-invalid=true]');
-        self::assertMatchesRegularExpression('/no room|too/', (string) $this->desk->css('input[aria-label="Width"] + [role=alert]')->getText());
+        self::assertMatchesRegularExpression(
+            '/no room|too/',
+            (string) $this->desk->css('input[aria-label="Width"] + [role=alert]')->getText(),
+        );
         self::assertSame('510', $this->shown('Part 1 from the left'), 'the last good drawing');
         $this->desk->holding(Keys::CONTROL, fn () => $this->desk->keys('s'));
         usleep(300_000);
@@ -122,7 +132,11 @@ final class BenchTest extends BrowserCase
         (new \Facebook\WebDriver\Interactions\WebDriverActions($this->desk->driver))->dragAndDropBy($divider, 60, 0)->perform();
         $this->desk->waitUntil(fn (): bool => $this->shown('Part 1 from the left') !== '510', 'the mullion to move');
         $this->settled();
-        self::assertSame(1020.0, array_sum(array_map(fn (int $i): float => (float) $this->shown("Part $i from the left"), [1, 2])), 'what one part gains the other loses');
+        self::assertSame(
+            1020.0,
+            array_sum(array_map(fn (int $i): float => (float) $this->shown("Part $i from the left"), [1, 2])),
+            'what one part gains the other loses',
+        );
         $this->desk->holding(Keys::CONTROL, fn () => $this->desk->keys('z'));
         $this->until('Part 1 from the left', '510');
 
@@ -182,7 +196,11 @@ final class BenchTest extends BrowserCase
 
     private function shown(string $label): string
     {
-        return (string) preg_replace('/\s/u', ' ', (string) $this->desk->css(sprintf('input[data-field][aria-label="%s"]', $label))->getAttribute('value'));
+        return (string) preg_replace(
+            '/\s/u',
+            ' ',
+            (string) $this->desk->css(sprintf('input[data-field][aria-label="%s"]', $label))->getAttribute('value'),
+        );
     }
 
     private function until(string $label, string $text): void

@@ -37,7 +37,12 @@ abstract class BrowserCase extends TestCase
 
     protected function tearDown(): void
     {
-        $errors = array_filter($this->desk->driver->manage()->getLog('browser'), static fn (array $line): bool => $line['level'] === 'SEVERE' && ! str_contains($line['message'], '422') && ! str_contains($line['message'], '409'));
+        $errors = array_filter(
+            $this->desk->driver->manage()->getLog('browser'),
+            static fn (array $line): bool => $line['level'] === 'SEVERE'
+                            && ! str_contains($line['message'], '422')
+                            && ! str_contains($line['message'], '409'),
+        );
         self::assertSame([], array_column($errors, 'message'), 'the browser’s log is free of errors');
     }
 
@@ -53,7 +58,9 @@ abstract class BrowserCase extends TestCase
         $this->desk->waitFor(sprintf('%s[aria-label="%s"]', $within, $choice));
         $this->desk->css(sprintf('%s[aria-label="%s"]', $within, $choice))->click();
         $this->desk->waitFor('[role=option]');
-        $this->desk->driver->findElement(\Facebook\WebDriver\WebDriverBy::xpath(sprintf('//*[@role="option"][normalize-space()="%s"]', $option)))->click();
+        $this->desk->driver->findElement(
+            \Facebook\WebDriver\WebDriverBy::xpath(sprintf('//*[@role="option"][normalize-space()="%s"]', $option)),
+        )->click();
     }
 
     protected function chooseFirstOfCharts(): void
@@ -72,7 +79,8 @@ abstract class BrowserCase extends TestCase
     protected function offset(string $frontage): float
     {
         return (float) $this->desk->driver->executeAsyncScript(
-            'const [name, done] = arguments; fetch(`/api/projects/${location.pathname.split("/").pop()}`).then((r) => r.json()).then((p) => done(p.frontages.find((f) => f.name === name).offset));', [$frontage]);
+            'const [name, done] = arguments; fetch(`/api/projects/${location.pathname.split("/").pop()}`).then((r) => r.json()).then((p) => done(p.frontages.find((f) => f.name === name).offset));',
+            [$frontage]);
     }
 
     /** @return list<string> serious and critical violations (axe-core) */
@@ -80,11 +88,28 @@ abstract class BrowserCase extends TestCase
     {
         usleep(500_000); // what was opened last has found its size
         $this->desk->driver->executeScript((string) file_get_contents(dirname(__DIR__, 2).'/node_modules/axe-core/axe.min.js'));
-        /** @var list<array{id: string, impact: string, nodes: list<array{html: string, any: list<array{relatedNodes: list<array{html: string}>}>}>}> */
-        $violations = $this->desk->driver->executeAsyncScript('const done=arguments[0]; axe.run(document,{runOnly:["wcag2a","wcag2aa","wcag21a","wcag21aa","wcag22aa"]}).then(r=>done(r.violations))');
+        /**
+         * @var list<array{id: string, impact: string, nodes: list<array{html: string, any: list<array{relatedNodes: list<array{html:
+         *    string}>}>}>}>
+         */
+        $violations = $this->desk->driver->executeAsyncScript(
+            'const done=arguments[0]; axe.run(document,{runOnly:["wcag2a","wcag2aa","wcag21a","wcag21aa","wcag22aa"]}).then(r=>done(r.violations))',
+        );
 
         return array_values(array_map(
-            static fn (array $v): string => $v['id'].': '.implode(' | ', array_map(static fn (array $n): string => mb_substr($n['html'], 0, 200).' beside '.implode(' ', array_map(static fn (array $r): string => mb_substr($r['html'], 0, 120), array_merge(...array_column($n['any'], 'relatedNodes')))), array_slice($v['nodes'], 0, 4))),
+            static fn (array $v): string => $v['id'].': '.implode(
+                ' | ',
+                array_map(
+                    static fn (array $n): string => mb_substr($n['html'], 0, 200).' beside '.implode(
+                        ' ',
+                        array_map(
+                            static fn (array $r): string => mb_substr($r['html'], 0, 120),
+                            array_merge(...array_column($n['any'], 'relatedNodes')),
+                        ),
+                    ),
+                    array_slice($v['nodes'], 0, 4),
+                ),
+            ),
             array_filter($violations, static fn (array $v): bool => in_array($v['impact'], ['serious', 'critical'], true)),
         ));
     }

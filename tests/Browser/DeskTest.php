@@ -21,9 +21,14 @@ final class DeskTest extends BrowserCase
         $this->desk->waitForText('W-01 in hand');
         usleep(500_000);
         $this->desk->keys(Keys::ENTER);
-        $this->desk->waitUntil(fn (): bool => str_contains($this->desk->text(), 'W-01 fixed light') && $this->desk->count('input[aria-label="Sill"]') === 1);
+        $this->desk->waitUntil(
+            fn (): bool => str_contains($this->desk->text(), 'W-01 fixed light') && $this->desk->count('input[aria-label="Sill"]') === 1,
+        );
         // the neighbour is the W-02 that ends at 14 100: 18 000 − 3 900
-        self::assertSame(['15 350', '1 050', '2 500'], [$this->desk->value('Position'), $this->desk->value('Sill'), $this->desk->value('Head')]);
+        self::assertSame(
+            ['15 350', '1 050', '2 500'],
+            [$this->desk->value('Position'), $this->desk->value('Sill'), $this->desk->value('Head')],
+        );
         $this->desk->keys(Keys::ESCAPE);
         $this->desk->button('Schedules')->click();
         $this->desk->waitFor('tr[aria-label="W-01, 3 placed"][aria-selected=true]');
@@ -70,7 +75,9 @@ final class DeskTest extends BrowserCase
     {
         // the second of the row, 400 to the right: its right jamb catches on that of the front below, at 1200 + 4200
         $this->desk->drag('elevation', 1730 + 2280 + 600, 4200 + 1600, 1730 + 2280 + 600 + 400, 4200 + 1600);
-        $this->desk->waitUntil(fn (): bool => $this->desk->count('input[aria-label="Position"]') === 1 && $this->desk->value('Position') !== '4 010');
+        $this->desk->waitUntil(
+            fn (): bool => $this->desk->count('input[aria-label="Position"]') === 1 && $this->desk->value('Position') !== '4 010',
+        );
         $this->desk->ready();
         $moved = (float) str_replace(' ', '', $this->desk->value('Position'));
         self::assertSame(5400.0 - 1200, $moved);
@@ -97,10 +104,16 @@ final class DeskTest extends BrowserCase
         $this->desk->waitFor('[data-ghost=new]');
         // it starts in the middle of the south wall: 2000 to the right of the glazed front, which ends at 5400
         $this->desk->keys('2000', Keys::TAB, Keys::TAB, Keys::TAB, '3900', Keys::ENTER);
-        $this->desk->waitUntil(fn (): bool => $this->desk->count('input[aria-label="Head"]') === 1 && $this->desk->value('Head') === '3 900', 'the window to stand');
+        $this->desk->waitUntil(
+            fn (): bool => $this->desk->count('input[aria-label="Head"]') === 1 && $this->desk->value('Head') === '3 900',
+            'the window to stand',
+        );
         self::assertSame('7 400', $this->desk->value('Position'));
         $this->desk->keys(Keys::ESCAPE, Keys::ARROW_RIGHT);
-        $this->desk->waitUntil(fn (): bool => $this->desk->count('[aria-label^="Undo: Moved W-09 10 to the right"]') === 1, 'the arrow to move it');
+        $this->desk->waitUntil(
+            fn (): bool => $this->desk->count('[aria-label^="Undo: Moved W-09 10 to the right"]') === 1,
+            'the arrow to move it',
+        );
         $this->desk->keys(Keys::DELETE);
         $this->desk->waitUntil(fn (): bool => $this->desk->count('[aria-label="Undo: Removed W-09"]') === 1, 'it to be removed');
         for ($i = 0; $i < 3; $i++) {

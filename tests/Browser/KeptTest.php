@@ -50,7 +50,9 @@ final class KeptTest extends BrowserCase
         $this->desk->waitFor('[data-away="1"]');
         // the tab is closed and opened anew by the browser: only what the tab keeps is left
         $this->network(true);
-        $this->desk->driver->executeScript('window.stop(); window.addEventListener("beforeunload", (e) => e.stopImmediatePropagation(), true); location.reload()');
+        $this->desk->driver->executeScript(
+            'window.stop(); window.addEventListener("beforeunload", (e) => e.stopImmediatePropagation(), true); location.reload()',
+        );
         $this->desk->ready();
         $this->desk->waitUntil(fn (): bool => (int) $this->ask('project.openings.width') === 1250, 'the width to be there');
         self::assertSame($before, $this->openings());
@@ -60,8 +62,10 @@ final class KeptTest extends BrowserCase
     {
         $this->chooseFirstOfCharts();
         // signed out elsewhere, in the same browser
-        $this->desk->driver->executeAsyncScript('const done = arguments[0]; const token = decodeURIComponent(/XSRF-TOKEN=([^;]*)/.exec(document.cookie)[1]);
-            fetch("/api/session", { method: "DELETE", headers: { "X-XSRF-TOKEN": token, Accept: "application/json" } }).then(() => done());');
+        $this->desk->driver->executeAsyncScript(
+            'const done = arguments[0]; const token = decodeURIComponent(/XSRF-TOKEN=([^;]*)/.exec(document.cookie)[1]);
+            fetch("/api/session", { method: "DELETE", headers: { "X-XSRF-TOKEN": token, Accept: "application/json" } })
+                .then(() => done());');
         $this->desk->type('Width', '1260');
         $this->desk->waitFor('[data-sign-in-again]');
         self::assertStringContainsString('pilot@skerrow.example', $this->desk->css('[data-sign-in-again]')->getText());

@@ -18,7 +18,10 @@ final class PapersTest extends BrowserCase
         $this->desk->waitForText('Client’s schedule');
         self::assertSame([], $this->axe());
         // another one, with a column that has to be said by hand
-        file_put_contents($csv = sys_get_temp_dir().'/doors.csv', "Ref,What,W,H,Pieces on quay\nD-04,pair of doors,1900,2300,1\nW-77,porthole,800,800,2\n");
+        file_put_contents(
+            $csv = sys_get_temp_dir().'/doors.csv',
+            "Ref,What,W,H,Pieces on quay\nD-04,pair of doors,1900,2300,1\nW-77,porthole,800,800,2\n",
+        );
         $this->desk->file('.csv,.tsv,.txt,.xlsx', $csv);
         $this->desk->waitFor('[data-reading="2"]');
         $this->pick('What column 5 states', 'count on');
@@ -83,7 +86,10 @@ final class PapersTest extends BrowserCase
         foreach (['Section' => 'B', 'Plan' => 'Charts'] as $menu => $item) {
             $this->desk->button($menu)->click();
             $this->desk->waitFor('[role=menuitem]');
-            $this->desk->driver->executeScript('[...document.querySelectorAll("[role=menuitem]")].find((m) => m.textContent === arguments[0]).click()', [$item]);
+            $this->desk->driver->executeScript(
+                '[...document.querySelectorAll("[role=menuitem]")].find((m) => m.textContent === arguments[0]).click()',
+                [$item],
+            );
             $this->desk->waitFor(sprintf('[data-block="%s %s"]', $menu, $item));
         }
         // dragged over each other, then taken apart again by the keyboard
@@ -92,7 +98,10 @@ final class PapersTest extends BrowserCase
         for ($i = 0; $i < 12; $i++) {
             $before = $block->getCssValue('left');
             $this->desk->keys(Keys::SHIFT.Keys::ARROW_LEFT);
-            $this->desk->waitUntil(fn (): bool => $this->desk->css('[data-block="Plan Charts"]')->getCssValue('left') !== $before, 'the plan to move');
+            $this->desk->waitUntil(
+                fn (): bool => $this->desk->css('[data-block="Plan Charts"]')->getCssValue('left') !== $before,
+                'the plan to move',
+            );
             if (str_contains($this->desk->text(), 'It lies over')) {
                 break;
             }
@@ -107,15 +116,23 @@ final class PapersTest extends BrowserCase
     public function test_a_drawing_is_laid_under_scaled_put_in_place_and_openings_are_set_out_from_its_marks(): void
     {
         // the south wall of the quay at 1:100 of paper mm, its left corner at (20, 20), an opening marked from 142 to 152
-        file_put_contents($svg = sys_get_temp_dir().'/quay.svg', '<svg xmlns="http://www.w3.org/2000/svg" width="220mm" height="160mm" viewBox="0 0 220 160"><g stroke="#000"><path d="M20 140H162M172 140H200M23 137H162M172 137H197M162 140V137M172 140V137"/><path d="M20 140V26H200V140"/></g><script>alert(1)</script></svg>');
+        file_put_contents(
+            $svg = sys_get_temp_dir().'/quay.svg',
+            '<svg xmlns="http://www.w3.org/2000/svg" width="220mm" height="160mm" viewBox="0 0 220 160"><g stroke="#000"><path d="M20 140H162M172 140H200M23 137H162M172 137H197M162 140V137M172 140V137"/><path d="M20 140V26H200V140"/></g><script>alert(1)</script></svg>',
+        );
         $this->desk->keys('j');
         $this->desk->waitForText('A plan drawing laid under the model');
         $this->desk->file('.png,.jpg,.jpeg,.svg,.pdf', $svg);
         $this->desk->waitForText('Left out: 1 script.');
         $this->desk->button('Enlarge the plan')->click();
         $this->desk->ready();
-        $tracing = fn (): array => (array) $this->desk->driver->executeAsyncScript('const done = arguments[0]; fetch(`/api/projects/${location.pathname.split("/").pop()}`).then((r) => r.json()).then((p) => done(p.tracings.find((t) => t.name === "quay")))');
-        $at = static fn (array $t, float $x, float $y): array => [$t['x'] + $x * $t['scale'] * 96 / 25.4, $t['y'] + (160 - $y) * $t['scale'] * 96 / 25.4];
+        $tracing = fn (): array => (array) $this->desk->driver->executeAsyncScript(
+            'const done = arguments[0]; fetch(`/api/projects/${location.pathname.split("/").pop()}`).then((r) => r.json()).then((p) => done(p.tracings.find((t) => t.name === "quay")))',
+        );
+        $at = static fn (array $t, float $x, float $y): array => [
+            $t['x'] + $x * $t['scale'] * 96 / 25.4,
+            $t['y'] + (160 - $y) * $t['scale'] * 96 / 25.4,
+        ];
         $this->desk->button('Scale by two points')->click();
         $before = $tracing();
         foreach ([[20, 140], [200, 140]] as [$x, $y]) {
@@ -167,9 +184,17 @@ final class PapersTest extends BrowserCase
             $mate->waitForText('South · Crew');
             $mate->type('Width', '1150');
             $mate->waitFor('[aria-label*="1 150"][aria-label^="Undo"], [aria-label^="Undo: Made W-03"]');
-            $this->desk->waitUntil(fn (): bool => (bool) $this->desk->driver->executeAsyncScript('const done = arguments[0]; const header = document.querySelector("header button[title^=Revisions]"); done(Number(header.textContent.split(" ")[0]) > 0 && document.querySelector("[data-sheet]") !== null)'), 'the sheet to stay');
+            $this->desk->waitUntil(
+                fn (): bool => (bool) $this->desk->driver->executeAsyncScript(
+                    'const done = arguments[0]; const header = document.querySelector("header button[title^=Revisions]"); done(Number(header.textContent.split(" ")[0]) > 0 && document.querySelector("[data-sheet]") !== null)',
+                ),
+                'the sheet to stay',
+            );
             $number = (int) $mate->css('header button[title^="Revisions"]')->getText();
-            $this->desk->waitUntil(fn (): bool => (int) $this->desk->css('header button[title^="Revisions"]')->getText() === $number, 'the other’s change');
+            $this->desk->waitUntil(
+                fn (): bool => (int) $this->desk->css('header button[title^="Revisions"]')->getText() === $number,
+                'the other’s change',
+            );
             self::assertSame(1, $this->desk->count('[data-sheet="opening.repeat"]'));
             $this->desk->keys(Keys::ESCAPE, Keys::ESCAPE);
             $this->desk->css('[data-here]')->click();

@@ -78,7 +78,10 @@ final class TypedTest extends BrowserCase
         try {
             foreach ([1190, 1180, 1170] as $left) {
                 $this->desk->type('Width', '-10');
-                $this->desk->waitUntil(fn (): bool => $this->desk->value('Width') === number_format($left, 0, '', ' '), "the width to be $left");
+                $this->desk->waitUntil(
+                    fn (): bool => $this->desk->value('Width') === number_format($left, 0, '', ' '),
+                    "the width to be $left",
+                );
                 // what would be sent a second time has had its time
                 usleep(400_000);
                 self::assertSame($left, $this->widthOfFirst());
@@ -183,7 +186,9 @@ final class TypedTest extends BrowserCase
         self::assertStringContainsString('You were typing 1150 for its width', $this->desk->text());
         $this->desk->button('Place it again, width 1150')->click();
         $this->desk->waitUntil(
-            fn (): bool => $this->desk->count('[data-gone]') === 0 && $this->desk->count('input[aria-label="Width"]') === 1 && $this->desk->value('Width') === '1 150',
+            fn (): bool => $this->desk->count('[data-gone]') === 0
+                            && $this->desk->count('input[aria-label="Width"]') === 1
+                            && $this->desk->value('Width') === '1 150',
             'it to stand again, as wide as was typed',
         );
     }

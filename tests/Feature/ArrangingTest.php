@@ -19,7 +19,11 @@ final class ArrangingTest extends ProjectCase
         $before = $this->rows();
         $args = ['ids' => [$id], 'count' => 5, 'pitch' => '2 m'];
         // 1000 + 5 × 2000 + 1200 = 12 200: the fifth runs 200 past the end of the 12 000 long wall
-        $tried = $this->edit('opening.repeat', $args, query: '?try=1')->assertOk()->assertJsonPath('wanted', 5)->assertJsonCount(4, 'placed')->assertJsonCount(1, 'misfits')
+        $tried = $this->edit('opening.repeat', $args, query: '?try=1')
+            ->assertOk()
+            ->assertJsonPath('wanted', 5)
+            ->assertJsonCount(4, 'placed')
+            ->assertJsonCount(1, 'misfits')
             ->assertJsonPath('misfits.0.place.left', 11000);
         self::assertStringContainsString('200', $tried->json('misfits.0.sentence'));
         $this->assertProblem($this->edit('opening.repeat', $args), 422, 'arrange.misfits');
@@ -58,7 +62,11 @@ final class ArrangingTest extends ProjectCase
         $line = $this->line(['from' => 'left', 'value' => 4500]);
         $before = $this->rows();
         $args = ['ids' => [$near, $far], 'about' => 'line', 'line' => $line];
-        $this->edit('opening.mirror', $args, query: '?try=1')->assertOk()->assertJsonCount(1, 'placed')->assertJsonCount(1, 'misfits')->assertJsonPath('misfits.0.element', $far);
+        $this->edit('opening.mirror', $args, query: '?try=1')
+            ->assertOk()
+            ->assertJsonCount(1, 'placed')
+            ->assertJsonCount(1, 'misfits')
+            ->assertJsonPath('misfits.0.element', $far);
         $this->assertProblem($this->edit('opening.mirror', $args), 422, 'arrange.misfits');
         self::assertSame($before, $this->rows());
     }
@@ -69,7 +77,10 @@ final class ArrangingTest extends ProjectCase
         $id = $this->place(0, ['position' => ['from' => 'line', 'ref' => $line, 'value' => 100, 'to' => 'near']]);
         $this->edit('line.change', ['id' => $line, 'value' => 0.5])->assertOk()->assertJsonPath('touched.structure', true);
         self::assertSame(6100.0, $this->elevation()['openings'][0]['left']);
-        self::assertContains(['at' => 6000.0, 'name' => 'line L1', 'kind' => 'line', 'element' => $line, 'side' => null], $this->elevation()['catches'][$this->wall()]['upright']);
+        self::assertContains(
+            ['at' => 6000.0, 'name' => 'line L1', 'kind' => 'line', 'element' => $line, 'side' => null],
+            $this->elevation()['catches'][$this->wall()]['upright'],
+        );
         $this->assertProblem($this->edit('line.remove', ['ids' => [$line]]), 422, 'hanging');
         $this->edit('line.remove', ['ids' => [$line], 'keepFigures' => true])->assertOk();
         self::assertSame(6100.0, $this->elevation()['openings'][0]['left']);
@@ -100,7 +111,10 @@ final class ArrangingTest extends ProjectCase
     public function test_what_stands_on_a_moved_opening_in_another_wall_is_drawn_again(): void
     {
         $one = $this->place(1000);
-        $other = $this->place(2000, ['wall' => $this->wall(2), 'sill' => ['from' => 'opening', 'ref' => $one, 'point' => 'head', 'edge' => 'head', 'height' => 0]]);
+        $other = $this->place(
+            2000,
+            ['wall' => $this->wall(2), 'sill' => ['from' => 'opening', 'ref' => $one, 'point' => 'head', 'edge' => 'head', 'height' => 0]],
+        );
         $this->edit('opening.change', ['id' => $one, 'by' => ['v' => 150]])->assertOk();
         $touched = $this->edit('opening.change', ['id' => $one, 'by' => ['v' => 50]])->assertOk()->json('touched.walls');
         self::assertEqualsCanonicalizing([$this->wall(), $this->wall(2)], $touched);
@@ -139,7 +153,10 @@ final class ArrangingTest extends ProjectCase
         self::assertSame([$id], $this->getJson("/api/projects/{$this->project->id}")->json('sets.0.members'));
         $finding = $this->elevation()['findings'][0];
         self::assertNull($finding['accepted']);
-        $this->edit('finding.accept', ['wall' => $finding['wall'], 'finding' => $finding['key'], 'figure' => $finding['figure'], 'note' => 'Agreed on site'])->assertOk();
+        $this->edit(
+            'finding.accept',
+            ['wall' => $finding['wall'], 'finding' => $finding['key'], 'figure' => $finding['figure'], 'note' => 'Agreed on site'],
+        )->assertOk();
         self::assertSame('Agreed on site', $this->elevation()['findings'][0]['accepted']['note']);
         $this->edit('opening.change', ['id' => $id, 'by' => ['u' => 10]])->assertOk();
         self::assertNull($this->elevation()['findings'][0]['accepted'], 'the figure is another now');
@@ -155,7 +172,10 @@ final class ArrangingTest extends ProjectCase
         $this->edit('wall.change', ['walls' => [$this->wall()], 'top' => $last])->assertOk();
         $ids = $this->edit('opening.repeat', ['ids' => [$this->place(200)], 'count' => 8, 'pitch' => 1300])->json('chosen');
         $before = $this->rows();
-        $begin = fn (): string => $this->edit('opening.stack', ['ids' => $ids, 'storeys' => 'all', 'fit' => 'all'], query: '?job=1')->assertStatus(202)->assertJsonPath('state', 'waiting')->json('id');
+        $begin = fn (): string => $this->edit('opening.stack', ['ids' => $ids, 'storeys' => 'all', 'fit' => 'all'], query: '?job=1')
+            ->assertStatus(202)
+            ->assertJsonPath('state', 'waiting')
+            ->json('id');
 
         $task = $begin();
         Task::query()->whereKey($task)->update(['state' => 'running']);
@@ -167,7 +187,12 @@ final class ArrangingTest extends ProjectCase
 
         $task = $begin();
         Artisan::call('queue:work', ['--queue' => 'edits,files', '--stop-when-empty' => true]);
-        $this->getJson("/api/projects/{$this->project->id}/tasks/$task")->assertOk()->assertJsonPath('state', 'done')->assertJsonPath('done', 88)->assertJsonPath('total', 88)->assertJsonCount(88, 'outcome.chosen');
+        $this->getJson("/api/projects/{$this->project->id}/tasks/$task")
+            ->assertOk()
+            ->assertJsonPath('state', 'done')
+            ->assertJsonPath('done', 88)
+            ->assertJsonPath('total', 88)
+            ->assertJsonCount(88, 'outcome.chosen');
         $this->postJson("/api/projects/{$this->project->id}/undo")->assertOk();
         self::assertSame($before, $this->rows());
 

@@ -10,8 +10,10 @@ use Illuminate\Support\Facades\DB;
 use Tests\TestCase;
 
 /**
- * What was made with Isleward as it was at commit 1047a09 is not lost: a database of then (tests/Feature/carried: the demo with seven changes
- * more, the first of them in revision A) is brought to this version, and says what it said then (figures written down by that version's API).
+ * What was made with Isleward as it was at commit 1047a09 is not lost: a database of then (tests/Feature/carried: the demo with seven
+ * changes
+ * more, the first of them in revision A) is brought to this version, and says what it said then (figures written down by that version's
+ * API).
  */
 final class CarriedOverTest extends TestCase
 {
@@ -82,7 +84,11 @@ final class CarriedOverTest extends TestCase
     {
         $document = json_decode((string) file_get_contents(self::AT.'unit-types-1047a09.json'), true, flags: JSON_THROW_ON_ERROR);
         $before = count($this->ask('GET', '')['types']);
-        $outcome = $this->ask('POST', '/edits', ['edit' => 'type.import', 'args' => ['document' => $document], 'base' => $this->ask('GET', '')['number']]);
+        $outcome = $this->ask(
+            'POST',
+            '/edits',
+            ['edit' => 'type.import', 'args' => ['document' => $document], 'base' => $this->ask('GET', '')['number']],
+        );
         self::assertCount(count($document['types']), $outcome['chosen']);
         self::assertCount($before + count($document['types']), $this->ask('GET', '')['types']);
     }

@@ -16,11 +16,18 @@ final class EditingTest extends ProjectCase
         $states = [$this->rows()];
         $id = $this->place(1450);
         $states[] = $this->rows();
-        foreach ([['by' => ['u' => 100 / 3]], ['width' => "3' 6 1/32\""], ['mirrored' => true, 'facesOut' => false], ['sillFrom' => 'datum']] as $args) {
+        foreach ([
+            ['by' => ['u' => 100 / 3]],
+            ['width' => "3' 6 1/32\""],
+            ['mirrored' => true, 'facesOut' => false],
+            ['sillFrom' => 'datum'],
+        ] as $args) {
             $this->edit('opening.change', ['id' => $id] + $args)->assertOk();
             $states[] = $this->rows();
         }
-        $this->edit('storey.insert', ['above' => $this->storey(), 'name' => 'Between', 'height' => '2.4 m'])->assertOk()->assertJsonPath('touched.structure', true);
+        $this->edit('storey.insert', ['above' => $this->storey(), 'name' => 'Between', 'height' => '2.4 m'])
+            ->assertOk()
+            ->assertJsonPath('touched.structure', true);
         $states[] = $this->rows();
         for ($i = count($states) - 2; $i >= 0; $i--) {
             $this->postJson("/api/projects/{$this->project->id}/undo")->assertOk();
@@ -91,7 +98,12 @@ final class EditingTest extends ProjectCase
     public function test_who_may_do_what(): void
     {
         $id = $this->place(1000);
-        $paths = ["/api/projects/{$this->project->id}", "/api/projects/{$this->project->id}/schedules/by-type", "/api/projects/{$this->project->id}/exports/model.glb", "/api/projects/{$this->project->id}/changes"];
+        $paths = [
+            "/api/projects/{$this->project->id}",
+            "/api/projects/{$this->project->id}/schedules/by-type",
+            "/api/projects/{$this->project->id}/exports/model.glb",
+            "/api/projects/{$this->project->id}/changes",
+        ];
         $this->actingAs($this->member(Role::Viewer));
         foreach ($paths as $path) {
             $this->get($path)->assertOk();
@@ -129,7 +141,11 @@ final class EditingTest extends ProjectCase
     {
         $before = [$this->rows(), $this->number()];
         $server = ['CONTENT_TYPE' => $headers['type'] ?? 'application/json', 'HTTP_ACCEPT' => 'application/json'];
-        $this->assertProblem($this->call('POST', "/api/projects/{$this->project->id}/edits", server: $server, content: $body), $status, $code);
+        $this->assertProblem(
+            $this->call('POST', "/api/projects/{$this->project->id}/edits", server: $server, content: $body),
+            $status,
+            $code,
+        );
         self::assertSame($before, [$this->rows(), $this->number()]);
     }
 

@@ -151,7 +151,8 @@ final class ForeignFilesTest extends ProjectCase
         @mkdir($folder);
         Whole::write("$folder/file", 'before');
         // a limit on the size of files breaks a write off in its middle, as a full disk does
-        $code = sprintf('pcntl_signal(SIGXFSZ, SIG_IGN); require %s; try { App\Files\Whole::write(%s, str_repeat("x", 90000)); echo "written"; } catch (App\Files\StorageFull) { echo "full"; }',
+        $code = sprintf(
+            'pcntl_signal(SIGXFSZ, SIG_IGN); require %s; try { App\Files\Whole::write(%s, str_repeat("x", 90000)); echo "written"; } catch (App\Files\StorageFull) { echo "full"; }',
             var_export(base_path('vendor/autoload.php'), true), var_export("$folder/file", true));
         $process = new Process(['prlimit', '--fsize=40000', PHP_BINARY, '-r', $code]);
         $process->mustRun();

@@ -17,7 +17,9 @@ final class InterfaceTest extends TestCase
         $manifest = json_decode((string) file_get_contents(public_path('build/manifest.json')), true, flags: JSON_THROW_ON_ERROR);
         $needed = self::with($manifest, ['resources/js/app.tsx', 'resources/js/desk/DeskPage.tsx']);
         $size = array_sum(array_map(
-            static fn (string $part): int => strlen((string) gzencode((string) file_get_contents(public_path('build/'.$manifest[$part]['file'])), 6)),
+            static fn (string $part): int => strlen(
+                (string) gzencode((string) file_get_contents(public_path('build/'.$manifest[$part]['file'])), 6),
+            ),
             $needed,
         ));
         self::assertGreaterThan(100, $size / 1000, 'the desk is among them');
@@ -26,7 +28,13 @@ final class InterfaceTest extends TestCase
             self::assertTrue($manifest["resources/js/$later.tsx"]['isDynamicEntry'] ?? false, "$later is fetched when it is needed");
             self::assertNotContains("resources/js/$later.tsx", $needed);
         }
-        $three = array_filter($needed, static fn (string $part): bool => str_contains((string) file_get_contents(public_path('build/'.$manifest[$part]['file'])), 'WebGLRenderer'));
+        $three = array_filter(
+            $needed,
+            static fn (string $part): bool => str_contains(
+                (string) file_get_contents(public_path('build/'.$manifest[$part]['file'])),
+                'WebGLRenderer',
+            ),
+        );
         self::assertSame([], $three);
     }
 

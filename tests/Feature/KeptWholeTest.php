@@ -17,7 +17,10 @@ use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\Bus;
 use Illuminate\Support\Facades\DB;
 
-/** What was asked for is done once, and of what became of it nothing false is said. Nothing is rolled back here, so that connections can break. */
+/**
+ * What was asked for is done once, and of what became of it nothing false is said. Nothing is rolled back here, so that connections can
+ * break.
+ */
 final class KeptWholeTest extends ProjectCase
 {
     protected function tearDown(): void

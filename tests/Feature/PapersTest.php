@@ -20,13 +20,27 @@ final class PapersTest extends ProjectCase
     public function test_a_schedule_is_read_in_kept_held_against_the_model_and_its_remedies_done(): void
     {
         $this->place(1000);
-        $reading = $this->upload("Mark;Type;Width;Height;Count;Quay\nW-03;pair;1200;1500;2;2\nW-90;steel door;900;2100;1;1\n", 'from them.csv')->assertOk()
+        $reading = $this->upload(
+            "Mark;Type;Width;Height;Count;Quay\nW-03;pair;1200;1500;2;2\nW-90;steel door;900;2100;1;1\n",
+            'from them.csv',
+        )
+            ->assertOk()
             ->assertJsonPath('lineCount', 2)->assertJsonPath('columns.5.role', 'on-storey')->assertJsonPath('problem', null);
-        $this->assertProblem($this->postJson($this->at('readings'), ['file' => $reading->json('file'), 'sheet' => 0, 'header' => 0, 'columns' => [['role' => 'mark'], ['role' => 'mark']]])->assertOk()->json('problem') === 'Two columns are said to state the mark: columns 1 and 2.'
+        $this->assertProblem(
+            $this->postJson(
+                $this->at('readings'),
+                ['file' => $reading->json('file'), 'sheet' => 0, 'header' => 0, 'columns' => [['role' => 'mark'], ['role' => 'mark']]],
+            )->assertOk()->json('problem') === 'Two columns are said to state the mark: columns 1 and 2.'
             ? $this->postJson($this->at('readings'), ['file' => 'nothing.json']) : $reading, 422, 'file.unknown');
-        $id = $this->edit('given.keep', ['name' => 'Theirs', 'file' => $reading->json('file'), 'sheet' => 0, 'header' => 0, 'columns' => $reading->json('columns')])->assertOk()->json('chosen.0');
+        $id = $this->edit(
+            'given.keep',
+            ['name' => 'Theirs', 'file' => $reading->json('file'), 'sheet' => 0, 'header' => 0, 'columns' => $reading->json('columns')],
+        )->assertOk()->json('chosen.0');
         $held = $this->getJson($this->at("givens/$id/held"))->assertOk();
-        self::assertSame(['size W-03', 'missing W-03', 'missing W-90'], array_map(static fn (array $d): string => $d['what'].' '.$d['mark'], $held->json('found')));
+        self::assertSame(
+            ['size W-03', 'missing W-03', 'missing W-90'],
+            array_map(static fn (array $d): string => $d['what'].' '.$d['mark'], $held->json('found')),
+        );
         $this->edit($held->json('found.0.remedy.edit'), $held->json('found.0.remedy.args'))->assertOk();
         $this->edit('type.from-lines', ['lines' => $held->json('fresh')])->assertOk();
         self::assertSame(['missing', 'missing'], array_column($this->getJson($this->at("givens/$id/held"))->json('found'), 'what'));
@@ -55,8 +69,20 @@ final class PapersTest extends ProjectCase
     {
         $this->place(1000);
         $this->place(4000);
-        $layout = ['name' => 'For the maker', 'source' => 'openings', 'columns' => [['key' => 'mark', 'name' => 'Ref.'], ['key' => 'width'], ['key' => 'count']], 'merge' => true, 'groups' => [], 'sort' => [], 'filters' => [['key' => 'width', 'test' => 'above', 'value' => '1 m']], 'totals' => true];
-        $this->postJson($this->at('schedules'), $layout)->assertOk()->assertJsonPath('columns.0.heading', 'Ref.')->assertJsonPath('rows.0.values', ['W-03', 1200, 2]);
+        $layout = [
+            'name' => 'For the maker',
+            'source' => 'openings',
+            'columns' => [['key' => 'mark', 'name' => 'Ref.'], ['key' => 'width'], ['key' => 'count']],
+            'merge' => true,
+            'groups' => [],
+            'sort' => [],
+            'filters' => [['key' => 'width', 'test' => 'above', 'value' => '1 m']],
+            'totals' => true,
+        ];
+        $this->postJson($this->at('schedules'), $layout)
+            ->assertOk()
+            ->assertJsonPath('columns.0.heading', 'Ref.')
+            ->assertJsonPath('rows.0.values', ['W-03', 1200, 2]);
         $this->assertProblem(
             $this->postJson($this->at('schedules'), ['filters' => [['key' => 'width', 'test' => 'above', 'value' => 'wide']]] + $layout),
             422,
@@ -65,11 +91,18 @@ final class PapersTest extends ProjectCase
         $this->assertProblem($this->postJson($this->at('schedules'), ['columns' => []] + $layout), 422, 'schedule.no_columns');
         $id = $this->edit('layout.keep', $layout)->assertOk()->json('chosen.0');
         $this->assertProblem($this->edit('layout.keep', $layout), 422, 'layout.name_taken');
-        $this->get($this->at("exports/schedules/$id.csv"))->assertOk()->assertContent("Ref.,Width (mm),Count\r\nW-03,1200,2\r\nTotal,,2\r\n");
+        $this->get($this->at("exports/schedules/$id.csv"))
+            ->assertOk()
+            ->assertContent("Ref.,Width (mm),Count\r\nW-03,1200,2\r\nTotal,,2\r\n");
         self::assertStringStartsWith('PK', (string) $this->get($this->at("exports/schedules/$id.xlsx"))->assertOk()->getContent());
         $this->get($this->at('exports/schedules/la-none.xlsx'))->assertNotFound();
-        $this->postJson($this->at('exports/schedule.csv'), ['totals' => false] + $layout)->assertOk()->assertContent("Ref.,Width (mm),Count\r\nW-03,1200,2\r\n");
-        self::assertStringStartsWith('%PDF', (string) $this->postJson($this->at('exports/schedule.pdf'), $layout)->assertOk()->getContent());
+        $this->postJson($this->at('exports/schedule.csv'), ['totals' => false] + $layout)
+            ->assertOk()
+            ->assertContent("Ref.,Width (mm),Count\r\nW-03,1200,2\r\n");
+        self::assertStringStartsWith(
+            '%PDF',
+            (string) $this->postJson($this->at('exports/schedule.pdf'), $layout)->assertOk()->getContent(),
+        );
     }
 
     public function test_a_section_is_cut_along_a_kept_line_points_or_an_opening_and_answers_304_while_it_is_the_same(): void
@@ -77,12 +110,18 @@ final class PapersTest extends ProjectCase
         $id = $this->place(1000);
         $first = $this->getJson($this->at("sections?opening=$id"))->assertOk()->assertJsonPath('openings.0.id', $id);
         $this->getJson($this->at("sections?opening=$id"), ['If-None-Match' => (string) $first->headers->get('ETag')])->assertStatus(304);
-        $line = $this->edit('section.keep', ['name' => 'A', 'fromX' => '1.6 m', 'fromY' => -1000, 'toX' => 1600, 'toY' => 9000])->assertOk()->json('chosen.0');
+        $line = $this->edit('section.keep', ['name' => 'A', 'fromX' => '1.6 m', 'fromY' => -1000, 'toX' => 1600, 'toY' => 9000])
+            ->assertOk()
+            ->json('chosen.0');
         $this->getJson($this->at("sections?line=$line"))->assertOk()->assertJsonPath('openings.0.sill', 900);
         $this->getJson($this->at('sections?points=0,0,0,50'))->assertJsonPath('code', 'section.too_short');
         $this->getJson($this->at('sections?points=a,b'))->assertStatus(422);
         $this->getJson($this->at('sections?line=sl-none'))->assertNotFound();
-        $this->assertProblem($this->edit('section.keep', ['name' => 'B', 'fromX' => 5, 'fromY' => 5, 'toX' => 5, 'toY' => 5]), 422, 'section.too_short');
+        $this->assertProblem(
+            $this->edit('section.keep', ['name' => 'B', 'fromX' => 5, 'fromY' => 5, 'toX' => 5, 'toY' => 5]),
+            422,
+            'section.too_short',
+        );
     }
 
     public function test_sheets_are_arranged_kept_drawn_and_taken_along_with_those_of_the_units(): void
@@ -90,22 +129,36 @@ final class PapersTest extends ProjectCase
         $this->place(1000);
         $this->postJson($this->at('revisions'), ['note' => ''])->assertCreated();
         $sheet = ['name' => 'Quay side', 'number' => 'A-01', 'paper' => 'A2'];
-        $drawn = $this->postJson($this->at('sheet-plans'), $sheet + ['items' => [['kind' => 'elevation', 'ref' => 'outside'], ['kind' => 'schedule', 'ref' => 'each']]])->assertOk()->assertJsonPath('blocks.1.problem', null);
+        $drawn = $this->postJson(
+            $this->at('sheet-plans'),
+            $sheet + ['items' => [['kind' => 'elevation', 'ref' => 'outside'], ['kind' => 'schedule', 'ref' => 'each']]],
+        )->assertOk()->assertJsonPath('blocks.1.problem', null);
         self::assertStringContainsString('>A</text>', $drawn->json('pages.0'), 'the letter of the latest revision');
         $id = $this->edit('sheet.keep', $sheet + ['items' => $drawn->json('plan.items')])->assertOk()->json('chosen.0');
         $this->assertProblem($this->edit('sheet.keep', $sheet + ['items' => []]), 422, 'sheet.name_taken');
-        $this->assertProblem($this->edit('sheet.keep', ['number' => 'A-02', 'items' => [['scale' => 0] + $drawn->json('plan.items.0')]] + $sheet), 422, 'sheet.scale');
+        $this->assertProblem(
+            $this->edit('sheet.keep', ['number' => 'A-02', 'items' => [['scale' => 0] + $drawn->json('plan.items.0')]] + $sheet),
+            422,
+            'sheet.scale',
+        );
         self::assertStringStartsWith('%PDF', (string) $this->get($this->at("exports/sheet-plans/$id.pdf"))->assertOk()->getContent());
         self::assertStringStartsWith('%PDF', (string) $this->get($this->at('exports/schedules/by-type.pdf'))->assertOk()->getContent());
         $this->get($this->at("exports/sheet-plans/$id.svg?page=2"))->assertNotFound();
-        $task = $this->postJson($this->at('sheets'), ['paper' => 'A3', 'format' => 'zip', 'ids' => [$id, $this->type('W-03')]])->assertStatus(202)->json('id');
+        $task = $this->postJson($this->at('sheets'), ['paper' => 'A3', 'format' => 'zip', 'ids' => [$id, $this->type('W-03')]])
+            ->assertStatus(202)
+            ->json('id');
         \Illuminate\Support\Facades\Artisan::call('queue:work', ['--queue' => 'edits,files', '--stop-when-empty' => true]);
         $this->getJson($this->at("tasks/$task"))->assertOk()->assertJsonPath('file.sheets', 2);
     }
 
     private function upload(string $content, string $name): TestResponse
     {
-        return $this->call('POST', $this->at('uploads/schedule?name='.urlencode($name)), server: ['CONTENT_TYPE' => 'application/octet-stream', 'HTTP_ACCEPT' => 'application/json'], content: $content);
+        return $this->call(
+            'POST',
+            $this->at('uploads/schedule?name='.urlencode($name)),
+            server: ['CONTENT_TYPE' => 'application/octet-stream', 'HTTP_ACCEPT' => 'application/json'],
+            content: $content,
+        );
     }
 
     private function at(string $path): string

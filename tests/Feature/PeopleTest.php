@@ -23,10 +23,24 @@ final class PeopleTest extends ProjectCase
         // signed in as someone else
         $this->assertProblem($this->postJson("/api/invitations/$token"), 422, 'invitation.other');
         Auth::logout();
-        $this->getJson("/api/invitations/$token")->assertOk()->assertJsonPath('project', 'Test house')->assertJsonPath('over', null)->assertJsonPath('hasAccount', false);
-        $this->assertProblem($this->postJson("/api/invitations/$token", ['name' => 'Lis Aune', 'password' => 'short']), 422, 'account.password');
-        $this->assertProblem($this->postJson("/api/invitations/$token", ['name' => ' ', 'password' => 'long enough now']), 422, 'account.name');
-        $this->postJson("/api/invitations/$token", ['name' => 'Lis Aune', 'password' => 'long enough now'])->assertOk()->assertJsonPath('id', $this->project->id);
+        $this->getJson("/api/invitations/$token")
+            ->assertOk()
+            ->assertJsonPath('project', 'Test house')
+            ->assertJsonPath('over', null)
+            ->assertJsonPath('hasAccount', false);
+        $this->assertProblem(
+            $this->postJson("/api/invitations/$token", ['name' => 'Lis Aune', 'password' => 'short']),
+            422,
+            'account.password',
+        );
+        $this->assertProblem(
+            $this->postJson("/api/invitations/$token", ['name' => ' ', 'password' => 'long enough now']),
+            422,
+            'account.name',
+        );
+        $this->postJson("/api/invitations/$token", ['name' => 'Lis Aune', 'password' => 'long enough now'])
+            ->assertOk()
+            ->assertJsonPath('id', $this->project->id);
         $this->place(1000);
         // opened twice
         $this->getJson("/api/invitations/$token")->assertOk();
@@ -34,13 +48,24 @@ final class PeopleTest extends ProjectCase
         $this->assertProblem($this->postJson("/api/invitations/$token"), 422, 'invitation.over');
         $this->getJson('/api/invitations/nothing')->assertNotFound();
         // only an owner says who comes in
-        $this->assertProblem($this->postJson($this->at('invitations'), ['email' => 'x@y.example', 'role' => 'viewer']), 403, 'project.not_allowed');
-        self::assertSame([null, 'lis@quay.example'], array_column(array_reverse($this->getJson($this->at('people'))->json('members')), 'email'));
+        $this->assertProblem(
+            $this->postJson($this->at('invitations'), ['email' => 'x@y.example', 'role' => 'viewer']),
+            403,
+            'project.not_allowed',
+        );
+        self::assertSame(
+            [null, 'lis@quay.example'],
+            array_column(array_reverse($this->getJson($this->at('people'))->json('members')), 'email'),
+        );
     }
 
     public function test_an_invitation_is_refused_withdrawn_replaced_and_runs_out(): void
     {
-        foreach (['invitation.address' => ['no address', 'editor'], 'invitation.member' => [$this->owner->email, 'viewer'], 'invitation.role' => ['a@b.example', 'owner']] as $code => [$email, $role]) {
+        foreach ([
+            'invitation.address' => ['no address', 'editor'],
+            'invitation.member' => [$this->owner->email, 'viewer'],
+            'invitation.role' => ['a@b.example', 'owner'],
+        ] as $code => [$email, $role]) {
             $this->assertProblem($this->postJson($this->at('invitations'), ['email' => $email, 'role' => $role]), 422, $code);
         }
         $first = $this->invite('lis@quay.example', 'viewer');
@@ -64,7 +89,11 @@ final class PeopleTest extends ProjectCase
         $this->postJson("/api/links/$token")->assertOk()->assertJsonPath('id', $this->project->id);
         $this->getJson($this->at(''))->assertOk()->assertJsonPath('role', 'viewer');
         $this->assertProblem($this->edit('opening.remove', ['ids' => [$id]], 1), 403, 'project.not_allowed');
-        $this->assertProblem($this->postJson('/api/projects', ['name' => 'Mine', 'units' => 'mm', 'storeys' => []]), 403, 'project.not_allowed');
+        $this->assertProblem(
+            $this->postJson('/api/projects', ['name' => 'Mine', 'units' => 'mm', 'storeys' => []]),
+            403,
+            'project.not_allowed',
+        );
         self::assertCount(1, $this->getJson('/api/projects')->json('projects'));
         $guest = $this->app['auth']->user();
         $this->actingAs($this->owner);
@@ -84,7 +113,11 @@ final class PeopleTest extends ProjectCase
         $this->postJson($this->at('presence'), ['place' => 'the plan'])->assertOk()->assertJsonPath('here', []);
         $this->actingAs($mate);
         $this->place(1000);
-        $this->postJson($this->at('presence'), ['place' => ''])->assertOk()->assertJsonPath('here.0.name', 'Runa Vell')->assertJsonPath('here.0.place', 'the plan')->assertJsonPath('number', $this->number());
+        $this->postJson($this->at('presence'), ['place' => ''])
+            ->assertOk()
+            ->assertJsonPath('here.0.name', 'Runa Vell')
+            ->assertJsonPath('here.0.place', 'the plan')
+            ->assertJsonPath('number', $this->number());
         DB::table('presences')->where('user_id', $this->owner->id)->update(['seen_at' => now()->subMinute()]);
         $this->postJson($this->at('presence'), ['place' => ''])->assertOk()->assertJsonPath('here', []);
         $this->assertProblem($this->deleteJson($this->at("people/{$this->owner->id}")), 403, 'project.not_allowed');

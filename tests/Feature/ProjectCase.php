@@ -40,7 +40,8 @@ abstract class ProjectCase extends TestCase
     protected function makeProject(User $owner): Project
     {
         return $this->app->make(NewProject::class)->create($owner, new Fields([
-            'name' => 'Test house', 'units' => 'mm', 'storeys' => [['name' => 'Quay', 'height' => 4200], ['name' => 'Charts', 'height' => 3600]],
+            'name' => 'Test house', 'units' => 'mm',
+            'storeys' => [['name' => 'Quay', 'height' => 4200], ['name' => 'Charts', 'height' => 3600]],
             'rectangle' => ['width' => 12000, 'depth' => 8000, 'thickness' => 300],
         ]));
     }
@@ -56,7 +57,10 @@ abstract class ProjectCase extends TestCase
     /** @param  array<string, mixed>  $args */
     protected function edit(string $edit, array $args, ?int $base = null, string $query = ''): TestResponse
     {
-        return $this->postJson("/api/projects/{$this->project->id}/edits$query", ['edit' => $edit, 'args' => $args, 'base' => $base ?? $this->number()]);
+        return $this->postJson(
+            "/api/projects/{$this->project->id}/edits$query",
+            ['edit' => $edit, 'args' => $args, 'base' => $base ?? $this->number()],
+        );
     }
 
     protected function number(): int
@@ -76,7 +80,12 @@ abstract class ProjectCase extends TestCase
     /** @return array<string, mixed> */
     protected function placing(float|string $left): array
     {
-        return ['wall' => $this->wall(), 'storey' => $this->storey(), 'type' => $this->type('W-03'), 'position' => ['from' => 'left', 'value' => $left, 'to' => 'near']];
+        return [
+            'wall' => $this->wall(),
+            'storey' => $this->storey(),
+            'type' => $this->type('W-03'),
+            'position' => ['from' => 'left', 'value' => $left, 'to' => 'near'],
+        ];
     }
 
     protected function wall(int $i = 0): string
@@ -97,8 +106,20 @@ abstract class ProjectCase extends TestCase
     /** @return array<string, mixed> every stored row of the design */
     protected function rows(): array
     {
-        return array_map(fn (string $model): array => $model::query()->toBase()->where('project_id', $this->project->id)->orderBy('id')->get()->map(static fn ($r): array => (array) $r)->all(),
-            ['openings' => Opening::class, 'walls' => Wall::class, 'storeys' => Storey::class, 'types' => UnitType::class, 'lines' => SettingOutLine::class]);
+        return array_map(
+            fn (string $model): array => $model::query()->toBase()
+                ->where('project_id', $this->project->id)
+                ->orderBy('id')
+                ->get()
+                ->map(static fn ($r): array => (array) $r)
+                ->all(),
+            [
+                'openings' => Opening::class,
+                'walls' => Wall::class,
+                'storeys' => Storey::class,
+                'types' => UnitType::class,
+                'lines' => SettingOutLine::class,
+            ]);
     }
 
     protected function assertProblem(TestResponse $response, int $status, string $code): void

@@ -23,7 +23,11 @@ final class ReadingTest extends ProjectCase
         $paths[] = 'plans/'.$this->storey(1);
         $url = fn (string $path): string => "/api/projects/{$this->project->id}/$path";
         $tags = array_map(fn (string $p): string => (string) $this->get($url($p))->assertOk()->headers->get('ETag'), $paths);
-        $statuses = fn (): array => array_map(fn (string $p, string $tag): int => $this->get($url($p), ['If-None-Match' => $tag])->status(), $paths, $tags);
+        $statuses = fn (): array => array_map(
+            fn (string $p, string $tag): int => $this->get($url($p), ['If-None-Match' => $tag])->status(),
+            $paths,
+            $tags,
+        );
         self::assertSame([304, 304, 304, 304, 304, 304], $statuses());
         $this->place(5000);
         self::assertSame([200, 200, 304, 304, 200, 304], $statuses(), 'only the first frontage and the first storey changed');
@@ -50,29 +54,65 @@ final class ReadingTest extends ProjectCase
     {
         $this->place(1450);
         $this->place(4000, ['storey' => $this->storey(1)]);
-        $this->getJson("/api/projects/{$this->project->id}/schedules/by-type")->assertOk()->assertJsonPath('rows.0.values.4', 2)->assertJsonPath('totals.8', 3480000);
-        $this->getJson("/api/projects/{$this->project->id}/schedules/walls")->assertOk()->assertJsonPath('rows.0.values.8', 12000 * 7800 - 3480000);
-        $csv = $this->get("/api/projects/{$this->project->id}/exports/schedules/by-type.csv")->assertOk()->assertHeader('Content-Type', 'text/csv; charset=utf-8');
+        $this->getJson("/api/projects/{$this->project->id}/schedules/by-type")
+            ->assertOk()
+            ->assertJsonPath('rows.0.values.4', 2)
+            ->assertJsonPath('totals.8', 3480000);
+        $this->getJson("/api/projects/{$this->project->id}/schedules/walls")
+            ->assertOk()
+            ->assertJsonPath('rows.0.values.8', 12000 * 7800 - 3480000);
+        $csv = $this->get("/api/projects/{$this->project->id}/exports/schedules/by-type.csv")
+            ->assertOk()
+            ->assertHeader('Content-Type', 'text/csv; charset=utf-8');
         self::assertStringContainsString("W-03,side-hung pair,1200,1450,2,1,1,1.740,3.480,1.895\r\n", (string) $csv->getContent());
-        self::assertStringStartsWith('glTF', (string) $this->get("/api/projects/{$this->project->id}/exports/model.glb")->assertOk()->getContent());
+        self::assertStringStartsWith(
+            'glTF',
+            (string) $this->get("/api/projects/{$this->project->id}/exports/model.glb")->assertOk()->getContent(),
+        );
         $this->assertProblem($this->getJson("/api/projects/{$this->project->id}/exports/elevation.svg?scale=0"), 422, 'export.scale');
         $out = tempnam(sys_get_temp_dir(), 'svg');
         self::assertSame(0, Artisan::call('isleward:export', ['project' => $this->project->id, '--format' => 'svg', '--out' => $out]));
-        self::assertSame($this->get("/api/projects/{$this->project->id}/exports/elevation.svg")->getContent(), file_get_contents((string) $out));
+        self::assertSame(
+            $this->get("/api/projects/{$this->project->id}/exports/elevation.svg")->getContent(),
+            file_get_contents((string) $out),
+        );
         self::assertSame(1, Artisan::call('isleward:export', ['project' => 'No such', '--format' => 'svg', '--out' => $out]));
         self::assertSame(1, Artisan::call('isleward:export', ['project' => $this->project->id, '--format' => 'dwarf', '--out' => $out]));
     }
 
     public function test_a_project_is_started_listed_and_removed(): void
     {
-        $made = $this->postJson('/api/projects', ['name' => 'Boat shed', 'units' => 'ft-in', 'storeys' => [['name' => 'Slip', 'height' => "12'"]], 'rectangle' => ['width' => "40'", 'depth' => "20' 6\"", 'thickness' => '8"']])->assertCreated()->json('id');
-        $this->getJson("/api/projects/$made")->assertOk()->assertJsonPath('walls.1.length', fn (float $mm): bool => abs($mm - 6248.4) < 1e-9)->assertJsonPath('storeys.0.ceiling', 12 * 304.8)->assertJsonCount(count(Stock::types()), 'types');
-        self::assertSame(['Boat shed', 'Test house'], collect($this->getJson('/api/projects')->json('projects'))->pluck('name')->sort()->values()->all());
+        $made = $this->postJson(
+            '/api/projects',
+            [
+                'name' => 'Boat shed',
+                'units' => 'ft-in',
+                'storeys' => [['name' => 'Slip', 'height' => "12'"]],
+                'rectangle' => ['width' => "40'", 'depth' => "20' 6\"", 'thickness' => '8"'],
+            ],
+        )->assertCreated()->json('id');
+        $this->getJson("/api/projects/$made")
+            ->assertOk()
+            ->assertJsonPath('walls.1.length', fn (float $mm): bool => abs($mm - 6248.4) < 1e-9)
+            ->assertJsonPath('storeys.0.ceiling', 12 * 304.8)
+            ->assertJsonCount(count(Stock::types()), 'types');
+        self::assertSame(
+            ['Boat shed', 'Test house'],
+            collect($this->getJson('/api/projects')->json('projects'))->pluck('name')->sort()->values()->all(),
+        );
         foreach ([
             [['name' => 'X', 'units' => 'mm', 'storeys' => []], 'storey.count'],
             [['name' => '', 'units' => 'mm', 'storeys' => [['name' => 'A', 'height' => 3000]]], 'field.name'],
             [['name' => 'X', 'units' => 'mm', 'storeys' => [['name' => 'A', 'height' => 'tall']]], 'length.unreadable'],
-            [['name' => 'X', 'units' => 'mm', 'storeys' => [['name' => 'A', 'height' => 3000]], 'rectangle' => ['width' => -5, 'depth' => 4000]], 'size.too_small'],
+            [
+                [
+                    'name' => 'X',
+                    'units' => 'mm',
+                    'storeys' => [['name' => 'A', 'height' => 3000]],
+                    'rectangle' => ['width' => -5, 'depth' => 4000],
+                ],
+                'size.too_small',
+            ],
         ] as [$body, $code]) {
             $this->assertProblem($this->postJson('/api/projects', $body), 422, $code);
         }
@@ -89,8 +129,14 @@ final class ReadingTest extends ProjectCase
         }
         $this->getJson('/api/session')->assertOk()->assertJsonPath('user', null);
         $user = User::factory()->create(['email' => 'runa@example.test', 'password' => 'harbour-light']);
-        $this->assertProblem($this->postJson('/api/session', ['email' => 'runa@example.test', 'password' => 'wrong']), 422, 'session.refused');
-        $this->postJson('/api/session', ['email' => 'runa@example.test', 'password' => 'harbour-light'])->assertOk()->assertJsonPath('user.name', $user->name);
+        $this->assertProblem(
+            $this->postJson('/api/session', ['email' => 'runa@example.test', 'password' => 'wrong']),
+            422,
+            'session.refused',
+        );
+        $this->postJson('/api/session', ['email' => 'runa@example.test', 'password' => 'harbour-light'])
+            ->assertOk()
+            ->assertJsonPath('user.name', $user->name);
         for ($i = 0; $i < 10; $i++) {
             $last = $this->postJson('/api/session', ['email' => 'runa@example.test', 'password' => 'wrong']);
         }
@@ -100,7 +146,10 @@ final class ReadingTest extends ProjectCase
     public function test_pages_carry_security_headers_and_unknown_addresses_are_problems(): void
     {
         $page = $this->get('/')->assertOk();
-        self::assertMatchesRegularExpression("/script-src 'self';.*object-src 'none'/", (string) $page->headers->get('Content-Security-Policy'));
+        self::assertMatchesRegularExpression(
+            "/script-src 'self';.*object-src 'none'/",
+            (string) $page->headers->get('Content-Security-Policy'),
+        );
         self::assertSame('nosniff', $page->headers->get('X-Content-Type-Options'));
         self::assertStringNotContainsString('<script>', (string) $page->getContent());
         $this->assertProblem($this->getJson('/api/nothing/here'), 404, 'not_found');

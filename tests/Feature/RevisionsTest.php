@@ -15,7 +15,10 @@ final class RevisionsTest extends ProjectCase
         $moved = $this->place(1000);
         $gone = $this->place(4000);
         $before = $this->rows();
-        $this->postJson($this->url('revisions'), ['note' => 'First round'])->assertCreated()->assertJsonPath('letter', 'A')->assertJsonPath('person', 'Runa Vell');
+        $this->postJson($this->url('revisions'), ['note' => 'First round'])
+            ->assertCreated()
+            ->assertJsonPath('letter', 'A')
+            ->assertJsonPath('person', 'Runa Vell');
         $this->assertProblem($this->postJson($this->url('revisions'), ['note' => 'again']), 422, 'revision.same');
         $this->getJson($this->url('revisions/A/difference'))->assertOk()->assertJsonCount(0, 'rows');
 
@@ -27,8 +30,14 @@ final class RevisionsTest extends ProjectCase
         $this->edit('opening.remove', ['ids' => [$passing]])->assertOk();
         $this->edit('storey.change', ['id' => $this->storey(1), 'height' => 3800])->assertOk();
         $rows = collect($this->getJson($this->url('revisions/A/difference'))->assertOk()->json('rows'))->keyBy('element');
-        self::assertSame(['moved', 'removed', 'added', 'changed'], [$rows[$moved]['what'], $rows[$gone]['what'], $rows[$came]['what'], $rows[$this->storey(1)]['what']]);
-        self::assertMatchesRegularExpression('/^W-03, Quay: moved 120 to the right, 1\s000 wide instead of 1\s200\.$/u', $rows[$moved]['sentence']);
+        self::assertSame(
+            ['moved', 'removed', 'added', 'changed'],
+            [$rows[$moved]['what'], $rows[$gone]['what'], $rows[$came]['what'], $rows[$this->storey(1)]['what']],
+        );
+        self::assertMatchesRegularExpression(
+            '/^W-03, Quay: moved 120 to the right, 1\s000 wide instead of 1\s200\.$/u',
+            $rows[$moved]['sentence'],
+        );
         self::assertMatchesRegularExpression('/Charts is 3\s800 high instead of 3\s600\.$/u', $rows[$this->storey(1)]['sentence']);
         self::assertEqualsWithDelta([1000.0, 1120.0], [$rows[$moved]['then']['left'], $rows[$moved]['now']['left']], 1e-9);
         self::assertNull($rows[$gone]['now']);
@@ -38,7 +47,10 @@ final class RevisionsTest extends ProjectCase
         $this->getJson($this->url('revisions/B/difference?to=A'))->assertOk()->assertJsonCount(count($rows), 'rows');
         $changed = $this->rows();
         $this->assertProblem($this->postJson($this->url('revisions/A/restore'), ['base' => 1]), 422, 'revision.changed_since');
-        $this->postJson($this->url('revisions/A/restore'), ['base' => $this->number()])->assertOk()->assertJsonPath('summary', 'Went back to revision A')->assertJsonPath('undo', 'Went back to revision A');
+        $this->postJson($this->url('revisions/A/restore'), ['base' => $this->number()])
+            ->assertOk()
+            ->assertJsonPath('summary', 'Went back to revision A')
+            ->assertJsonPath('undo', 'Went back to revision A');
         self::assertSame($before, $this->rows());
         $this->assertProblem($this->postJson($this->url('revisions/A/restore'), ['base' => $this->number()]), 422, 'revision.same');
         $this->postJson($this->url('undo'))->assertOk();

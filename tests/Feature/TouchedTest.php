@@ -46,16 +46,35 @@ final class TouchedTest extends FurnishedCase
         ])->assertOk()->json('chosen.0');
         $place(1, 'W-09');
         $place(2, 'W-13');
-        $line = $this->edit('line.add', ['wall' => $this->wall(3), 'axis' => 'upright', 'rule' => ['from' => 'left', 'value' => 1000]])->assertOk()->json('chosen.0');
+        $line = $this->edit('line.add', ['wall' => $this->wall(3), 'axis' => 'upright', 'rule' => ['from' => 'left', 'value' => 1000]])
+            ->assertOk()
+            ->json('chosen.0');
         $this->look();
         $frontages = array_column($this->getJson("/api/projects/{$this->project->id}")->json('frontages'), 'id');
-        $drawings = fn (int ...$of): array => array_merge(...array_map(static fn (int $i): array => ["elevations/$frontages[$i]", "scenes/$frontages[$i]"], $of));
+        $drawings = fn (int ...$of): array => array_merge(
+            ...array_map(static fn (int $i): array => ["elevations/$frontages[$i]", "scenes/$frontages[$i]"], $of),
+        );
         $told = fn (string $edit, array $args): array => $this->edit($edit, $args)->assertOk()->json('touched');
 
         // a type that one frontage holds: it, its storey's plan and the section
-        $touched = $told('type.change', ['id' => $this->type('W-09'), 'tree' => ['frame' => ['jamb' => 80, 'head' => 80, 'sill' => 80, 'depth' => 70], 'root' => ['operation' => 'fixed', 'glass' => 28]]]);
-        self::assertSame([false, true, [$this->wall(1)], [$this->storey(1)]], [$touched['structure'], $touched['project'], $touched['walls'], $touched['storeys']]);
-        self::assertEqualsCanonicalizing([...$drawings(1), 'plans/'.$this->storey(1)], array_diff($this->look(), ['sections?points=5000,-2000,5000,9000']));
+        $touched = $told(
+            'type.change',
+            [
+                'id' => $this->type('W-09'),
+                'tree' => [
+                    'frame' => ['jamb' => 80, 'head' => 80, 'sill' => 80, 'depth' => 70],
+                    'root' => ['operation' => 'fixed', 'glass' => 28],
+                ],
+            ],
+        );
+        self::assertSame(
+            [false, true, [$this->wall(1)], [$this->storey(1)]],
+            [$touched['structure'], $touched['project'], $touched['walls'], $touched['storeys']],
+        );
+        self::assertEqualsCanonicalizing(
+            [...$drawings(1), 'plans/'.$this->storey(1)],
+            array_diff($this->look(), ['sections?points=5000,-2000,5000,9000']),
+        );
 
         // one that nothing holds, a layout, a set, a sheet: nothing
         foreach ([
@@ -160,11 +179,16 @@ final class TouchedTest extends FurnishedCase
 
     private function fetch(string $at, string $tag = ''): TestResponse
     {
-        return $this->get("/api/projects/{$this->project->id}/$at", ['Accept' => 'application/json'] + ($tag === '' ? [] : ['If-None-Match' => $tag]));
+        return $this->get(
+            "/api/projects/{$this->project->id}/$at",
+            ['Accept' => 'application/json'] + ($tag === '' ? [] : ['If-None-Match' => $tag]),
+        );
     }
 
     private static function content(TestResponse $answer): string
     {
-        return (string) ($answer->baseResponse instanceof \Symfony\Component\HttpFoundation\StreamedResponse ? $answer->streamedContent() : $answer->getContent());
+        return (string) ($answer->baseResponse instanceof \Symfony\Component\HttpFoundation\StreamedResponse
+                    ? $answer->streamedContent()
+                    : $answer->getContent());
     }
 }

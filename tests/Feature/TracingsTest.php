@@ -25,16 +25,48 @@ final class TracingsTest extends ProjectCase
         file_put_contents($file = sys_get_temp_dir().'/t'.getmypid().'.svg', $svg);
         exec("rsvg-convert -f pdf -o $file.pdf $file", $out, $code);
         self::assertSame(0, $code);
-        $read = $this->upload((string) file_get_contents("$file.pdf"))->assertOk()->assertJsonPath('kind', 'vector')->assertJsonPath('pages', 1);
+        $read = $this->upload((string) file_get_contents("$file.pdf"))
+            ->assertOk()
+            ->assertJsonPath('kind', 'vector')
+            ->assertJsonPath('pages', 1);
         $this->assertProblem($this->upload((string) file_get_contents("$file.pdf"), 'page=2'), 422, 'pdf.page');
         self::assertEqualsWithDelta(200 * 96 / 25.4, $read->json('width'), 0.1);
         // one unit is 1/96 inch at 1:100; the wall's left end lies at (10, 10) mm of paper
         $scale = 100 * 25.4 / 96;
-        $tracing = $this->edit('tracing.keep', ['name' => 'Quay', 'storeys' => [$this->storey()], 'file' => $read->json('file'), 'width' => $read->json('width'), 'height' => $read->json('height'), 'x' => -1000, 'y' => -1000, 'scale' => $scale])->assertOk()->json('chosen.0');
-        $this->getJson($this->at('files/'.$read->json('file')))->assertOk()->assertHeader('X-Content-Type-Options', 'nosniff')->assertHeader('Content-Type', 'application/json');
+        $tracing = $this->edit(
+            'tracing.keep',
+            [
+                'name' => 'Quay',
+                'storeys' => [$this->storey()],
+                'file' => $read->json('file'),
+                'width' => $read->json('width'),
+                'height' => $read->json('height'),
+                'x' => -1000,
+                'y' => -1000,
+                'scale' => $scale,
+            ],
+        )->assertOk()->json('chosen.0');
+        $this->getJson($this->at('files/'.$read->json('file')))
+            ->assertOk()
+            ->assertHeader('X-Content-Type-Options', 'nosniff')
+            ->assertHeader('Content-Type', 'application/json');
         $marks = $this->getJson($this->at("marks/{$this->storey()}"))->assertOk();
-        self::assertEqualsWithDelta([[2000, 3200], [7000, 8500]], array_map(static fn (array $c): array => [$c['from'], $c['to']], $marks->json('candidates')), 1.0);
-        $this->edit('opening.from-marks', ['storey' => $this->storey(), 'type' => $this->type('W-01'), 'marks' => array_map(static fn (array $c): array => array_intersect_key($c, ['wall' => 1, 'from' => 1, 'to' => 1]), $marks->json('candidates'))])->assertOk()->assertJsonCount(2, 'chosen');
+        self::assertEqualsWithDelta(
+            [[2000, 3200], [7000, 8500]],
+            array_map(static fn (array $c): array => [$c['from'], $c['to']], $marks->json('candidates')),
+            1.0,
+        );
+        $this->edit(
+            'opening.from-marks',
+            [
+                'storey' => $this->storey(),
+                'type' => $this->type('W-01'),
+                'marks' => array_map(
+                    static fn (array $c): array => array_intersect_key($c, ['wall' => 1, 'from' => 1, 'to' => 1]),
+                    $marks->json('candidates'),
+                ),
+            ],
+        )->assertOk()->assertJsonCount(2, 'chosen');
         $this->getJson($this->at("marks/{$this->storey()}"))->assertOk()->assertJsonPath('candidates', [])->assertJsonPath('off', []);
         $this->edit('settings.change', ['setting' => 0.001])->assertOk();
         $this->edit('tracing.place', ['id' => $tracing, 'a' => [0, 0], 'to' => [25, 0]])->assertOk();
@@ -49,7 +81,10 @@ final class TracingsTest extends ProjectCase
         yield 'no picture' => ['hello', 'tracing.unknown'];
         yield 'a page with a script' => ['<html><script>alert(1)</script></html>', 'tracing.unknown'];
         yield 'a broken PNG' => ["\x89PNG\r\n\x1a\nbroken", 'picture.unreadable'];
-        yield '100 megapixel' => ["\x89PNG\r\n\x1a\n\x00\x00\x00\x0DIHDR".pack('N', 10000).pack('N', 10000)."\x08\x02\x00\x00\x00", 'picture.too_large'];
+        yield '100 megapixel' => [
+            "\x89PNG\r\n\x1a\n\x00\x00\x00\x0DIHDR".pack('N', 10000).pack('N', 10000)."\x08\x02\x00\x00\x00",
+            'picture.too_large',
+        ];
         yield 'a PDF that is none' => ['%PDF-1.7 nothing', 'pdf.unreadable'];
         yield 'an SVG with entities' => ['<!DOCTYPE svg [<!ENTITY a "b">]><svg xmlns="http://www.w3.org/2000/svg"/>', 'svg.entities'];
         yield 'packed' => ["\x1F\x8B\x08svgz", 'tracing.packed'];
@@ -69,7 +104,9 @@ final class TracingsTest extends ProjectCase
         ob_start();
         imagepng($image);
         $png = (string) ob_get_clean();
-        $svg = '<svg xmlns="http://www.w3.org/2000/svg" xmlns:xlink="http://www.w3.org/1999/xlink" width="300" height="200"><image width="300" height="200" xlink:href="data:image/png;base64,'.base64_encode($png).'"/></svg>';
+        $svg = '<svg xmlns="http://www.w3.org/2000/svg" xmlns:xlink="http://www.w3.org/1999/xlink" width="300" height="200"><image width="300" height="200" xlink:href="data:image/png;base64,'
+                    .base64_encode($png)
+                    .'"/></svg>';
         file_put_contents($file = sys_get_temp_dir().'/s'.getmypid().'.svg', $svg);
         exec("rsvg-convert -f pdf -o $file.pdf $file", $out, $code);
         self::assertSame(0, $code);
@@ -78,10 +115,29 @@ final class TracingsTest extends ProjectCase
         $this->get($this->at('files/..%2F..%2F.env'))->assertNotFound();
         // a trailer that names an encryption, as poppler reports it
         $pdf = (string) file_get_contents("$file.pdf");
-        $locked = preg_replace('/\/Root (\d+) 0 R/', '/Root $1 0 R /Encrypt << /Filter /Standard /V 1 /R 2 /O (aaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaa) /U (bbbbbbbbbbbbbbbbbbbbbbbbbbbbbbbb) /P -4 >> /ID [(a) (b)]', $pdf, 1, $n);
+        $locked = preg_replace(
+            '/\/Root (\d+) 0 R/',
+            '/Root $1 0 R /Encrypt << /Filter /Standard /V 1 /R 2 /O (aaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaa) /U (bbbbbbbbbbbbbbbbbbbbbbbbbbbbbbbb) /P -4 >> /ID [(a) (b)]',
+            $pdf,
+            1,
+            $n,
+        );
         self::assertSame(1, $n, 'its trailer is found');
         $this->assertProblem($this->upload((string) $locked), 422, 'pdf.encrypted');
-        $kept = $this->edit('picture.keep', ['name' => 'Sketch', 'file' => $this->call('POST', $this->at('uploads/tracing?picture=1'), server: ['CONTENT_TYPE' => 'application/octet-stream'], content: $png)->assertOk()->json('file')]);
+        $kept = $this->edit(
+            'picture.keep',
+            [
+                'name' => 'Sketch',
+                'file' => $this->call(
+                    'POST',
+                    $this->at('uploads/tracing?picture=1'),
+                    server: ['CONTENT_TYPE' => 'application/octet-stream'],
+                    content: $png,
+                )
+                    ->assertOk()
+                    ->json('file'),
+            ],
+        );
         $kept->assertOk();
         self::assertSame('Sketch', $this->getJson(rtrim($this->at(''), '/'))->json('pictures.0.name'));
         array_map(unlink(...), [$file, "$file.pdf"]);
@@ -89,7 +145,12 @@ final class TracingsTest extends ProjectCase
 
     private function upload(string $content, string $query = ''): TestResponse
     {
-        return $this->call('POST', $this->at("uploads/tracing?$query"), server: ['CONTENT_TYPE' => 'application/octet-stream', 'HTTP_ACCEPT' => 'application/json'], content: $content);
+        return $this->call(
+            'POST',
+            $this->at("uploads/tracing?$query"),
+            server: ['CONTENT_TYPE' => 'application/octet-stream', 'HTTP_ACCEPT' => 'application/json'],
+            content: $content,
+        );
     }
 
     private function at(string $path): string

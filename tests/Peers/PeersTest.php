@@ -24,7 +24,9 @@ final class PeersTest extends PeerCase
         mt_srand(17);
         $cases = [];
         for ($i = 0; $i < 400; $i++) {
-            $outline = $i % 4 === 0 ? [0.0, 0.0, 12000.0, 0.0, 12000.0, 3000.0, 6000.0, 5200.0, 0.0, 3000.0] : [0.0, 0.0, 12000.0, 0.0, 12000.0, 4000.0, 0.0, 4000.0];
+            $outline = $i % 4 === 0
+                            ? [0.0, 0.0, 12000.0, 0.0, 12000.0, 3000.0, 6000.0, 5200.0, 0.0, 3000.0]
+                            : [0.0, 0.0, 12000.0, 0.0, 12000.0, 4000.0, 0.0, 4000.0];
             $holes = self::holes($i % 2 === 0 ? 250 : 1, mt_rand(0, 20));
             $cases[] = ['outline' => $outline, 'holes' => $holes, 'result' => Region::polygon($outline)->cut($holes)->rings];
         }
@@ -76,14 +78,37 @@ final class PeersTest extends PeerCase
         mt_srand(23);
         $house = House::box(12000, 8000, 300, [4000]);
         $mitred = $house->body();
-        $square = new \Isleward\Core\Building\Body($mitred->wall, $mitred->surface, 12000, 0, 4000, \Isleward\Core\Building\End::square(0), \Isleward\Core\Building\End::square(12000));
+        $square = new \Isleward\Core\Building\Body(
+            $mitred->wall,
+            $mitred->surface,
+            12000,
+            0,
+            4000,
+            \Isleward\Core\Building\End::square(0),
+            \Isleward\Core\Building\End::square(12000),
+        );
         $walls = [];
         for ($i = 0; $i < 60; $i++) {
             $holes = self::holes($i % 2 === 0 ? 250 : 1, mt_rand(0, 12));
             $mesh = Mesher::mesh($square, $holes);
-            $walls[] = ['positions' => $mesh->positions, 'triangles' => $mesh->triangles, 'box' => [0, 0, 12000, 4000, 300], 'holes' => $holes, 'ours' => $mesh->volume()];
-            $inMitre = Mesher::mesh($mitred, [[mt_rand(20, 280) + 0.0, 500.0, 900.0, 500.0, 900.0, 1500.0, mt_rand(20, 280) + 0.0, 1500.0]]);
-            $walls[] = ['positions' => $inMitre->positions, 'triangles' => $inMitre->triangles, 'box' => null, 'holes' => [], 'ours' => $inMitre->volume()];
+            $walls[] = [
+                'positions' => $mesh->positions,
+                'triangles' => $mesh->triangles,
+                'box' => [0, 0, 12000, 4000, 300],
+                'holes' => $holes,
+                'ours' => $mesh->volume(),
+            ];
+            $inMitre = Mesher::mesh(
+                $mitred,
+                [[mt_rand(20, 280) + 0.0, 500.0, 900.0, 500.0, 900.0, 1500.0, mt_rand(20, 280) + 0.0, 1500.0]],
+            );
+            $walls[] = [
+                'positions' => $inMitre->positions,
+                'triangles' => $inMitre->triangles,
+                'box' => null,
+                'holes' => [],
+                'ours' => $inMitre->volume(),
+            ];
         }
         foreach (self::ask('solids.mjs', $walls) as $i => $theirs) {
             self::assertSame('NoError', $theirs['status'], "wall $i is closed and manifold");
@@ -101,13 +126,25 @@ final class PeersTest extends PeerCase
             $house = House::box(12000, 8000, 300, array_fill(0, 6, 3600));
             for ($row = 0; $row < $rows; $row++) {
                 foreach ([1000, 4000, 7000] as $i => $left) {
-                    $house->place(['left' => $left, 'type' => $house->type(['W-03', 'D-01', 'W-11'][$i])->id, 'facesOut' => $row !== 3, 'mirrored' => $row === 4], storey: $row);
+                    $house->place(
+                        [
+                            'left' => $left,
+                            'type' => $house->type(['W-03', 'D-01', 'W-11'][$i])->id,
+                            'facesOut' => $row !== 3,
+                            'mirrored' => $row === 4,
+                        ],
+                        storey: $row,
+                    );
                 }
             }
             $house->place(['left' => 50, 'type' => $house->type('W-09')->id, 'sill' => ['from' => 'floor', 'height' => 1200]]);
             $glb = Glb::write(Scene::of('Test', $house->design, Bodies::of($house->design)));
             $report = self::validate($glb);
-            self::assertSame([0, 0], [$report['issues']['numErrors'], $report['issues']['numWarnings']], (string) json_encode($report['issues']['messages']));
+            self::assertSame(
+                [0, 0],
+                [$report['issues']['numErrors'], $report['issues']['numWarnings']],
+                (string) json_encode($report['issues']['messages']),
+            );
             $bytes[] = strlen($glb);
         }
         // 15 more openings in 3 more variants of facing and handing: walls carry 8 points and 32 triangles more for each

@@ -27,7 +27,10 @@ final class UnitsTest extends PeerCase
         $cases = $sums = [];
         for ($i = 0; $i < 250; $i++) {
             $unit = Units::random();
-            $pieces = [...array_map(static fn ($l): Contour => $l->contour, $unit->lights), ...array_map(static fn ($m): Contour => $m->contour, $unit->members)];
+            $pieces = [
+                ...array_map(static fn ($l): Contour => $l->contour, $unit->lights),
+                ...array_map(static fn ($m): Contour => $m->contour, $unit->members),
+            ];
             $cases[] = ['outline' => self::onGrid($unit->outline), 'pieces' => array_map(self::onGrid(...), $pieces)];
             $sums[] = array_sum(array_map(static fn (Contour $c): float => $c->area(), $pieces));
         }
@@ -44,12 +47,20 @@ final class UnitsTest extends PeerCase
     public function test_parts_are_closed_solids_that_do_not_overlap(): void
     {
         mt_srand(77);
-        $units = array_map(static fn (array $t): SolvedUnit => Units::solve(Units::stock((string) $t['mark']), (float) $t['width'], (float) $t['height']), Stock::types());
+        $units = array_map(
+            static fn (array $t): SolvedUnit => Units::solve(Units::stock((string) $t['mark']), (float) $t['width'], (float) $t['height']),
+            Stock::types(),
+        );
         for ($i = 0; $i < 60; $i++) {
             $units[] = Units::random(true);
         }
         $settings = Settings::create('pr-1', 'Peers', Measure::Millimetre);
-        $solids = static fn (SolvedUnit $u, float $ajar): array => ['solids' => array_map(static fn (Mesh $m): array => ['positions' => $m->positions, 'triangles' => $m->triangles], array_merge(...array_values(UnitParts::solids($u, $settings, 90.0, true, 300.0, $ajar))))];
+        $solids = static fn (SolvedUnit $u, float $ajar): array => [
+            'solids' => array_map(
+                static fn (Mesh $m): array => ['positions' => $m->positions, 'triangles' => $m->triangles],
+                array_merge(...array_values(UnitParts::solids($u, $settings, 90.0, true, 300.0, $ajar))),
+            ),
+        ];
         $cases = array_map(static fn (SolvedUnit $u): array => $solids($u, 0.0), $units);
         foreach (Stock::types() as $i => $type) {
             array_push($cases, $solids($units[$i], 0.25), $solids($units[$i], 1.0));
@@ -89,10 +100,18 @@ final class UnitsTest extends PeerCase
                 $d['types'][0]['tree']['root'] = ['operation' => 'revolving', 'glass' => 6];
             }),
             'a reference instead of a node' => $mutate(static function (array &$d): void {
-                $d['types'][0]['tree']['root'] = ['axis' => 'rows', 'face' => 50, 'parts' => [['node' => ['$ref' => '#']], ['node' => ['$ref' => '#']]]];
+                $d['types'][0]['tree']['root'] = [
+                    'axis' => 'rows',
+                    'face' => 50,
+                    'parts' => [['node' => ['$ref' => '#']], ['node' => ['$ref' => '#']]],
+                ];
             }),
             'one part only' => $mutate(static function (array &$d): void {
-                $d['types'][0]['tree']['root'] = ['axis' => 'rows', 'face' => 50, 'parts' => [['node' => ['operation' => 'fixed', 'glass' => 6]]]];
+                $d['types'][0]['tree']['root'] = [
+                    'axis' => 'rows',
+                    'face' => 50,
+                    'parts' => [['node' => ['operation' => 'fixed', 'glass' => 6]]],
+                ];
             }),
         ];
         $answers = self::ask('schema.mjs', [$written, ...array_values($wrong)]);
@@ -113,7 +132,14 @@ final class UnitsTest extends PeerCase
         foreach ($pages as $i => $svg) {
             file_put_contents("$folder/$i.svg", $svg);
         }
-        exec(sprintf('rsvg-convert --format=pdf --output=%1$s/all.pdf %1$s/*.svg 2>&1 && pdfinfo %1$s/all.pdf && pdftotext -layout %1$s/all.pdf -', escapeshellarg($folder)), $lines, $code);
+        exec(
+            sprintf(
+                'rsvg-convert --format=pdf --output=%1$s/all.pdf %1$s/*.svg 2>&1 && pdfinfo %1$s/all.pdf && pdftotext -layout %1$s/all.pdf -',
+                escapeshellarg($folder),
+            ),
+            $lines,
+            $code,
+        );
         array_map(unlink(...), glob("$folder/*") ?: []);
         rmdir($folder);
         $text = (string) preg_replace('/\s+/u', ' ', implode("\n", $lines));
@@ -121,14 +147,25 @@ final class UnitsTest extends PeerCase
         self::assertStringContainsString('Pages: '.count($pages), $text);
         // 420 × 297 mm at 72 points to the inch
         self::assertStringContainsString('Page size: 1190.55 x 841.89 pts (A3)', $text);
-        foreach (['D-18 front under a rising head', '1:25', '3 900 × 3 270', 'hinged door, right, inward', 'Deep tide, satin', '15.64°', '25 November 2026'] as $there) {
+        foreach ([
+            'D-18 front under a rising head',
+            '1:25',
+            '3 900 × 3 270',
+            'hinged door, right, inward',
+            'Deep tide, satin',
+            '15.64°',
+            '25 November 2026',
+        ] as $there) {
             self::assertStringContainsString($there, $text);
         }
         // at 1:25 an elevation 3900 wide is 156 mm on paper: its drawing is scaled by 1/25 and nothing else
         self::assertMatchesRegularExpression('/<g transform="translate\([\d. ]+\) scale\(0\.04\)"/', $pages[0]);
     }
 
-    /** @return list<float> chords that leave curves by 0.01 mm, on a grid of 0.001 mm: polygon-clipping loses its way among corners closer than that */
+    /**
+     * @return list<float> chords that leave curves by 0.01 mm, on a grid of 0.001 mm: polygon-clipping loses its way among corners closer
+     *    than that
+     */
     private static function onGrid(Contour $contour): array
     {
         return array_map(static fn (float $v): float => round($v, 3), $contour->ring(0.01));

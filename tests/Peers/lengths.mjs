@@ -1,5 +1,7 @@
 // Reads cases {mm, units} and answers with how the interface writes them: resources/js/measure/format.ts itself, its types taken off.
 import { readFileSync } from 'node:fs';
+import { Buffer } from 'node:buffer';
+import { URL } from 'node:url';
 import ts from 'typescript';
 
 const source = readFileSync(new URL('../../resources/js/measure/format.ts', import.meta.url), 'utf8');

@@ -15,7 +15,8 @@ const ring = (flat) => {
     return [...points, points[0]];
 };
 const shoelace = (points) => points.slice(1).reduce((sum, [x, y], i) => sum + points[i][0] * y - x * points[i][1], 0) / 2;
-const area = (multi) => multi.reduce((sum, polygon) => sum + polygon.reduce((s, r, i) => s + (i === 0 ? 1 : -1) * Math.abs(shoelace(r)), 0), 0);
+const area = (multi) =>
+    multi.reduce((sum, polygon) => sum + polygon.reduce((s, r, i) => s + (i === 0 ? 1 : -1) * Math.abs(shoelace(r)), 0), 0);
 const jts = (flat) => factory.createPolygon(factory.createLinearRing(ring(flat).map(([x, y]) => new Coordinate(x, y))));
 
 function jstsArea(outline, holes) {
@@ -48,7 +49,9 @@ const cases = JSON.parse(readFileSync(process.argv[2], 'utf8'));
 console.log(
     JSON.stringify(
         cases.map(({ outline, holes, result }) => ({
-            polygonClipping: area(holes.length > 0 ? polygonClipping.difference([ring(outline)], ...holes.map((h) => [ring(h)])) : [[ring(outline)]]),
+            polygonClipping: area(
+                holes.length > 0 ? polygonClipping.difference([ring(outline)], ...holes.map((h) => [ring(h)])) : [[ring(outline)]],
+            ),
             jsts: jstsArea(outline, holes),
             earcut: earcutArea(result),
         })),

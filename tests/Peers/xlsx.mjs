@@ -8,7 +8,14 @@ await ours.xlsx.readFile(read);
 const cells = ours.worksheets.map((sheet) => {
     const rows = [];
     sheet.eachRow({ includeEmpty: true }, (row) => rows.push(row.values.slice(1).map((v) => v ?? null)));
-    return { name: sheet.name, rows, formats: sheet.getRow(2).values.slice(1).map((_, i) => sheet.getRow(2).getCell(i + 1).numFmt ?? null) };
+    return {
+        name: sheet.name,
+        rows,
+        formats: sheet
+            .getRow(2)
+            .values.slice(1)
+            .map((_, i) => sheet.getRow(2).getCell(i + 1).numFmt ?? null),
+    };
 });
 
 const theirs = new ExcelJS.Workbook();

@@ -219,10 +219,14 @@ final class StartingTest extends TestCase
         mkdir("$folder/old");
         file_put_contents(
             "$folder/old/node",
-            "#!/bin/sh\n[ \"\$1\" = -p ] && echo 18 && exit\n[ \"\$1\" = --version ] && echo v18.20.4 && exit\nexec ".trim((string) shell_exec('command -v node'))." \"\$@\"\n",
+            "#!/bin/sh\n[ \"\$1\" = -p ] && echo 18 && exit\n[ \"\$1\" = --version ] && echo v18.20.4 && exit\nexec ".trim(
+                (string) shell_exec('command -v node'),
+            )." \"\$@\"\n",
         );
         chmod("$folder/old/node", 0o755);
-        $said = $this->place->do("PATH=$folder/old:\$PATH bash -c 'set -euo pipefail; . bin/lib.sh; need_node; command -v node; node --version; need_node; echo twice'");
+        $said = $this->place->do(
+            "PATH=$folder/old:\$PATH bash -c 'set -euo pipefail; . bin/lib.sh; need_node; command -v node; node --version; need_node; echo twice'",
+        );
         self::assertStringContainsString('bringing Node 22 into var/node (here is v18.20.4)', $said);
         self::assertMatchesRegularExpression("#^$folder/var/node/.*/bin/node\nv22\\.\\d+#m", $said);
         self::assertStringEndsWith("twice\n[0]\n", $said);

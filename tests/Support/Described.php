@@ -8,7 +8,10 @@ use Opis\JsonSchema\Errors\ErrorFormatter;
 use Opis\JsonSchema\Validator;
 use Symfony\Component\HttpFoundation\Response;
 
-/** Holds the API's answers to its description (`docs/openapi.json`, OpenAPI 3.1, whose schemas are JSON Schema 2020-12), read by opis/json-schema. */
+/**
+ * Holds the API's answers to its description (`docs/openapi.json`, OpenAPI 3.1, whose schemas are JSON Schema 2020-12), read by
+ * opis/json-schema.
+ */
 final class Described
 {
     private const ID = 'https://isleward.test/openapi.json';
@@ -26,7 +29,10 @@ final class Described
         $this->validator = new Validator(max_errors: 3);
         $this->validator->resolver()?->registerRaw(json_decode($text, false, 512, JSON_THROW_ON_ERROR), self::ID);
         foreach (json_decode($text, true, 512, JSON_THROW_ON_ERROR)['paths'] as $path => $methods) {
-            foreach (array_intersect_key($methods, ['get' => 1, 'post' => 1, 'put' => 1, 'patch' => 1, 'delete' => 1]) as $method => $operation) {
+            foreach (array_intersect_key(
+                $methods,
+                ['get' => 1, 'post' => 1, 'put' => 1, 'patch' => 1, 'delete' => 1],
+            ) as $method => $operation) {
                 $pattern = '#^'.preg_replace('/\\\\\{[^}]+\\\\\}/', '[^/]+', preg_quote($path, '#')).'$#';
                 $this->operations[$method][$path] = ['pattern' => $pattern, 'responses' => $operation['responses']];
             }
@@ -48,7 +54,9 @@ final class Described
                 $key = isset($responses[$status]) ? $status : (isset($responses['default']) ? 'default' : null);
                 $at = '/paths/'.self::pointer($name).'/'.strtolower($method).'/responses/'.$key;
 
-                return $key === null ? "$method $name: $status is not described" : $this->content($at, $responses[$key], $response, "$method $name $status");
+                return $key === null
+                                    ? "$method $name: $status is not described"
+                                    : $this->content($at, $responses[$key], $response, "$method $name $status");
             }
         }
 
@@ -79,7 +87,9 @@ final class Described
         $body = json_decode((string) $response->getContent(), false, 512, JSON_THROW_ON_ERROR);
         $result = $this->validator->validate($body, self::ID.'#'.$at.'/content/'.self::pointer((string) $type).'/schema');
 
-        return $result->error() === null ? null : $what.': '.json_encode((new ErrorFormatter)->format($result->error()), JSON_UNESCAPED_SLASHES);
+        return $result->error() === null
+                    ? null
+                    : $what.': '.json_encode((new ErrorFormatter)->format($result->error()), JSON_UNESCAPED_SLASHES);
     }
 
     private static function pointer(string $step): string

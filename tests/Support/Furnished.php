@@ -16,7 +16,8 @@ final class Furnished
     public array $ids = [];
 
     /**
-     * @param  \Closure(string, string, mixed, string): array<string, mixed>  $ask  method, address below the project, body, content type → the answer
+     * @param  \Closure(string, string, mixed, string): array<string, mixed>  $ask  method, address below the project, body, content type →
+     *    the answer
      * @param  \Closure(): object{id: string, change_number: int}  $project  as it is now
      */
     public function __construct(private readonly \Closure $ask, private readonly \Closure $project, private readonly int $owner)
@@ -156,7 +157,9 @@ final class Furnished
         ];
     }
 
-    /** @return array<string, array{string, string, mixed}> of every route (method and pattern as the router has it): method, address, body */
+    /**
+     * @return array<string, array{string, string, mixed}> of every route (method and pattern as the router has it): method, address, body
+     */
     public function requests(): array
     {
         $i = $this->ids;

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Support;
 
-/** Files made to be dear to read: small ones that grow, large ones of nothing, deep ones, such that hide what they are. Each with what reads it. */
+/**
+ * Files made to be dear to read: small ones that grow, large ones of nothing, deep ones, such that hide what they are. Each with what reads
+ * it.
+ */
 final class HostileFiles
 {
     /** @return array<string, array{string, \Closure(): string}> name → the upload it goes to, and its content */
@@ -13,7 +16,9 @@ final class HostileFiles
         $svg = static fn (
             string $body,
             string $defs = '',
-        ): string => '<svg xmlns="http://www.w3.org/2000/svg" width="100" height="100">'.($defs === '' ? '' : "<defs>$defs</defs>").$body.'</svg>';
+        ): string => '<svg xmlns="http://www.w3.org/2000/svg" width="100" height="100">'.($defs === ''
+                    ? ''
+                    : "<defs>$defs</defs>").$body.'</svg>';
 
         return [
             'a workbook of a hundred merges of a million cells' => ['schedule', static fn (): string => self::workbook(
@@ -59,7 +64,9 @@ final class HostileFiles
                 }
 
                 return "\xFF\xFE".mb_convert_encoding(
-                    '<?xml version="1.0" encoding="UTF-16"?><!DOCTYPE svg ['.$entities.']><svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"><text>&a9;</text></svg>',
+                    '<?xml version="1.0" encoding="UTF-16"?><!DOCTYPE svg ['
+                                            .$entities
+                                            .']><svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"><text>&a9;</text></svg>',
                     'UTF-16LE',
                     'UTF-8',
                 );
@@ -90,13 +97,22 @@ final class HostileFiles
         for ($i = 1; $i <= $sheets; $i++) {
             $list .= "<sheet name=\"S$i\" sheetId=\"$i\" r:id=\"r$i\"/>";
             $rels .= "<Relationship Id=\"r$i\" Target=\"worksheets/sheet$i.xml\"/>";
-            $sheet = '<worksheet xmlns="http://schemas.openxmlformats.org/spreadsheetml/2006/main"><sheetData>'.$rows.'</sheetData>'.($merges === '' ? '' : "<mergeCells>$merges</mergeCells>").'</worksheet>';
+            $sheet = '<worksheet xmlns="http://schemas.openxmlformats.org/spreadsheetml/2006/main"><sheetData>'.$rows.'</sheetData>'.(
+                $merges === ''
+                            ? ''
+                            : "<mergeCells>$merges</mergeCells>").'</worksheet>';
             $zip->addFromString("xl/worksheets/sheet$i.xml", $entity
-                ? "\xFF\xFE".mb_convert_encoding('<?xml version="1.0" encoding="UTF-16"?><!DOCTYPE worksheet [<!ENTITY a "7">]>'.$sheet, 'UTF-16LE', 'UTF-8') : $sheet);
+                ? "\xFF\xFE".mb_convert_encoding(
+                    '<?xml version="1.0" encoding="UTF-16"?><!DOCTYPE worksheet [<!ENTITY a "7">]>'.$sheet,
+                    'UTF-16LE',
+                    'UTF-8',
+                ) : $sheet);
         }
         $zip->addFromString(
             'xl/workbook.xml',
-            '<workbook xmlns="http://schemas.openxmlformats.org/spreadsheetml/2006/main" xmlns:r="http://schemas.openxmlformats.org/officeDocument/2006/relationships"><sheets>'.$list.'</sheets></workbook>',
+            '<workbook xmlns="http://schemas.openxmlformats.org/spreadsheetml/2006/main" xmlns:r="http://schemas.openxmlformats.org/officeDocument/2006/relationships"><sheets>'
+                            .$list
+                            .'</sheets></workbook>',
         );
         $zip->addFromString(
             'xl/_rels/workbook.xml.rels',

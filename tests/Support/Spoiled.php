@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Support;
 
-/** A request that is right but for one thing: a word where a number should be, a list where a word, nothing, too much, or no request at all. */
+/**
+ * A request that is right but for one thing: a word where a number should be, a list where a word, nothing, too much, or no request at all.
+ */
 final class Spoiled
 {
     /**
@@ -80,8 +82,20 @@ final class Spoiled
         $parts = explode('&', $query);
         $at = mt_rand(0, count($parts) - 1);
         $name = explode('=', $parts[$at])[0];
-        $parts[$at] = self::pick([$name.'[]=1', $name.'[a][b]=1', $name, $name.'=', $name.'=%ff%fe', $name.'=1e999', $name.'=-1', $name.'=4294967296', $name.'=99999999999999999999', $name.'='.str_repeat('9', 400),
-            $name.'=NaN', $name.'=%00', $name.'='.str_repeat('a', 5000), $name.'=0', $name.'=1&'.$name.'[]=2', $name.'=..%2F..', $name.'=%27%20or%201%3D1', $name.'=,,,', $name.'=1,2,3,4,5,6', $name.'=true']);
+        $parts[$at] = self::pick(
+            [$name
+                            .'[]=1', $name
+                            .'[a][b]=1', $name, $name
+                            .'=', $name
+                            .'=%ff%fe', $name
+                            .'=1e999', $name
+                            .'=-1', $name
+                            .'=4294967296', $name
+                            .'=99999999999999999999', $name
+                            .'='
+                            .str_repeat('9', 400),
+                $name.'=NaN', $name.'=%00', $name.'='.str_repeat('a', 5000), $name.'=0', $name.'=1&'.$name.'[]=2', $name.'=..%2F..',
+                $name.'=%27%20or%201%3D1', $name.'=,,,', $name.'=1,2,3,4,5,6', $name.'=true']);
 
         return $base.'?'.implode('&', $parts);
     }
@@ -118,7 +132,10 @@ final class Spoiled
                 'ä',
                 201,
             ), str_repeat('9', 400), -1, 0, 1, -0.0, 0.5, 4294967296, PHP_INT_MAX, PHP_INT_MIN, 1e308, '@@1e999@@', [], new \stdClass, ['a'],
-                [[[[]]]], ['x' => 1], [null], "\0", '../../etc/passwd', "' or 1=1", '1/0', '((((', '1e999', '5\' 6 1/2"', '-3 m', 'left', 'wa-00000', '−', '🪟', "a\u{202E}b", 1.7976931348623157e308, [
+                [[[[]]]], ['x' => 1], [null], "\0", '../../etc/passwd', "' or 1=1", '1/0', '((((', '1e999', '5\' 6 1/2"', '-3 m',
+                'left', 'wa-00000',
+                '−', '🪟', "a\u{202E}b",
+                1.7976931348623157e308, [
                     'from' => 'opening', 'ref' => 'x',
                 ], str_repeat('(', 3000),
                 range(1, 300), 'all', 'rectangle', '100 %', 100000001]);

@@ -47,7 +47,15 @@ final class DrawingReader
     private static function vectors(Vectors $v): Read
     {
         return new Read(json_encode($v->toArray(), JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE), 'json',
-            ['kind' => 'vector', 'width' => $v->width, 'height' => $v->height, 'lines' => $v->count(), 'pages' => 1, 'page' => 1, 'notes' => $v->notes]);
+            [
+                'kind' => 'vector',
+                'width' => $v->width,
+                'height' => $v->height,
+                'lines' => $v->count(),
+                'pages' => 1,
+                'page' => 1,
+                'notes' => $v->notes,
+            ]);
     }
 
     private static function pdf(string $folder, int $page): Read
@@ -83,7 +91,10 @@ final class DrawingReader
         }
         $read = $vectors !== null && $vectors->count() >= 12 ? self::vectors($vectors) : self::scan($folder, $page);
         $notes = is_array($read->told['notes']) ? $read->told['notes'] : [];
-        $why = $vectors === null && $drawn ? 'The page has no lines, or more than can be caught on; it is laid down as a picture.' : 'The page has no lines that can be caught on; it is laid down as a picture.';
+        $why = $vectors === null
+        && $drawn
+                        ? 'The page has no lines, or more than can be caught on; it is laid down as a picture.'
+                        : 'The page has no lines that can be caught on; it is laid down as a picture.';
 
         return new Read(
             $read->content,

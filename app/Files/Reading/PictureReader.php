@@ -29,8 +29,9 @@ final class PictureReader
         }
         [$width, $height] = $size;
         if ($width * $height > self::MOST_PIXELS) {
-            throw Refusal::because('picture.too_large', sprintf('This picture has %d × %d pixels, %d million; %d million can be opened. Save it smaller.',
-                $width, $height, (int) ceil($width * $height / 1e6), intdiv(self::MOST_PIXELS, 1_000_000)));
+            throw Refusal::because(
+                'picture.too_large', sprintf('This picture has %d × %d pixels, %d million; %d million can be opened. Save it smaller.',
+                    $width, $height, (int) ceil($width * $height / 1e6), intdiv(self::MOST_PIXELS, 1_000_000)));
         }
         $png = $size[2] === IMAGETYPE_PNG;
         $image = $png ? @imagecreatefrompng($path) : @imagecreatefromjpeg($path);
@@ -56,6 +57,14 @@ final class PictureReader
         }
 
         return new Read($content, $png ? 'png' : 'jpg',
-            ['kind' => 'picture', 'width' => (float) imagesx($image), 'height' => (float) imagesy($image), 'lines' => 0, 'pages' => 1, 'page' => 1, 'notes' => $notes]);
+            [
+                'kind' => 'picture',
+                'width' => (float) imagesx($image),
+                'height' => (float) imagesy($image),
+                'lines' => 0,
+                'pages' => 1,
+                'page' => 1,
+                'notes' => $notes,
+            ]);
     }
 }

@@ -9,7 +9,11 @@ use OpenApi\Attributes as OA;
 /* What is said over the API about others’ papers and our own schedules. */
 
 #[OA\Schema(schema: 'GivenColumn', required: ['role', 'unit', 'storey'], properties: [
-    new OA\Property(property: 'role', type: 'string', enum: ['mark', 'kind', 'width', 'height', 'size', 'sill', 'head', 'count', 'storey', 'on-storey', 'none']),
+    new OA\Property(
+        property: 'role',
+        type: 'string',
+        enum: ['mark', 'kind', 'width', 'height', 'size', 'sill', 'head', 'count', 'storey', 'on-storey', 'none'],
+    ),
     new OA\Property(property: 'unit', anyOf: [
         new OA\Schema(type: 'string', enum: ['mm', 'cm', 'm', 'in', 'ft']),
         new OA\Schema(type: 'null'),
@@ -24,7 +28,17 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'header', type: 'integer', nullable: true),
     new OA\Property(property: 'columns', type: 'array', items: new OA\Items(ref: '#/components/schemas/GivenColumn')),
 ])]
-#[OA\Schema(schema: 'GivenLine', required: ['row', 'mark', 'kind', 'width', 'height', 'sill', 'count', 'byStorey', 'problems'], properties: [
+#[OA\Schema(schema: 'GivenLine', required: [
+    'row',
+    'mark',
+    'kind',
+    'width',
+    'height',
+    'sill',
+    'count',
+    'byStorey',
+    'problems',
+], properties: [
     new OA\Property(property: 'row', type: 'integer'),
     new OA\Property(property: 'mark', type: 'string'),
     new OA\Property(property: 'kind', type: 'string'),
@@ -44,7 +58,20 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'name', type: 'string'),
     new OA\Property(property: 'rows', type: 'integer'),
 ])]
-#[OA\Schema(schema: 'Reading', required: ['file', 'sheet', 'header', 'sheets', 'notes', 'columns', 'rows', 'rowCount', 'lines', 'lineCount', 'unread', 'problem'], properties: [
+#[OA\Schema(schema: 'Reading', required: [
+    'file',
+    'sheet',
+    'header',
+    'sheets',
+    'notes',
+    'columns',
+    'rows',
+    'rowCount',
+    'lines',
+    'lineCount',
+    'unread',
+    'problem',
+], properties: [
     new OA\Property(property: 'file', type: 'string'),
     new OA\Property(property: 'sheet', type: 'integer'),
     new OA\Property(property: 'header', type: 'integer', nullable: true),
@@ -56,9 +83,26 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'lineCount', type: 'integer'),
     new OA\Property(property: 'unread', type: 'array', items: new OA\Items(ref: '#/components/schemas/Unread')),
     new OA\Property(property: 'problem', type: 'string', nullable: true),
-    new OA\Property(property: 'rows', type: 'array', items: new OA\Items(type: 'array', items: new OA\Items(oneOf: [new OA\Schema(type: 'string'), new OA\Schema(type: 'number'), new OA\Schema(type: 'null')]))),
+    new OA\Property(
+        property: 'rows',
+        type: 'array',
+        items: new OA\Items(
+            type: 'array',
+            items: new OA\Items(oneOf: [new OA\Schema(type: 'string'), new OA\Schema(type: 'number'), new OA\Schema(type: 'null')]),
+        ),
+    ),
 ])]
-#[OA\Schema(schema: 'Discrepancy', required: ['what', 'mark', 'row', 'storey', 'sentence', 'openings', 'count', 'remedy', 'place'], properties: [
+#[OA\Schema(schema: 'Discrepancy', required: [
+    'what',
+    'mark',
+    'row',
+    'storey',
+    'sentence',
+    'openings',
+    'count',
+    'remedy',
+    'place',
+], properties: [
     new OA\Property(property: 'what', type: 'string', enum: ['missing', 'surplus', 'size', 'sill', 'storey', 'duplicate']),
     new OA\Property(property: 'mark', type: 'string'),
     new OA\Property(property: 'row', type: 'integer', nullable: true),
@@ -82,12 +126,26 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'like', type: 'string', nullable: true, description: 'Mark of the ready type it is taken for'),
 ])]
 #[OA\Schema(schema: 'Held', required: ['found', 'right', 'lines', 'unread', 'fresh', 'ready', 'kinds'], properties: [
-    new OA\Property(property: 'ready', type: 'array', description: 'Ready types that a kind can be taken for', items: new OA\Items(required: ['mark', 'name'], properties: [new OA\Property(property: 'mark', type: 'string'), new OA\Property(property: 'name', type: 'string')], type: 'object')),
+    new OA\Property(
+        property: 'ready',
+        type: 'array',
+        description: 'Ready types that a kind can be taken for',
+        items: new OA\Items(
+            required: ['mark', 'name'],
+            properties: [new OA\Property(property: 'mark', type: 'string'), new OA\Property(property: 'name', type: 'string')],
+            type: 'object',
+        ),
+    ),
     new OA\Property(property: 'found', type: 'array', items: new OA\Items(ref: '#/components/schemas/Discrepancy')),
     new OA\Property(property: 'right', type: 'integer', description: 'Openings that are as they are given'),
     new OA\Property(property: 'lines', type: 'integer'),
     new OA\Property(property: 'unread', type: 'array', items: new OA\Items(ref: '#/components/schemas/Unread')),
-    new OA\Property(property: 'fresh', type: 'array', items: new OA\Items(ref: '#/components/schemas/FreshLine'), description: 'Lines whose mark no unit type has'),
+    new OA\Property(
+        property: 'fresh',
+        type: 'array',
+        items: new OA\Items(ref: '#/components/schemas/FreshLine'),
+        description: 'Lines whose mark no unit type has',
+    ),
     new OA\Property(property: 'kinds', type: 'array', items: new OA\Items(ref: '#/components/schemas/FreshKind')),
 ])]
 #[OA\Schema(schema: 'LayoutColumn', required: ['key', 'name'], properties: [
@@ -128,7 +186,12 @@ use OpenApi\Attributes as OA;
 #[OA\Schema(schema: 'ReportRow', required: ['kind', 'text', 'values', 'elements'], properties: [
     new OA\Property(property: 'kind', type: 'string', enum: ['row', 'group', 'sum']),
     new OA\Property(property: 'text', type: 'string'),
-    new OA\Property(property: 'values', type: 'array', items: new OA\Items(oneOf: [new OA\Schema(type: 'string'), new OA\Schema(type: 'number'), new OA\Schema(type: 'null')]), description: 'Lengths in mm, areas in mm²'),
+    new OA\Property(
+        property: 'values',
+        type: 'array',
+        items: new OA\Items(oneOf: [new OA\Schema(type: 'string'), new OA\Schema(type: 'number'), new OA\Schema(type: 'null')]),
+        description: 'Lengths in mm, areas in mm²',
+    ),
     new OA\Property(property: 'elements', type: 'array', items: new OA\Items(type: 'string')),
 ])]
 #[OA\Schema(schema: 'Report', required: ['name', 'layout', 'fields', 'columns', 'rows', 'totals'], properties: [
@@ -137,7 +200,12 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'fields', type: 'array', items: new OA\Items(ref: '#/components/schemas/ReportField')),
     new OA\Property(property: 'columns', type: 'array', items: new OA\Items(ref: '#/components/schemas/ReportColumn')),
     new OA\Property(property: 'rows', type: 'array', items: new OA\Items(ref: '#/components/schemas/ReportRow')),
-    new OA\Property(property: 'totals', nullable: true, type: 'array', items: new OA\Items(oneOf: [new OA\Schema(type: 'string'), new OA\Schema(type: 'number'), new OA\Schema(type: 'null')])),
+    new OA\Property(
+        property: 'totals',
+        nullable: true,
+        type: 'array',
+        items: new OA\Items(oneOf: [new OA\Schema(type: 'string'), new OA\Schema(type: 'number'), new OA\Schema(type: 'null')]),
+    ),
 ])]
 #[OA\Schema(schema: 'SectionLine', required: ['id', 'name', 'fromX', 'fromY', 'toX', 'toY'], properties: [
     new OA\Property(property: 'id', type: 'string'),
@@ -177,7 +245,11 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'id', type: 'string'),
     new OA\Property(property: 'name', type: 'string'),
     new OA\Property(property: 'number', type: 'string'),
-    new OA\Property(property: 'paper', type: 'string', enum: ['A4', 'A3', 'A2', 'A1', 'A0', 'ANSI-A', 'ANSI-B', 'ANSI-C', 'ANSI-D', 'ANSI-E']),
+    new OA\Property(
+        property: 'paper',
+        type: 'string',
+        enum: ['A4', 'A3', 'A2', 'A1', 'A0', 'ANSI-A', 'ANSI-B', 'ANSI-C', 'ANSI-D', 'ANSI-E'],
+    ),
     new OA\Property(property: 'items', type: 'array', items: new OA\Items(ref: '#/components/schemas/SheetItem')),
 ])]
 #[OA\Schema(schema: 'SheetBlock', required: ['title', 'x', 'y', 'width', 'height', 'problem'], properties: [
@@ -194,7 +266,20 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'pages', type: 'array', items: new OA\Items(type: 'string')),
     new OA\Property(property: 'blocks', type: 'array', items: new OA\Items(ref: '#/components/schemas/SheetBlock')),
 ])]
-#[OA\Schema(schema: 'Tracing', required: ['id', 'name', 'storeys', 'file', 'width', 'height', 'x', 'y', 'scale', 'angle', 'opacity', 'locked'], properties: [
+#[OA\Schema(schema: 'Tracing', required: [
+    'id',
+    'name',
+    'storeys',
+    'file',
+    'width',
+    'height',
+    'x',
+    'y',
+    'scale',
+    'angle',
+    'opacity',
+    'locked',
+], properties: [
     new OA\Property(property: 'id', type: 'string'),
     new OA\Property(property: 'name', type: 'string'),
     new OA\Property(property: 'storeys', type: 'array', items: new OA\Items(type: 'string')),
@@ -249,7 +334,13 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'opening', type: 'string'),
     new OA\Property(property: 'sentence', type: 'string'),
     new OA\Property(property: 'by', type: 'number'),
-    new OA\Property(property: 'args', type: 'object', nullable: true, additionalProperties: true, description: 'Of the edit opening.change that moves it to its marks'),
+    new OA\Property(
+        property: 'args',
+        type: 'object',
+        nullable: true,
+        additionalProperties: true,
+        description: 'Of the edit opening.change that moves it to its marks',
+    ),
 ])]
 #[OA\Schema(schema: 'Offered', required: ['lines', 'marks', 'undrawn', 'candidates', 'off'], properties: [
     new OA\Property(property: 'lines', type: 'integer'),

@@ -20,20 +20,45 @@ use OpenApi\Attributes as OA;
 /** The unit bench: takes a step on a draft and shows what it comes to. Nothing is kept here; a finished draft is saved by an edit. */
 final class BenchController
 {
-    #[OA\Post(path: '/projects/{project}/bench', operationId: 'bench', summary: 'Take a step on a unit that is being made, or none, and see it',
+    #[OA\Post(
+        path: '/projects/{project}/bench', operationId: 'bench', summary: 'Take a step on a unit that is being made, or none, and see it',
         parameters: [new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
         requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['draft'], properties: [
             new OA\Property(property: 'draft', required: ['width', 'height', 'tree'], properties: [
-                new OA\Property(property: 'width', type: 'number'), new OA\Property(property: 'height', type: 'number'), new OA\Property(property: 'tree', type: 'object', additionalProperties: true),
+                new OA\Property(property: 'width', type: 'number'), new OA\Property(property: 'height', type: 'number'),
+                new OA\Property(property: 'tree', type: 'object', additionalProperties: true),
             ], type: 'object'),
-            new OA\Property(property: 'steps', type: 'array', items: new OA\Items(required: ['step', 'args'], properties: [new OA\Property(property: 'step', type: 'string'), new OA\Property(property: 'args', type: 'object', additionalProperties: true)])),
+            new OA\Property(
+                property: 'steps',
+                type: 'array',
+                items: new OA\Items(
+                    required: ['step', 'args'],
+                    properties: [
+                        new OA\Property(property: 'step', type: 'string'),
+                        new OA\Property(property: 'args', type: 'object', additionalProperties: true),
+                    ],
+                ),
+            ),
             new OA\Property(property: 'ajar', type: 'number', nullable: true, description: '0 to 1; null as the type shows itself'),
-            new OA\Property(property: 'light', type: 'string', nullable: true, description: 'The light that plan and section are cut through'),
+            new OA\Property(
+                property: 'light',
+                type: 'string',
+                nullable: true,
+                description: 'The light that plan and section are cut through',
+            ),
             new OA\Property(property: 'inside', type: 'boolean', description: 'The elevation seen from inside'),
         ])),
         responses: [
-            new OA\Response(response: 200, description: 'What it is now', content: new OA\JsonContent(ref: '#/components/schemas/BenchView')),
-            new OA\Response(response: 422, description: 'It cannot be built so', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+            new OA\Response(
+                response: 200,
+                description: 'What it is now',
+                content: new OA\JsonContent(ref: '#/components/schemas/BenchView'),
+            ),
+            new OA\Response(
+                response: 422,
+                description: 'It cannot be built so',
+                content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
+            ),
         ])]
     public function view(Request $request, Project $project): JsonResponse
     {
@@ -59,7 +84,11 @@ final class BenchController
             new OA\Property(property: 'draft', type: 'object', additionalProperties: true),
             new OA\Property(property: 'ajar', type: 'number', nullable: true),
         ])),
-        responses: [new OA\Response(response: 200, description: 'Binary glTF', content: new OA\MediaType(mediaType: 'model/gltf-binary', schema: new OA\Schema(type: 'string', format: 'binary')))])]
+        responses: [new OA\Response(
+            response: 200,
+            description: 'Binary glTF',
+            content: new OA\MediaType(mediaType: 'model/gltf-binary', schema: new OA\Schema(type: 'string', format: 'binary')),
+        )])]
     public function solid(Request $request, Project $project): Response
     {
         $settings = $project->settings();
@@ -67,6 +96,10 @@ final class BenchController
         $unit = Draft::from($body->fields('draft'))->solved();
         $geometry = UnitParts::geometry($unit, $settings, 0.0, true, $unit->depth(), $body->shareOrNull('ajar'));
 
-        return new Response(Glb::write(Scene::unit('unit', $geometry)), 200, ['Content-Type' => 'model/gltf-binary', 'Cache-Control' => 'no-store']);
+        return new Response(
+            Glb::write(Scene::unit('unit', $geometry)),
+            200,
+            ['Content-Type' => 'model/gltf-binary', 'Cache-Control' => 'no-store'],
+        );
     }
 }

@@ -19,11 +19,17 @@ final class ChangeController
     #[OA\Get(path: '/projects/{project}/changes', operationId: 'changes', summary: 'The latest changes, by person and time',
         parameters: [
             new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
-            new OA\Parameter(name: 'about', in: 'query', description: 'Only those that touched this element', schema: new OA\Schema(type: 'string')),
+            new OA\Parameter(
+                name: 'about',
+                in: 'query',
+                description: 'Only those that touched this element',
+                schema: new OA\Schema(type: 'string'),
+            ),
         ],
-        responses: [new OA\Response(response: 200, description: 'Latest first', content: new OA\JsonContent(required: ['changes'], properties: [
-            new OA\Property(property: 'changes', type: 'array', items: new OA\Items(ref: '#/components/schemas/ChangeLine')),
-        ]))])]
+        responses: [
+            new OA\Response(response: 200, description: 'Latest first', content: new OA\JsonContent(required: ['changes'], properties: [
+                new OA\Property(property: 'changes', type: 'array', items: new OA\Items(ref: '#/components/schemas/ChangeLine')),
+            ]))])]
     public function index(Request $request, Project $project): JsonResponse
     {
         $about = Asked::has($request, 'about') ? Asked::text($request, 'about') : null;
@@ -32,7 +38,8 @@ final class ChangeController
             ->get(['project_id', 'number', 'user_id', 'kind', 'summary', 'created_at']);
 
         return new JsonResponse(['changes' => $changes->map(static fn (Change $c): array => [
-            'number' => $c->number, 'summary' => $c->summary, 'kind' => $c->kind, 'person' => $c->user->name ?? '', 'at' => now()->parse($c->getAttribute('created_at'))->toIso8601ZuluString(),
+            'number' => $c->number, 'summary' => $c->summary, 'kind' => $c->kind, 'person' => $c->user->name ?? '',
+            'at' => now()->parse($c->getAttribute('created_at'))->toIso8601ZuluString(),
         ])->all()]);
     }
 }

@@ -33,13 +33,19 @@ final readonly class DrawingController
     {
     }
 
-    #[OA\Get(path: '/projects/{project}/elevations/{frontage}', operationId: 'elevation', summary: 'A frontage with its openings, lines to catch on and findings',
+    #[OA\Get(
+        path: '/projects/{project}/elevations/{frontage}', operationId: 'elevation',
+        summary: 'A frontage with its openings, lines to catch on and findings',
         parameters: [
             new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
             new OA\Parameter(name: 'frontage', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
         ],
         responses: [
-            new OA\Response(response: 200, description: 'The elevation', content: new OA\JsonContent(ref: '#/components/schemas/Elevation')),
+            new OA\Response(
+                response: 200,
+                description: 'The elevation',
+                content: new OA\JsonContent(ref: '#/components/schemas/Elevation'),
+            ),
             new OA\Response(response: 304, description: 'As you have it'),
         ])]
     public function elevation(Request $request, Project $project, string $frontage): Response
@@ -49,10 +55,18 @@ final readonly class DrawingController
         $openings = $structure->openingsOf($found);
         $walls = array_keys($found->walls);
         $acceptances = $structure->acceptances($walls);
-        $hash = $structure->hash('elevation '.$found->id.' '.json_encode(array_map(static fn (Acceptance $a): array => $a->toArray(), $acceptances), JSON_THROW_ON_ERROR), $openings, $walls);
+        $hash = $structure->hash(
+            'elevation '.$found->id.' '.json_encode(
+                array_map(static fn (Acceptance $a): array => $a->toArray(), $acceptances),
+                JSON_THROW_ON_ERROR,
+            ),
+            $openings,
+            $walls,
+        );
 
         return $this->answer($request, $hash, 'application/json', static fn (): string => json_encode(
-            ElevationView::of($structure->with($openings, $walls), $structure->bodies(), $found, $acceptances), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION));
+            ElevationView::of($structure->with($openings, $walls), $structure->bodies(), $found, $acceptances),
+            JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION));
     }
 
     #[OA\Get(path: '/projects/{project}/plans/{storey}', operationId: 'plan', summary: 'A storey’s plan',
@@ -70,16 +84,20 @@ final readonly class DrawingController
         abort_unless($structure->design()->storeys->has($storey), 404);
         $openings = $structure->openings(static fn (Builder $q) => $q->where('storey_id', $storey));
 
-        return $this->answer($request, $structure->hash('plan '.$storey, $openings), 'application/json', static function () use ($structure, $openings, $storey): string {
-            [$drawing, $units, $walls] = Plan::of($structure->with($openings), $structure->bodies(), $storey);
+        return $this->answer(
+            $request, $structure->hash(
+                'plan '.$storey,
+                $openings,
+            ), 'application/json', static function () use ($structure, $openings, $storey): string {
+                [$drawing, $units, $walls] = Plan::of($structure->with($openings), $structure->bodies(), $storey);
 
-            return json_encode([
-                'storey' => $storey,
-                'drawing' => $drawing->toArray(),
-                'walls' => $walls,
-                'openings' => $units === [] ? (object) [] : array_map(Drawing::plain(...), $units),
-            ], JSON_THROW_ON_ERROR);
-        });
+                return json_encode([
+                    'storey' => $storey,
+                    'drawing' => $drawing->toArray(),
+                    'walls' => $walls,
+                    'openings' => $units === [] ? (object) [] : array_map(Drawing::plain(...), $units),
+                ], JSON_THROW_ON_ERROR);
+            });
     }
 
     #[OA\Get(path: '/projects/{project}/scenes/{frontage}', operationId: 'scene', summary: 'A frontage’s solid parts as GLB',
@@ -88,7 +106,11 @@ final readonly class DrawingController
             new OA\Parameter(name: 'frontage', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
         ],
         responses: [
-            new OA\Response(response: 200, description: 'Binary glTF', content: new OA\MediaType(mediaType: 'model/gltf-binary', schema: new OA\Schema(type: 'string', format: 'binary'))),
+            new OA\Response(
+                response: 200,
+                description: 'Binary glTF',
+                content: new OA\MediaType(mediaType: 'model/gltf-binary', schema: new OA\Schema(type: 'string', format: 'binary')),
+            ),
             new OA\Response(response: 304, description: 'As you have it'),
         ])]
     public function scene(Request $request, Project $project, string $frontage): Response
@@ -97,17 +119,25 @@ final readonly class DrawingController
         $found = $this->found($structure, $frontage);
         $openings = $structure->openingsOf($found);
 
-        return $this->answer($request, $structure->hash('scene '.$found->id, $openings), 'model/gltf-binary', static fn (): string => Glb::write(Scene::of(
-            $found->name, $structure->with($openings), array_intersect_key($structure->bodies(), $found->walls))));
+        return $this->answer(
+            $request, $structure->hash('scene '.$found->id, $openings), 'model/gltf-binary', static fn (): string => Glb::write(Scene::of(
+                $found->name, $structure->with($openings), array_intersect_key($structure->bodies(), $found->walls))));
     }
 
-    #[OA\Get(path: '/projects/{project}/sections', operationId: 'section', summary: 'The building cut upright: along a kept section line, a line given, or square through an opening',
+    #[OA\Get(
+        path: '/projects/{project}/sections', operationId: 'section',
+        summary: 'The building cut upright: along a kept section line, a line given, or square through an opening',
         parameters: [
             new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
             new OA\Parameter(name: 'line', in: 'query', description: 'id of a kept one', schema: new OA\Schema(type: 'string')),
             new OA\Parameter(name: 'opening', in: 'query', schema: new OA\Schema(type: 'string')),
             new OA\Parameter(name: 'points', in: 'query', description: 'x,y,x,y in mm', schema: new OA\Schema(type: 'string')),
-            new OA\Parameter(name: 'letters', in: 'query', description: 'Height of its texts, mm on the drawing; 180 when left out, 0 for no levels', schema: new OA\Schema(type: 'number')),
+            new OA\Parameter(
+                name: 'letters',
+                in: 'query',
+                description: 'Height of its texts, mm on the drawing; 180 when left out, 0 for no levels',
+                schema: new OA\Schema(type: 'number'),
+            ),
         ],
         responses: [
             new OA\Response(response: 200, description: 'The section', content: new OA\JsonContent(ref: '#/components/schemas/Section')),
@@ -123,11 +153,18 @@ final readonly class DrawingController
 
         $letters = Asked::number($request, 'letters', 180.0, 0.0, 2000.0);
 
-        return $this->answer($request, $structure->hash("section $letters ".serialize($line->toArray()), $openings), 'application/json', static function () use ($structure, $design, $line, $letters): string {
-            [$drawing, $cut] = Section::of($design, $structure->bodies(), $line, $letters);
+        return $this->answer(
+            $request, $structure->hash(
+                "section $letters ".serialize($line->toArray()),
+                $openings,
+            ), 'application/json', static function () use ($structure, $design, $line, $letters): string {
+                [$drawing, $cut] = Section::of($design, $structure->bodies(), $line, $letters);
 
-            return json_encode(['drawing' => $drawing->toArray(), 'line' => $line->toArray(), 'openings' => $cut], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE);
-        });
+                return json_encode(
+                    ['drawing' => $drawing->toArray(), 'line' => $line->toArray(), 'openings' => $cut],
+                    JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE,
+                );
+            });
     }
 
     private function line(Request $request, Structure $structure, Design $design): SectionLine
@@ -150,7 +187,16 @@ final readonly class DrawingController
             explode(',', Asked::text($request, 'points', '')),
         );
 
-        return SectionLine::from(new Fields(['id' => '', 'name' => 'as drawn', 'fromX' => $p[0], 'fromY' => $p[1] ?? null, 'toX' => $p[2] ?? null, 'toY' => $p[3] ?? null]));
+        return SectionLine::from(
+            new Fields([
+                'id' => '',
+                'name' => 'as drawn',
+                'fromX' => $p[0],
+                'fromY' => $p[1] ?? null,
+                'toX' => $p[2] ?? null,
+                'toY' => $p[3] ?? null,
+            ]),
+        );
     }
 
     private function found(Structure $structure, string $frontage): Frontage

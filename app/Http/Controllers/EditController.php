@@ -26,24 +26,62 @@ final readonly class EditController
     #[OA\Post(path: '/projects/{project}/edits', operationId: 'edit', summary: 'Do one thing to the design, or try it',
         parameters: [
             new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
-            new OA\Parameter(name: 'try', in: 'query', description: '1: say what it would come to and write nothing', schema: new OA\Schema(type: 'integer', enum: [0, 1])),
-            new OA\Parameter(name: 'job', in: 'query', description: '1: run it on its own and answer with the task to ask after', schema: new OA\Schema(type: 'integer', enum: [0, 1])),
+            new OA\Parameter(
+                name: 'try',
+                in: 'query',
+                description: '1: say what it would come to and write nothing',
+                schema: new OA\Schema(type: 'integer', enum: [0, 1]),
+            ),
+            new OA\Parameter(
+                name: 'job',
+                in: 'query',
+                description: '1: run it on its own and answer with the task to ask after',
+                schema: new OA\Schema(type: 'integer', enum: [0, 1]),
+            ),
         ],
         requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['edit', 'args', 'base'], properties: [
             new OA\Property(property: 'edit', type: 'string'),
             new OA\Property(property: 'args', type: 'object', additionalProperties: true),
             new OA\Property(property: 'base', type: 'integer', description: 'Number of the latest change you have seen'),
-            new OA\Property(property: 'key', type: 'string', description: 'The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it'),
+            new OA\Property(
+                property: 'key',
+                type: 'string',
+                description: 'The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it',
+            ),
         ])),
         responses: [
             new OA\Response(response: 200, description: 'Done', content: new OA\JsonContent(ref: '#/components/schemas/Outcome')),
             new OA\Response(response: 202, description: 'Begun', content: new OA\JsonContent(ref: '#/components/schemas/Task')),
-            new OA\Response(response: 403, description: 'You may not edit', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
-            new OA\Response(response: 409, description: 'Changed by someone meanwhile', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
-            new OA\Response(response: 422, description: 'Refused, with the reason', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
-            new OA\Response(response: 429, description: 'Too many are waiting already', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
-            new OA\Response(response: 423, description: 'Someone else’s change is being written; nothing was done yet', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
-            new OA\Response(response: 503, description: 'Not known whether it was done: ask again under the same key', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+            new OA\Response(
+                response: 403,
+                description: 'You may not edit',
+                content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
+            ),
+            new OA\Response(
+                response: 409,
+                description: 'Changed by someone meanwhile',
+                content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
+            ),
+            new OA\Response(
+                response: 422,
+                description: 'Refused, with the reason',
+                content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
+            ),
+            new OA\Response(
+                response: 429,
+                description: 'Too many are waiting already',
+                content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
+            ),
+            new OA\Response(
+                response: 423,
+                description: 'Someone else’s change is being written; nothing was done yet',
+                content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
+            ),
+            new OA\Response(
+                response: 503,
+                description: 'Not known whether it was done: ask again under the same key',
+                content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
+            ),
         ])]
     public function run(Request $request, Project $project): JsonResponse
     {
@@ -66,12 +104,27 @@ final readonly class EditController
 
     #[OA\Post(path: '/projects/{project}/undo', operationId: 'undo', summary: 'Take back your latest change',
         parameters: [new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        requestBody: new OA\RequestBody(required: false, content: new OA\JsonContent(properties: [new OA\Property(property: 'key', type: 'string', description: 'as of an edit')])),
+        requestBody: new OA\RequestBody(
+            required: false,
+            content: new OA\JsonContent(properties: [new OA\Property(property: 'key', type: 'string', description: 'as of an edit')]),
+        ),
         responses: [
             new OA\Response(response: 200, description: 'Done', content: new OA\JsonContent(ref: '#/components/schemas/Outcome')),
-            new OA\Response(response: 422, description: 'Nothing to undo, or changed since', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
-            new OA\Response(response: 423, description: 'Someone else’s change is being written; nothing was done yet', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
-            new OA\Response(response: 503, description: 'Not known whether it was done: ask again under the same key', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+            new OA\Response(
+                response: 422,
+                description: 'Nothing to undo, or changed since',
+                content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
+            ),
+            new OA\Response(
+                response: 423,
+                description: 'Someone else’s change is being written; nothing was done yet',
+                content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
+            ),
+            new OA\Response(
+                response: 503,
+                description: 'Not known whether it was done: ask again under the same key',
+                content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
+            ),
         ])]
     public function undo(Request $request, Project $project): JsonResponse
     {
@@ -84,12 +137,27 @@ final readonly class EditController
 
     #[OA\Post(path: '/projects/{project}/redo', operationId: 'redo', summary: 'Do again what you undid last',
         parameters: [new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        requestBody: new OA\RequestBody(required: false, content: new OA\JsonContent(properties: [new OA\Property(property: 'key', type: 'string', description: 'as of an edit')])),
+        requestBody: new OA\RequestBody(
+            required: false,
+            content: new OA\JsonContent(properties: [new OA\Property(property: 'key', type: 'string', description: 'as of an edit')]),
+        ),
         responses: [
             new OA\Response(response: 200, description: 'Done', content: new OA\JsonContent(ref: '#/components/schemas/Outcome')),
-            new OA\Response(response: 422, description: 'Nothing to redo, or changed since', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
-            new OA\Response(response: 423, description: 'Someone else’s change is being written; nothing was done yet', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
-            new OA\Response(response: 503, description: 'Not known whether it was done: ask again under the same key', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+            new OA\Response(
+                response: 422,
+                description: 'Nothing to redo, or changed since',
+                content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
+            ),
+            new OA\Response(
+                response: 423,
+                description: 'Someone else’s change is being written; nothing was done yet',
+                content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
+            ),
+            new OA\Response(
+                response: 503,
+                description: 'Not known whether it was done: ask again under the same key',
+                content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
+            ),
         ])]
     public function redo(Request $request, Project $project): JsonResponse
     {

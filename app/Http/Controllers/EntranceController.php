@@ -32,14 +32,36 @@ final readonly class EntranceController
     {
         $invitation = Invitation::ofToken($token) ?? abort(404);
 
-        return new JsonResponse(['project' => $invitation->project->name, 'by' => $invitation->user->name, 'email' => $invitation->email, 'role' => $invitation->role, 'over' => $invitation->whyNot(), 'hasAccount' => User::query()->where('email', $invitation->email)->exists()]);
+        return new JsonResponse(
+            [
+                'project' => $invitation->project->name,
+                'by' => $invitation->user->name,
+                'email' => $invitation->email,
+                'role' => $invitation->role,
+                'over' => $invitation->whyNot(),
+                'hasAccount' => User::query()->where('email', $invitation->email)->exists(),
+            ],
+        );
     }
 
-    #[OA\Post(path: '/invitations/{token}', operationId: 'join', summary: 'Take an invitation up, with a new account or as whoever is signed in',
+    #[OA\Post(
+        path: '/invitations/{token}', operationId: 'join', summary: 'Take an invitation up, with a new account or as whoever is signed in',
         parameters: [new OA\Parameter(name: 'token', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(properties: [new OA\Property(property: 'name', type: 'string'), new OA\Property(property: 'password', type: 'string')])),
+        requestBody: new OA\RequestBody(
+            required: true,
+            content: new OA\JsonContent(
+                properties: [new OA\Property(property: 'name', type: 'string'), new OA\Property(property: 'password', type: 'string')],
+            ),
+        ),
         responses: [
-            new OA\Response(response: 200, description: 'In', content: new OA\JsonContent(required: ['id'], properties: [new OA\Property(property: 'id', type: 'string', description: 'of the project')])),
+            new OA\Response(
+                response: 200,
+                description: 'In',
+                content: new OA\JsonContent(
+                    required: ['id'],
+                    properties: [new OA\Property(property: 'id', type: 'string', description: 'of the project')],
+                ),
+            ),
             new OA\Response(response: 422, description: 'Not so', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
         ])]
     public function join(Request $request, string $token): JsonResponse
@@ -47,7 +69,12 @@ final readonly class EntranceController
         $invitation = Invitation::ofToken($token) ?? abort(404);
         $body = new Fields($request->json()->all());
         $signedIn = $request->user();
-        $user = $this->people->join($invitation, $signedIn instanceof User ? $signedIn : null, $body->stringOrNull('name'), $body->stringOrNull('password'));
+        $user = $this->people->join(
+            $invitation,
+            $signedIn instanceof User ? $signedIn : null,
+            $body->stringOrNull('name'),
+            $body->stringOrNull('password'),
+        );
         if ($signedIn?->id !== $user->id) {
             Auth::login($user);
             $request->session()->regenerate();
@@ -68,13 +95,30 @@ final readonly class EntranceController
         $user = $request->user();
         $inside = $user instanceof User && $link->project->roleOf($user) !== null;
 
-        return new JsonResponse(['project' => $link->project->name, 'by' => '', 'email' => '', 'role' => 'viewer', 'over' => self::over($link), 'hasAccount' => $inside, 'id' => $inside ? $link->project_id : null]);
+        return new JsonResponse(
+            [
+                'project' => $link->project->name,
+                'by' => '',
+                'email' => '',
+                'role' => 'viewer',
+                'over' => self::over($link),
+                'hasAccount' => $inside,
+                'id' => $inside ? $link->project_id : null,
+            ],
+        );
     }
 
     #[OA\Post(path: '/links/{token}', operationId: 'openLink', summary: 'Come in by a read-only link, as its guest',
         parameters: [new OA\Parameter(name: 'token', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
         responses: [
-            new OA\Response(response: 200, description: 'In', content: new OA\JsonContent(required: ['id'], properties: [new OA\Property(property: 'id', type: 'string', description: 'of the project')])),
+            new OA\Response(
+                response: 200,
+                description: 'In',
+                content: new OA\JsonContent(
+                    required: ['id'],
+                    properties: [new OA\Property(property: 'id', type: 'string', description: 'of the project')],
+                ),
+            ),
             new OA\Response(response: 422, description: 'Ended', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
         ])]
     public function open(Request $request, string $token): JsonResponse
@@ -96,6 +140,8 @@ final readonly class EntranceController
 
     private static function over(Link $link): ?string
     {
-        return $link->ended_at === null ? null : sprintf('This link was ended on %s. Ask whoever sent it for another.', $link->ended_at->format('j F Y'));
+        return $link->ended_at === null
+                    ? null
+                    : sprintf('This link was ended on %s. Ask whoever sent it for another.', $link->ended_at->format('j F Y'));
     }
 }

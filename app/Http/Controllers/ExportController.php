@@ -27,13 +27,29 @@ final readonly class ExportController
     {
     }
 
-    #[OA\Get(path: '/projects/{project}/exports/elevation.svg', operationId: 'exportSvg', summary: 'The developed elevation as SVG, true scale in mm',
+    #[OA\Get(
+        path: '/projects/{project}/exports/elevation.svg', operationId: 'exportSvg',
+        summary: 'The developed elevation as SVG, true scale in mm',
         parameters: [
             new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
-            new OA\Parameter(name: 'inner', in: 'query', description: '1: the inner walls instead of the outside', schema: new OA\Schema(type: 'integer', enum: [0, 1])),
-            new OA\Parameter(name: 'scale', in: 'query', description: '50 for 1:50; 1 when left out', schema: new OA\Schema(type: 'number')),
+            new OA\Parameter(
+                name: 'inner',
+                in: 'query',
+                description: '1: the inner walls instead of the outside',
+                schema: new OA\Schema(type: 'integer', enum: [0, 1]),
+            ),
+            new OA\Parameter(
+                name: 'scale',
+                in: 'query',
+                description: '50 for 1:50; 1 when left out',
+                schema: new OA\Schema(type: 'number'),
+            ),
         ],
-        responses: [new OA\Response(response: 200, description: 'SVG', content: new OA\MediaType(mediaType: 'image/svg+xml', schema: new OA\Schema(type: 'string')))])]
+        responses: [new OA\Response(
+            response: 200,
+            description: 'SVG',
+            content: new OA\MediaType(mediaType: 'image/svg+xml', schema: new OA\Schema(type: 'string')),
+        )])]
     public function svg(Request $request, Project $project): Response
     {
         return $this->file(
@@ -46,17 +62,28 @@ final readonly class ExportController
 
     #[OA\Get(path: '/projects/{project}/exports/model.glb', operationId: 'exportGlb', summary: 'The model as binary glTF',
         parameters: [new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 200, description: 'GLB', content: new OA\MediaType(mediaType: 'model/gltf-binary', schema: new OA\Schema(type: 'string', format: 'binary')))])]
+        responses: [new OA\Response(
+            response: 200,
+            description: 'GLB',
+            content: new OA\MediaType(mediaType: 'model/gltf-binary', schema: new OA\Schema(type: 'string', format: 'binary')),
+        )])]
     public function glb(Project $project): Response
     {
         return $this->file($this->exporter->glb($project), 'model/gltf-binary', $project, 'model.glb');
     }
 
-    #[OA\Get(path: '/projects/{project}/exports/schedules/{layout}.{format}', operationId: 'exportSchedule', summary: 'A schedule as CSV, XLSX or PDF, in a layout that is always there (by-type, each, types, walls) or was kept',
+    #[OA\Get(
+        path: '/projects/{project}/exports/schedules/{layout}.{format}', operationId: 'exportSchedule',
+        summary: 'A schedule as CSV, XLSX or PDF, in a layout that is always there (by-type, each, types, walls) or was kept',
         parameters: [
             new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
             new OA\Parameter(name: 'layout', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
-            new OA\Parameter(name: 'format', in: 'path', required: true, schema: new OA\Schema(type: 'string', enum: ['csv', 'xlsx', 'pdf'])),
+            new OA\Parameter(
+                name: 'format',
+                in: 'path',
+                required: true,
+                schema: new OA\Schema(type: 'string', enum: ['csv', 'xlsx', 'pdf']),
+            ),
         ],
         responses: [
             new OA\Response(response: 200, description: 'A file', content: [
@@ -71,10 +98,17 @@ final readonly class ExportController
         return $this->laidOut($project, $this->schedules->layout($project, $layout) ?? abort(404), $format);
     }
 
-    #[OA\Post(path: '/projects/{project}/exports/schedule.{format}', operationId: 'exportTriedSchedule', summary: 'A schedule as CSV, XLSX or PDF, in a layout that is not kept',
+    #[OA\Post(
+        path: '/projects/{project}/exports/schedule.{format}', operationId: 'exportTriedSchedule',
+        summary: 'A schedule as CSV, XLSX or PDF, in a layout that is not kept',
         parameters: [
             new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
-            new OA\Parameter(name: 'format', in: 'path', required: true, schema: new OA\Schema(type: 'string', enum: ['csv', 'xlsx', 'pdf'])),
+            new OA\Parameter(
+                name: 'format',
+                in: 'path',
+                required: true,
+                schema: new OA\Schema(type: 'string', enum: ['csv', 'xlsx', 'pdf']),
+            ),
         ],
         requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/Layout')),
         responses: [
@@ -83,11 +117,19 @@ final readonly class ExportController
                 new OA\MediaType(mediaType: self::XLSX, schema: new OA\Schema(type: 'string', format: 'binary')),
                 new OA\MediaType(mediaType: 'application/pdf', schema: new OA\Schema(type: 'string', format: 'binary')),
             ]),
-            new OA\Response(response: 422, description: 'It cannot be laid out so', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+            new OA\Response(
+                response: 422,
+                description: 'It cannot be laid out so',
+                content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
+            ),
         ])]
     public function triedSchedule(Request $request, Project $project, string $format): Response
     {
-        return $this->laidOut($project, Layout::from(new Fields(['id' => '', ...$request->json()->all()], $project->settings()->units)), $format);
+        return $this->laidOut(
+            $project,
+            Layout::from(new Fields(['id' => '', ...$request->json()->all()], $project->settings()->units)),
+            $format,
+        );
     }
 
     private function laidOut(Project $project, Layout $layout, string $format): Response
@@ -104,12 +146,23 @@ final readonly class ExportController
             : $this->file(XlsxWriter::write([$table]), self::XLSX, $project, $name);
     }
 
-    #[OA\Get(path: '/projects/{project}/exports/types.json', operationId: 'exportTypes', summary: 'Unit types as JSON, of the schema /schemas/unit-types.schema.json',
+    #[OA\Get(
+        path: '/projects/{project}/exports/types.json', operationId: 'exportTypes',
+        summary: 'Unit types as JSON, of the schema /schemas/unit-types.schema.json',
         parameters: [
             new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
-            new OA\Parameter(name: 'ids', in: 'query', description: 'Ids with commas between them; all when left out', schema: new OA\Schema(type: 'string')),
+            new OA\Parameter(
+                name: 'ids',
+                in: 'query',
+                description: 'Ids with commas between them; all when left out',
+                schema: new OA\Schema(type: 'string'),
+            ),
         ],
-        responses: [new OA\Response(response: 200, description: 'JSON', content: new OA\MediaType(mediaType: 'application/json', schema: new OA\Schema(type: 'object', additionalProperties: true)))])]
+        responses: [new OA\Response(
+            response: 200,
+            description: 'JSON',
+            content: new OA\MediaType(mediaType: 'application/json', schema: new OA\Schema(type: 'object', additionalProperties: true)),
+        )])]
     public function types(Request $request, Project $project): Response
     {
         $ids = Asked::has($request, 'ids') ? explode(',', Asked::text($request, 'ids')) : null;

@@ -27,14 +27,23 @@ final readonly class GivenController
     {
     }
 
-    #[OA\Post(path: '/projects/{project}/uploads/schedule', operationId: 'uploadSchedule', summary: 'Read a CSV or XLSX file in; answers with how it would be read. Nothing is kept in the project yet',
+    #[OA\Post(
+        path: '/projects/{project}/uploads/schedule', operationId: 'uploadSchedule',
+        summary: 'Read a CSV or XLSX file in; answers with how it would be read. Nothing is kept in the project yet',
         parameters: [
             new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
             new OA\Parameter(name: 'name', in: 'query', required: true, schema: new OA\Schema(type: 'string')),
         ],
-        requestBody: new OA\RequestBody(required: true, content: new OA\MediaType(mediaType: 'application/octet-stream', schema: new OA\Schema(type: 'string', format: 'binary'))),
+        requestBody: new OA\RequestBody(
+            required: true,
+            content: new OA\MediaType(mediaType: 'application/octet-stream', schema: new OA\Schema(type: 'string', format: 'binary')),
+        ),
         responses: [
-            new OA\Response(response: 200, description: 'As it would be read', content: new OA\JsonContent(ref: '#/components/schemas/Reading')),
+            new OA\Response(
+                response: 200,
+                description: 'As it would be read',
+                content: new OA\JsonContent(ref: '#/components/schemas/Reading'),
+            ),
             new OA\Response(response: 422, description: 'No table', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
         ])]
     public function upload(Request $request, Project $project): JsonResponse
@@ -45,25 +54,43 @@ final readonly class GivenController
         $read = $this->foreign->read($user, 'table', $request->getContent(), $name);
         $file = $this->files->put($project, $read->content, $read->kind);
 
-        return new JsonResponse($this->view->reading($project, (new Structure($this->assembly, $project))->design()->storeys, $file, null, null, null));
+        return new JsonResponse(
+            $this->view->reading($project, (new Structure($this->assembly, $project))->design()->storeys, $file, null, null, null),
+        );
     }
 
-    #[OA\Post(path: '/projects/{project}/readings', operationId: 'readSchedule', summary: 'How a file that was read in would be read with its columns said otherwise',
+    #[OA\Post(
+        path: '/projects/{project}/readings', operationId: 'readSchedule',
+        summary: 'How a file that was read in would be read with its columns said otherwise',
         parameters: [new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
         requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['file'], properties: [
             new OA\Property(property: 'file', type: 'string'), new OA\Property(property: 'sheet', type: 'integer'),
-            new OA\Property(property: 'header', type: 'integer', nullable: true), new OA\Property(property: 'columns', type: 'array', nullable: true, items: new OA\Items(ref: '#/components/schemas/GivenColumn')),
+            new OA\Property(property: 'header', type: 'integer', nullable: true),
+            new OA\Property(
+                property: 'columns',
+                type: 'array',
+                nullable: true,
+                items: new OA\Items(ref: '#/components/schemas/GivenColumn'),
+            ),
         ])),
         responses: [
-            new OA\Response(response: 200, description: 'As it would be read', content: new OA\JsonContent(ref: '#/components/schemas/Reading')),
+            new OA\Response(
+                response: 200,
+                description: 'As it would be read',
+                content: new OA\JsonContent(ref: '#/components/schemas/Reading'),
+            ),
             new OA\Response(response: 422, description: 'Not so', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
         ])]
     public function reading(Request $request, Project $project): JsonResponse
     {
         $body = new Fields($request->json()->all());
 
-        return new JsonResponse($this->view->reading($project, (new Structure($this->assembly, $project))->design()->storeys, $body->string('file'), $body->has('sheet') ? $body->int('sheet') : null,
-            $body->has('header') ? $body->int('header') : null, $body->has('columns') ? array_map(Column::from(...), $body->list('columns')) : null));
+        return new JsonResponse(
+            $this->view->reading(
+                $project, (new Structure($this->assembly, $project))->design()->storeys, $body->string('file'),
+                $body->has('sheet') ? $body->int('sheet') : null,
+                $body->has('header') ? $body->int('header') : null,
+                $body->has('columns') ? array_map(Column::from(...), $body->list('columns')) : null));
     }
 
     #[OA\Get(path: '/projects/{project}/givens/{given}/held', operationId: 'held', summary: 'A given schedule held against the model',

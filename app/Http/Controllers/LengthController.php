@@ -19,7 +19,11 @@ final class LengthController
             new OA\Parameter(name: 'units', in: 'query', required: true, schema: new OA\Schema(type: 'string', enum: ['mm', 'm', 'ft-in'])),
         ],
         responses: [
-            new OA\Response(response: 200, description: 'In mm', content: new OA\JsonContent(required: ['mm'], properties: [new OA\Property(property: 'mm', type: 'number')])),
+            new OA\Response(
+                response: 200,
+                description: 'In mm',
+                content: new OA\JsonContent(required: ['mm'], properties: [new OA\Property(property: 'mm', type: 'number')]),
+            ),
             new OA\Response(response: 422, description: 'Not a length', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
         ])]
     public function __invoke(Request $request): JsonResponse

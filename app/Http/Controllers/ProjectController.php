@@ -35,7 +35,8 @@ final class ProjectController
             ->addSelect('projects.*')->get();
 
         return new JsonResponse(['projects' => $projects->map(static fn (Project $p): array => [
-            'id' => $p->id, 'name' => $p->name, 'role' => $p->getRelationValue('pivot')->role, 'updatedAt' => $p->updated_at->toIso8601ZuluString(),
+            'id' => $p->id, 'name' => $p->name, 'role' => $p->getRelationValue('pivot')->role,
+            'updatedAt' => $p->updated_at->toIso8601ZuluString(),
             'openings' => (int) $p->getAttribute('opening_count'), 'storeys' => (int) $p->getAttribute('storey_count'),
         ])->all()]);
     }
@@ -44,15 +45,26 @@ final class ProjectController
         requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['name', 'units', 'storeys'], properties: [
             new OA\Property(property: 'name', type: 'string'),
             new OA\Property(property: 'units', type: 'string', enum: ['mm', 'm', 'ft-in']),
-            new OA\Property(property: 'storeys', type: 'array', description: 'Lowest first', items: new OA\Items(required: ['name', 'height'], properties: [
-                new OA\Property(property: 'name', type: 'string'),
-                new OA\Property(property: 'height', anyOf: [new OA\Schema(type: 'number'), new OA\Schema(type: 'string')]),
-            ], type: 'object')),
+            new OA\Property(
+                property: 'storeys', type: 'array', description: 'Lowest first', items: new OA\Items(
+                    required: ['name', 'height'], properties: [
+                        new OA\Property(property: 'name', type: 'string'),
+                        new OA\Property(property: 'height', anyOf: [new OA\Schema(type: 'number'), new OA\Schema(type: 'string')]),
+                    ], type: 'object')),
             new OA\Property(property: 'key', type: 'string', description: 'Asked for again under the same key it is not started twice'),
-            new OA\Property(property: 'rectangle', type: 'object', additionalProperties: true, description: 'width and depth of a rectangular outline, and the thickness of its walls'),
+            new OA\Property(
+                property: 'rectangle',
+                type: 'object',
+                additionalProperties: true,
+                description: 'width and depth of a rectangular outline, and the thickness of its walls',
+            ),
         ])),
         responses: [
-            new OA\Response(response: 201, description: 'Started', content: new OA\JsonContent(required: ['id'], properties: [new OA\Property(property: 'id', type: 'string')])),
+            new OA\Response(
+                response: 201,
+                description: 'Started',
+                content: new OA\JsonContent(required: ['id'], properties: [new OA\Property(property: 'id', type: 'string')]),
+            ),
             new OA\Response(response: 422, description: 'Refused', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
         ])]
     public function create(Request $request, NewProject $new): JsonResponse
@@ -72,7 +84,11 @@ final class ProjectController
         parameters: [new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
         responses: [
             new OA\Response(response: 200, description: 'The project', content: new OA\JsonContent(ref: '#/components/schemas/Project')),
-            new OA\Response(response: 404, description: 'None, or not yours', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+            new OA\Response(
+                response: 404,
+                description: 'None, or not yours',
+                content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
+            ),
         ])]
     public function show(Request $request, Project $project, Assembly $assembly, ProjectView $view): JsonResponse
     {

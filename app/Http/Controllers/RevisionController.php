@@ -28,9 +28,10 @@ final readonly class RevisionController
 
     #[OA\Get(path: '/projects/{project}/revisions', operationId: 'revisions', summary: 'The revisions of a project, latest first',
         parameters: [new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        responses: [new OA\Response(response: 200, description: 'Revisions', content: new OA\JsonContent(required: ['revisions'], properties: [
-            new OA\Property(property: 'revisions', type: 'array', items: new OA\Items(ref: '#/components/schemas/Revision')),
-        ]))])]
+        responses: [
+            new OA\Response(response: 200, description: 'Revisions', content: new OA\JsonContent(required: ['revisions'], properties: [
+                new OA\Property(property: 'revisions', type: 'array', items: new OA\Items(ref: '#/components/schemas/Revision')),
+            ]))])]
     public function index(Project $project): JsonResponse
     {
         $all = Revision::query()->with('user')->where('project_id', $project->id)->get()->sortByDesc('number')->values();
@@ -40,17 +41,33 @@ final readonly class RevisionController
 
     #[OA\Post(path: '/projects/{project}/revisions', operationId: 'keepRevision', summary: 'Keep the project as it is as the next revision',
         parameters: [new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['note'], properties: [new OA\Property(property: 'note', type: 'string'), new OA\Property(property: 'key', type: 'string', description: 'as of an edit')])),
+        requestBody: new OA\RequestBody(
+            required: true,
+            content: new OA\JsonContent(
+                required: ['note'],
+                properties: [
+                    new OA\Property(property: 'note', type: 'string'),
+                    new OA\Property(property: 'key', type: 'string', description: 'as of an edit'),
+                ],
+            ),
+        ),
         responses: [
             new OA\Response(response: 201, description: 'Kept', content: new OA\JsonContent(ref: '#/components/schemas/Revision')),
-            new OA\Response(response: 422, description: 'Nothing has changed since the latest', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+            new OA\Response(
+                response: 422,
+                description: 'Nothing has changed since the latest',
+                content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
+            ),
         ])]
     public function keep(Request $request, Project $project): JsonResponse
     {
         $body = new Fields($request->json()->all());
         $note = trim($body->string('note', ''));
         if (mb_strlen($note) > self::LONGEST_NOTE) {
-            throw Refusal::because('revision.note', sprintf('A note has %d letters at the most; this one has %d.', self::LONGEST_NOTE, mb_strlen($note)));
+            throw Refusal::because(
+                'revision.note',
+                sprintf('A note has %d letters at the most; this one has %d.', self::LONGEST_NOTE, mb_strlen($note)),
+            );
         }
 
         return new JsonResponse(
@@ -59,15 +76,23 @@ final readonly class RevisionController
         );
     }
 
-    #[OA\Get(path: '/projects/{project}/revisions/{letter}/difference', operationId: 'revisionDifference', summary: 'What differs between a revision and a later one, or today',
+    #[OA\Get(
+        path: '/projects/{project}/revisions/{letter}/difference', operationId: 'revisionDifference',
+        summary: 'What differs between a revision and a later one, or today',
         parameters: [
             new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
             new OA\Parameter(name: 'letter', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
-            new OA\Parameter(name: 'to', in: 'query', description: 'letter of the later one; today when left out', schema: new OA\Schema(type: 'string')),
+            new OA\Parameter(
+                name: 'to',
+                in: 'query',
+                description: 'letter of the later one; today when left out',
+                schema: new OA\Schema(type: 'string'),
+            ),
         ],
-        responses: [new OA\Response(response: 200, description: 'What differs', content: new OA\JsonContent(required: ['rows'], properties: [
-            new OA\Property(property: 'rows', type: 'array', items: new OA\Items(ref: '#/components/schemas/Difference')),
-        ]))])]
+        responses: [
+            new OA\Response(response: 200, description: 'What differs', content: new OA\JsonContent(required: ['rows'], properties: [
+                new OA\Property(property: 'rows', type: 'array', items: new OA\Items(ref: '#/components/schemas/Difference')),
+            ]))])]
     public function difference(Request $request, Project $project, string $letter): JsonResponse
     {
         $from = $this->of($project, $letter);
@@ -79,15 +104,30 @@ final readonly class RevisionController
         return new JsonResponse(['rows' => $this->revisions->difference($project, $from, $to)]);
     }
 
-    #[OA\Post(path: '/projects/{project}/revisions/{letter}/restore', operationId: 'restoreRevision', summary: 'Make everything as it was in a revision, as a new change that can be undone',
+    #[OA\Post(
+        path: '/projects/{project}/revisions/{letter}/restore', operationId: 'restoreRevision',
+        summary: 'Make everything as it was in a revision, as a new change that can be undone',
         parameters: [
             new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
             new OA\Parameter(name: 'letter', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
         ],
-        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['base'], properties: [new OA\Property(property: 'base', type: 'integer'), new OA\Property(property: 'key', type: 'string', description: 'as of an edit')])),
+        requestBody: new OA\RequestBody(
+            required: true,
+            content: new OA\JsonContent(
+                required: ['base'],
+                properties: [
+                    new OA\Property(property: 'base', type: 'integer'),
+                    new OA\Property(property: 'key', type: 'string', description: 'as of an edit'),
+                ],
+            ),
+        ),
         responses: [
             new OA\Response(response: 200, description: 'Done', content: new OA\JsonContent(ref: '#/components/schemas/Outcome')),
-            new OA\Response(response: 422, description: 'Changed meanwhile, or the same', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+            new OA\Response(
+                response: 422,
+                description: 'Changed meanwhile, or the same',
+                content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
+            ),
         ])]
     public function restore(Request $request, Project $project, string $letter, Editor $editor): JsonResponse
     {
@@ -111,7 +151,13 @@ final readonly class RevisionController
     /** @return array<string, mixed> */
     private static function plain(Revision $r): array
     {
-        return ['letter' => $r->letter, 'number' => $r->number, 'note' => $r->note, 'person' => $r->user->name ?? '', 'at' => now()->parse($r->getAttribute('created_at'))->toIso8601ZuluString()];
+        return [
+            'letter' => $r->letter,
+            'number' => $r->number,
+            'note' => $r->note,
+            'person' => $r->user->name ?? '',
+            'at' => now()->parse($r->getAttribute('created_at'))->toIso8601ZuluString(),
+        ];
     }
 
     private function user(Request $request): User

@@ -20,7 +20,9 @@ final readonly class ScheduleController
     {
     }
 
-    #[OA\Get(path: '/projects/{project}/schedules/{layout}', operationId: 'schedule', summary: 'A schedule in a layout: by-type, each, types or walls, or one that was kept',
+    #[OA\Get(
+        path: '/projects/{project}/schedules/{layout}', operationId: 'schedule',
+        summary: 'A schedule in a layout: by-type, each, types or walls, or one that was kept',
         parameters: [
             new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
             new OA\Parameter(name: 'layout', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
@@ -43,7 +45,11 @@ final readonly class ScheduleController
         requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/Layout')),
         responses: [
             new OA\Response(response: 200, description: 'Its rows', content: new OA\JsonContent(ref: '#/components/schemas/Report')),
-            new OA\Response(response: 422, description: 'It cannot be laid out so', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+            new OA\Response(
+                response: 422,
+                description: 'It cannot be laid out so',
+                content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
+            ),
         ])]
     public function try(Request $request, Project $project): JsonResponse
     {
@@ -57,6 +63,21 @@ final readonly class ScheduleController
     /** @param  array<string, mixed>  $report */
     private function answer(Layout $layout, array $report, Source $source): JsonResponse
     {
-        return new JsonResponse(['layout' => $layout->toArray(), 'fields' => array_values(array_map(static fn (Field $f): array => ['key' => $f->key, 'name' => $f->name, 'measured' => $f->measured->value, 'summed' => $f->summed], $source->fields))] + $report);
+        return new JsonResponse(
+            [
+                'layout' => $layout->toArray(),
+                'fields' => array_values(
+                    array_map(
+                        static fn (Field $f): array => [
+                            'key' => $f->key,
+                            'name' => $f->name,
+                            'measured' => $f->measured->value,
+                            'summed' => $f->summed,
+                        ],
+                        $source->fields,
+                    ),
+                ),
+            ] + $report,
+        );
     }
 }

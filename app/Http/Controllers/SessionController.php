@@ -31,8 +31,19 @@ final class SessionController
             new OA\Property(property: 'password', type: 'string'),
         ])),
         responses: [
-            new OA\Response(response: 200, description: 'Signed in', content: new OA\JsonContent(required: ['user'], properties: [new OA\Property(property: 'user', ref: '#/components/schemas/User')])),
-            new OA\Response(response: 422, description: 'Wrong address or password', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+            new OA\Response(
+                response: 200,
+                description: 'Signed in',
+                content: new OA\JsonContent(
+                    required: ['user'],
+                    properties: [new OA\Property(property: 'user', ref: '#/components/schemas/User')],
+                ),
+            ),
+            new OA\Response(
+                response: 422,
+                description: 'Wrong address or password',
+                content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
+            ),
         ])]
     public function create(Request $request): JsonResponse
     {
@@ -50,7 +61,12 @@ final class SessionController
         return $this->answer($request->user());
     }
 
-    #[OA\Delete(path: '/session', operationId: 'signOut', summary: 'Sign out', responses: [new OA\Response(response: 204, description: 'Signed out')])]
+    #[OA\Delete(
+        path: '/session',
+        operationId: 'signOut',
+        summary: 'Sign out',
+        responses: [new OA\Response(response: 204, description: 'Signed out')],
+    )]
     public function destroy(Request $request): JsonResponse
     {
         Auth::guard('web')->logout();
@@ -68,6 +84,12 @@ final class SessionController
 
     private function answer(?User $user): JsonResponse
     {
-        return new JsonResponse(['user' => $user === null ? null : ['name' => $user->name, 'email' => $user->guest ? '' : $user->email, 'guest' => $user->guest]]);
+        return new JsonResponse(
+            ['user' => $user === null ? null : [
+                'name' => $user->name,
+                'email' => $user->guest ? '' : $user->email,
+                'guest' => $user->guest,
+            ]],
+        );
     }
 }

@@ -35,10 +35,22 @@ final readonly class SheetController
         parameters: [
             new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
             new OA\Parameter(name: 'type', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
-            new OA\Parameter(name: 'paper', in: 'query', description: 'A3 when left out', schema: new OA\Schema(type: 'string', enum: self::PAPERS)),
+            new OA\Parameter(
+                name: 'paper',
+                in: 'query',
+                description: 'A3 when left out',
+                schema: new OA\Schema(type: 'string', enum: self::PAPERS),
+            ),
         ],
         responses: [
-            new OA\Response(response: 200, description: 'Pages', content: new OA\JsonContent(required: ['pages'], properties: [new OA\Property(property: 'pages', type: 'array', items: new OA\Items(type: 'string'))])),
+            new OA\Response(
+                response: 200,
+                description: 'Pages',
+                content: new OA\JsonContent(
+                    required: ['pages'],
+                    properties: [new OA\Property(property: 'pages', type: 'array', items: new OA\Items(type: 'string'))],
+                ),
+            ),
             new OA\Response(response: 404, description: 'None', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
         ])]
     public function show(Request $request, Project $project, string $type): JsonResponse
@@ -46,7 +58,9 @@ final readonly class SheetController
         return new JsonResponse(['pages' => $this->pages($request, $project, $type)]);
     }
 
-    #[OA\Get(path: '/projects/{project}/exports/sheets/{type}.{format}', operationId: 'exportSheet', summary: 'The sheet of a unit type as a file: SVG of its first page, or PDF of them all',
+    #[OA\Get(
+        path: '/projects/{project}/exports/sheets/{type}.{format}', operationId: 'exportSheet',
+        summary: 'The sheet of a unit type as a file: SVG of its first page, or PDF of them all',
         parameters: [
             new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
             new OA\Parameter(name: 'type', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
@@ -55,7 +69,14 @@ final readonly class SheetController
             new OA\Parameter(name: 'page', in: 'query', description: 'of an SVG; 1 when left out', schema: new OA\Schema(type: 'integer')),
         ],
         responses: [
-            new OA\Response(response: 200, description: 'SVG or PDF', content: [new OA\MediaType(mediaType: 'image/svg+xml', schema: new OA\Schema(type: 'string')), new OA\MediaType(mediaType: 'application/pdf', schema: new OA\Schema(type: 'string', format: 'binary'))]),
+            new OA\Response(
+                response: 200,
+                description: 'SVG or PDF',
+                content: [
+                    new OA\MediaType(mediaType: 'image/svg+xml', schema: new OA\Schema(type: 'string')),
+                    new OA\MediaType(mediaType: 'application/pdf', schema: new OA\Schema(type: 'string', format: 'binary')),
+                ],
+            ),
             new OA\Response(response: 404, description: 'None', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
         ])]
     public function file(Request $request, Project $project, string $type, string $format): Response
@@ -63,23 +84,41 @@ final readonly class SheetController
         return self::asFile($this->pages($request, $project, $type), 'unit-sheet', $format, Asked::whole($request, 'page', 1, 1, 100_000));
     }
 
-    #[OA\Post(path: '/projects/{project}/sheets', operationId: 'makeSheets', summary: 'Draw sheets into one file; it goes on as a task, whose file can be fetched when it is done',
+    #[OA\Post(
+        path: '/projects/{project}/sheets', operationId: 'makeSheets',
+        summary: 'Draw sheets into one file; it goes on as a task, whose file can be fetched when it is done',
         parameters: [new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
         requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['paper', 'format'], properties: [
-            new OA\Property(property: 'ids', type: 'array', description: 'of sheets and of unit types; all when left out', items: new OA\Items(type: 'string')),
+            new OA\Property(
+                property: 'ids',
+                type: 'array',
+                description: 'of sheets and of unit types; all when left out',
+                items: new OA\Items(type: 'string'),
+            ),
             new OA\Property(property: 'paper', type: 'string', enum: self::PAPERS, description: 'for the unit types'),
             new OA\Property(property: 'format', type: 'string', enum: ['pdf', 'zip'], description: 'one PDF, or an archive of SVG files'),
             new OA\Property(property: 'key', type: 'string', description: 'Asked for again under the same key it is not begun twice'),
         ])),
         responses: [
             new OA\Response(response: 202, description: 'Begun', content: new OA\JsonContent(ref: '#/components/schemas/Task')),
-            new OA\Response(response: 422, description: 'Cannot be drawn', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
-            new OA\Response(response: 429, description: 'Too many are being made already', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+            new OA\Response(
+                response: 422,
+                description: 'Cannot be drawn',
+                content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
+            ),
+            new OA\Response(
+                response: 429,
+                description: 'Too many are being made already',
+                content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
+            ),
         ])]
     public function make(Request $request, Project $project, Tasks $tasks): JsonResponse
     {
         $body = new Fields($request->json()->all());
-        $args = ['paper' => UnitSheets::paper($body->string('paper'))->value, 'format' => $body->string('format')] + ($body->has('ids') ? ['ids' => $body->strings('ids')] : []);
+        $args = [
+            'paper' => UnitSheets::paper($body->string('paper'))->value,
+            'format' => $body->string('format'),
+        ] + ($body->has('ids') ? ['ids' => $body->strings('ids')] : []);
         if (! in_array($args['format'], ['pdf', 'zip'], true)) {
             throw Refusal::because('sheets.format', 'Sheets are written as one PDF, or as an archive of SVG files.');
         }
@@ -89,12 +128,16 @@ final readonly class SheetController
         return new JsonResponse($tasks->begin($project, $user, Lane::Files, 'sheets', $args, key: Key::of($body))->toView(), 202);
     }
 
-    #[OA\Post(path: '/projects/{project}/sheet-plans', operationId: 'drawSheet', summary: 'A sheet of drawings as it would be: items without a place or a scale get one',
+    #[OA\Post(
+        path: '/projects/{project}/sheet-plans', operationId: 'drawSheet',
+        summary: 'A sheet of drawings as it would be: items without a place or a scale get one',
         parameters: [new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
-        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['name', 'number', 'paper', 'items'], properties: [
-            new OA\Property(property: 'name', type: 'string'), new OA\Property(property: 'number', type: 'string'), new OA\Property(property: 'paper', type: 'string', enum: self::PAPERS),
-            new OA\Property(property: 'items', type: 'array', items: new OA\Items(ref: '#/components/schemas/WantedItem')),
-        ])),
+        requestBody: new OA\RequestBody(
+            required: true, content: new OA\JsonContent(required: ['name', 'number', 'paper', 'items'], properties: [
+                new OA\Property(property: 'name', type: 'string'), new OA\Property(property: 'number', type: 'string'),
+                new OA\Property(property: 'paper', type: 'string', enum: self::PAPERS),
+                new OA\Property(property: 'items', type: 'array', items: new OA\Items(ref: '#/components/schemas/WantedItem')),
+            ])),
         responses: [
             new OA\Response(response: 200, description: 'Its pages', content: new OA\JsonContent(ref: '#/components/schemas/DrawnSheet')),
             new OA\Response(response: 422, description: 'Not so', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
@@ -105,13 +148,18 @@ final readonly class SheetController
         $drawings = $this->plans->drawings($project);
         $number = static fn (Fields $f, string $name): ?float => $f->has($name) ? $f->number($name) : null;
         $items = Arranged::place($drawings, UnitSheets::paper($body->string('paper')), array_map(static fn (Fields $f): array => [
-            'kind' => $f->string('kind'), 'ref' => $f->string('ref'), 'scale' => $number($f, 'scale'), 'x' => $number($f, 'x'), 'y' => $number($f, 'y')], $body->list('items')));
+            'kind' => $f->string('kind'), 'ref' => $f->string('ref'), 'scale' => $number($f, 'scale'), 'x' => $number($f, 'x'),
+            'y' => $number($f, 'y')], $body->list('items')));
         $plan = SheetPlan::from(new Fields(['id' => '', 'items' => $items] + $body->all()));
 
-        return new JsonResponse(['plan' => $plan->toArray(), 'size' => $plan->paper->size()] + $this->plans->pages($project, $drawings, $plan));
+        return new JsonResponse(
+            ['plan' => $plan->toArray(), 'size' => $plan->paper->size()] + $this->plans->pages($project, $drawings, $plan),
+        );
     }
 
-    #[OA\Get(path: '/projects/{project}/exports/sheet-plans/{sheet}.{format}', operationId: 'exportSheetPlan', summary: 'A sheet of drawings as a file: SVG of one page, or PDF of them all',
+    #[OA\Get(
+        path: '/projects/{project}/exports/sheet-plans/{sheet}.{format}', operationId: 'exportSheetPlan',
+        summary: 'A sheet of drawings as a file: SVG of one page, or PDF of them all',
         parameters: [
             new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
             new OA\Parameter(name: 'sheet', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
@@ -119,7 +167,14 @@ final readonly class SheetController
             new OA\Parameter(name: 'page', in: 'query', description: 'of an SVG; 1 when left out', schema: new OA\Schema(type: 'integer')),
         ],
         responses: [
-            new OA\Response(response: 200, description: 'SVG or PDF', content: [new OA\MediaType(mediaType: 'image/svg+xml', schema: new OA\Schema(type: 'string')), new OA\MediaType(mediaType: 'application/pdf', schema: new OA\Schema(type: 'string', format: 'binary'))]),
+            new OA\Response(
+                response: 200,
+                description: 'SVG or PDF',
+                content: [
+                    new OA\MediaType(mediaType: 'image/svg+xml', schema: new OA\Schema(type: 'string')),
+                    new OA\MediaType(mediaType: 'application/pdf', schema: new OA\Schema(type: 'string', format: 'binary')),
+                ],
+            ),
             new OA\Response(response: 404, description: 'None', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
         ])]
     public function planFile(Request $request, Project $project, string $sheet, string $format): Response
@@ -141,7 +196,12 @@ final readonly class SheetController
 
         return new Response($content, 200, [
             'Content-Type' => $format === 'pdf' ? 'application/pdf' : 'image/svg+xml',
-            'Content-Disposition' => sprintf('attachment; filename="%s%s.%s"', preg_replace('/[^\w.-]+/', '-', $name), $format === 'svg' && $page > 1 ? "-$page" : '', $format),
+            'Content-Disposition' => sprintf(
+                'attachment; filename="%s%s.%s"',
+                preg_replace('/[^\w.-]+/', '-', $name),
+                $format === 'svg' && $page > 1 ? "-$page" : '',
+                $format,
+            ),
         ]);
     }
 

@@ -12,7 +12,9 @@ use Illuminate\Http\Request;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
 
-/** Edits and files in the making that run on their own: how far they are, stopping them, and what they wrote. Each is seen by who began it. */
+/**
+ * Edits and files in the making that run on their own: how far they are, stopping them, and what they wrote. Each is seen by who began it.
+ */
 final readonly class TaskController
 {
     public function __construct(private Tasks $tasks)
@@ -24,7 +26,11 @@ final readonly class TaskController
             new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
             new OA\Parameter(name: 'task', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
         ],
-        responses: [new OA\Response(response: 200, description: 'The task', content: new OA\JsonContent(ref: '#/components/schemas/Task'))])]
+        responses: [new OA\Response(
+            response: 200,
+            description: 'The task',
+            content: new OA\JsonContent(ref: '#/components/schemas/Task'),
+        )])]
     public function show(Request $request, Project $project, string $task): JsonResponse
     {
         return new JsonResponse($this->tasks->look($project, self::user($request), $task)->toView());
@@ -35,13 +41,19 @@ final readonly class TaskController
             new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
             new OA\Parameter(name: 'task', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
         ],
-        responses: [new OA\Response(response: 200, description: 'Stopped, stopping, or over already', content: new OA\JsonContent(ref: '#/components/schemas/Task'))])]
+        responses: [new OA\Response(
+            response: 200,
+            description: 'Stopped, stopping, or over already',
+            content: new OA\JsonContent(ref: '#/components/schemas/Task'),
+        )])]
     public function stop(Request $request, Project $project, string $task): JsonResponse
     {
         return new JsonResponse($this->tasks->stop($project, self::user($request), $task)->toView());
     }
 
-    #[OA\Get(path: '/projects/{project}/tasks/{task}/file', operationId: 'taskFile', summary: 'The file that a task has made; it is kept for a day',
+    #[OA\Get(
+        path: '/projects/{project}/tasks/{task}/file', operationId: 'taskFile',
+        summary: 'The file that a task has made; it is kept for a day',
         parameters: [
             new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
             new OA\Parameter(name: 'task', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
@@ -61,7 +73,11 @@ final readonly class TaskController
             abort(404);
         }
 
-        return response()->download($found->file(), $name, ['Content-Type' => str_ends_with($name, '.pdf') ? 'application/pdf' : 'application/zip']);
+        return response()->download(
+            $found->file(),
+            $name,
+            ['Content-Type' => str_ends_with($name, '.pdf') ? 'application/pdf' : 'application/zip'],
+        );
     }
 
     private static function user(Request $request): User

@@ -28,15 +28,29 @@ final readonly class TracingController
     {
     }
 
-    #[OA\Post(path: '/projects/{project}/uploads/tracing', operationId: 'uploadTracing', summary: 'Read a PNG, JPEG, SVG or a page of a PDF in, to be laid under a plan or pinned beside the desk',
+    #[OA\Post(
+        path: '/projects/{project}/uploads/tracing', operationId: 'uploadTracing',
+        summary: 'Read a PNG, JPEG, SVG or a page of a PDF in, to be laid under a plan or pinned beside the desk',
         parameters: [
             new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
             new OA\Parameter(name: 'page', in: 'query', description: 'of a PDF; 1 when left out', schema: new OA\Schema(type: 'integer')),
-            new OA\Parameter(name: 'picture', in: 'query', description: '1: only as a picture', schema: new OA\Schema(type: 'integer', enum: [0, 1])),
+            new OA\Parameter(
+                name: 'picture',
+                in: 'query',
+                description: '1: only as a picture',
+                schema: new OA\Schema(type: 'integer', enum: [0, 1]),
+            ),
         ],
-        requestBody: new OA\RequestBody(required: true, content: new OA\MediaType(mediaType: 'application/octet-stream', schema: new OA\Schema(type: 'string', format: 'binary'))),
+        requestBody: new OA\RequestBody(
+            required: true,
+            content: new OA\MediaType(mediaType: 'application/octet-stream', schema: new OA\Schema(type: 'string', format: 'binary')),
+        ),
         responses: [
-            new OA\Response(response: 200, description: 'What was read', content: new OA\JsonContent(ref: '#/components/schemas/ReadTracing')),
+            new OA\Response(
+                response: 200,
+                description: 'What was read',
+                content: new OA\JsonContent(ref: '#/components/schemas/ReadTracing'),
+            ),
             new OA\Response(response: 422, description: 'It cannot be', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
         ])]
     public function upload(Request $request, Project $project): JsonResponse
@@ -78,16 +92,23 @@ final readonly class TracingController
             'Content-Type' => match (substr($file, -3)) {
                 'png' => 'image/png', 'jpg' => 'image/jpeg', default => 'application/json'
             },
-            'Cache-Control' => 'private, max-age=31536000, immutable', 'X-Content-Type-Options' => 'nosniff', 'Content-Disposition' => 'inline; filename="'.$file.'"',
+            'Cache-Control' => 'private, max-age=31536000, immutable', 'X-Content-Type-Options' => 'nosniff',
+            'Content-Disposition' => 'inline; filename="'.$file.'"',
         ]);
     }
 
-    #[OA\Get(path: '/projects/{project}/marks/{storey}', operationId: 'marks', summary: 'What the vector tracings under a storey offer: openings along its walls, and jambs that lie off their marks',
+    #[OA\Get(
+        path: '/projects/{project}/marks/{storey}', operationId: 'marks',
+        summary: 'What the vector tracings under a storey offer: openings along its walls, and jambs that lie off their marks',
         parameters: [
             new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
             new OA\Parameter(name: 'storey', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
         ],
-        responses: [new OA\Response(response: 200, description: 'What they offer', content: new OA\JsonContent(ref: '#/components/schemas/Offered'))])]
+        responses: [new OA\Response(
+            response: 200,
+            description: 'What they offer',
+            content: new OA\JsonContent(ref: '#/components/schemas/Offered'),
+        )])]
     public function marks(Project $project, string $storey): JsonResponse
     {
         $structure = new Structure($this->assembly, $project);
@@ -95,10 +116,17 @@ final readonly class TracingController
         $design = $structure->with($structure->openings(static fn (Builder $q) => $q->where('storey_id', $storey)));
         $lines = [];
         foreach ($structure->keptOf(Kind::Tracing) as $tracing) {
-            $content = $tracing instanceof Tracing && $tracing->isVector() && in_array($storey, $tracing->storeys, true) ? $this->files->get($project, $tracing->file) : null;
+            $content = $tracing instanceof Tracing
+                            && $tracing->isVector()
+                            && in_array($storey, $tracing->storeys, true) ? $this->files->get($project, $tracing->file) : null;
             $vectors = $content === null ? null : json_decode($content, true, 16, JSON_THROW_ON_ERROR);
             if ($tracing instanceof Tracing && is_array($vectors) && is_array($vectors['lines'] ?? null)) {
-                array_push($lines, ...$tracing->linesInPlan(array_values(array_map(static fn (mixed $n): float => is_numeric($n) ? (float) $n : 0.0, $vectors['lines']))));
+                array_push(
+                    $lines,
+                    ...$tracing->linesInPlan(
+                        array_values(array_map(static fn (mixed $n): float => is_numeric($n) ? (float) $n : 0.0, $vectors['lines'])),
+                    ),
+                );
             }
         }
 

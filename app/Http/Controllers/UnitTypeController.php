@@ -25,16 +25,19 @@ final readonly class UnitTypeController
     {
     }
 
-    #[OA\Get(path: '/projects/{project}/types/{type}', operationId: 'unitType', summary: 'A unit type with its make, and how many openings it fills',
+    #[OA\Get(
+        path: '/projects/{project}/types/{type}', operationId: 'unitType',
+        summary: 'A unit type with its make, and how many openings it fills',
         parameters: [
             new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
             new OA\Parameter(name: 'type', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
         ],
         responses: [
-            new OA\Response(response: 200, description: 'The type', content: new OA\JsonContent(required: ['type', 'openings'], properties: [
-                new OA\Property(property: 'type', ref: '#/components/schemas/UnitTypeValues'),
-                new OA\Property(property: 'openings', type: 'integer'),
-            ])),
+            new OA\Response(
+                response: 200, description: 'The type', content: new OA\JsonContent(required: ['type', 'openings'], properties: [
+                    new OA\Property(property: 'type', ref: '#/components/schemas/UnitTypeValues'),
+                    new OA\Property(property: 'openings', type: 'integer'),
+                ])),
             new OA\Response(response: 404, description: 'None', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
         ])]
     public function show(Project $project, string $type): JsonResponse
@@ -48,9 +51,22 @@ final readonly class UnitTypeController
     #[OA\Get(path: '/projects/{project}/type-drawings', operationId: 'typeDrawings', summary: 'Elevations of unit types at their own sizes',
         parameters: [
             new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
-            new OA\Parameter(name: 'ids', in: 'query', required: true, description: 'Ids with commas between them, 100 at the most', schema: new OA\Schema(type: 'string')),
+            new OA\Parameter(
+                name: 'ids',
+                in: 'query',
+                required: true,
+                description: 'Ids with commas between them, 100 at the most',
+                schema: new OA\Schema(type: 'string'),
+            ),
         ],
-        responses: [new OA\Response(response: 200, description: 'Shapes by type', content: new OA\JsonContent(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'array', items: new OA\Items(ref: '#/components/schemas/Shape'))))])]
+        responses: [new OA\Response(
+            response: 200,
+            description: 'Shapes by type',
+            content: new OA\JsonContent(
+                type: 'object',
+                additionalProperties: new OA\AdditionalProperties(type: 'array', items: new OA\Items(ref: '#/components/schemas/Shape')),
+            ),
+        )])]
     public function drawings(Request $request, Project $project): JsonResponse
     {
         $types = (new Structure($this->assembly, $project))->design()->types;

@@ -8,7 +8,9 @@ use App\Http\Problems;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
-/** Serves under the name of APP_URL and on this machine itself, and under no other: nobody is led elsewhere by a name of their own making. */
+/**
+ * Serves under the name of APP_URL and on this machine itself, and under no other: nobody is led elsewhere by a name of their own making.
+ */
 final class KnownHost
 {
     public function handle(Request $request, \Closure $next): Response

@@ -19,10 +19,18 @@ final class ReadsJson
         $upload = $request->is('api/projects/*/uploads/*');
         $most = (int) config($upload ? 'isleward.largest_upload' : 'isleward.largest_body');
         if (max((int) $request->header('Content-Length'), strlen($request->getContent())) > $most) {
-            return Problems::problem(413, 'request.too_large', $upload ? sprintf('A file may have %d MB at the most.', intdiv($most, 1_000_000)) : sprintf('A request may hold %d kB at the most.', intdiv($most, 1000)));
+            return Problems::problem(
+                413,
+                'request.too_large',
+                $upload
+                                    ? sprintf('A file may have %d MB at the most.', intdiv($most, 1_000_000))
+                                    : sprintf('A request may hold %d kB at the most.', intdiv($most, 1000)),
+            );
         }
         if ($upload) {
-            return $request->header('Content-Type') === 'application/octet-stream' ? $next($request) : Problems::problem(415, 'request.not_a_file', 'Send the file’s bytes as application/octet-stream.');
+            return $request->header('Content-Type') === 'application/octet-stream'
+                            ? $next($request)
+                            : Problems::problem(415, 'request.not_a_file', 'Send the file’s bytes as application/octet-stream.');
         }
         $body = $request->getContent();
         if ($body !== '') {
@@ -31,7 +39,14 @@ final class ReadsJson
             }
             $read = json_decode($body, true, 64);
             if (! is_array($read)) {
-                return Problems::problem(400, 'request.not_json', sprintf('The body is not JSON: %s.', lcfirst(json_last_error() === JSON_ERROR_NONE ? 'an object is expected' : json_last_error_msg())));
+                return Problems::problem(
+                    400,
+                    'request.not_json',
+                    sprintf(
+                        'The body is not JSON: %s.',
+                        lcfirst(json_last_error() === JSON_ERROR_NONE ? 'an object is expected' : json_last_error_msg()),
+                    ),
+                );
             }
             $finite = true;
             array_walk_recursive($read, static function (mixed $value) use (&$finite): void {

@@ -118,7 +118,12 @@ final readonly class Spacing
     private static function requireSome(int $shares, bool $ends): void
     {
         if ($shares < 1) {
-            throw Refusal::because('arrange.too_few', $ends ? 'Choose one opening at the least.' : 'Between the outer two there is something to space only when three or more are chosen on one storey of a wall.');
+            throw Refusal::because(
+                'arrange.too_few',
+                $ends
+                                    ? 'Choose one opening at the least.'
+                                    : 'Between the outer two there is something to space only when three or more are chosen on one storey of a wall.',
+            );
         }
     }
 }

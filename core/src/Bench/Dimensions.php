@@ -10,9 +10,12 @@ use Isleward\Core\Unit\SolvedDivision;
 use Isleward\Core\Unit\SolvedUnit;
 
 /**
- * What is dimensioned on a unit's elevation, and the step at the bench that typing each figure takes. Chains stand outside, on a side of the
- * unit in rows counted from it, the overall size outermost; divisions that reach no side of it stand in the innermost rows above and right of
- * it. Each chain of parts runs from end to end of the unit: what lies between its parts (frame, dividers, what is not divided) has its figure
+ * What is dimensioned on a unit's elevation, and the step at the bench that typing each figure takes. Chains stand outside, on a side of
+ * the
+ * unit in rows counted from it, the overall size outermost; divisions that reach no side of it stand in the innermost rows above and right
+ * of
+ * it. Each chain of parts runs from end to end of the unit: what lies between its parts (frame, dividers, what is not divided) has its
+ * figure
  * too, so that they add up to the overall size.
  */
 final class Dimensions
@@ -31,7 +34,8 @@ final class Dimensions
     }
 
     /**
-     * @return list<array<string, mixed>> side (below, above, left, right, slope), row, axis, from, to, value (mm or degrees), kind, typed, step, args, field; of slopes also at (the place of its line across)
+     * @return list<array<string, mixed>> side (below, above, left, right, slope), row, axis, from, to, value (mm or degrees), kind, typed,
+     *    step, args, field; of slopes also at (the place of its line across)
      */
     public static function of(SolvedUnit $unit): array
     {
@@ -127,8 +131,11 @@ final class Dimensions
         foreach ($d->parts as $i => $part) {
             $path = $d->path.($d->path === '' ? '' : '.').$i;
             $this->chains[$side][$row][] = [$part['start'], $part['end']];
-            $this->dimensions[] = ['side' => $side, 'row' => $row, 'axis' => $columns ? 'x' : 'y', 'from' => $part['start'], 'to' => $part['end'], 'value' => $part['size'], 'kind' => 'part', 'typed' => $part['fixed'],
-                'step' => 'part', 'args' => ['path' => $path], 'field' => 'size', 'label' => sprintf('Part %d %s', $i + 1, $columns ? 'from the left' : 'from below'),
+            $this->dimensions[] = [
+                'side' => $side, 'row' => $row, 'axis' => $columns ? 'x' : 'y', 'from' => $part['start'], 'to' => $part['end'],
+                'value' => $part['size'], 'kind' => 'part', 'typed' => $part['fixed'],
+                'step' => 'part', 'args' => ['path' => $path], 'field' => 'size',
+                'label' => sprintf('Part %d %s', $i + 1, $columns ? 'from the left' : 'from below'),
                 'path' => $d->path, 'at' => $columns ? $d->box[1] : $d->box[0]];
         }
     }
@@ -146,22 +153,33 @@ final class Dimensions
                 $args = ['side' => $side, 'index' => $i];
                 $name = sprintf('stretch %d of the %s', $i + 1, $side);
                 $this->chains[$at][$this->rows[$at]][] = [$x0, $x1];
-                $this->dimensions[] = ['side' => $at, 'row' => $this->rows[$at], 'axis' => 'x', 'from' => $x0, 'to' => $x1, 'value' => $x1 - $x0, 'kind' => 'part', 'typed' => $stretch->length !== null,
+                $this->dimensions[] = [
+                    'side' => $at, 'row' => $this->rows[$at], 'axis' => 'x', 'from' => $x0, 'to' => $x1, 'value' => $x1 - $x0,
+                    'kind' => 'part', 'typed' => $stretch->length !== null,
                     'step' => 'stretch', 'args' => $args, 'field' => 'length', 'label' => 'Length of '.$name];
                 if (abs($y1 - $y0) > 0.01) {
-                    $this->dimensions[] = ['side' => 'slope', 'row' => 0, 'axis' => 'y', 'from' => min($y0, $y1), 'to' => max($y0, $y1), 'value' => $y1 - $y0, 'kind' => 'rise', 'typed' => $stretch->angle === null,
-                        'step' => 'stretch', 'args' => $args, 'field' => 'rise', 'label' => 'Rise of '.$name, 'at' => $y1 > $y0 ? $x1 : $x0];
+                    $this->dimensions[] = [
+                        'side' => 'slope', 'row' => 0, 'axis' => 'y', 'from' => min($y0, $y1), 'to' => max($y0, $y1), 'value' => $y1 - $y0,
+                        'kind' => 'rise', 'typed' => $stretch->angle === null,
+                        'step' => 'stretch', 'args' => $args, 'field' => 'rise', 'label' => 'Rise of '.$name,
+                        'at' => $y1 > $y0 ? $x1 : $x0];
                     if ($x1 - $x0 > 0.01) {
-                        $this->dimensions[] = ['side' => 'slope', 'row' => 0, 'axis' => 'angle', 'from' => $x0, 'to' => $x1, 'value' => rad2deg(atan2($y1 - $y0, $x1 - $x0)), 'kind' => 'angle', 'typed' => $stretch->angle !== null,
-                            'step' => 'stretch', 'args' => $args, 'field' => 'angle', 'label' => 'Angle of '.$name, 'at' => ($y0 + $y1) / 2];
+                        $this->dimensions[] = [
+                            'side' => 'slope', 'row' => 0, 'axis' => 'angle', 'from' => $x0, 'to' => $x1,
+                            'value' => rad2deg(atan2($y1 - $y0, $x1 - $x0)), 'kind' => 'angle', 'typed' => $stretch->angle !== null,
+                            'step' => 'stretch', 'args' => $args, 'field' => 'angle', 'label' => 'Angle of '.$name,
+                            'at' => ($y0 + $y1) / 2];
                     }
                 }
             }
             $this->rows[$at] += $run === [] ? 0 : 1;
             foreach ($side === 'head' ? [0 => 'left', count($line) - 1 => 'right'] : [] as $i => $end) {
                 if ($line[$i][1] < $h - 0.01) {
-                    $this->dimensions[] = ['side' => $end, 'row' => $this->rows[$end], 'axis' => 'y', 'from' => 0.0, 'to' => $line[$i][1], 'value' => $line[$i][1], 'kind' => 'overall', 'typed' => true,
-                        'step' => 'corner', 'args' => ['index' => $i], 'field' => 'height', 'label' => sprintf('Height at the %s end', $end)];
+                    $this->dimensions[] = [
+                        'side' => $end, 'row' => $this->rows[$end], 'axis' => 'y', 'from' => 0.0, 'to' => $line[$i][1],
+                        'value' => $line[$i][1], 'kind' => 'overall', 'typed' => true,
+                        'step' => 'corner', 'args' => ['index' => $i], 'field' => 'height',
+                        'label' => sprintf('Height at the %s end', $end)];
                     $this->rows[$end]++;
                 }
             }
@@ -169,8 +187,11 @@ final class Dimensions
         if ($outline->kind === OutlineKind::Arch) {
             $rise = $outline->archRise($w);
             $this->chains['right'][$this->rows['right']][] = [$h - $rise, $h];
-            $this->dimensions[] = ['side' => 'right', 'row' => $this->rows['right'], 'axis' => 'y', 'from' => $h - $rise, 'to' => $h, 'value' => $rise, 'kind' => 'part', 'typed' => $outline->rise !== null,
-                'step' => 'outline', 'args' => ['outline' => ['kind' => 'arch', 'form' => $outline->form?->value]], 'field' => 'outline.rise', 'label' => 'Rise of the arch'];
+            $this->dimensions[] = [
+                'side' => 'right', 'row' => $this->rows['right'], 'axis' => 'y', 'from' => $h - $rise, 'to' => $h, 'value' => $rise,
+                'kind' => 'part', 'typed' => $outline->rise !== null,
+                'step' => 'outline', 'args' => ['outline' => ['kind' => 'arch', 'form' => $outline->form?->value]],
+                'field' => 'outline.rise', 'label' => 'Rise of the arch'];
             $this->rows['right']++;
         }
     }
@@ -178,8 +199,34 @@ final class Dimensions
     private function overall(): void
     {
         [$w, $h] = [$this->unit->width, $this->unit->height];
-        $this->dimensions[] = ['side' => 'below', 'row' => $this->rows['below'], 'axis' => 'x', 'from' => 0.0, 'to' => $w, 'value' => $w, 'kind' => 'overall', 'typed' => true, 'step' => 'size', 'args' => new \stdClass, 'field' => 'width', 'label' => 'Width'];
-        $this->dimensions[] = ['side' => 'right', 'row' => $this->rows['right'], 'axis' => 'y', 'from' => 0.0, 'to' => $h, 'value' => $h, 'kind' => 'overall', 'typed' => true, 'step' => 'size', 'args' => new \stdClass, 'field' => 'height', 'label' => 'Height'];
+        $this->dimensions[] = [
+            'side' => 'below',
+            'row' => $this->rows['below'],
+            'axis' => 'x',
+            'from' => 0.0,
+            'to' => $w,
+            'value' => $w,
+            'kind' => 'overall',
+            'typed' => true,
+            'step' => 'size',
+            'args' => new \stdClass,
+            'field' => 'width',
+            'label' => 'Width',
+        ];
+        $this->dimensions[] = [
+            'side' => 'right',
+            'row' => $this->rows['right'],
+            'axis' => 'y',
+            'from' => 0.0,
+            'to' => $h,
+            'value' => $h,
+            'kind' => 'overall',
+            'typed' => true,
+            'step' => 'size',
+            'args' => new \stdClass,
+            'field' => 'height',
+            'label' => 'Height',
+        ];
     }
 
     /** Gives what lies between the parts of a chain, before its first and after its last, a figure of its own. */
@@ -192,7 +239,9 @@ final class Dimensions
                 $at = 0.0;
                 foreach ([...$parts, [$upright ? $this->unit->height : $this->unit->width, INF]] as [$from, $to]) {
                     if ($from - $at > 0.001) {
-                        $this->dimensions[] = ['side' => $side, 'row' => $row, 'axis' => $upright ? 'y' : 'x', 'from' => $at, 'to' => $from, 'value' => $from - $at, 'kind' => 'between', 'typed' => false,
+                        $this->dimensions[] = [
+                            'side' => $side, 'row' => $row, 'axis' => $upright ? 'y' : 'x', 'from' => $at, 'to' => $from,
+                            'value' => $from - $at, 'kind' => 'between', 'typed' => false,
                             'step' => '', 'args' => new \stdClass, 'field' => '', 'label' => 'Between'];
                     }
                     $at = $to;

@@ -30,7 +30,15 @@ final class Dividing
             $sizes[] = null; // typed sizes leave a rest
         }
 
-        return $draft->withNode($path, self::division($draft, $args, $args->choice('axis', Axis::class), array_map(static fn (?float $s): array => self::sized($s, $node), $sizes)));
+        return $draft->withNode(
+            $path,
+            self::division(
+                $draft,
+                $args,
+                $args->choice('axis', Axis::class),
+                array_map(static fn (?float $s): array => self::sized($s, $node), $sizes),
+            ),
+        );
     }
 
     /** {"path", "side": below, above, left or right, and "size" or "fraction"}: cuts a part of that size off a region. */
@@ -45,14 +53,26 @@ final class Dividing
         if ($args->has('fraction')) {
             $fraction = $args->number('fraction');
             if ($fraction <= 0 || $fraction >= 1) {
-                throw Refusal::because('bench.fraction', sprintf('A part cut off is more than nothing and less than the whole; %s was given.', $fraction), details: ['field' => 'fraction']);
+                throw Refusal::because(
+                    'bench.fraction',
+                    sprintf('A part cut off is more than nothing and less than the whole; %s was given.', $fraction),
+                    details: ['field' => 'fraction'],
+                );
             }
             [$off, $rest] = [['share' => $fraction, 'node' => $node], ['share' => 1 - $fraction, 'node' => $node]];
         } else {
             [$off, $rest] = [self::sized($args->size('size', 'The part cut off'), $node), self::sized(null, $node)];
         }
 
-        return $draft->withNode($path, self::division($draft, $args, $side === 'below' || $side === 'above' ? Axis::Rows : Axis::Columns, $side === 'below' || $side === 'left' ? [$off, $rest] : [$rest, $off]));
+        return $draft->withNode(
+            $path,
+            self::division(
+                $draft,
+                $args,
+                $side === 'below' || $side === 'above' ? Axis::Rows : Axis::Columns,
+                $side === 'below' || $side === 'left' ? [$off, $rest] : [$rest, $off],
+            ),
+        );
     }
 
     /** {"paths": two parts side by side of one division}: they become one, filled as the first. */
@@ -64,7 +84,10 @@ final class Dividing
         }
         [[$path, $a], [$other, $b]] = [Draft::parent($paths[0]), Draft::parent($paths[1])];
         if ($path !== $other || abs($a - $b) !== 1) {
-            throw Refusal::because('bench.join', 'Only two parts next to each other in one division can be joined; remove the divider that separates their neighbours first.');
+            throw Refusal::because(
+                'bench.join',
+                'Only two parts next to each other in one division can be joined; remove the divider that separates their neighbours first.',
+            );
         }
         $division = $draft->division($path);
         $parts = Draft::parts($division);
@@ -73,7 +96,11 @@ final class Dividing
         $places = $draft->solvedDivision($path)->parts;
         $joined = isset($first['fixed'], $second['fixed'])
             ? ['fixed' => $places[$i + 1]['end'] - $places[$i]['start']]
-            : ['share' => (is_numeric($first['share'] ?? null) ? (float) $first['share'] : 0.0) + (is_numeric($second['share'] ?? null) ? (float) $second['share'] : 0.0)];
+: ['share' => (is_numeric($first['share'] ?? null)
+                ? (float) $first['share']
+                : 0.0) + (is_numeric($second['share'] ?? null)
+                ? (float) $second['share']
+                : 0.0)];
         array_splice($parts, $i, 2, [$joined + ['node' => $parts[$a]['node'] ?? null]]);
         if (count($parts) === 1) {
             return $draft->withNode($path, is_array($parts[0]['node'] ?? null) ? $parts[0]['node'] : []);
@@ -105,9 +132,15 @@ final class Dividing
         $inner = null;
         foreach ($rows as $row) {
             $node = is_array($row['node'] ?? null) ? $row['node'] : [];
-            $sizes = isset($node['parts']) && Draft::axis($node) !== $axis ? array_map(static fn (array $p): array => array_diff_key($p, ['node' => 1]), Draft::parts($node)) : null;
+            $sizes = isset($node['parts']) && Draft::axis($node) !== $axis ? array_map(
+                static fn (array $p): array => array_diff_key($p, ['node' => 1]),
+                Draft::parts($node),
+            ) : null;
             if ($sizes === null || ($inner !== null && $inner !== [$sizes, $node['face'] ?? null])) {
-                throw Refusal::because('bench.no_grid', 'Which dividers run through can only be changed where every part is divided the other way and all alike.');
+                throw Refusal::because(
+                    'bench.no_grid',
+                    'Which dividers run through can only be changed where every part is divided the other way and all alike.',
+                );
             }
             $inner = [$sizes, $node['face'] ?? null];
         }
@@ -118,10 +151,19 @@ final class Dividing
             foreach ($rows as $row) {
                 $cells[] = ['node' => Draft::parts($row['node'] ?? null)[$j]['node'] ?? null] + $row;
             }
-            $columns[] = $size + ['node' => ['axis' => $axis->value, 'face' => $outer['face'] ?? null, 'parts' => $cells] + (isset($outer['depth']) ? ['depth' => $outer['depth']] : [])];
+            $columns[] = $size + [
+                'node' => [
+                    'axis' => $axis->value,
+                    'face' => $outer['face'] ?? null,
+                    'parts' => $cells,
+                ] + (isset($outer['depth']) ? ['depth' => $outer['depth']] : []),
+            ];
         }
 
-        return $draft->withNode($path, ['axis' => ($axis === Axis::Rows ? Axis::Columns : Axis::Rows)->value, 'face' => $face, 'parts' => $columns]);
+        return $draft->withNode(
+            $path,
+            ['axis' => ($axis === Axis::Rows ? Axis::Columns : Axis::Rows)->value, 'face' => $face, 'parts' => $columns],
+        );
     }
 
     /** {"to": faces or centres}: how typed sizes are measured; they change so that nothing moves. */
@@ -155,7 +197,11 @@ final class Dividing
         [$low, $high] = $division->axis === Axis::Columns ? [0, 2] : [1, 3];
         foreach ($division->parts as $i => ['from' => $from, 'to' => $end]) {
             $sizes[$i] = ! $toCentres ? $end - $from
-                : ($i < count($parts) - 1 ? $end + $division->face / 2 : $division->grid[$high]) - ($i > 0 ? $from - $division->face / 2 : $division->grid[$low]);
+: ($i < count($parts) - 1
+                    ? $end + $division->face / 2
+                    : $division->grid[$high]) - ($i > 0
+                    ? $from - $division->face / 2
+                    : $division->grid[$low]);
             $share = $parts[$i]['share'] ?? null;
             if (is_int($share) || is_float($share)) {
                 $ratios[] = $sizes[$i] / $share;
@@ -179,7 +225,11 @@ final class Dividing
      */
     private static function division(Draft $draft, Fields $args, Axis $axis, array $parts): array
     {
-        return ['axis' => $axis->value, 'face' => $args->has('face') ? $args->size('face', 'The face width of a divider') : self::usualFace($draft), 'parts' => $parts]
+        return [
+            'axis' => $axis->value,
+            'face' => $args->has('face') ? $args->size('face', 'The face width of a divider') : self::usualFace($draft),
+            'parts' => $parts,
+        ]
             + ($args->has('depth') ? ['depth' => $args->size('depth', 'The depth of a divider')] : []);
     }
 

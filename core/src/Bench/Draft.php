@@ -23,7 +23,11 @@ final readonly class Draft
     public static function from(Fields $f): self
     {
         // read once, so that it is whole and written the way we write it
-        return new self($f->size('width', 'The width of a unit'), $f->size('height', 'The height of a unit'), UnitTree::from($f->fields('tree'))->toArray());
+        return new self(
+            $f->size('width', 'The width of a unit'),
+            $f->size('height', 'The height of a unit'),
+            UnitTree::from($f->fields('tree'))->toArray(),
+        );
     }
 
     /** @param  array<array-key, mixed>  $tree */

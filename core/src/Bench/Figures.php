@@ -14,7 +14,8 @@ use Isleward\Core\Unit\Weight;
 final class Figures
 {
     /**
-     * @return array{area: float, glass: float, frameShare: float, weight: array{glass: float, infill: float, frame: float, total: float}, free: float, clear: array{width: float, height: float}, louvre: float}
+     * @return array{area: float, glass: float, frameShare: float, weight: array{glass: float, infill: float, frame: float, total: float},
+     *    free: float, clear: array{width: float, height: float}, louvre: float}
      */
     public static function of(SolvedUnit $unit, UnitRules $rules): array
     {
@@ -33,7 +34,15 @@ final class Figures
             }
         }
 
-        return ['area' => $unit->outline->area(), 'glass' => $unit->glassArea(), 'frameShare' => $unit->frameShare(), 'weight' => Weight::of($unit, $rules), 'free' => $free, 'clear' => $widest, 'louvre' => $louvre];
+        return [
+            'area' => $unit->outline->area(),
+            'glass' => $unit->glassArea(),
+            'frameShare' => $unit->frameShare(),
+            'weight' => Weight::of($unit, $rules),
+            'free' => $free,
+            'clear' => $widest,
+            'louvre' => $louvre,
+        ];
     }
 
     /** @return array<string, mixed> of one light, its leaves as far open as $ajar says (null: as far as the type shows them, or wholly) */
@@ -44,13 +53,22 @@ final class Figures
         $free = FreeOpening::of($light, $share > 0 ? $share : 1.0);
         $leaves = [];
         foreach ($light->leaves as $leaf) {
-            $leaves[] = ['width' => $leaf->contour->width(), 'height' => $leaf->contour->height(), 'weight' => Weight::of($unit, $rules, $leaf->index)['total']];
+            $leaves[] = [
+                'width' => $leaf->contour->width(),
+                'height' => $leaf->contour->height(),
+                'weight' => Weight::of($unit, $rules, $leaf->index)['total'],
+            ];
         }
 
         return [
-            'path' => $light->path, 'operation' => $light->light->operation->value, 'label' => $light->light->glazing->solid && $light->leaves === [] && $light->louvre === null ? 'solid infill' : $light->light->operation->label(),
-            'ring' => $light->contour->ring(1.0), 'box' => [$x0, $y0, $x1, $y1], 'area' => $light->contour->area(), 'values' => $light->light->toArray(), 'leaves' => $leaves,
-            'free' => ['width' => $free->width, 'height' => $free->height, 'area' => $free->area, 'air' => $free->air], 'louvre' => $light->louvre,
+            'path' => $light->path, 'operation' => $light->light->operation->value,
+            'label' => $light->light->glazing->solid
+                            && $light->leaves === []
+                            && $light->louvre === null ? 'solid infill' : $light->light->operation->label(),
+            'ring' => $light->contour->ring(1.0), 'box' => [$x0, $y0, $x1, $y1], 'area' => $light->contour->area(),
+            'values' => $light->light->toArray(), 'leaves' => $leaves,
+            'free' => ['width' => $free->width, 'height' => $free->height, 'area' => $free->area, 'air' => $free->air],
+            'louvre' => $light->louvre,
         ];
     }
 }

@@ -11,7 +11,10 @@ use Isleward\Core\Unit\Operation;
 /** Steps about what fills a light. */
 final class Lighting
 {
-    /** {"paths", "values": values of {@see \Isleward\Core\Unit\Light}}: those change, the rest stays; a null value goes back to what is usual. */
+    /**
+     * {"paths", "values": values of {@see \Isleward\Core\Unit\Light}}: those change, the rest stays; a null value goes back to what is
+     * usual.
+     */
     public static function set(Draft $draft, Fields $args): Draft
     {
         $paths = $args->strings('paths');
@@ -48,7 +51,10 @@ final class Lighting
                 $light = array_diff_key($light, array_flip(['sashFace', 'topRail', 'bottomRail', 'sashDepth', 'style', 'innerRail']));
             }
             unset($light['reach'], $light['leaves']);
-            $light += $operation->moves() ? ['sashFace' => $door ? 95.0 : 60.0, 'sashDepth' => 68.0] + ($door ? ['bottomRail' => $operation->slides() ? 95.0 : 220.0] : []) : [];
+            $light += $operation->moves() ? [
+                'sashFace' => $door ? 95.0 : 60.0,
+                'sashDepth' => 68.0,
+            ] + ($door ? ['bottomRail' => $operation->slides() ? 95.0 : 220.0] : []) : [];
             $light += ['hinge' => 'left', 'opens' => $operation === Operation::TopHung ? 'outward' : 'inward'];
             if ($operation === Operation::TopHung) {
                 $light['opens'] = 'outward'; // it sheds rain
@@ -68,7 +74,10 @@ final class Lighting
             } elseif ((is_array($value) && is_array($light[$name] ?? null)) && in_array($name, ['bars', 'louvre'], true)) {
                 $light[$name] = [...$light[$name], ...$value];
                 if ($name === 'louvre') {
-                    $light[$name] = array_diff_key($light[$name], array_key_exists('count', $value) ? ['pitch' => 1] : (array_key_exists('pitch', $value) ? ['count' => 1] : []));
+                    $light[$name] = array_diff_key(
+                        $light[$name],
+                        array_key_exists('count', $value) ? ['pitch' => 1] : (array_key_exists('pitch', $value) ? ['count' => 1] : []),
+                    );
                 }
             } else {
                 $light[$name] = $value;

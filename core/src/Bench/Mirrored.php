@@ -17,7 +17,10 @@ final class Mirrored
         $outline = is_array($tree['outline'] ?? null) ? $tree['outline'] : [];
         foreach (['head', 'sill'] as $side) {
             if (is_array($outline[$side] ?? null)) {
-                $outline[$side] = array_map(static fn (mixed $s): mixed => is_array($s) ? self::negated($s) : $s, array_reverse($outline[$side]));
+                $outline[$side] = array_map(
+                    static fn (mixed $s): mixed => is_array($s) ? self::negated($s) : $s,
+                    array_reverse($outline[$side]),
+                );
             }
         }
         if (is_array($outline['corners'] ?? null)) {
@@ -64,7 +67,10 @@ final class Mirrored
     private static function node(array $node): array
     {
         if (is_array($node['parts'] ?? null)) {
-            $parts = array_map(static fn (mixed $p): mixed => is_array($p) && is_array($p['node'] ?? null) ? ['node' => self::node($p['node'])] + $p : $p, $node['parts']);
+            $parts = array_map(
+                static fn (mixed $p): mixed => is_array($p) && is_array($p['node'] ?? null) ? ['node' => self::node($p['node'])] + $p : $p,
+                $node['parts'],
+            );
 
             return ['parts' => ($node['axis'] ?? '') === 'columns' ? array_reverse($parts) : $parts] + $node;
         }
@@ -73,7 +79,10 @@ final class Mirrored
             $node['hinge'] = $other[$node['hinge']] ?? $node['hinge'];
         }
         if (is_array($node['leaves'] ?? null)) {
-            $node['leaves'] = array_map(static fn (mixed $l): mixed => is_string($l) ? $other[$l] ?? $l : $l, array_reverse($node['leaves']));
+            $node['leaves'] = array_map(
+                static fn (mixed $l): mixed => is_string($l) ? $other[$l] ?? $l : $l,
+                array_reverse($node['leaves']),
+            );
         }
 
         return $node;

@@ -15,7 +15,11 @@ final class Outlining
 {
     public static function size(Draft $draft, Fields $args): Draft
     {
-        return $draft->with($draft->tree, $args->has('width') ? $args->size('width', 'The width of a unit') : null, $args->has('height') ? $args->size('height', 'The height of a unit') : null);
+        return $draft->with(
+            $draft->tree,
+            $args->has('width') ? $args->size('width', 'The width of a unit') : null,
+            $args->has('height') ? $args->size('height', 'The height of a unit') : null,
+        );
     }
 
     /** Another outline; "width" and "height" come with it when they are given. */
@@ -27,7 +31,10 @@ final class Outlining
         return self::keepingLeftEnd($draft, $outline);
     }
 
-    /** One stretch of the head or sill: {"side", "index", and "length", "share", "rise" or "angle"}. Rise and angle are linked: the one that is typed stays. */
+    /**
+     * One stretch of the head or sill: {"side", "index", and "length", "share", "rise" or "angle"}. Rise and angle are linked: the one that
+     * is typed stays.
+     */
     public static function stretch(Draft $draft, Fields $args): Draft
     {
         $side = $args->string('side');
@@ -36,7 +43,10 @@ final class Outlining
         $index = $args->int('index');
         $stretch = $run[$index] ?? null;
         if (! is_array($stretch)) {
-            throw Refusal::because('bench.stretch', sprintf('The %s of this unit has no such stretch.', $side === 'sill' ? 'sill' : 'head'));
+            throw Refusal::because(
+                'bench.stretch',
+                sprintf('The %s of this unit has no such stretch.', $side === 'sill' ? 'sill' : 'head'),
+            );
         }
         $given = $args->all();
         foreach ([['length', 'share'], ['share', 'length'], ['rise', 'angle'], ['angle', 'rise']] as [$name, $instead]) {
@@ -55,7 +65,11 @@ final class Outlining
     {
         $text = is_string($value) ? str_replace([',', '°', ' '], ['.', '', ''], $value) : $value;
         if (! is_numeric($text)) {
-            throw Refusal::because('bench.figure', sprintf('“%s” is no %s.', is_string($value) ? $value : '', $name), details: ['field' => $name]);
+            throw Refusal::because(
+                'bench.figure',
+                sprintf('“%s” is no %s.', is_string($value) ? $value : '', $name),
+                details: ['field' => $name],
+            );
         }
 
         return (float) $text;
@@ -70,7 +84,10 @@ final class Outlining
         return $draft->with($draft->tree, null, $draft->height + $args->size('height', 'The height of the head') - $y);
     }
 
-    /** Values of {@see \Isleward\Core\Unit\Frame}; "jamb" is both sides; null takes a cill or trim away. "setback" is the unit's usual place in the wall. */
+    /**
+     * Values of {@see \Isleward\Core\Unit\Frame}; "jamb" is both sides; null takes a cill or trim away. "setback" is the unit's usual place
+     * in the wall.
+     */
     public static function frame(Draft $draft, Fields $args): Draft
     {
         $frame = (new Fields($draft->tree))->array('frame');
@@ -109,7 +126,8 @@ final class Outlining
     {
         $before = $draft->tree()->outline;
         $tree = ['outline' => $outline->toArray()] + $draft->tree;
-        if ($outline->kind !== OutlineKind::Profile || ($before->kind !== OutlineKind::Profile && $before->kind !== OutlineKind::Rectangle)) {
+        if ($outline->kind !== OutlineKind::Profile
+                    || ($before->kind !== OutlineKind::Profile && $before->kind !== OutlineKind::Rectangle)) {
             return $draft->with($tree);
         }
         $was = $before->line(true, $draft->width, $draft->height)[0][1];

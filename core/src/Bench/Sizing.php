@@ -36,7 +36,13 @@ final class Sizing
         $path = $args->string('path');
         $division = $draft->division($path);
 
-        return $draft->withNode($path, ['parts' => array_map(static fn (array $p): array => ['share' => 1.0, 'node' => $p['node'] ?? null], Draft::parts($division))] + $division);
+        return $draft->withNode(
+            $path,
+            ['parts' => array_map(
+                static fn (array $p): array => ['share' => 1.0, 'node' => $p['node'] ?? null],
+                Draft::parts($division),
+            )] + $division,
+        );
     }
 
     /** {"path": of a division, "face", "depth"}: the section of its dividers; a null depth is the frame's. */

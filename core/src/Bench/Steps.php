@@ -11,7 +11,27 @@ use Isleward\Core\Measure\Refusal;
 final class Steps
 {
     /** @var list<string> */
-    public const NAMES = ['size', 'outline', 'stretch', 'corner', 'frame', 'measure', 'finish', 'limits', 'divide', 'cut', 'join', 'undivide', 'part', 'equalise', 'divider', 'move', 'turn', 'light', 'mirror'];
+    public const NAMES = [
+        'size',
+        'outline',
+        'stretch',
+        'corner',
+        'frame',
+        'measure',
+        'finish',
+        'limits',
+        'divide',
+        'cut',
+        'join',
+        'undivide',
+        'part',
+        'equalise',
+        'divider',
+        'move',
+        'turn',
+        'light',
+        'mirror',
+    ];
 
     /** @throws Refusal */
     public static function take(Draft $draft, string $step, Fields $args): Draft
@@ -23,7 +43,9 @@ final class Steps
             'corner' => Outlining::corner($draft, $args),
             'frame' => Outlining::frame($draft, $args),
             'finish' => Outlining::finish($draft, $args),
-            'limits' => $draft->with(['limits' => array_filter($args->array('limits'), static fn (mixed $v): bool => $v !== null && $v !== '')] + $draft->tree),
+            'limits' => $draft->with(
+                ['limits' => array_filter($args->array('limits'), static fn (mixed $v): bool => $v !== null && $v !== '')] + $draft->tree,
+            ),
             'measure' => Dividing::measure($draft, $args),
             'divide' => Dividing::divide($draft, $args),
             'cut' => Dividing::cut($draft, $args),
@@ -36,7 +58,10 @@ final class Steps
             'turn' => Dividing::turn($draft, $args),
             'light' => Lighting::set($draft, $args),
             'mirror' => Mirrored::draft($draft),
-            default => throw Refusal::because('bench.step', sprintf('“%s” is no step at the bench; there are %s.', $step, implode(', ', self::NAMES))),
+            default => throw Refusal::because(
+                'bench.step',
+                sprintf('“%s” is no step at the bench; there are %s.', $step, implode(', ', self::NAMES)),
+            ),
         };
         // as it is written by its own reading: figures typed in people's units become millimetres
         $after = Draft::from(new Fields(['width' => $after->width, 'height' => $after->height, 'tree' => $after->tree], $args->units()));

@@ -76,8 +76,11 @@ final class View
         foreach ($unit->divisions as $d) {
             for ($i = 0, $n = count($d->parts) - 1; $i < $n; $i++) {
                 [$a, $b] = [$d->parts[$i], $d->parts[$i + 1]];
-                $out[] = ['path' => $d->path, 'index' => $i, 'axis' => $d->axis === Axis::Columns ? 'x' : 'y', 'at' => ($a['to'] + $b['from']) / 2, 'face' => $d->face,
-                    'from' => $d->axis === Axis::Columns ? $d->box[1] : $d->box[0], 'to' => $d->axis === Axis::Columns ? $d->box[3] : $d->box[2],
+                $out[] = [
+                    'path' => $d->path, 'index' => $i, 'axis' => $d->axis === Axis::Columns ? 'x' : 'y',
+                    'at' => ($a['to'] + $b['from']) / 2, 'face' => $d->face,
+                    'from' => $d->axis === Axis::Columns ? $d->box[1] : $d->box[0],
+                    'to' => $d->axis === Axis::Columns ? $d->box[3] : $d->box[2],
                     'least' => $a['from'] + $d->face / 2 + 1, 'most' => $b['to'] - $d->face / 2 - 1];
             }
         }

@@ -91,7 +91,15 @@ final class Bodies
             }
         }
 
-        return new Body($wall, $surface, $length, $design->storeys->floor($wall->base), $design->storeys->ceiling($wall->top), $left, $right);
+        return new Body(
+            $wall,
+            $surface,
+            $length,
+            $design->storeys->floor($wall->base),
+            $design->storeys->ceiling($wall->top),
+            $left,
+            $right,
+        );
     }
 
     /**
@@ -135,7 +143,9 @@ final class Bodies
             }
             $a ??= self::joint($design, $wall, $surface, $first, $atRight, null);
             $b = self::joint($design, $wall, $surface, $other, $atRight, null);
-            if (abs($a->atDepth(0.0) - $b->atDepth(0.0)) > 0.01 || abs($a->atDepth($wall->thickness) - $b->atDepth($wall->thickness)) > 0.01) {
+            if (abs($a->atDepth(0.0) - $b->atDepth(0.0)) > 0.01 || abs(
+                $a->atDepth($wall->thickness) - $b->atDepth($wall->thickness),
+            ) > 0.01) {
                 return true;
             }
         }
@@ -190,7 +200,11 @@ final class Bodies
             $face = Surface::of($other);
             $depth = -$tip->minus($face->origin)->dot($face->outward());
             $along = $face->along($tip);
-            if ($depth < -1 || $depth > $other->thickness + 1 || $along < -1 || $along > $other->face()->length() + 1 || abs($surface->along->cross($face->along)) < 0.05) {
+            if ($depth < -1
+                            || $depth > $other->thickness + 1
+                            || $along < -1
+                            || $along > $other->face()->length() + 1
+                            || abs($surface->along->cross($face->along)) < 0.05) {
                 continue;
             }
             $middle = $surface->inPlan($wall->face()->length() / 2, $wall->thickness / 2);

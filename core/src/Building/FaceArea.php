@@ -6,7 +6,10 @@ namespace Isleward\Core\Building;
 
 use Isleward\Core\Design\Design;
 
-/** A wall's face in figures: over the outer face, corner to corner; openings by their shape, overlaps counted once and nothing beyond the edge. */
+/**
+ * A wall's face in figures: over the outer face, corner to corner; openings by their shape, overlaps counted once and nothing beyond the
+ * edge.
+ */
 final readonly class FaceArea
 {
     /**
@@ -42,6 +45,12 @@ final readonly class FaceArea
     /** @return array{gross: float, cutOut: float, net: float, openings: int, shapes: float} */
     public function toArray(): array
     {
-        return ['gross' => $this->gross, 'cutOut' => $this->cutOut(), 'net' => $this->net, 'openings' => $this->openings, 'shapes' => $this->shapes];
+        return [
+            'gross' => $this->gross,
+            'cutOut' => $this->cutOut(),
+            'net' => $this->net,
+            'openings' => $this->openings,
+            'shapes' => $this->shapes,
+        ];
     }
 }

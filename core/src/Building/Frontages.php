@@ -7,7 +7,9 @@ namespace Isleward\Core\Building;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Geometry\Tolerance;
 
-/** Gathers walls whose outer faces lie in one plane and touch or stand over each other, in the order of the outlines; inner walls come last. */
+/**
+ * Gathers walls whose outer faces lie in one plane and touch or stand over each other, in the order of the outlines; inner walls come last.
+ */
 final class Frontages
 {
     /**

@@ -112,7 +112,10 @@ final class Mesher
             [$body->left->atDepth(0), $body->right->atDepth(0), 0.0, 0.0, false],
             [$body->left->atDepth($t), $body->right->atDepth($t), $t, 0.0, true],
         ];
-        foreach ([[$body->left, $low, $body->left->slope > 0], [$body->right, $high, $body->right->slope < 0]] as [$end, $zone, $reversed]) {
+        foreach ([
+            [$body->left, $low, $body->left->slope > 0],
+            [$body->right, $high, $body->right->slope < 0],
+        ] as [$end, $zone, $reversed]) {
             if ($zone[1] > $zone[0]) {
                 $planes[] = [$zone[0], $zone[1], -$end->at / $end->slope, 1 / $end->slope, $reversed];
             }
@@ -124,7 +127,12 @@ final class Mesher
                 array_push($positions, $points[$i], $points[$i + 1], -($at + $slope * $points[$i]));
             }
             for ($i = 0, $n = count($corners); $i < $n; $i += 3) {
-                array_push($triangles, $first + $corners[$i], $first + $corners[$i + ($reversed ? 2 : 1)], $first + $corners[$i + ($reversed ? 1 : 2)]);
+                array_push(
+                    $triangles,
+                    $first + $corners[$i],
+                    $first + $corners[$i + ($reversed ? 2 : 1)],
+                    $first + $corners[$i + ($reversed ? 1 : 2)],
+                );
             }
         }
         foreach ($whole->rings as $ring) {
@@ -175,12 +183,21 @@ final class Mesher
         }
         $area = 0.0;
         for ($i = 2, $n = count($polygon); $i < $n; $i++) {
-            $area += hypot(
-                ($polygon[$i - 1][0] - $polygon[0][0]) * ($polygon[$i][2] - $polygon[0][2]) - ($polygon[$i - 1][2] - $polygon[0][2]) * ($polygon[$i][0] - $polygon[0][0]),
-                ($polygon[$i - 1][1] - $polygon[0][1]) * ($polygon[$i][2] - $polygon[0][2]) - ($polygon[$i - 1][2] - $polygon[0][2]) * ($polygon[$i][1] - $polygon[0][1]),
-            );
+            [$ax, $ay, $az] = self::from($polygon[0], $polygon[$i - 1]);
+            [$bx, $by, $bz] = self::from($polygon[0], $polygon[$i]);
+            $area += hypot($ax * $bz - $az * $bx, $ay * $bz - $az * $by);
         }
 
         return $area > 1e-6 ? $polygon : [];
+    }
+
+    /**
+     * @param  array{float, float, float}  $a
+     * @param  array{float, float, float}  $b
+     * @return array{float, float, float}
+     */
+    private static function from(array $a, array $b): array
+    {
+        return [$b[0] - $a[0], $b[1] - $a[1], $b[2] - $a[2]];
     }
 }

@@ -46,7 +46,14 @@ final readonly class PlacedOpening
 
     public function spot(): Spot
     {
-        return new Spot($this->opening->wall, $this->opening->storey, $this->left, $this->sill, $this->opening->width, $this->opening->height);
+        return new Spot(
+            $this->opening->wall,
+            $this->opening->storey,
+            $this->left,
+            $this->sill,
+            $this->opening->width,
+            $this->opening->height,
+        );
     }
 
     /** Whether it lies wholly beside, over or under the wall's face. */
@@ -54,14 +61,20 @@ final readonly class PlacedOpening
     {
         $slack = Tolerance::LENGTH;
 
-        return $this->right <= $body->start() + $slack || $this->left >= $body->end() - $slack || $this->head <= $body->foot + $slack || $this->sill >= $body->head - $slack;
+        return $this->right <= $body->start() + $slack
+                    || $this->left >= $body->end() - $slack
+                    || $this->head <= $body->foot + $slack
+                    || $this->sill >= $body->head - $slack;
     }
 
     /** Whether the two share some of the wall. */
     public function overlaps(self $other): bool
     {
         $slack = Tolerance::LENGTH;
-        if ($other->left >= $this->right - $slack || $other->right <= $this->left + $slack || $other->sill >= $this->head - $slack || $other->head <= $this->sill + $slack) {
+        if ($other->left >= $this->right - $slack
+                    || $other->right <= $this->left + $slack
+                    || $other->sill >= $this->head - $slack
+                    || $other->head <= $this->sill + $slack) {
             return false;
         }
         if ($this->outline === null && $other->outline === null) {

@@ -51,7 +51,12 @@ final class Places
         $left = $this->along($opening->position->along, $wall) - $opening->position->pointInWidth($opening->width);
         $level = $this->level($opening->sill, $wall, $opening->storey);
 
-        return new PlacedOpening($opening, $left, $opening->sill->edge === Edge::Head ? $level - $opening->height : $level, $this->design->outlineOf($opening));
+        return new PlacedOpening(
+            $opening,
+            $left,
+            $opening->sill->edge === Edge::Head ? $level - $opening->height : $level,
+            $this->design->outlineOf($opening),
+        );
     }
 
     /** The opening of this id as the design holds it. */
@@ -119,7 +124,11 @@ final class Places
     public function line(SettingOutLine $line): float
     {
         if (! $line->rule instanceof Along) {
-            throw Refusal::because('line.level', sprintf('%s is a level line: a place along the wall cannot be measured from it.', $line->name), [$line->id]);
+            throw Refusal::because(
+                'line.level',
+                sprintf('%s is a level line: a place along the wall cannot be measured from it.', $line->name),
+                [$line->id],
+            );
         }
 
         return $this->lines[$line->id] ??= $this->along($line->rule, $this->design->wall($line->wall));
@@ -129,7 +138,11 @@ final class Places
     public function lineLevel(SettingOutLine $line, string $storey): float
     {
         if (! $line->rule instanceof SillRule) {
-            throw Refusal::because('line.upright', sprintf('%s is an upright line: a level cannot be measured from it.', $line->name), [$line->id]);
+            throw Refusal::because(
+                'line.upright',
+                sprintf('%s is an upright line: a level cannot be measured from it.', $line->name),
+                [$line->id],
+            );
         }
 
         return $this->level($line->rule, $this->design->wall($line->wall), $line->storey ?? $storey);
@@ -199,7 +212,9 @@ final class Places
             SillDatum::Foot => $this->design->storeys->floor($wall->base),
             SillDatum::Datum => 0.0,
             SillDatum::Line => $this->lineLevel($this->design->line((string) $rule->ref), $storey),
-            SillDatum::Opening => $rule->point === Edge::Sill ? $this->opening((string) $rule->ref)->sill : $this->opening((string) $rule->ref)->head,
+            SillDatum::Opening => $rule->point === Edge::Sill
+                            ? $this->opening((string) $rule->ref)->sill
+                            : $this->opening((string) $rule->ref)->head,
         };
     }
 
@@ -235,6 +250,10 @@ final class Places
         if ($other->from->isAt($wall->to)) {
             return $wall->face()->length() - $u;
         }
-        throw Refusal::because('line.no_corner', sprintf('%s cannot be brought across: the two walls share no corner.', $line->name), [$line->id, $wall->id]);
+        throw Refusal::because(
+            'line.no_corner',
+            sprintf('%s cannot be brought across: the two walls share no corner.', $line->name),
+            [$line->id, $wall->id],
+        );
     }
 }

@@ -25,7 +25,11 @@ final class Solved
     public static function of(UnitType $type, float $width, float $height, bool $mirrored = false, ?array $shape = null): SolvedUnit
     {
         // the tree's values, not its identity: an object's id is given away again
-        $key = $type->treeHash.'|'.round($width, 3).'x'.round($height, 3).($mirrored ? 'm' : '').($shape === null ? '' : implode(',', $shape));
+        $key = $type->treeHash.'|'.round($width, 3).'x'.round($height, 3).($mirrored
+                    ? 'm'
+                    : '').($shape === null
+                    ? ''
+                    : implode(',', $shape));
         if (count(self::$units) > self::MOST) {
             self::$units = [];
         }

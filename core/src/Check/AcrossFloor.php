@@ -18,7 +18,10 @@ final class AcrossFloor implements Rule
                 $floor = $storeys->floor($storey->id);
                 [$under, $over] = [$floor - $p->sill, $p->head - $floor];
                 // where the wall stands or ends there is no floor across it
-                if ($under <= Tolerance::LENGTH || $over <= Tolerance::LENGTH || $floor <= $wall->body->foot + Tolerance::LENGTH || $floor >= $wall->body->head - Tolerance::LENGTH) {
+                if ($under <= Tolerance::LENGTH
+                                    || $over <= Tolerance::LENGTH
+                                    || $floor <= $wall->body->foot + Tolerance::LENGTH
+                                    || $floor >= $wall->body->head - Tolerance::LENGTH) {
                     continue;
                 }
                 $down = $over <= $under;

@@ -26,8 +26,11 @@ final class AcrossWall implements Rule
                     $keeps = $wall->inner && $wall->hasDoor($p) ? $wall->design->settings->nib : 0.0;
                     $off[] = $wall->moveAside($p, $way + ($way > 0 ? $keeps : -$keeps));
                 }
-                $findings[] = $wall->finding('opening.across_wall', $p, $reach, sprintf('opens into the end of %s, which meets this wall at %s to %s from its left end, on the %s',
-                    $wall->named($a->wall), $wall->say($a->from - $wall->body->start()), $wall->say($a->to - $wall->body->start()), $a->inside ? 'inside' : 'outside'),
+                $findings[] = $wall->finding(
+                    'opening.across_wall', $p, $reach, sprintf(
+                        'opens into the end of %s, which meets this wall at %s to %s from its left end, on the %s',
+                        $wall->named($a->wall), $wall->say($a->from - $wall->body->start()), $wall->say($a->to - $wall->body->start()),
+                        $a->inside ? 'inside' : 'outside'),
                     $off[0] ?? $off[1] ?? null, [(max($a->from, $p->left) + min($a->to, $p->right)) / 2, ($p->sill + $p->head) / 2]);
             }
         }

@@ -28,7 +28,8 @@ final class LintelBearing implements Rule
                 if ($q->left - $p->right >= self::BEARING) {
                     break;
                 }
-                // openings side by side without a pier have one lintel over both; beside the head: the neighbour reaches over it, or its own lintel lies in the same course
+                // openings side by side without a pier have one lintel over both; beside the head: the neighbour reaches over it, or its
+                // own lintel lies in the same course
                 if ($q->left > $p->right + Tolerance::LENGTH && $q->sill < $p->head && $q->head > $p->head - 225) {
                     $next = $q;
                     break;
@@ -37,12 +38,26 @@ final class LintelBearing implements Rule
             if ($next !== null) {
                 $gap = $next->left - $p->right;
                 $findings[] = new Finding('lintel.bearing', $wall->body->wall->id, [$next->opening->id, $p->opening->id], $gap,
-                    sprintf('Between %s and %s stand %s; a lintel bears on %s.', $wall->label($p), $wall->label($next), $wall->say($gap), $wall->say(self::BEARING)),
+                    sprintf(
+                        'Between %s and %s stand %s; a lintel bears on %s.',
+                        $wall->label($p),
+                        $wall->label($next),
+                        $wall->say($gap),
+                        $wall->say(self::BEARING),
+                    ),
                     [($p->right + $next->left) / 2, $p->head], $wall->moveAside($next, self::BEARING - $gap));
             }
-            foreach ([[$p->left - $wall->body->start(), $wall->body->left, 1.0], [$wall->body->end() - $p->right, $wall->body->right, -1.0]] as [$gap, $end, $sign]) {
-                if (! $end->joint->isCorner() && $end->meets === null && $gap >= -Tolerance::LENGTH && $gap < self::BEARING - Tolerance::LENGTH) {
-                    $findings[] = $wall->finding('lintel.bearing', $p, $gap, sprintf('has %s at the wall’s free end; a lintel bears on %s', $wall->say($gap), $wall->say(self::BEARING)),
+            foreach ([
+                [$p->left - $wall->body->start(), $wall->body->left, 1.0],
+                [$wall->body->end() - $p->right, $wall->body->right, -1.0],
+            ] as [$gap, $end, $sign]) {
+                if (! $end->joint->isCorner()
+                                    && $end->meets === null
+                                    && $gap >= -Tolerance::LENGTH
+                                    && $gap < self::BEARING - Tolerance::LENGTH) {
+                    $findings[] = $wall->finding(
+                        'lintel.bearing', $p, $gap,
+                        sprintf('has %s at the wall’s free end; a lintel bears on %s', $wall->say($gap), $wall->say(self::BEARING)),
                         $wall->moveAside($p, $sign * (self::BEARING - $gap)), [$sign > 0 ? $p->left : $p->right, $p->head]);
                 }
             }

@@ -27,7 +27,11 @@ final class NameAndSize implements Rule
             if ($off > 0.5) {
                 $findings[] = $wall->finding('type.name_and_size', $p, $off, sprintf('is %s × %s, and its type’s name says %s × %s',
                     $wall->say($p->opening->width), $wall->say($p->opening->height), $wall->say($size[0]), $wall->say($size[1])),
-                    new Remedy('Make it the size its name says', 'opening.change', ['id' => $p->opening->id, 'width' => $size[0], 'height' => $size[1]]));
+                    new Remedy(
+                        'Make it the size its name says',
+                        'opening.change',
+                        ['id' => $p->opening->id, 'width' => $size[0], 'height' => $size[1]],
+                    ));
             }
         }
 

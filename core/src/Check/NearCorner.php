@@ -7,7 +7,8 @@ namespace Isleward\Core\Check;
 use Isleward\Core\Geometry\Tolerance;
 
 /**
- * An opening that comes nearer to a corner than the project's margin, seen from inside the return where that is nearer, or that reaches into
+ * An opening that comes nearer to a corner than the project's margin, seen from inside the return where that is nearer, or that reaches
+ * into
  * the return; or a door in an inner wall with too short a nib, to its end or to a wall that meets it.
  */
 final class NearCorner implements Rule

@@ -63,7 +63,9 @@ final class OffLine implements Rule
             if (abs($off) <= Tolerance::LENGTH || abs($off) >= self::SLIP || ($edge === 'sill' && $wall->hasDoor($p))) {
                 continue;
             }
-            $findings[] = $wall->finding("opening.off_line.$edge", $p, $off, sprintf('has its %s %s %s the line of its neighbours’', $edge, $wall->say($off), $off > 0 ? 'above' : 'under'),
+            $findings[] = $wall->finding(
+                "opening.off_line.$edge", $p, $off,
+                sprintf('has its %s %s %s the line of its neighbours’', $edge, $wall->say($off), $off > 0 ? 'above' : 'under'),
                 $wall->moveUp($p, -$off), [($p->left + $p->right) / 2, $p->$edge]);
         }
 
@@ -78,7 +80,14 @@ final class OffLine implements Rule
             $right = $p->right - $other->right;
             $off = abs($left) <= abs($right) ? $left : $right;
             if (abs($off) < self::SLIP) {
-                return abs($off) <= Tolerance::LENGTH ? null : $wall->finding('opening.off_line.jamb', $p, $off, sprintf('stands %s to the %s of the jamb of %s below', $wall->say($off), $off > 0 ? 'right' : 'left', $wall->label($other)),
+                return abs($off) <= Tolerance::LENGTH ? null : $wall->finding(
+                    'opening.off_line.jamb', $p, $off,
+                    sprintf(
+                        'stands %s to the %s of the jamb of %s below',
+                        $wall->say($off),
+                        $off > 0 ? 'right' : 'left',
+                        $wall->label($other),
+                    ),
                     $wall->moveAside($p, -$off), [abs($left) <= abs($right) ? $p->left : $p->right, $p->sill]);
             }
         }

@@ -37,7 +37,13 @@ final class Overlap implements Rule
 
         return new Finding(
             'opening.overlap', $wall->body->wall->id, [$right->opening->id, $left->opening->id], $across,
-            sprintf('%s overlaps %s by %s across and %s up.', ucfirst($wall->label($right)), $wall->label($left), $wall->say($across), $wall->say($up)),
+            sprintf(
+                '%s overlaps %s by %s across and %s up.',
+                ucfirst($wall->label($right)),
+                $wall->label($left),
+                $wall->say($across),
+                $wall->say($up),
+            ),
             [max($left->left, $right->left) + $across / 2, max($left->sill, $right->sill) + $up / 2],
             $remedy,
         );

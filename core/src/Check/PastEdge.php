@@ -33,7 +33,13 @@ final class PastEdge implements Rule
             ];
             foreach ($past as [$edge, $by, $remedy]) {
                 if ($by > Tolerance::LENGTH) {
-                    $findings[] = $wall->finding('opening.past_edge', $p, $by, sprintf('runs %s past %s', $wall->say($by), $edge), $remedy());
+                    $findings[] = $wall->finding(
+                        'opening.past_edge',
+                        $p,
+                        $by,
+                        sprintf('runs %s past %s', $wall->say($by), $edge),
+                        $remedy(),
+                    );
                 }
             }
         }

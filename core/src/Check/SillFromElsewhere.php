@@ -7,7 +7,10 @@ namespace Isleward\Core\Check;
 use Isleward\Core\Design\SillDatum;
 use Isleward\Core\Geometry\Tolerance;
 
-/** A sill measured from the wall's foot or the site datum on a storey whose floor is neither: it stays behind when storeys change, and copies of it land on one floor. */
+/**
+ * A sill measured from the wall's foot or the site datum on a storey whose floor is neither: it stays behind when storeys change, and
+ * copies of it land on one floor.
+ */
 final class SillFromElsewhere implements Rule
 {
     public function check(WallInQuestion $wall): array
@@ -23,9 +26,12 @@ final class SillFromElsewhere implements Rule
             if ($from === null || abs($from - $wall->floor($p)) <= Tolerance::LENGTH) {
                 continue;
             }
-            $findings[] = $wall->finding('opening.sill_datum', $p, $rule->height, sprintf('has its %s measured %s from %s, not from the floor of %s',
-                $rule->edge->value, $wall->say($rule->height), $rule->from === SillDatum::Foot ? 'the wall’s foot' : 'the site datum', $wall->design->storeys->get($p->opening->storey)->name),
-                new Remedy('Measure it from the storey’s floor', 'opening.change', ['id' => $p->opening->id, 'sillFrom' => 'floor']), [($p->left + $p->right) / 2, $p->sill]);
+            $findings[] = $wall->finding(
+                'opening.sill_datum', $p, $rule->height, sprintf('has its %s measured %s from %s, not from the floor of %s',
+                    $rule->edge->value, $wall->say($rule->height), $rule->from === SillDatum::Foot ? 'the wall’s foot' : 'the site datum',
+                    $wall->design->storeys->get($p->opening->storey)->name),
+                new Remedy('Measure it from the storey’s floor', 'opening.change', ['id' => $p->opening->id, 'sillFrom' => 'floor']),
+                [($p->left + $p->right) / 2, $p->sill]);
         }
 
         return $findings;

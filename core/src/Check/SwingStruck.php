@@ -14,7 +14,10 @@ use Isleward\Core\Geometry\Vec2;
 use Isleward\Core\Unit\Leaf;
 use Isleward\Core\Unit\SolvedUnit;
 
-/** A leaf hung at its side that strikes another wall before it stands open as far as it turns: its edge sweeps an arc in plan, the leaf the sector within. */
+/**
+ * A leaf hung at its side that strikes another wall before it stands open as far as it turns: its edge sweeps an arc in plan, the leaf the
+ * sector within.
+ */
 final class SwingStruck implements Rule
 {
     /** So much less than its whole turn is no hindrance, radians (1°). */
@@ -40,11 +43,12 @@ final class SwingStruck implements Rule
             }
             if ($worst !== null) {
                 [$angle, $other] = $worst;
-                $findings[] = $wall->finding('leaf.swing', $p, $angle, sprintf('has a leaf that opens to %s° only: then it strikes %s', rtrim(
-                    rtrim(number_format($angle, 1, '.', ''), '0'),
-                    '.',
-                ),
-                    $wall->design->isInner($other) ? $wall->named($other) : 'the wall beside it'), null);
+                $findings[] = $wall->finding(
+                    'leaf.swing', $p, $angle, sprintf('has a leaf that opens to %s° only: then it strikes %s', rtrim(
+                        rtrim(number_format($angle, 1, '.', ''), '0'),
+                        '.',
+                    ),
+                        $wall->design->isInner($other) ? $wall->named($other) : 'the wall beside it'), null);
             }
         }
 
@@ -93,7 +97,8 @@ final class SwingStruck implements Rule
                 continue;
             }
             $storeys = $wall->design->storeys;
-            if ($storeys->floor($other->base) >= $p->sill + $y1 - Tolerance::LENGTH || $storeys->ceiling($other->top) <= $p->sill + $y0 + Tolerance::LENGTH) {
+            if ($storeys->floor($other->base) >= $p->sill + $y1 - Tolerance::LENGTH
+                            || $storeys->ceiling($other->top) <= $p->sill + $y0 + Tolerance::LENGTH) {
                 continue;
             }
             $body = Bodies::one($wall->design, $other);
@@ -117,7 +122,8 @@ final class SwingStruck implements Rule
     }
 
     /**
-     * The ends of the part of a side that lies within reach of the leaf: as seen from the hinge, everything between them lies between their angles.
+     * The ends of the part of a side that lies within reach of the leaf: as seen from the hinge, everything between them lies between their
+     * angles.
      *
      * @return list<Vec2>
      */

@@ -36,7 +36,9 @@ final readonly class WallInQuestion
     {
         usort($placed, static fn (PlacedOpening $a, PlacedOpening $b): int => $a->left <=> $b->left);
         $this->placed = $placed;
-        $this->asked = $about === null ? $placed : array_values(array_filter($placed, static fn (PlacedOpening $p): bool => isset($about[$p->opening->id])));
+        $this->asked = $about === null
+                    ? $placed
+                    : array_values(array_filter($placed, static fn (PlacedOpening $p): bool => isset($about[$p->opening->id])));
         $this->inner = $design->isInner($body->wall);
         $this->abutments = Meeting::abutments($design, $body);
     }
@@ -70,7 +72,10 @@ final readonly class WallInQuestion
         return $this->design->storeys->floor($placed->opening->storey);
     }
 
-    /** What an opening needs to keep off an end: in an outer wall the margin at a corner, in an inner one the nib beside a door; nothing at a free end. */
+    /**
+     * What an opening needs to keep off an end: in an outer wall the margin at a corner, in an inner one the nib beside a door; nothing at
+     * a free end.
+     */
     public function margin(PlacedOpening $placed, bool $atRight): float
     {
         if (! ($atRight ? $this->body->right : $this->body->left)->joint->isCorner()) {
@@ -113,7 +118,10 @@ final readonly class WallInQuestion
         return $atRight ? $stop - $margin : $stop + $margin;
     }
 
-    /** A sideways move, when the opening fits there: clear of what it keeps off on both sides, of walls that meet its own, and of the other openings. */
+    /**
+     * A sideways move, when the opening fits there: clear of what it keeps off on both sides, of walls that meet its own, and of the other
+     * openings.
+     */
     public function moveAside(PlacedOpening $p, float $by): ?Remedy
     {
         $there = new PlacedOpening($p->opening, $p->left + $by, $p->sill, $p->outline);
@@ -150,7 +158,9 @@ final readonly class WallInQuestion
     /** A move up or down, when the opening fits there. */
     public function moveUp(PlacedOpening $p, float $by): ?Remedy
     {
-        $fits = $p->sill + $by >= $this->body->foot - Tolerance::LENGTH && $p->head + $by <= $this->body->head + Tolerance::LENGTH && $this->isClear($p, $p->left, $p->sill + $by);
+        $fits = $p->sill + $by >= $this->body->foot - Tolerance::LENGTH
+                    && $p->head + $by <= $this->body->head + Tolerance::LENGTH
+                    && $this->isClear($p, $p->left, $p->sill + $by);
 
         return $fits ? new Remedy(
             sprintf('Move %s %s', $this->say($by), $by > 0 ? 'up' : 'down'),

@@ -20,17 +20,35 @@ final readonly class Along
      * @param  float  $at  for {@see Reference::Point}: the picked spot from the wall's left end, mm
      * @param  Face  $face  the face whose ends, middle or share are meant
      */
-    private function __construct(public Reference $from, public float $value, public ?string $ref, public Point $point, public float $at, public Face $face)
-    {
+    private function __construct(
+        public Reference $from,
+        public float $value,
+        public ?string $ref,
+        public Point $point,
+        public float $at,
+        public Face $face,
+    ) {
     }
 
-    public static function of(Reference $from, float $value, ?string $ref = null, Point $point = Point::Left, float $at = 0.0, Face $face = Face::Outer): self
-    {
+    public static function of(
+        Reference $from,
+        float $value,
+        ?string $ref = null,
+        Point $point = Point::Left,
+        float $at = 0.0,
+        Face $face = Face::Outer,
+    ): self {
         if ($from === Reference::Fraction && ($value < 0 || $value > 1)) {
-            throw Refusal::because('position.fraction', sprintf('A share of the wall runs from 0 to 100 %%; %s %% was given.', round($value * 100, 2)));
+            throw Refusal::because(
+                'position.fraction',
+                sprintf('A share of the wall runs from 0 to 100 %%; %s %% was given.', round($value * 100, 2)),
+            );
         }
         if ($from->isOther() && $ref === null) {
-            throw Refusal::because('position.no_reference', $from === Reference::Opening ? 'Say which opening it is measured from.' : 'Say which line it is measured from.');
+            throw Refusal::because(
+                'position.no_reference',
+                $from === Reference::Opening ? 'Say which opening it is measured from.' : 'Say which line it is measured from.',
+            );
         }
 
         return new self($from, $value + 0.0, $from->isOther() ? $ref : null, $point, $from === Reference::Point ? $at + 0.0 : 0.0, $face);
@@ -71,6 +89,13 @@ final readonly class Along
     /** @return array{from: string, value: float, ref: string|null, point: string, at: float, face: string} */
     public function toArray(): array
     {
-        return ['from' => $this->from->value, 'value' => $this->value, 'ref' => $this->ref, 'point' => $this->point->value, 'at' => $this->at, 'face' => $this->face->value];
+        return [
+            'from' => $this->from->value,
+            'value' => $this->value,
+            'ref' => $this->ref,
+            'point' => $this->point->value,
+            'at' => $this->at,
+            'face' => $this->face->value,
+        ];
     }
 }

@@ -48,9 +48,14 @@ final readonly class Change
         if ($count === 0 || ($this->fittingOnly && $this->operations !== [])) {
             return;
         }
-        throw Refusal::because('arrange.misfits', sprintf('%s would not fit: %s', $this->wanted > 1 ? "$count of $this->wanted" : 'It', $this->misfits[0]->sentence),
+        throw Refusal::because(
+            'arrange.misfits',
+            sprintf('%s would not fit: %s', $this->wanted > 1 ? "$count of $this->wanted" : 'It', $this->misfits[0]->sentence),
             array_values(array_unique(array_map(static fn (Misfit $m): string => $m->element, $this->misfits))),
-            ['misfits' => array_map(static fn (Misfit $m): array => $m->toArray(), array_slice($this->misfits, 0, 100)), 'count' => $count]);
+            [
+                'misfits' => array_map(static fn (Misfit $m): array => $m->toArray(), array_slice($this->misfits, 0, 100)),
+                'count' => $count,
+            ]);
     }
 
     public function inverse(string $summary): self

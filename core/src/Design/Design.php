@@ -82,7 +82,9 @@ final readonly class Design
     /** @return array<string, Element> by id; the settings included */
     public function elements(): array
     {
-        return [$this->settings->id => $this->settings] + $this->storeyList + $this->outlines + $this->walls + $this->types + $this->openings
+        return [
+            $this->settings->id => $this->settings,
+        ] + $this->storeyList + $this->outlines + $this->walls + $this->types + $this->openings
             + $this->lines + $this->kept + $this->acceptances;
     }
 
@@ -116,7 +118,13 @@ final readonly class Design
     {
         $found = $this->kept[$id] ?? null;
 
-        return $found?->kind() === $kind ? $found : throw Refusal::because($kind->value.'.unknown', sprintf('That %s is not in this project any more.', $kind->word()), [$id]);
+        return $found?->kind() === $kind
+                    ? $found
+                    : throw Refusal::because(
+                        $kind->value.'.unknown',
+                        sprintf('That %s is not in this project any more.', $kind->word()),
+                        [$id],
+                    );
     }
 
     /** Whether a wall stands inside the building, between rooms. */

@@ -19,11 +19,19 @@ final readonly class Finish
     {
         $colour = strtolower($f->string('colour'));
         if (preg_match('/^#[0-9a-f]{6}$/', $colour) !== 1) {
-            throw Refusal::because('finish.colour', sprintf('“%s” is no colour: write it as # and six figures, #2f5d62.', $colour), details: ['field' => 'colour']);
+            throw Refusal::because(
+                'finish.colour',
+                sprintf('“%s” is no colour: write it as # and six figures, #2f5d62.', $colour),
+                details: ['field' => 'colour'],
+            );
         }
         $id = $f->string('id');
         if (preg_match('/^[a-z0-9-]{1,40}$/', $id) !== 1) {
-            throw Refusal::because('finish.id', sprintf('“%s” is no name of a finish: small letters, figures and hyphens.', $id), details: ['field' => 'id']);
+            throw Refusal::because(
+                'finish.id',
+                sprintf('“%s” is no name of a finish: small letters, figures and hyphens.', $id),
+                details: ['field' => 'id'],
+            );
         }
 
         return new self($id, $f->name('name'), $colour, $f->choice('sheen', Sheen::class, Sheen::Satin));

@@ -29,7 +29,11 @@ final readonly class Module
 
     public static function from(Fields $f): self
     {
-        return new self($f->size('length', 'The length of the masonry module', 10.0), $f->size('height', 'The height of the masonry module', 10.0), $f->size('joint', 'The joint of the masonry module', 0.0));
+        return new self(
+            $f->size('length', 'The length of the masonry module', 10.0),
+            $f->size('height', 'The height of the masonry module', 10.0),
+            $f->size('joint', 'The joint of the masonry module', 0.0),
+        );
     }
 
     /** The nearest width of an opening, mm. */

@@ -98,7 +98,8 @@ final readonly class Opening implements Element
             'id' => $this->id, 'wall' => $this->wall, 'storey' => $this->storey, 'type' => $this->type,
             'width' => $this->width, 'height' => $this->height, 'shape' => $this->shape,
             'position' => $this->position->toArray(), 'sill' => $this->sill->toArray(),
-            'facesOut' => $this->facesOut, 'mirrored' => $this->mirrored, 'setback' => $this->setback, 'ajar' => $this->ajar, 'mark' => $this->mark,
+            'facesOut' => $this->facesOut, 'mirrored' => $this->mirrored, 'setback' => $this->setback, 'ajar' => $this->ajar,
+            'mark' => $this->mark,
         ];
     }
 
@@ -117,7 +118,10 @@ final readonly class Opening implements Element
         $shape = [];
         foreach ($values as $value) {
             if ((! is_int($value) && ! is_float($value)) || $value < 0 || $value > 1) {
-                throw Refusal::because('opening.shape', 'An opening’s shape is a list of shares of its width and height, each from 0 to 1.');
+                throw Refusal::because(
+                    'opening.shape',
+                    'An opening’s shape is a list of shares of its width and height, each from 0 to 1.',
+                );
             }
             $shape[] = (float) $value;
         }
@@ -132,7 +136,10 @@ final readonly class Opening implements Element
     {
         $setback = $f->length('setback');
         if (abs($setback) > 5000) {
-            throw Refusal::because('opening.setback', sprintf('A unit %s behind the outer face is no longer in its wall.', Length::format($setback, $f->units())));
+            throw Refusal::because(
+                'opening.setback',
+                sprintf('A unit %s behind the outer face is no longer in its wall.', Length::format($setback, $f->units())),
+            );
         }
 
         return $setback;
@@ -152,7 +159,11 @@ final readonly class Opening implements Element
     {
         $ajar = $f->has('ajar') ? $f->number('ajar') : null;
         if ($ajar !== null && ($ajar < 0 || $ajar > 1)) {
-            throw Refusal::because('unit.ajar', sprintf('A unit stands 0 to 100 %% open; %s %% was given.', $ajar * 100), details: ['field' => 'ajar']);
+            throw Refusal::because(
+                'unit.ajar',
+                sprintf('A unit stands 0 to 100 %% open; %s %% was given.', $ajar * 100),
+                details: ['field' => 'ajar'],
+            );
         }
 
         return $ajar;

@@ -41,7 +41,12 @@ final readonly class Operation
     /** @return array{kind: string, id: string, before: array<string, mixed>|null, after: array<string, mixed>|null} */
     public function toArray(): array
     {
-        return ['kind' => $this->kind->value, 'id' => $this->id, 'before' => $this->before?->toArray(), 'after' => $this->after?->toArray()];
+        return [
+            'kind' => $this->kind->value,
+            'id' => $this->id,
+            'before' => $this->before?->toArray(),
+            'after' => $this->after?->toArray(),
+        ];
     }
 
     public static function from(Fields $f): self

@@ -30,6 +30,12 @@ final readonly class Outline implements Element
 
     public function toArray(): array
     {
-        return ['id' => $this->id, 'name' => $this->name, 'position' => $this->position, 'closed' => $this->closed, 'inner' => $this->inner];
+        return [
+            'id' => $this->id,
+            'name' => $this->name,
+            'position' => $this->position,
+            'closed' => $this->closed,
+            'inner' => $this->inner,
+        ];
     }
 }

@@ -23,7 +23,10 @@ final readonly class SectionLine implements Kept
         $from = new Vec2($f->length('fromX'), $f->length('fromY'));
         $to = new Vec2($f->length('toX'), $f->length('toY'));
         if ($from->distanceTo($to) < self::LEAST) {
-            throw Refusal::because('section.too_short', 'A section is cut along a line from one point to another; these two are at the same place.');
+            throw Refusal::because(
+                'section.too_short',
+                'A section is cut along a line from one point to another; these two are at the same place.',
+            );
         }
 
         return new self($f->string('id'), $f->name('name'), $from, $to);
@@ -46,6 +49,13 @@ final readonly class SectionLine implements Kept
 
     public function toArray(): array
     {
-        return ['id' => $this->id, 'name' => $this->name, 'fromX' => $this->from->x, 'fromY' => $this->from->y, 'toX' => $this->to->x, 'toY' => $this->to->y];
+        return [
+            'id' => $this->id,
+            'name' => $this->name,
+            'fromX' => $this->from->x,
+            'fromY' => $this->from->y,
+            'toX' => $this->to->x,
+            'toY' => $this->to->y,
+        ];
     }
 }

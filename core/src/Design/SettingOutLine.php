@@ -35,7 +35,14 @@ final readonly class SettingOutLine implements Element
             throw Refusal::because('line.edge', 'A line has no head: give its own level.');
         }
 
-        return new self($f->string('id'), $f->name('name'), $f->string('wall'), $axis === LineAxis::Level ? $f->stringOrNull('storey') : null, $axis, $rule);
+        return new self(
+            $f->string('id'),
+            $f->name('name'),
+            $f->string('wall'),
+            $axis === LineAxis::Level ? $f->stringOrNull('storey') : null,
+            $axis,
+            $rule,
+        );
     }
 
     /** Whether it stands over every floor. */
@@ -62,7 +69,14 @@ final readonly class SettingOutLine implements Element
 
     public function toArray(): array
     {
-        return ['id' => $this->id, 'name' => $this->name, 'wall' => $this->wall, 'storey' => $this->storey, 'axis' => $this->axis->value, 'rule' => $this->rule->toArray()];
+        return [
+            'id' => $this->id,
+            'name' => $this->name,
+            'wall' => $this->wall,
+            'storey' => $this->storey,
+            'axis' => $this->axis->value,
+            'rule' => $this->rule->toArray(),
+        ];
     }
 
     /** @param  array<string, mixed>  $values some of {@see toArray()} */

@@ -53,7 +53,20 @@ final readonly class Settings implements Element
 
     public static function create(string $id, string $name, Units $units): self
     {
-        return new self($id, $name, $units, self::CORNER_MARGIN, 0.0, 0.0, self::NIB, Module::brick(), self::usualFinishes(), UnitRules::usual(), self::SLAB, self::SETTING);
+        return new self(
+            $id,
+            $name,
+            $units,
+            self::CORNER_MARGIN,
+            0.0,
+            0.0,
+            self::NIB,
+            Module::brick(),
+            self::usualFinishes(),
+            UnitRules::usual(),
+            self::SLAB,
+            self::SETTING,
+        );
     }
 
     public static function from(Fields $f): self
@@ -61,20 +74,33 @@ final readonly class Settings implements Element
         $units = $f->choice('units', Units::class);
         $margin = $f->length('cornerMargin');
         if ($margin < 0) {
-            throw Refusal::because('settings.margin', sprintf('The margin at corners cannot be less than nothing; %s was given.', Length::format($margin, $units)));
+            throw Refusal::because(
+                'settings.margin',
+                sprintf('The margin at corners cannot be less than nothing; %s was given.', Length::format($margin, $units)),
+            );
         }
         $nib = $f->has('nib') ? $f->length('nib') : self::NIB;
         if ($nib < 0) {
-            throw Refusal::because('settings.nib', sprintf('A nib cannot be less than nothing; %s was given.', Length::format($nib, $units)));
+            throw Refusal::because(
+                'settings.nib',
+                sprintf('A nib cannot be less than nothing; %s was given.', Length::format($nib, $units)),
+            );
         }
         $north = $f->number('north');
         if ($north < 0 || $north >= 360) {
-            throw Refusal::because('settings.north', sprintf('The bearing of the plan’s upward axis runs from 0° to under 360°; %s was given.', (string) $north));
+            throw Refusal::because(
+                'settings.north',
+                sprintf('The bearing of the plan’s upward axis runs from 0° to under 360°; %s was given.', (string) $north),
+            );
         }
 
-        return new self($f->string('id'), $f->name('name'), $units, $margin, $f->length('baseLevel'), $north, $nib, $f->has('module') ? Module::from($f->fields('module')) : null,
-            $f->has('finishes') ? self::finishes($f) : self::usualFinishes(), $f->has('unitRules') ? UnitRules::from($f->fields('unitRules')) : UnitRules::usual(),
-            $f->has('slab') ? $f->size('slab', 'The thickness of floors', 0.0) : self::SLAB, $f->has('setting') ? $f->size('setting', 'How far a jamb may lie from its mark', 0.0) : self::SETTING);
+        return new self(
+            $f->string('id'), $f->name('name'), $units, $margin, $f->length('baseLevel'), $north, $nib,
+            $f->has('module') ? Module::from($f->fields('module')) : null,
+            $f->has('finishes') ? self::finishes($f) : self::usualFinishes(),
+            $f->has('unitRules') ? UnitRules::from($f->fields('unitRules')) : UnitRules::usual(),
+            $f->has('slab') ? $f->size('slab', 'The thickness of floors', 0.0) : self::SLAB,
+            $f->has('setting') ? $f->size('setting', 'How far a jamb may lie from its mark', 0.0) : self::SETTING);
     }
 
     public function finish(string $id): ?Finish
@@ -99,7 +125,11 @@ final readonly class Settings implements Element
         foreach ($f->list('finishes') as $one) {
             $finish = Finish::from($one);
             if (isset($ids[$finish->id])) {
-                throw Refusal::because('finish.twice', sprintf('Two finishes are called “%s”.', $finish->id), details: ['field' => 'finishes']);
+                throw Refusal::because(
+                    'finish.twice',
+                    sprintf('Two finishes are called “%s”.', $finish->id),
+                    details: ['field' => 'finishes'],
+                );
             }
             $ids[$finish->id] = true;
             $finishes[] = $finish;
@@ -113,11 +143,15 @@ final readonly class Settings implements Element
     {
         /** @var list<Finish>|null $usual */
         static $usual = null;
-        $finish = static fn (string $id, string $name, string $colour, string $sheen): Finish => Finish::from(new Fields(['id' => $id, 'name' => $name, 'colour' => $colour, 'sheen' => $sheen]));
+        $finish = static fn (string $id, string $name, string $colour, string $sheen): Finish => Finish::from(
+            new Fields(['id' => $id, 'name' => $name, 'colour' => $colour, 'sheen' => $sheen]),
+        );
 
         return $usual ??= [
-            $finish('chalk', 'Chalk', '#f1eee4', 'satin'), $finish('deep-tide', 'Deep tide', '#24494f', 'satin'), $finish('slate', 'Wet slate', '#3b4347', 'matt'),
-            $finish('lead', 'Lead', '#8b9294', 'matt'), $finish('buoy', 'Buoy', '#b9472a', 'gloss'), $finish('oiled-oak', 'Oiled oak', '#a9783f', 'matt'),
+            $finish('chalk', 'Chalk', '#f1eee4', 'satin'), $finish('deep-tide', 'Deep tide', '#24494f', 'satin'),
+            $finish('slate', 'Wet slate', '#3b4347', 'matt'),
+            $finish('lead', 'Lead', '#8b9294', 'matt'), $finish('buoy', 'Buoy', '#b9472a', 'gloss'),
+            $finish('oiled-oak', 'Oiled oak', '#a9783f', 'matt'),
         ];
     }
 
@@ -133,7 +167,11 @@ final readonly class Settings implements Element
 
     public function toArray(): array
     {
-        return ['id' => $this->id, 'name' => $this->name, 'units' => $this->units->value, 'cornerMargin' => $this->cornerMargin, 'baseLevel' => $this->baseLevel, 'north' => $this->north,
-            'nib' => $this->nib, 'module' => $this->module?->toArray(), 'finishes' => array_map(static fn (Finish $finish): array => $finish->toArray(), $this->finishes), 'unitRules' => $this->unitRules->toArray(), 'slab' => $this->slab, 'setting' => $this->setting];
+        return [
+            'id' => $this->id, 'name' => $this->name, 'units' => $this->units->value, 'cornerMargin' => $this->cornerMargin,
+            'baseLevel' => $this->baseLevel, 'north' => $this->north,
+            'nib' => $this->nib, 'module' => $this->module?->toArray(),
+            'finishes' => array_map(static fn (Finish $finish): array => $finish->toArray(), $this->finishes),
+            'unitRules' => $this->unitRules->toArray(), 'slab' => $this->slab, 'setting' => $this->setting];
     }
 }

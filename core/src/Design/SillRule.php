@@ -26,7 +26,10 @@ final readonly class SillRule
     public static function of(SillDatum $from, float $height, ?string $ref = null, Edge $point = Edge::Sill, Edge $edge = Edge::Sill): self
     {
         if ($from->isOther() && $ref === null) {
-            throw Refusal::because('sill.no_reference', $from === SillDatum::Opening ? 'Say which opening the level is taken from.' : 'Say which line the level is taken from.');
+            throw Refusal::because(
+                'sill.no_reference',
+                $from === SillDatum::Opening ? 'Say which opening the level is taken from.' : 'Say which line the level is taken from.',
+            );
         }
 
         return new self($from, $height + 0.0, $from->isOther() ? $ref : null, $point, $edge);
@@ -48,6 +51,12 @@ final readonly class SillRule
     /** @return array{from: string, height: float, ref: string|null, point: string, edge: string} */
     public function toArray(): array
     {
-        return ['from' => $this->from->value, 'height' => $this->height, 'ref' => $this->ref, 'point' => $this->point->value, 'edge' => $this->edge->value];
+        return [
+            'from' => $this->from->value,
+            'height' => $this->height,
+            'ref' => $this->ref,
+            'point' => $this->point->value,
+            'edge' => $this->edge->value,
+        ];
     }
 }

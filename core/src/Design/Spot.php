@@ -20,6 +20,13 @@ final readonly class Spot
     /** @return array{wall: string, storey: string, left: float, sillLevel: float, width: float, height: float} */
     public function toArray(): array
     {
-        return ['wall' => $this->wall, 'storey' => $this->storey, 'left' => $this->left, 'sillLevel' => $this->sillLevel, 'width' => $this->width, 'height' => $this->height];
+        return [
+            'wall' => $this->wall,
+            'storey' => $this->storey,
+            'left' => $this->left,
+            'sillLevel' => $this->sillLevel,
+            'width' => $this->width,
+            'height' => $this->height,
+        ];
     }
 }

@@ -19,6 +19,8 @@ final class StoredFile
     {
         $file = $f->string('file');
 
-        return preg_match('/^[0-9a-f]{32}\.(json|png|jpg)$/', $file) === 1 ? $file : throw Refusal::because('file.unknown', 'That file is not here: read it in again.');
+        return preg_match('/^[0-9a-f]{32}\.(json|png|jpg)$/', $file) === 1
+                    ? $file
+                    : throw Refusal::because('file.unknown', 'That file is not here: read it in again.');
     }
 }

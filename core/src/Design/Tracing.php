@@ -53,7 +53,20 @@ final readonly class Tracing implements Kept
             throw Refusal::because('tracing.opacity', 'A tracing is seen from 5 % to 100 %.');
         }
 
-        return new self($f->string('id'), $f->name('name'), $storeys, StoredFile::named($f), $f->number('width'), $f->number('height'), $f->number('x'), $f->number('y'), $scale, $f->has('angle') ? fmod(fmod($f->number('angle'), 360) + 360, 360) : 0.0, $opacity, $f->bool('locked'));
+        return new self(
+            $f->string('id'),
+            $f->name('name'),
+            $storeys,
+            StoredFile::named($f),
+            $f->number('width'),
+            $f->number('height'),
+            $f->number('x'),
+            $f->number('y'),
+            $scale,
+            $f->has('angle') ? fmod(fmod($f->number('angle'), 360) + 360, 360) : 0.0,
+            $opacity,
+            $f->bool('locked'),
+        );
     }
 
     public function isVector(): bool
@@ -111,7 +124,9 @@ final readonly class Tracing implements Kept
 
     public function toArray(): array
     {
-        return ['id' => $this->id, 'name' => $this->name, 'storeys' => $this->storeys, 'file' => $this->file, 'width' => $this->width, 'height' => $this->height, 'x' => $this->x + 0.0, 'y' => $this->y + 0.0,
+        return [
+            'id' => $this->id, 'name' => $this->name, 'storeys' => $this->storeys, 'file' => $this->file, 'width' => $this->width,
+            'height' => $this->height, 'x' => $this->x + 0.0, 'y' => $this->y + 0.0,
             'scale' => $this->scale, 'angle' => $this->angle + 0.0, 'opacity' => $this->opacity, 'locked' => $this->locked];
     }
 }

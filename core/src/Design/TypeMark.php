@@ -34,7 +34,12 @@ final class TypeMark
     {
         foreach ($types as $other) {
             if ($other->id !== $type->id && $other->mark === $type->mark) {
-                throw Refusal::because('type.mark_taken', sprintf('The mark %s is taken by %s.', $type->mark, $other->name), [$other->id], ['field' => 'mark']);
+                throw Refusal::because(
+                    'type.mark_taken',
+                    sprintf('The mark %s is taken by %s.', $type->mark, $other->name),
+                    [$other->id],
+                    ['field' => 'mark'],
+                );
             }
         }
     }

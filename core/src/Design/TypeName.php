@@ -25,6 +25,11 @@ final class TypeName
 
     public static function withSize(string $name, float $width, float $height): string
     {
-        return (string) preg_replace(self::SIZE, sprintf('%s × %s', Length::format($width, Units::Millimetre), Length::format($height, Units::Millimetre)), $name, 1);
+        return (string) preg_replace(
+            self::SIZE,
+            sprintf('%s × %s', Length::format($width, Units::Millimetre), Length::format($height, Units::Millimetre)),
+            $name,
+            1,
+        );
     }
 }

@@ -62,11 +62,16 @@ final class UnitType implements Element
     /** @return array<string, string|int|float|bool> */
     public function __serialize(): array
     {
-        return ['id' => $this->id, 'mark' => $this->mark, 'name' => $this->name, 'position' => $this->position, 'width' => $this->width, 'height' => $this->height, 'sill' => $this->sill,
+        return [
+            'id' => $this->id, 'mark' => $this->mark, 'name' => $this->name, 'position' => $this->position, 'width' => $this->width,
+            'height' => $this->height, 'sill' => $this->sill,
             'treeText' => $this->treeText, 'treeHash' => $this->treeHash, 'shaped' => $this->shaped, 'hasDoor' => $this->hasDoor];
     }
 
-    /** @param  array{id: string, mark: string, name: string, position: int, width: float, height: float, sill: float, treeText: string, treeHash: string, shaped: bool, hasDoor: bool}  $data */
+    /**
+     * @param  array{id: string, mark: string, name: string, position: int, width: float, height: float, sill: float, treeText: string,
+     *    treeHash: string, shaped: bool, hasDoor: bool}  $data
+     */
     public function __unserialize(array $data): void
     {
         $this->id = $data['id'];

@@ -32,7 +32,12 @@ final class Bounds
                     }
                 }
                 for ($i = 0, $n = count($points); $i < $n; $i += 2) {
-                    [$x0, $y0, $x1, $y1] = [min($x0, $points[$i]), min($y0, $points[$i + 1]), max($x1, $points[$i]), max($y1, $points[$i + 1])];
+                    [$x0, $y0, $x1, $y1] = [
+                        min($x0, $points[$i]),
+                        min($y0, $points[$i + 1]),
+                        max($x1, $points[$i]),
+                        max($y1, $points[$i + 1]),
+                    ];
                 }
             }
         }

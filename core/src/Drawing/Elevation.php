@@ -61,7 +61,13 @@ final class Elevation
             $marks[] = Shape::text($x + $f->width / 2, $y0 - $letters * 2.4, $letters * 1.2, $f->name);
         }
 
-        return new Drawing($drawing->title, [$x0 - $letters * 16, $y0 - $letters * 4, $x1 + $letters * 2.4, $y1 + $letters * 3.2], [...$drawing->shapes, ...$marks], $drawing->symbols, $drawing->placements);
+        return new Drawing(
+            $drawing->title,
+            [$x0 - $letters * 16, $y0 - $letters * 4, $x1 + $letters * 2.4, $y1 + $letters * 3.2],
+            [...$drawing->shapes, ...$marks],
+            $drawing->symbols,
+            $drawing->placements,
+        );
     }
 
     /**

@@ -22,7 +22,8 @@ final class Plan
     /**
      * @param  array<string, Body>  $bodies
      * @param  float  $letters  height of the texts, mm on the drawing
-     * @return array{Drawing, array<string, list<Shape>>, list<string>} the walls, each opening's shapes by its id, and which wall each shape of the drawing is
+     * @return array{Drawing, array<string, list<Shape>>, list<string>} the walls, each opening's shapes by its id, and which wall each
+     *    shape of the drawing is
      */
     public static function of(Design $design, array $bodies, string $storey, float $letters = self::LETTERS): array
     {
@@ -36,7 +37,16 @@ final class Plan
             foreach ($design->openingsOf($body->wall->id) as $opening) {
                 if ($opening->storey === $storey) {
                     $placed = Places::in($design)->of($opening);
-                    $holes[] = [$placed->left, -1.0, $placed->right, -1.0, $placed->right, $body->wall->thickness + 1, $placed->left, $body->wall->thickness + 1];
+                    $holes[] = [
+                        $placed->left,
+                        -1.0,
+                        $placed->right,
+                        -1.0,
+                        $placed->right,
+                        $body->wall->thickness + 1,
+                        $placed->left,
+                        $body->wall->thickness + 1,
+                    ];
                     $openings[$opening->id] = self::opening($design, $body, $placed, $letters);
                 }
             }

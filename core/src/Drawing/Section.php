@@ -62,7 +62,8 @@ final class Section
         $bounds = Bounds::of([...$self->shapes, ...$marks], $letters);
 
         return [new Drawing('Section '.$line->name, $bounds, [...$self->shapes, ...$marks]), array_map(static fn (array $o): array => [
-            'id' => $o[0]->opening->id, 'x0' => min($o[1], $o[2]), 'x1' => max($o[1], $o[2]), 'sill' => $o[0]->sill, 'head' => $o[0]->head], $self->openings)];
+            'id' => $o[0]->opening->id, 'x0' => min($o[1], $o[2]), 'x1' => max($o[1], $o[2]), 'sill' => $o[0]->sill,
+            'head' => $o[0]->head], $self->openings)];
     }
 
     /**
@@ -86,7 +87,16 @@ final class Section
         }
         [$a, $b] = [$middle->plus($surface->outward()->times($near + 1000)), $middle->plus($surface->outward()->times($far - 1000))];
 
-        return SectionLine::from(new Fields(['id' => '', 'name' => 'through '.$design->label($placed->opening), 'fromX' => $a->x, 'fromY' => $a->y, 'toX' => $b->x, 'toY' => $b->y]));
+        return SectionLine::from(
+            new Fields([
+                'id' => '',
+                'name' => 'through '.$design->label($placed->opening),
+                'fromX' => $a->x,
+                'fromY' => $a->y,
+                'toX' => $b->x,
+                'toY' => $b->y,
+            ]),
+        );
     }
 
     /**
@@ -116,7 +126,12 @@ final class Section
     {
         $quad = [];
         $t = $body->wall->thickness;
-        foreach ([[$body->left->atDepth(0.0), 0.0], [$body->right->atDepth(0.0), 0.0], [$body->right->atDepth($t), $t], [$body->left->atDepth($t), $t]] as [$u, $depth]) {
+        foreach ([
+            [$body->left->atDepth(0.0), 0.0],
+            [$body->right->atDepth(0.0), 0.0],
+            [$body->right->atDepth($t), $t],
+            [$body->left->atDepth($t), $t],
+        ] as [$u, $depth]) {
             $quad[] = $body->surface->inPlan($u, $depth);
         }
         foreach ($this->inside($quad) as [$s0, $s1]) {
@@ -142,7 +157,10 @@ final class Section
             array_push($holes, ...$hole);
             $this->openings[] = abs($dDepth) > 1e-6 && $dDepth < 0 ? [$placed, $s1, $s0] : [$placed, $s0, $s1];
             if (abs($dDepth) >= self::STEEP) {
-                array_push($units, ...$this->unit($placed, $body->wall->thickness, ($s0 + $s1) / 2 * $du + $u0, -$depth0 / $dDepth, 1 / $dDepth));
+                array_push(
+                    $units,
+                    ...$this->unit($placed, $body->wall->thickness, ($s0 + $s1) / 2 * $du + $u0, -$depth0 / $dDepth, 1 / $dDepth),
+                );
             }
         }
         $rings = Region::rectangle($s0, $body->foot, $s1, $body->head)->cut($holes)->rings;
@@ -163,11 +181,16 @@ final class Section
             if ($u <= $placed->left || $u >= $placed->right) {
                 return [];
             }
-            $spans = $placed->outline === null ? [[$placed->sill, $placed->head]] : array_map(static fn (array $s): array => [$placed->sill + $s[0], $placed->sill + $s[1]], $placed->outline->spans(true, $u - $placed->left));
+            $spans = $placed->outline === null ? [[$placed->sill, $placed->head]] : array_map(
+                static fn (array $s): array => [$placed->sill + $s[0], $placed->sill + $s[1]],
+                $placed->outline->spans(true, $u - $placed->left),
+            );
 
             return array_map(static fn (array $s): array => [$s0, $s[0], $s1, $s[0], $s1, $s[1], $s0, $s[1]], $spans);
         }
-        $ring = Shape::area(Layer::Void, [$placed->ring()])->mapped(static fn (float $u, float $v): array => [($u - $u0) / $du, $v])->rings[0];
+        $ring = Shape::area(Layer::Void, [$placed->ring()])->mapped(
+            static fn (float $u, float $v): array => [($u - $u0) / $du, $v],
+        )->rings[0];
         $within = Region::polygon($ring)->intersection(Region::rectangle($s0, $placed->sill - 1, $s1, $placed->head + 1));
 
         return $within->rings;
@@ -205,7 +228,9 @@ final class Section
             }
             $walls = $this->design->wallsOf($outline->id);
             foreach ($this->design->storeys->all as $storey) {
-                $here = array_values(array_filter($walls, fn ($w): bool => $this->design->storeys->isWithin($storey->id, $w->base, $w->top)));
+                $here = array_values(
+                    array_filter($walls, fn ($w): bool => $this->design->storeys->isWithin($storey->id, $w->base, $w->top)),
+                );
                 if (count($here) < 3 || count($here) !== count($walls)) {
                     continue;
                 }
@@ -218,7 +243,19 @@ final class Section
                 $floor = $this->design->storeys->floor($storey->id);
                 foreach ($this->inside($ring) as [$s0, $s1]) {
                     if ($s1 - $s0 > 1) {
-                        $this->shapes[] = Shape::area(Layer::Cut, [[$s0, $floor - $this->design->settings->slab, $s1, $floor - $this->design->settings->slab, $s1, $floor, $s0, $floor]]);
+                        $this->shapes[] = Shape::area(
+                            Layer::Cut,
+                            [[
+                                $s0,
+                                $floor - $this->design->settings->slab,
+                                $s1,
+                                $floor - $this->design->settings->slab,
+                                $s1,
+                                $floor,
+                                $s0,
+                                $floor,
+                            ]],
+                        );
                     }
                 }
             }

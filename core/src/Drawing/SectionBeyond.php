@@ -65,13 +65,21 @@ final class SectionBeyond
      */
     private function visible(Vec2 $pa, Vec2 $pb, float $a, float $b): array
     {
-        foreach ([[$this->away($pa), $this->away($pb)], [$this->s($pa), $this->s($pb)], [$this->length - $this->s($pa), $this->length - $this->s($pb)]] as [$fa, $fb]) {
+        foreach ([
+            [$this->away($pa), $this->away($pb)],
+            [$this->s($pa), $this->s($pb)],
+            [$this->length - $this->s($pa), $this->length - $this->s($pb)],
+        ] as [$fa, $fb]) {
             if ($fa <= 1e-6 && $fb <= 1e-6) {
                 return [0.0, 0.0];
             }
         }
         [$t0, $t1] = [0.0, 1.0];
-        foreach ([[$this->away($pa), $this->away($pb)], [$this->s($pa), $this->s($pb)], [$this->length - $this->s($pa), $this->length - $this->s($pb)]] as [$fa, $fb]) {
+        foreach ([
+            [$this->away($pa), $this->away($pb)],
+            [$this->s($pa), $this->s($pb)],
+            [$this->length - $this->s($pa), $this->length - $this->s($pb)],
+        ] as [$fa, $fb]) {
             if ($fa < 0) {
                 $t0 = max($t0, $fa / ($fa - $fb));
             } elseif ($fb < 0) {
@@ -85,7 +93,10 @@ final class SectionBeyond
     private function face(Body $body, float $depth, float $ua, float $ub): void
     {
         $s = fn (float $u): float => $this->s($body->surface->inPlan($u, $depth));
-        $this->shapes[] = Shape::area(Layer::Beyond, [[$s($ua), $body->foot, $s($ub), $body->foot, $s($ub), $body->head, $s($ua), $body->head]]);
+        $this->shapes[] = Shape::area(
+            Layer::Beyond,
+            [[$s($ua), $body->foot, $s($ub), $body->foot, $s($ub), $body->head, $s($ua), $body->head]],
+        );
         foreach ($this->design->openingsOf($body->wall->id) as $opening) {
             $placed = Places::in($this->design)->of($opening);
             if ($placed->left < $ua - 1 || $placed->right > $ub + 1) {
@@ -96,7 +107,12 @@ final class SectionBeyond
             foreach (Symbols::solved($this->design, $opening)->lights ?? [] as $light) {
                 $ring = $light->contour->ring(1.0);
                 $width = $opening->width;
-                $this->shapes[] = Shape::area(Layer::Glass, [$ring])->mapped(static fn (float $x, float $y): array => [$s($placed->left + ($opening->facesOut ? $x : $width - $x)), $placed->sill + $y]);
+                $this->shapes[] = Shape::area(Layer::Glass, [$ring])->mapped(
+                    static fn (float $x, float $y): array => [
+                        $s($placed->left + ($opening->facesOut ? $x : $width - $x)),
+                        $placed->sill + $y,
+                    ],
+                );
             }
         }
     }

@@ -9,7 +9,9 @@ use Isleward\Core\Design\Design;
 use Isleward\Core\Measure\Length;
 use Isleward\Core\Measure\Units;
 
-/** The levels of a section over the datum: storeys across it, and a chain of floor, sill, head and floor beside each opening that is cut. */
+/**
+ * The levels of a section over the datum: storeys across it, and a chain of floor, sill, head and floor beside each opening that is cut.
+ */
 final class SectionLevels
 {
     /**
@@ -38,7 +40,9 @@ final class SectionLevels
         $middle = ($x0 + $x1) / 2;
         $sides = ['left' => [], 'right' => []];
         foreach ($openings as [$placed, $a, $b]) {
-            $sides[($a + $b) / 2 < $middle ? 'left' : 'right'][$placed->opening->storey.'|'.round($placed->sill, 1).'|'.round($placed->head, 1)] = $placed;
+            $sides[($a + $b) / 2 < $middle
+                            ? 'left'
+                            : 'right'][$placed->opening->storey.'|'.round($placed->sill, 1).'|'.round($placed->head, 1)] = $placed;
         }
         foreach ($sides as $side => $all) {
             $taken = [];
@@ -63,11 +67,21 @@ final class SectionLevels
         foreach ($points as $i => $y) {
             $shapes[] = Shape::line(Layer::Level, [$x - $tick, $y - $tick, $x + $tick, $y + $tick]);
             if ($i > 0 && $y - $points[$i - 1] > $letters * 0.9) {
-                $shapes[] = Shape::text($x - $letters * 1.9, ($y + $points[$i - 1]) / 2, $letters * 0.85, Length::format($y - $points[$i - 1], $units));
+                $shapes[] = Shape::text(
+                    $x - $letters * 1.9,
+                    ($y + $points[$i - 1]) / 2,
+                    $letters * 0.85,
+                    Length::format($y - $points[$i - 1], $units),
+                );
             }
         }
         foreach (['sill' => $placed->sill, 'head' => $placed->head] as $what => $level) {
-            $shapes[] = Shape::text($x + $letters * 2.2, $level + ($what === 'head' ? 0.75 : -0.75) * $letters, $letters * 0.75, self::level($level, $units));
+            $shapes[] = Shape::text(
+                $x + $letters * 2.2,
+                $level + ($what === 'head' ? 0.75 : -0.75) * $letters,
+                $letters * 0.75,
+                self::level($level, $units),
+            );
         }
 
         return $shapes;

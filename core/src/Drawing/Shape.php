@@ -75,7 +75,10 @@ final readonly class Shape
     {
         $c = cos($angle);
         $s = sin($angle);
-        $curves = array_map(static fn (array $ring): array => array_map(static fn (array $k): array => self::curvePlaced($k, $x, $y, $angle), $ring), $this->curves);
+        $curves = array_map(
+            static fn (array $ring): array => array_map(static fn (array $k): array => self::curvePlaced($k, $x, $y, $angle), $ring),
+            $this->curves,
+        );
         $rings = [];
         foreach ($this->rings as $ring) {
             if ($this->kind === 'arc') {

@@ -56,7 +56,10 @@ final class Symbols
                 : $shapes;
         }
 
-        return [...$shapes, ...UnitElevation::shapes(Solved::in($design->type($opening->type), $opening, $opening->seenMirrored()), $opening->facesOut)];
+        return [
+            ...$shapes,
+            ...UnitElevation::shapes(Solved::in($design->type($opening->type), $opening, $opening->seenMirrored()), $opening->facesOut),
+        ];
     }
 
     private static function figure(float $mm): string

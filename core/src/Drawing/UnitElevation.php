@@ -35,7 +35,8 @@ final class UnitElevation
         $trim = $unit->tree->frame->trim;
         foreach ($unit->members as $member) {
             $role = $member->role;
-            if ($role === Role::Trim ? $trim !== null && $trim[$fromOutside ? 'outside' : 'inside'] : ($role !== Role::Cill || $fromOutside)) {
+            if ($role === Role::Trim ? $trim !== null && $trim[$fromOutside ? 'outside' : 'inside'] : ($role !== Role::Cill
+                            || $fromOutside)) {
                 $pieces[] = Shape::contour(self::layer($role), $member->contour);
                 $depths[] = match (true) {
                     $role === Role::Trim => -INF,
@@ -77,20 +78,30 @@ final class UnitElevation
             [$mx, $my] = [($x0 + $x1) / 2, ($y0 + $y1) / 2];
             [$hinge, $free] = $leaf->hinge === HingeSide::Right ? [$x1, $x0] : [$x0, $x1];
             array_push($shapes, ...match ($light->light->operation) {
-                Operation::SideHung, Operation::HingedDoor, Operation::SideHungPair, Operation::DoorPair, Operation::Folding => [$line($away, $free, $y0, $hinge, $my, $free, $y1)],
+                Operation::SideHung, Operation::HingedDoor, Operation::SideHungPair, Operation::DoorPair,
+                Operation::Folding => [$line($away, $free, $y0, $hinge, $my, $free, $y1)],
                 Operation::TopHung => [$line($away, $x0, $y0, $mx, $y1, $x1, $y0)],
                 Operation::BottomHung => [$line($away, $x0, $y1, $mx, $y0, $x1, $y1)],
                 Operation::TiltAndTurn => [$line($away, $free, $y0, $hinge, $my, $free, $y1), $line($away, $x0, $y1, $mx, $y0, $x1, $y1)],
                 // the foot comes outward, so that rain runs off it
-                Operation::HorizontalPivot => [$line(! $fromOutside, $x0, $my, $mx, $y0, $x1, $my), $line($fromOutside, $x0, $my, $mx, $y1, $x1, $my)],
-                Operation::VerticalPivot => [$line($fromOutside, $mx, $y0, $hinge, $my, $mx, $y1), $line(! $fromOutside, $mx, $y0, $free, $my, $mx, $y1)],
+                Operation::HorizontalPivot => [
+                    $line(! $fromOutside, $x0, $my, $mx, $y0, $x1, $my),
+                    $line($fromOutside, $x0, $my, $mx, $y1, $x1, $my),
+                ],
+                Operation::VerticalPivot => [
+                    $line($fromOutside, $mx, $y0, $hinge, $my, $mx, $y1),
+                    $line(! $fromOutside, $mx, $y0, $free, $my, $mx, $y1),
+                ],
                 Operation::Sliding, Operation::SlidingDoor, Operation::VerticalSliding => self::arrow($leaf),
                 default => [],
             });
         }
         if ($light->light->operation === Operation::Folding && $light->leaves !== []) {
             [$x0, $y0, $x1, $y1] = $light->contour->bounds();
-            array_push($shapes, ...self::arrowAlong($x0, $x1, $y0 + ($y1 - $y0) * 0.12, $light->hinge === HingeSide::Left ? -1.0 : 1.0, false));
+            array_push(
+                $shapes,
+                ...self::arrowAlong($x0, $x1, $y0 + ($y1 - $y0) * 0.12, $light->hinge === HingeSide::Left ? -1.0 : 1.0, false),
+            );
         }
 
         return $shapes;
@@ -101,7 +112,9 @@ final class UnitElevation
     {
         [$x0, $y0, $x1, $y1] = $leaf->contour->bounds();
         if ($leaf->slides !== null) {
-            return $leaf->slides === Slides::Fixed ? [] : self::arrowAlong($x0, $x1, ($y0 + $y1) / 2, $leaf->slides === Slides::Left ? -1.0 : 1.0, false);
+            return $leaf->slides === Slides::Fixed
+                            ? []
+                            : self::arrowAlong($x0, $x1, ($y0 + $y1) / 2, $leaf->slides === Slides::Left ? -1.0 : 1.0, false);
         }
         $dy = $leaf->motion->dy;
 
@@ -118,7 +131,10 @@ final class UnitElevation
 
         return [
             Shape::line(Layer::Operation, [...$place($tip - 2 * $way * $half, 0.0), ...$place($tip, 0.0)]),
-            Shape::line(Layer::Operation, [...$place($tip - $way * $head, $head / 2), ...$place($tip, 0.0), ...$place($tip - $way * $head, -$head / 2)]),
+            Shape::line(
+                Layer::Operation,
+                [...$place($tip - $way * $head, $head / 2), ...$place($tip, 0.0), ...$place($tip - $way * $head, -$head / 2)],
+            ),
         ];
     }
 }

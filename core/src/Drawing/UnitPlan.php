@@ -22,8 +22,12 @@ use Isleward\Core\Unit\SolvedUnit;
  */
 final class UnitPlan
 {
-    private function __construct(private readonly SolvedUnit $unit, private readonly float $setback, private readonly bool $facesOut, private readonly ?float $ajar)
-    {
+    private function __construct(
+        private readonly SolvedUnit $unit,
+        private readonly float $setback,
+        private readonly bool $facesOut,
+        private readonly ?float $ajar,
+    ) {
     }
 
     /**
@@ -71,7 +75,10 @@ final class UnitPlan
         return $shapes;
     }
 
-    /** @return list<array{float, float}> what a level cut meets of a piece; of one that has slid up or down, what has come there; of a tilted one its foot, drawn as it lies */
+    /**
+     * @return list<array{float, float}> what a level cut meets of a piece; of one that has slid up or down, what has come there; of a
+     *    tilted one its foot, drawn as it lies
+     */
     private static function spans(Contour $contour, float $cut, ?Pose $pose): array
     {
         if ($pose !== null && $pose->upright) {

@@ -97,7 +97,10 @@ final class Attempt
             throw Refusal::because('arrange.nothing', 'Nothing would change.');
         }
         // what the new ones are placed from may be among them
-        $added = array_map(static fn (array $w): Operation => $w[0] === null ? Operation::add($w[1]) : Operation::alter($w[0], $w[1]), $this->wanted);
+        $added = array_map(
+            static fn (array $w): Operation => $w[0] === null ? Operation::add($w[1]) : Operation::alter($w[0], $w[1]),
+            $this->wanted,
+        );
         $after = $this->design->after(new Change('', [...$this->operations, ...$added]));
         $this->stand();
         $chosen = [];
@@ -122,7 +125,15 @@ final class Attempt
             $chosen[] = $opening->id;
         }
 
-        return new Change($summary(count($chosen)), $this->operations, $chosen, $this->misfits, $this->notes, $this->fittingOnly, count($this->wanted));
+        return new Change(
+            $summary(count($chosen)),
+            $this->operations,
+            $chosen,
+            $this->misfits,
+            $this->notes,
+            $this->fittingOnly,
+            count($this->wanted),
+        );
     }
 
     /** Puts down what stays where it is: all openings of the walls concerned but those that are altered. */
@@ -165,7 +176,11 @@ final class Attempt
         for ($i = (int) floor($placed->left / self::STRIP), $last = (int) floor($placed->right / self::STRIP); $i <= $last; $i++) {
             foreach ($this->standing[$wall->id][$i] ?? [] as $other) {
                 if ($placed->overlaps($other) && ! $this->metBefore($was, $other)) {
-                    return sprintf('It would meet %s at %s from the wall’s left end.', $after->label($other->opening), $this->say($other->left));
+                    return sprintf(
+                        'It would meet %s at %s from the wall’s left end.',
+                        $after->label($other->opening),
+                        $this->say($other->left),
+                    );
                 }
             }
         }

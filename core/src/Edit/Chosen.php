@@ -27,7 +27,10 @@ final class Chosen
             throw Refusal::because('opening.none', 'Choose an opening first.');
         }
         if (count($ids) > self::MOST) {
-            throw Refusal::because('opening.too_many', sprintf('%d openings at once are more than the %d that can be.', count($ids), self::MOST));
+            throw Refusal::because(
+                'opening.too_many',
+                sprintf('%d openings at once are more than the %d that can be.', count($ids), self::MOST),
+            );
         }
 
         return $ids;

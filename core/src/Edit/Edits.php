@@ -63,7 +63,11 @@ final class Edits
         }
         [$kind, $verb] = [...explode('.', $name, 2), ''];
         if (! in_array($name, self::names(), true)) {
-            throw Refusal::because('edit.unknown', sprintf('There is no edit called “%s”.', mb_substr($name, 0, 60)), details: ['known' => self::names()]);
+            throw Refusal::because(
+                'edit.unknown',
+                sprintf('There is no edit called “%s”.', mb_substr($name, 0, 60)),
+                details: ['known' => self::names()],
+            );
         }
 
         $args = new Fields(['kept' => $kind] + $args->all(), $args->units());

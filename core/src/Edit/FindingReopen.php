@@ -30,7 +30,8 @@ final readonly class FindingReopen implements Edit
 
     public function apply(Design $design, Ids $ids): Change
     {
-        $acceptance = $design->acceptances[$this->id] ?? throw Refusal::because('acceptance.unknown', 'That acceptance is not in this project any more.', [$this->id]);
+        $acceptance = $design->acceptances[$this->id]
+                    ?? throw Refusal::because('acceptance.unknown', 'That acceptance is not in this project any more.', [$this->id]);
 
         return new Change('Reopened a finding', [Operation::remove($acceptance)]);
     }

@@ -34,7 +34,14 @@ final class Hanging extends Refusal
             return;
         }
         $some = implode(', ', array_slice(array_keys($names), 0, 4)).(count($names) > 4 ? ' …' : '');
-        throw new self('hanging', sprintf('%s: %s are placed from it (%s). They can keep their figures and stay where they are.', $what, ucfirst(Words::counts($counts)), $some),
+        throw new self(
+            'hanging',
+            sprintf(
+                '%s: %s are placed from it (%s). They can keep their figures and stay where they are.',
+                $what,
+                ucfirst(Words::counts($counts)),
+                $some,
+            ),
             $ids, [...$counts, 'offer' => 'keepFigures']);
     }
 }

@@ -34,17 +34,31 @@ final readonly class Keep implements Edit
     {
         $before = $this->args->has('id') ? $design->kept($this->kind, $this->args->string('id')) : null;
         $given = array_diff_key($this->args->all(), ['id' => true, 'kept' => true]);
-        $after = $this->kind->make(new Fields([...($before?->toArray() ?? []), ...$given, 'id' => $before?->id() ?? $ids->next($this->kind)], $this->args->units()));
+        $after = $this->kind->make(
+            new Fields(
+                [...($before?->toArray() ?? []), ...$given, 'id' => $before?->id() ?? $ids->next($this->kind)],
+                $this->args->units(),
+            ),
+        );
         if (! $after instanceof Kept) {
             throw new \LogicException('Of this kind nothing is kept.');
         }
         $noun = $this->kind->word();
         foreach ($design->kept as $other) {
             if ($other->kind() === $this->kind && $other->id() !== $after->id() && $other->called() === $after->called()) {
-                throw Refusal::because($this->kind->value.'.name_taken', sprintf('There is a %s called %s already.', $noun, $after->called()), [$other->id()], ['field' => 'name']);
+                throw Refusal::because(
+                    $this->kind->value.'.name_taken',
+                    sprintf('There is a %s called %s already.', $noun, $after->called()),
+                    [$other->id()],
+                    ['field' => 'name'],
+                );
             }
         }
 
-        return new Change(sprintf('%s %s %s', $before === null ? 'Kept' : 'Changed', $noun, $after->called()), [$before === null ? Operation::add($after) : Operation::alter($before, $after)], [$after->id()]);
+        return new Change(
+            sprintf('%s %s %s', $before === null ? 'Kept' : 'Changed', $noun, $after->called()),
+            [$before === null ? Operation::add($after) : Operation::alter($before, $after)],
+            [$after->id()],
+        );
     }
 }

@@ -48,14 +48,17 @@ final readonly class LineAcross implements Edit
     {
         $line = $design->line($this->id);
         $next = $this->next($design, $design->wall($line->wall));
-        $rule = $line->axis === LineAxis::Upright ? Along::of(Reference::Across, 0.0, $line->id) : SillRule::of(SillDatum::Line, 0.0, $line->id);
+        $rule = $line->axis === LineAxis::Upright
+                    ? Along::of(Reference::Across, 0.0, $line->id)
+                    : SillRule::of(SillDatum::Line, 0.0, $line->id);
         $taken = array_flip(array_map(static fn (SettingOutLine $l): string => $l->name, $design->lines));
         $name = $line->name;
         for ($i = 2; isset($taken[$name]); $i++) {
             $name = "$line->name.$i";
         }
         $added = SettingOutLine::from(new Fields([
-            'id' => $ids->next(Kind::Line), 'name' => $name, 'wall' => $next->id, 'storey' => $line->storey, 'axis' => $line->axis->value, 'rule' => $rule->toArray(),
+            'id' => $ids->next(Kind::Line), 'name' => $name, 'wall' => $next->id, 'storey' => $line->storey, 'axis' => $line->axis->value,
+            'rule' => $rule->toArray(),
         ]));
         References::require($design, $added);
         LineAdd::requireOnFrontage($design, $added);
@@ -73,6 +76,10 @@ final readonly class LineAcross implements Edit
                 return $other;
             }
         }
-        throw Refusal::because('line.no_corner', sprintf('Nothing meets this wall at its %s end.', $this->right ? 'right' : 'left'), [$wall->id]);
+        throw Refusal::because(
+            'line.no_corner',
+            sprintf('Nothing meets this wall at its %s end.', $this->right ? 'right' : 'left'),
+            [$wall->id],
+        );
     }
 }

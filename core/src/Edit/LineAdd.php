@@ -65,7 +65,8 @@ final readonly class LineAdd implements Edit
                 $number++;
             }
             $line = SettingOutLine::from(new Fields([
-                'id' => $ids->next(Kind::Line), 'name' => $this->args->has('name') && count($rules) === 1 ? $this->args->name('name') : 'L'.$number++,
+                'id' => $ids->next(Kind::Line),
+                'name' => $this->args->has('name') && count($rules) === 1 ? $this->args->name('name') : 'L'.$number++,
                 'wall' => $wall->id, 'storey' => $storey, 'axis' => $this->args->string('axis', 'upright'), 'rule' => $rule,
             ], $this->args->units()));
             References::require($design, $line);
@@ -73,7 +74,13 @@ final readonly class LineAdd implements Edit
             $operations[] = Operation::add($line);
         }
 
-        return new Change(sprintf('Set out %s', count($operations) === 1 ? 'line '.($operations[0]->after instanceof SettingOutLine ? $operations[0]->after->name : '') : Words::counts(['line' => count($operations)])),
+        return new Change(
+            sprintf(
+                'Set out %s',
+                count($operations) === 1
+                                    ? 'line '.($operations[0]->after instanceof SettingOutLine ? $operations[0]->after->name : '')
+                                    : Words::counts(['line' => count($operations)]),
+            ),
             $operations, array_map(static fn (Operation $o): string => $o->id, $operations));
     }
 
@@ -88,7 +95,11 @@ final readonly class LineAdd implements Edit
         $u = Places::in($design)->line($line);
         [$start, $end] = Places::in($design)->span($design->wall($line->wall));
         if ($u < $start - 0.01 || $u > $end + 0.01) {
-            throw Refusal::because('line.off_wall', sprintf('The line would stand %s: that is beside the wall.', Words::fromEnd($u, $start, $end, $design->settings->units)), [$line->wall]);
+            throw Refusal::because(
+                'line.off_wall',
+                sprintf('The line would stand %s: that is beside the wall.', Words::fromEnd($u, $start, $end, $design->settings->units)),
+                [$line->wall],
+            );
         }
     }
 
@@ -97,11 +108,17 @@ final readonly class LineAdd implements Edit
     {
         $parts = $this->args->count('parts', 'The number of parts', 2, self::MOST);
         if (! $this->args->has('between')) {
-            return array_map(static fn (float $share): array => Along::of(Reference::Fraction, $share)->toArray(), Spacing::divide(0.0, 1.0, $parts));
+            return array_map(
+                static fn (float $share): array => Along::of(Reference::Fraction, $share)->toArray(),
+                Spacing::divide(0.0, 1.0, $parts),
+            );
         }
         [$first, $from, $to] = $this->between($design);
 
-        return array_map(static fn (float $at): array => Along::of(Reference::Line, $at, $first)->toArray(), Spacing::divide(0.0, $to - $from, $parts));
+        return array_map(
+            static fn (float $at): array => Along::of(Reference::Line, $at, $first)->toArray(),
+            Spacing::divide(0.0, $to - $from, $parts),
+        );
     }
 
     /** @return list<array<string, mixed>> */
@@ -111,7 +128,10 @@ final readonly class LineAdd implements Edit
         foreach ($this->args->array('percentages') as $given) {
             $value = is_string($given) ? (float) str_replace([',', '%'], ['.', ''], $given) : $given;
             if ((! is_int($value) && ! is_float($value)) || $value < 0 || $value > 100) {
-                throw Refusal::because('position.fraction', sprintf('A share runs from 0 to 100 %%; %s was given.', is_scalar($given) ? (string) $given : 'something else'));
+                throw Refusal::because(
+                    'position.fraction',
+                    sprintf('A share runs from 0 to 100 %%; %s was given.', is_scalar($given) ? (string) $given : 'something else'),
+                );
             }
             $shares[] = $value / 100;
         }

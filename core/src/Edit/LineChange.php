@@ -46,7 +46,11 @@ final readonly class LineChange implements Edit
         if ($this->args->has('by')) {
             $by = $this->args->length('by');
             $after = $after->rule instanceof Along
-                ? $after->with(['rule' => Places::in($design)->alongAt($after->rule, $design->wall($after->wall), Places::in($design)->line($before) + $by)->toArray()])
+                ? $after->with(['rule' => Places::in($design)->alongAt(
+                    $after->rule,
+                    $design->wall($after->wall),
+                    Places::in($design)->line($before) + $by,
+                )->toArray()])
                 : $after->with(['rule' => $after->rule->withHeight($after->rule->height + $by)->toArray()]);
         }
         $change = new Change('', [Operation::alter($before, $after)]);
@@ -54,7 +58,13 @@ final readonly class LineChange implements Edit
         References::require($then, $after);
         LineAdd::requireOnFrontage($then, $after);
 
-        return new Change($before->name !== $after->name ? sprintf('Renamed line %s to %s', $before->name, $after->name) : sprintf('Moved line %s', $after->name), $change->operations, [$this->id]);
+        return new Change(
+            $before->name !== $after->name
+                            ? sprintf('Renamed line %s to %s', $before->name, $after->name)
+                            : sprintf('Moved line %s', $after->name),
+            $change->operations,
+            [$this->id],
+        );
     }
 
     private function figure(Along|SillRule $rule, string $name): float

@@ -12,7 +12,10 @@ use Isleward\Core\Design\SettingOutLine;
 use Isleward\Core\Measure\Fields;
 use Isleward\Core\Measure\Refusal;
 
-/** Removes lines ("ids", or "all": true). When things are placed from them it is refused with what hangs on them, until "keepFigures" is true. */
+/**
+ * Removes lines ("ids", or "all": true). When things are placed from them it is refused with what hangs on them, until "keepFigures" is
+ * true.
+ */
 final readonly class LineRemove implements Edit
 {
     /** @param  list<string>  $ids */
@@ -46,6 +49,9 @@ final readonly class LineRemove implements Edit
         $what = count($lines) === 1 ? 'line '.$lines[0]->name : Words::counts(['line' => count($lines)]);
         Hanging::requireNoneUnless($this->keepFigures, $design, $gone, ucfirst($what));
 
-        return new Change(sprintf('Removed %s', $what), [...References::letGo($design, $gone), ...array_map(Operation::remove(...), $lines)]);
+        return new Change(
+            sprintf('Removed %s', $what),
+            [...References::letGo($design, $gone), ...array_map(Operation::remove(...), $lines)],
+        );
     }
 }

@@ -56,7 +56,14 @@ final readonly class OpeningAlign implements Edit
             $opening = $design->opening($id);
             $with = $this->to === 'below' ? $this->below($design, $opening) : $design->opening($this->to);
             if ($with === null) {
-                $attempt->cannot($id, sprintf('Under %s on %s no opening of the storey below lies.', $design->label($opening), $design->storeys->get($opening->storey)->name));
+                $attempt->cannot(
+                    $id,
+                    sprintf(
+                        'Under %s on %s no opening of the storey below lies.',
+                        $design->label($opening),
+                        $design->storeys->get($opening->storey)->name,
+                    ),
+                );
 
                 continue;
             }
@@ -67,7 +74,15 @@ final readonly class OpeningAlign implements Edit
             }
         }
 
-        return $attempt->change(fn (int $n): string => sprintf('Aligned the %s of %s', $this->edge === 'centre' ? 'centres' : ($this->edge === 'head' || $this->edge === 'sill' ? $this->edge.'s' : $this->edge.' jambs'), Words::counts(['opening' => $n])));
+        return $attempt->change(
+            fn (int $n): string => sprintf(
+                'Aligned the %s of %s',
+                $this->edge === 'centre'
+                                    ? 'centres'
+                                    : ($this->edge === 'head' || $this->edge === 'sill' ? $this->edge.'s' : $this->edge.' jambs'),
+                Words::counts(['opening' => $n]),
+            ),
+        );
     }
 
     private function aligned(Design $design, Opening $opening, Opening $with): Opening
@@ -81,13 +96,25 @@ final readonly class OpeningAlign implements Edit
                 $was = $places->of($with);
                 $level = ($edge === Edge::Head ? $was->head : $was->sill) + $lift;
 
-                return $opening->with(['sill' => $places->sillAt($opening->sill, $opening, $edge === Edge::Head ? $level - $opening->height : $level)->toArray()]);
+                return $opening->with(
+                    ['sill' => $places->sillAt(
+                        $opening->sill,
+                        $opening,
+                        $edge === Edge::Head ? $level - $opening->height : $level,
+                    )->toArray()],
+                );
             }
             $rule = SillRule::of(SillDatum::Opening, 0.0, $with->id, $edge, $edge);
             $aligned = $opening->with(['sill' => $rule->toArray()]);
             References::require($design->after(new Change('', [Operation::alter($opening, $aligned)])), $aligned);
 
-            return $this->hold ? $aligned : $opening->with(['sill' => $places->sillAt($opening->sill->from->isOther() ? SillRule::of(SillDatum::Floor, 0.0) : $opening->sill, $opening, $places->of($aligned)->sill)->toArray()]);
+            return $this->hold ? $aligned : $opening->with(
+                ['sill' => $places->sillAt(
+                    $opening->sill->from->isOther() ? SillRule::of(SillDatum::Floor, 0.0) : $opening->sill,
+                    $opening,
+                    $places->of($aligned)->sill,
+                )->toArray()],
+            );
         }
         $point = Point::from($this->edge);
         $to = match ($point) {
@@ -95,13 +122,22 @@ final readonly class OpeningAlign implements Edit
             Point::Right => Jamb::Far,
             Point::Centre => Jamb::Centre,
         };
-        $aligned = $opening->with(['position' => [...Along::of(Reference::Opening, 0.0, $with->id, $point)->toArray(), 'to' => $to->value]]);
+        $aligned = $opening->with(
+            ['position' => [...Along::of(Reference::Opening, 0.0, $with->id, $point)->toArray(), 'to' => $to->value]],
+        );
         References::require($design->after(new Change('', [Operation::alter($opening, $aligned)])), $aligned);
         if ($this->hold) {
             return $aligned;
         }
 
-        return $opening->with(['position' => $places->positionAt($opening->position, $design->wall($opening->wall), $opening->width, $places->of($aligned)->left)->toArray()]);
+        return $opening->with(
+            ['position' => $places->positionAt(
+                $opening->position,
+                $design->wall($opening->wall),
+                $opening->width,
+                $places->of($aligned)->left,
+            )->toArray()],
+        );
     }
 
     private function below(Design $design, Opening $opening): ?Opening
@@ -114,7 +150,9 @@ final readonly class OpeningAlign implements Edit
         $best = null;
         $least = INF;
         foreach ($design->openingsOf($opening->wall) as $other) {
-            $away = $other->storey === $storey ? abs(Places::in($design)->of($other)->left + $other->width / 2 - $here->left - $opening->width / 2) : INF;
+            $away = $other->storey === $storey
+                            ? abs(Places::in($design)->of($other)->left + $other->width / 2 - $here->left - $opening->width / 2)
+                            : INF;
             if ($away < $least) {
                 [$best, $least] = [$other, $away];
             }

@@ -60,12 +60,23 @@ final readonly class OpeningCarry implements Edit
             }
         }
 
-        return $attempt->change(fn (int $n): string => sprintf('Carried %s to %s', implode(', ', $this->settings), Words::counts(['opening' => $n])));
+        return $attempt->change(
+            fn (int $n): string => sprintf('Carried %s to %s', implode(', ', $this->settings), Words::counts(['opening' => $n])),
+        );
     }
 
     private function carried(Design $design, Opening $source, Opening $target): Opening
     {
-        $names = ['type' => ['type'], 'width' => ['width'], 'height' => ['height'], 'setback' => ['setback'], 'facing' => ['facesOut'], 'handing' => ['mirrored'], 'shape' => ['shape'], 'ajar' => ['ajar']];
+        $names = [
+            'type' => ['type'],
+            'width' => ['width'],
+            'height' => ['height'],
+            'setback' => ['setback'],
+            'facing' => ['facesOut'],
+            'handing' => ['mirrored'],
+            'shape' => ['shape'],
+            'ajar' => ['ajar'],
+        ];
         $values = [];
         foreach ($this->settings as $setting) {
             foreach ($names[$setting] ?? [] as $name) {

@@ -74,7 +74,11 @@ final readonly class OpeningChange implements Edit
         $after = $values->of($before);
         $now = OpeningRules::require($design->after(new Change('', [Operation::alter($before, $after)])), $after);
 
-        return new Change(self::summary($design, $before, $after, Places::in($design)->of($before), $now), [Operation::alter($before, $after)], [$before->id]);
+        return new Change(
+            self::summary($design, $before, $after, Places::in($design)->of($before), $now),
+            [Operation::alter($before, $after)],
+            [$before->id],
+        );
     }
 
     private static function summary(Design $design, Opening $before, Opening $after, PlacedOpening $was, PlacedOpening $now): string
@@ -86,7 +90,13 @@ final readonly class OpeningChange implements Edit
 
         return match (true) {
             $before->type !== $after->type => sprintf('Made %s a %s', $label, $design->label($after)),
-            $before->width !== $after->width || $before->height !== $after->height => sprintf('Made %s %s × %s', $label, $say($after->width), $say($after->height)),
+            $before->width !== $after->width
+                            || $before->height !== $after->height => sprintf(
+                                'Made %s %s × %s',
+                                $label,
+                                $say($after->width),
+                                $say($after->height),
+                            ),
             abs($right) > 0.005 => sprintf('Moved %s %s to the %s', $label, $say($right), $right > 0 ? 'right' : 'left'),
             abs($up) > 0.005 => sprintf('Moved %s %s %s', $label, $say($up), $up > 0 ? 'up' : 'down'),
             default => sprintf('Changed %s', $label),

@@ -18,7 +18,8 @@ use Isleward\Core\Measure\Refusal;
 
 /**
  * Copies openings to other walls ("walls"), each keeping its position rule and its sill; or to the "opposite" wall of their
- * outline ("walls": "opposite"), each facing where it came from: measured the same way from the other end, or with "fromLeft" as it is from the left. With "pick" {opening, point} and "put" {from, …, wall, storey} they are picked up at a named point of one of
+ * outline ("walls": "opposite"), each facing where it came from: measured the same way from the other end, or with "fromLeft" as it is from
+ * the left. With "pick" {opening, point} and "put" {from, …, wall, storey} they are picked up at a named point of one of
  * them and put down with that point at a place along a wall ({@see Along}), all by the same way.
  */
 final readonly class OpeningCopy implements Edit
@@ -45,7 +46,10 @@ final readonly class OpeningCopy implements Edit
         if ($this->args->has('put')) {
             $put = $this->args->fields('put');
 
-            return Scope::around(array_values(array_filter([...$this->ids, $put->stringOrNull('ref')], static fn (?string $id): bool => $id !== null)), [$put->string('wall')]);
+            return Scope::around(
+                array_values(array_filter([...$this->ids, $put->stringOrNull('ref')], static fn (?string $id): bool => $id !== null)),
+                [$put->string('wall')],
+            );
         }
 
         return Scope::around($this->ids, $this->args->strings('walls'));
@@ -104,7 +108,9 @@ final readonly class OpeningCopy implements Edit
         $steps = $storey === null ? 0 : $design->storeys->indexOf($storey) - $design->storeys->indexOf($held->storey);
         foreach ($this->ids as $id) {
             $opening = $design->opening($id);
-            $copy = $opening->wall === $wall->id ? $opening->with(['id' => $ids->next(Kind::Opening)]) : $transplant->onWall($opening, $wall, $ids->next(Kind::Opening));
+            $copy = $opening->wall === $wall->id
+                            ? $opening->with(['id' => $ids->next(Kind::Opening)])
+                            : $transplant->onWall($opening, $wall, $ids->next(Kind::Opening));
             if ($steps !== 0) {
                 $at = $design->storeys->indexOf($opening->storey) + $steps;
                 if (! isset($design->storeys->all[$at])) {
@@ -112,9 +118,15 @@ final readonly class OpeningCopy implements Edit
 
                     continue;
                 }
-                $copy = $transplant->onStorey($opening, $design->storeys->all[$at]->id, $copy->id)->with(['wall' => $wall->id, 'position' => $copy->position->toArray()]);
+                $copy = $transplant->onStorey($opening, $design->storeys->all[$at]->id, $copy->id)
+                    ->with(['wall' => $wall->id, 'position' => $copy->position->toArray()]);
             }
-            $rule = Places::in($design)->positionAt($copy->position, $wall, $opening->width, Places::in($design)->of($opening)->left + $way);
+            $rule = Places::in($design)->positionAt(
+                $copy->position,
+                $wall,
+                $opening->width,
+                Places::in($design)->of($opening)->left + $way,
+            );
             $attempt->add($copy->with(['position' => $rule->toArray()]));
         }
     }
@@ -132,7 +144,8 @@ final readonly class OpeningCopy implements Edit
         foreach ($design->wallsOf($wall->outline) as $other) {
             $face = Places::in($design)->surface($other);
             $away = -$other->from->minus($surface->origin)->dot($surface->outward());
-            $lies = $surface->along->dot($face->along) < -1 + 1e-9 && $design->storeys->isWithin($opening->storey, $other->base, $other->top);
+            $lies = $surface->along->dot($face->along) < -1 + 1e-9
+                            && $design->storeys->isWithin($opening->storey, $other->base, $other->top);
             if ($lies && $away > $most) {
                 [$best, $most] = [$other, $away];
             }

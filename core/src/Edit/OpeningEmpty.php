@@ -42,6 +42,11 @@ final readonly class OpeningEmpty implements Edit
             throw Refusal::because('empty.none_filled', 'All of these are bare already.');
         }
 
-        return new Change(sprintf('Emptied %s', Words::counts(['opening' => count($operations)])), $operations, $this->ids, wanted: count($this->ids));
+        return new Change(
+            sprintf('Emptied %s', Words::counts(['opening' => count($operations)])),
+            $operations,
+            $this->ids,
+            wanted: count($this->ids),
+        );
     }
 }

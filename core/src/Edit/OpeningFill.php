@@ -82,7 +82,15 @@ final readonly class OpeningFill implements Edit
         }
         $notes = $made > 0 ? [sprintf('%s made to fit.', ucfirst(Words::counts(['new type' => $made])))] : [];
 
-        return new Change(sprintf('Filled %s', Words::counts(['opening' => count($chosen)])), $operations, $chosen, $misfits, $notes, true, $bare);
+        return new Change(
+            sprintf('Filled %s', Words::counts(['opening' => count($chosen)])),
+            $operations,
+            $chosen,
+            $misfits,
+            $notes,
+            true,
+            $bare,
+        );
     }
 
     private function like(Design $design, Opening $opening): UnitType
@@ -90,7 +98,11 @@ final readonly class OpeningFill implements Edit
         $onFloor = abs(Places::in($design)->of($opening)->sill - $design->storeys->floor($opening->storey)) <= Tolerance::LENGTH;
         $id = $onFloor ? $this->door : $this->window;
         if ($id === null) {
-            throw Refusal::because('fill.no_rule', $onFloor ? 'Its sill is on the floor and no door was chosen.' : 'Its sill is above the floor and no window was chosen.', [$opening->id]);
+            throw Refusal::because(
+                'fill.no_rule',
+                $onFloor ? 'Its sill is on the floor and no door was chosen.' : 'Its sill is above the floor and no window was chosen.',
+                [$opening->id],
+            );
         }
 
         return $design->type($id);
@@ -99,7 +111,9 @@ final readonly class OpeningFill implements Edit
     /** @param  array<array-key, UnitType>  $types */
     private static function ofSize(array $types, UnitType $like, Opening $opening): ?UnitType
     {
-        $fits = static fn (UnitType $t): bool => $t->treeHash === $like->treeHash && Tolerance::same($t->width, $opening->width) && Tolerance::same($t->height, $opening->height);
+        $fits = static fn (UnitType $t): bool => $t->treeHash === $like->treeHash
+                    && Tolerance::same($t->width, $opening->width)
+                    && Tolerance::same($t->height, $opening->height);
         if ($fits($like)) {
             return $like;
         }
@@ -119,7 +133,8 @@ final readonly class OpeningFill implements Edit
         $name = trim((string) preg_replace(TypeName::SIZE, '', $like->name), ' ,').', '.$size;
 
         return UnitType::from(new Fields([
-            ...$like->toArray(), 'id' => $ids->next(Kind::Type), 'mark' => TypeMark::next($types, $like->mark), 'name' => mb_substr($name, 0, 80),
+            ...$like->toArray(), 'id' => $ids->next(Kind::Type), 'mark' => TypeMark::next($types, $like->mark),
+            'name' => mb_substr($name, 0, 80),
             'position' => count($types), 'width' => $opening->width, 'height' => $opening->height,
         ]));
     }

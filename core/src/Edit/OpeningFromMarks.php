@@ -29,7 +29,10 @@ final readonly class OpeningFromMarks implements Edit
     {
         $marks = $args->list('marks');
         if ($marks === [] || count($marks) > 2000) {
-            throw Refusal::because('marks.none', $marks === [] ? 'Pick two marks first.' : 'More than 2 000 pairs of marks at once are too many.');
+            throw Refusal::because(
+                'marks.none',
+                $marks === [] ? 'Pick two marks first.' : 'More than 2 000 pairs of marks at once are too many.',
+            );
         }
 
         return new self($args, $marks);
@@ -62,15 +65,23 @@ final readonly class OpeningFromMarks implements Edit
             }
             [$start] = Places::in($design)->span($wall);
             $attempt->add(Opening::from(new Fields([
-                'id' => $ids->next(Kind::Opening), 'wall' => $wall->id, 'storey' => $storey, 'type' => $type?->id, 'width' => $width, 'height' => $height, 'shape' => null,
-                'position' => ['from' => 'left', 'value' => round(($a + $b) / 2 - $width / 2 - $start, 2), 'to' => 'near'], 'sill' => ['from' => 'floor', 'height' => $sill],
-                'facesOut' => true, 'mirrored' => false, 'setback' => $type?->tree()->setback ?? OpeningPlace::usualSetback($wall->thickness, $type?->tree()->frame->depth ?? 0.0),
+                'id' => $ids->next(Kind::Opening), 'wall' => $wall->id, 'storey' => $storey, 'type' => $type?->id, 'width' => $width,
+                'height' => $height, 'shape' => null,
+                'position' => ['from' => 'left', 'value' => round(($a + $b) / 2 - $width / 2 - $start, 2), 'to' => 'near'],
+                'sill' => ['from' => 'floor', 'height' => $sill],
+                'facesOut' => true, 'mirrored' => false,
+                'setback' => $type?->tree()->setback ?? OpeningPlace::usualSetback($wall->thickness, $type?->tree()->frame->depth ?? 0.0),
             ], $args->units())));
         }
         if ($by !== []) {
             [$least, $most] = [min($by), max($by)];
-            $say = static fn (float $mm): string => abs($mm) < 0.05 ? 'as wide' : Words::length($design, abs($mm)).($mm > 0 ? ' wider' : ' narrower');
-            $attempt->note(count($by) === 1 || abs($least - $most) < 0.05 ? sprintf('Rounded: %s than the marks are apart.', $say($most)) : sprintf('Rounded: from %s to %s than the marks are apart.', $say($least), $say($most)));
+            $say = static fn (float $mm): string => abs($mm) < 0.05
+                            ? 'as wide'
+                            : Words::length($design, abs($mm)).($mm > 0 ? ' wider' : ' narrower');
+            $attempt->note(count($by) === 1 || abs($least - $most) < 0.05 ? sprintf(
+                'Rounded: %s than the marks are apart.',
+                $say($most),
+            ) : sprintf('Rounded: from %s to %s than the marks are apart.', $say($least), $say($most)));
         }
 
         return $attempt->change(static fn (int $n): string => sprintf('Placed %s from marks', Words::counts(['opening' => $n])));

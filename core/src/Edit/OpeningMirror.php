@@ -63,7 +63,9 @@ final readonly class OpeningMirror implements Edit
             }
         }
 
-        return $attempt->change(fn (int $n): string => sprintf($this->copy ? 'Mirrored a copy of %s' : 'Mirrored %s', Words::counts(['opening' => $n])));
+        return $attempt->change(
+            fn (int $n): string => sprintf($this->copy ? 'Mirrored a copy of %s' : 'Mirrored %s', Words::counts(['opening' => $n])),
+        );
     }
 
     private function mirrored(Design $design, Opening $opening, Attempt $attempt): ?Opening
@@ -85,7 +87,12 @@ final readonly class OpeningMirror implements Edit
         }
         [$start, $end] = Places::in($design)->span($wall);
 
-        return self::at($design, References::onItsOwn($design, $opening), $wall, Spacing::mirrored($placed->left, $opening->width, ($start + $end) / 2))->with($handed);
+        return self::at(
+            $design,
+            References::onItsOwn($design, $opening),
+            $wall,
+            Spacing::mirrored($placed->left, $opening->width, ($start + $end) / 2),
+        )->with($handed);
     }
 
     private function aboutOutline(Design $design, Opening $opening, Wall $wall, Attempt $attempt): ?Opening
@@ -106,7 +113,10 @@ final readonly class OpeningMirror implements Edit
         foreach ($walls as $other) {
             $face = Places::in($design)->surface($other);
             $on = static fn (Vec2 $p): bool => abs($p->minus($face->origin)->dot($face->outward())) <= 1.0;
-            if (! $on($left) || ! $on($right) || ! $design->storeys->isWithin($opening->storey, $other->base, $other->top) || $face->along($right) - $face->along($left) < $opening->width - 1) {
+            if (! $on($left)
+                            || ! $on($right)
+                            || ! $design->storeys->isWithin($opening->storey, $other->base, $other->top)
+                            || $face->along($right) - $face->along($left) < $opening->width - 1) {
                 continue;
             }
             $u = $face->along($left);
@@ -116,13 +126,22 @@ final readonly class OpeningMirror implements Edit
                 return self::at($design, $moved, $other, abs($u) < Tolerance::LENGTH ? 0.0 : $u);
             }
         }
-        $attempt->cannot($opening->id, sprintf('Mirrored about the outline’s centre line, %s on %s would meet no wall.', $design->label($opening), $design->storeys->get($opening->storey)->name));
+        $attempt->cannot(
+            $opening->id,
+            sprintf(
+                'Mirrored about the outline’s centre line, %s on %s would meet no wall.',
+                $design->label($opening),
+                $design->storeys->get($opening->storey)->name,
+            ),
+        );
 
         return null;
     }
 
     private static function at(Design $design, Opening $opening, Wall $wall, float $left): Opening
     {
-        return $opening->with(['position' => Places::in($design)->positionAt($opening->position, $wall, $opening->width, $left)->toArray()]);
+        return $opening->with(
+            ['position' => Places::in($design)->positionAt($opening->position, $wall, $opening->width, $left)->toArray()],
+        );
     }
 }

@@ -32,7 +32,13 @@ final readonly class OpeningNumber implements Edit
             throw Refusal::because('field.invalid', '“order” must be one of storey, along.', details: ['field' => 'order']);
         }
 
-        return new self($args, trim($args->string('text')), $args->has('start') ? $args->count('start', 'The first number', 0, 99_999) : 1, $args->has('digits') ? $args->count('digits', 'The number of figures', 1, 6) : 2, $order);
+        return new self(
+            $args,
+            trim($args->string('text')),
+            $args->has('start') ? $args->count('start', 'The first number', 0, 99_999) : 1,
+            $args->has('digits') ? $args->count('digits', 'The number of figures', 1, 6) : 2,
+            $order,
+        );
     }
 
     public function scope(): Scope
@@ -42,7 +48,9 @@ final readonly class OpeningNumber implements Edit
 
     public function apply(Design $design, Ids $ids): Change
     {
-        $wanted = $this->args->has('ids') ? array_map($design->opening(...), Chosen::openings($this->args)) : array_values($design->openings);
+        $wanted = $this->args->has('ids')
+                    ? array_map($design->opening(...), Chosen::openings($this->args))
+                    : array_values($design->openings);
         if ($this->args->bool('keep')) {
             $wanted = array_values(array_filter($wanted, static fn (Opening $o): bool => $o->mark === null));
         }
@@ -50,7 +58,11 @@ final readonly class OpeningNumber implements Edit
             throw Refusal::because('opening.none', 'There is no opening to mark.');
         }
         if ($this->text !== '' && count($wanted) > 1 && ! str_contains($this->text, '{n}')) {
-            throw Refusal::because('mark.no_number', sprintf('%d openings cannot all be marked “%s”: put {n} where the number stands.', count($wanted), $this->text), details: ['field' => 'text']);
+            throw Refusal::because(
+                'mark.no_number',
+                sprintf('%d openings cannot all be marked “%s”: put {n} where the number stands.', count($wanted), $this->text),
+                details: ['field' => 'text'],
+            );
         }
         $marked = array_flip(array_map(static fn (Opening $o): string => $o->id, $wanted));
         $taken = [];
@@ -75,12 +87,23 @@ final readonly class OpeningNumber implements Edit
         foreach ($openings as $opening) {
             $mark = null;
             if ($this->text !== '') {
-                $frame = strtr($this->text, ['{storey}' => (string) $design->storeys->indexOf($opening->storey), '{type}' => $opening->type === null ? 'bare' : $design->type($opening->type)->mark]);
+                $frame = strtr(
+                    $this->text,
+                    [
+                        '{storey}' => (string) $design->storeys->indexOf($opening->storey),
+                        '{type}' => $opening->type === null ? 'bare' : $design->type($opening->type)->mark,
+                    ],
+                );
                 $numbers[$frame] ??= $this->start;
                 do {
                     $mark = str_replace('{n}', str_pad((string) $numbers[$frame]++, $this->digits, '0', STR_PAD_LEFT), $frame);
                     if (isset($taken[$mark]) && ! str_contains($frame, '{n}')) {
-                        throw Refusal::because('mark.taken', sprintf('Another opening is marked %s.', $mark), [$taken[$mark]], ['field' => 'text']);
+                        throw Refusal::because(
+                            'mark.taken',
+                            sprintf('Another opening is marked %s.', $mark),
+                            [$taken[$mark]],
+                            ['field' => 'text'],
+                        );
                     }
                 } while (isset($taken[$mark]));
                 [$first, $last] = [$first === '' ? $mark : $first, $mark];
@@ -100,7 +123,10 @@ final readonly class OpeningNumber implements Edit
             $renamed === 0 ? null : sprintf('%s another mark than now.', $renamed === 1 ? 'One gets' : "$renamed get"),
         ], static fn (?string $s): bool => $s !== null));
 
-        return new Change($this->text === '' ? sprintf('Took the marks off %s', Words::counts(['opening' => $n])) : sprintf('Marked %s', Words::counts(['opening' => $n])),
+        return new Change(
+            $this->text === ''
+                            ? sprintf('Took the marks off %s', Words::counts(['opening' => $n]))
+                            : sprintf('Marked %s', Words::counts(['opening' => $n])),
             $operations, array_map(static fn (Opening $o): string => $o->id, $openings), notes: $notes, wanted: $n);
     }
 
@@ -116,7 +142,9 @@ final readonly class OpeningNumber implements Edit
             $placed = Places::in($design)->of($opening);
             $along = [(int) $design->isInner($wall), $design->outline($wall->outline)->position, $wall->position];
             $storey = $design->storeys->indexOf($opening->storey);
-            $keys[$opening->id] = $this->order === 'storey' ? [$storey, ...$along, $placed->left, $placed->sill] : [...$along, $storey, $placed->left, $placed->sill];
+            $keys[$opening->id] = $this->order === 'storey'
+                            ? [$storey, ...$along, $placed->left, $placed->sill]
+                            : [...$along, $storey, $placed->left, $placed->sill];
         }
         usort($openings, static fn (Opening $a, Opening $b): int => $keys[$a->id] <=> $keys[$b->id]);
 

@@ -15,7 +15,10 @@ use Isleward\Core\Design\UnitType;
 use Isleward\Core\Measure\Fields;
 use Isleward\Core\Measure\Refusal;
 
-/** Makes the unit in these openings ("ids", all of one type) a type of its own, of the first one's size, so that changing it leaves the others alone. */
+/**
+ * Makes the unit in these openings ("ids", all of one type) a type of its own, of the first one's size, so that changing it leaves the
+ * others alone.
+ */
 final readonly class OpeningOwnType implements Edit
 {
     /** @param  list<string>  $ids */
@@ -43,11 +46,16 @@ final readonly class OpeningOwnType implements Edit
         $like = $design->type($first->type);
         foreach ($openings as $opening) {
             if ($opening->type !== $like->id) {
-                throw Refusal::because('type.mixed', sprintf('These have different units: %s and %s. Choose openings of one type.', $like->mark, $design->label($opening)), [$first->id, $opening->id]);
+                throw Refusal::because(
+                    'type.mixed',
+                    sprintf('These have different units: %s and %s. Choose openings of one type.', $like->mark, $design->label($opening)),
+                    [$first->id, $opening->id],
+                );
             }
         }
         $own = UnitType::from(new Fields([
-            'id' => $ids->next(Kind::Type), 'mark' => TypeMark::next($design->types, $like->mark), 'position' => UnitType::lastPosition($design->types) + 1,
+            'id' => $ids->next(Kind::Type), 'mark' => TypeMark::next($design->types, $like->mark),
+            'position' => UnitType::lastPosition($design->types) + 1,
             'width' => $first->width, 'height' => $first->height, 'name' => TypeName::withSize($like->name, $first->width, $first->height),
         ] + $like->toArray()));
         $operations = [Operation::add($own)];
@@ -55,6 +63,10 @@ final readonly class OpeningOwnType implements Edit
             $operations[] = Operation::alter($opening, $opening->with(['type' => $own->id]));
         }
 
-        return new Change(sprintf('Made %s the type of %s', $own->mark, Words::counts(['opening' => count($openings)])), $operations, $this->ids);
+        return new Change(
+            sprintf('Made %s the type of %s', $own->mark, Words::counts(['opening' => count($openings)])),
+            $operations,
+            $this->ids,
+        );
     }
 }

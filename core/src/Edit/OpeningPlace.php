@@ -63,7 +63,10 @@ final readonly class OpeningPlace implements Edit
             'sill' => $sill,
             'facesOut' => $args->bool('facesOut', true),
             'mirrored' => $args->bool('mirrored'),
-            'setback' => $args->has('setback') ? $args->length('setback') : $type?->tree()->setback ?? self::usualSetback($design->wall($args->string('wall'))->thickness, $type?->tree()->frame->depth ?? 0.0),
+            'setback' => $args->has('setback') ? $args->length('setback') : $type?->tree()->setback ?? self::usualSetback(
+                $design->wall($args->string('wall'))->thickness,
+                $type?->tree()->frame->depth ?? 0.0,
+            ),
         ], $args->units()));
         self::requireFree($design, OpeningRules::require($design, $opening));
 

@@ -38,6 +38,9 @@ final readonly class OpeningRemove implements Edit
         $gone = array_flip($this->ids);
         Hanging::requireNoneUnless($this->keepFigures, $design, $gone, ucfirst($what));
 
-        return new Change(sprintf('Removed %s', $what), [...References::letGo($design, $gone), ...array_map(Operation::remove(...), $openings)]);
+        return new Change(
+            sprintf('Removed %s', $what),
+            [...References::letGo($design, $gone), ...array_map(Operation::remove(...), $openings)],
+        );
     }
 }

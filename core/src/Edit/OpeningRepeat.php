@@ -55,7 +55,11 @@ final readonly class OpeningRepeat implements Edit
         } else {
             foreach (Chosen::byRow($design, $this->ids) as $row) {
                 if (count($row) > 1) {
-                    throw Refusal::because('repeat.one', 'Between the ends one opening is repeated: choose one on each storey of a wall, or repeat by a pitch.', array_map(static fn (Opening $o): string => $o->id, $row));
+                    throw Refusal::because(
+                        'repeat.one',
+                        'Between the ends one opening is repeated: choose one on each storey of a wall, or repeat by a pitch.',
+                        array_map(static fn (Opening $o): string => $o->id, $row),
+                    );
                 }
                 $this->between($design, $attempt, $ids, $row[0]);
             }
@@ -68,7 +72,15 @@ final readonly class OpeningRepeat implements Edit
     {
         $count = $this->args->count('count', 'The number of repeats', 1, self::MOST);
         if ($count * count($this->ids) > self::MOST) {
-            throw Refusal::because('count.out_of_range', sprintf('%d openings repeated %d times are more than the %d that can be made at once.', count($this->ids), $count, self::MOST));
+            throw Refusal::because(
+                'count.out_of_range',
+                sprintf(
+                    '%d openings repeated %d times are more than the %d that can be made at once.',
+                    count($this->ids),
+                    $count,
+                    self::MOST,
+                ),
+            );
         }
         $pitch = $this->args->length('pitch');
         if (abs($pitch) < 1) {
@@ -87,9 +99,22 @@ final readonly class OpeningRepeat implements Edit
         [$start, $end] = Places::in($design)->span($design->wall($opening->wall));
         $spaced = $this->by === 'fit'
             ? Spacing::asManyAsFit($opening->width, $start, $end, $this->args->size('pier', 'The least pier', 0.0))
-            : Spacing::equalGaps(array_fill(0, $this->args->count('count', 'The number between the ends', 1, self::MOST), $opening->width), $start, $end, true);
+            : Spacing::equalGaps(
+                array_fill(0, $this->args->count('count', 'The number between the ends', 1, self::MOST), $opening->width),
+                $start,
+                $end,
+                true,
+            );
         if ($spaced->gap < -0.01) {
-            throw Refusal::because('arrange.no_room', sprintf('%d would overlap by %s each: there is no room for them between the ends.', count($spaced->starts), Words::length($design, -$spaced->gap)), [$opening->id]);
+            throw Refusal::because(
+                'arrange.no_room',
+                sprintf(
+                    '%d would overlap by %s each: there is no room for them between the ends.',
+                    count($spaced->starts),
+                    Words::length($design, -$spaced->gap),
+                ),
+                [$opening->id],
+            );
         }
         $starts = $spaced->starts;
         $was = Places::in($design)->of($opening)->left;

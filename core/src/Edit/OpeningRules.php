@@ -22,7 +22,11 @@ final class OpeningRules
         $wall = $design->wall($opening->wall);
         $storey = $design->storeys->get($opening->storey);
         if (! $design->storeys->isWithin($opening->storey, $wall->base, $wall->top)) {
-            throw Refusal::because('opening.not_on_storey', sprintf('This wall does not run through storey %s.', $storey->name), [$opening->id, $wall->id]);
+            throw Refusal::because(
+                'opening.not_on_storey',
+                sprintf('This wall does not run through storey %s.', $storey->name),
+                [$opening->id, $wall->id],
+            );
         }
         if ($opening->type !== null) {
             Solved::in($design->type($opening->type), $opening);
@@ -35,14 +39,25 @@ final class OpeningRules
         $say = static fn (float $mm): string => Length::format($mm, $design->settings->units);
         $slack = Tolerance::LENGTH;
         $why = match (true) {
-            $placed->right <= $start + $slack => sprintf('its far jamb would lie %s before the wall’s left end', $say($start - $placed->right)),
-            $placed->left >= $end - $slack => sprintf('it would begin %s from the left end and the wall is %s long', $say($placed->left - $start), $say($end - $start)),
+            $placed->right <= $start + $slack => sprintf(
+                'its far jamb would lie %s before the wall’s left end',
+                $say($start - $placed->right),
+            ),
+            $placed->left >= $end - $slack => sprintf(
+                'it would begin %s from the left end and the wall is %s long',
+                $say($placed->left - $start),
+                $say($end - $start),
+            ),
             $placed->sill >= $head - $slack => sprintf('its sill would lie %s over the wall’s head', $say($placed->sill - $head)),
             $placed->head <= $foot + $slack => sprintf('its head would lie %s under the wall’s foot', $say($foot - $placed->head)),
             default => null,
         };
         if ($why !== null) {
-            throw Refusal::because('opening.off_wall', sprintf('This opening would lie wholly off its wall: %s.', $why), [$opening->id, $wall->id]);
+            throw Refusal::because(
+                'opening.off_wall',
+                sprintf('This opening would lie wholly off its wall: %s.', $why),
+                [$opening->id, $wall->id],
+            );
         }
 
         return $placed;

@@ -31,7 +31,11 @@ final readonly class OpeningSpace implements Edit
         $between = $args->string('between', 'outer');
         $by = $args->string('by', 'gaps');
         if (! in_array($between, ['outer', 'ends', 'lines'], true) || ! in_array($by, ['gaps', 'centres'], true)) {
-            throw Refusal::because('field.invalid', '“between” must be one of outer, ends, lines, and “by” one of gaps, centres.', details: ['field' => 'between']);
+            throw Refusal::because(
+                'field.invalid',
+                '“between” must be one of outer, ends, lines, and “by” one of gaps, centres.',
+                details: ['field' => 'between'],
+            );
         }
 
         return new self(Chosen::openings($args), $between, $by === 'centres', $args);
@@ -50,12 +54,23 @@ final readonly class OpeningSpace implements Edit
             $widths = array_map(static fn (Opening $o): float => $o->width, $row);
             $spaced = $this->centres ? Spacing::equalCentres($widths, $from, $to, $ends) : Spacing::equalGaps($widths, $from, $to, $ends);
             if (! $this->centres && $spaced->gap < -0.01) {
-                throw Refusal::because('arrange.no_room', sprintf('%d openings are together %s wider than the stretch between: there is no room for them.', count($row), Words::length($design, array_sum($widths) - ($to - $from))),
+                throw Refusal::because(
+                    'arrange.no_room',
+                    sprintf(
+                        '%d openings are together %s wider than the stretch between: there is no room for them.',
+                        count($row),
+                        Words::length($design, array_sum($widths) - ($to - $from)),
+                    ),
                     array_map(static fn (Opening $o): string => $o->id, $row));
             }
             $attempt->note(sprintf('%s of %s.', $this->centres ? 'Centres at a pitch' : 'Gaps', Words::length($design, $spaced->gap)));
             foreach ($row as $i => $opening) {
-                $rule = Places::in($design)->positionAt($opening->position, $design->wall($opening->wall), $opening->width, $spaced->starts[$i]);
+                $rule = Places::in($design)->positionAt(
+                    $opening->position,
+                    $design->wall($opening->wall),
+                    $opening->width,
+                    $spaced->starts[$i],
+                );
                 $attempt->alter($opening, $opening->with(['position' => $rule->toArray()]));
             }
         }
@@ -80,7 +95,10 @@ final readonly class OpeningSpace implements Edit
         if (count($lines) !== 2) {
             throw Refusal::because('space.lines', 'Name the two upright lines to space between.');
         }
-        $at = array_map(static fn (string $id): float => Places::in($design)->along(Along::of(Reference::Line, 0.0, $design->line($id)->id), $wall), $lines);
+        $at = array_map(
+            static fn (string $id): float => Places::in($design)->along(Along::of(Reference::Line, 0.0, $design->line($id)->id), $wall),
+            $lines,
+        );
 
         return [min($at), max($at), true];
     }

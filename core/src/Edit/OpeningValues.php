@@ -53,7 +53,10 @@ final readonly class OpeningValues
             $given['sill'] = $before->sill->withHeight($this->figure('sillHeight', $before->sill->height))->toArray();
         }
         if ($this->args->has('value')) {
-            $given['position'] = PositionRule::of($before->position->along->withValue($this->figure('value', $before->position->along->value)), $before->position->to)->toArray();
+            $given['position'] = PositionRule::of(
+                $before->position->along->withValue($this->figure('value', $before->position->along->value)),
+                $before->position->to,
+            )->toArray();
         }
         $after = Opening::from(new Fields([...$before->toArray(), ...$given], $this->args->units()));
         $keepsHead = $this->args->string('keep', 'sill') === 'head';
@@ -63,7 +66,9 @@ final readonly class OpeningValues
             $sill = Places::in($this->design)->of($after)->sill;
             $after = $this->withHeight($after, $was->head - $sill, $sill);
         } elseif ($keepsHead && $after->height !== $before->height) {
-            $after = $after->with(['sill' => Places::in($this->design)->sillAt($after->sill, $after, $was->head - $after->height)->toArray()]);
+            $after = $after->with(
+                ['sill' => Places::in($this->design)->sillAt($after->sill, $after, $was->head - $after->height)->toArray()],
+            );
         }
 
         return $after;
@@ -72,7 +77,9 @@ final readonly class OpeningValues
     /** The head is given over what the sill is measured from. With the height kept the opening moves, else it grows. */
     private function withHead(Opening $after, bool $keepsHeight): Opening
     {
-        $origin = Places::in($this->design)->of($after)->sill - $after->sill->height + ($after->sill->edge === Edge::Head ? $after->height : 0.0);
+        $origin = Places::in($this->design)->of($after)->sill - $after->sill->height + ($after->sill->edge === Edge::Head
+                    ? $after->height
+                    : 0.0);
         $sill = Places::in($this->design)->of($after)->sill;
         $head = $origin + $this->figure('head', $sill + $after->height - $origin);
         if ($keepsHeight) {
@@ -86,7 +93,8 @@ final readonly class OpeningValues
     {
         if ($height < 1) {
             throw Refusal::because('opening.head_under_sill', sprintf(
-                'A head at %s would lie under the sill at %s.', Length::format($sill + $height, $this->args->units()), Length::format($sill, $this->args->units())), [$after->id]);
+                'A head at %s would lie under the sill at %s.', Length::format($sill + $height, $this->args->units()),
+                Length::format($sill, $this->args->units())), [$after->id]);
         }
         $after = $after->with(['height' => $height]);
 
@@ -105,10 +113,14 @@ final readonly class OpeningValues
                 $m->has('at') ? $m->length('at') : $now->at, $m->choice('face', Face::class, $now->face),
             );
             $rule = PositionRule::of($along, $m->choice('to', Jamb::class, $after->position->to));
-            $after = $after->with(['position' => $places->positionAt($rule, $this->design->wall($after->wall), $after->width, $was->left)->toArray()]);
+            $after = $after->with(
+                ['position' => $places->positionAt($rule, $this->design->wall($after->wall), $after->width, $was->left)->toArray()],
+            );
         }
         if ($this->args->has('sillFrom') || $this->args->has('measureSill')) {
-            $m = $this->args->has('measureSill') ? $this->args->fields('measureSill') : new Fields(['from' => $this->args->string('sillFrom')]);
+            $m = $this->args->has('measureSill')
+                            ? $this->args->fields('measureSill')
+                            : new Fields(['from' => $this->args->string('sillFrom')]);
             $now = $after->sill;
             $rule = SillRule::of(
                 $m->choice('from', SillDatum::class, $now->from), 0.0, $m->stringOrNull('ref') ?? $now->ref,
@@ -124,11 +136,17 @@ final readonly class OpeningValues
     {
         $places = Places::in($this->design);
         $by = $this->args->has('by') ? $this->args->fields('by') : null;
-        $left = $this->args->has('leftJamb') ? $this->args->length('leftJamb') : ($by?->has('u') === true ? $was->left + $by->length('u') : null);
+        $left = $this->args->has('leftJamb')
+                    ? $this->args->length('leftJamb')
+                    : ($by?->has('u') === true ? $was->left + $by->length('u') : null);
         if ($left !== null) {
-            $after = $after->with(['position' => $places->positionAt($after->position, $this->design->wall($after->wall), $after->width, $left)->toArray()]);
+            $after = $after->with(
+                ['position' => $places->positionAt($after->position, $this->design->wall($after->wall), $after->width, $left)->toArray()],
+            );
         }
-        $sill = $this->args->has('sillLevel') ? $this->args->length('sillLevel') : ($by?->has('v') === true ? $was->sill + $by->length('v') : null);
+        $sill = $this->args->has('sillLevel')
+                    ? $this->args->length('sillLevel')
+                    : ($by?->has('v') === true ? $was->sill + $by->length('v') : null);
         if ($sill !== null) {
             $after = $after->with(['sill' => $places->sillAt($after->sill, $after, $sill)->toArray()]);
         }

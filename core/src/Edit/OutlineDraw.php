@@ -20,7 +20,8 @@ use Isleward\Core\Measure\Fields;
 use Isleward\Core\Measure\Length;
 
 /**
- * Draws walls along an outer line, or "inner" ones along their middle ("line": "centre" or "face"): a rectangle or a chain of corners. A closed outline has its outside outside, however
+ * Draws walls along an outer line, or "inner" ones along their middle ("line": "centre" or "face"): a rectangle or a chain of corners. A
+ * closed outline has its outside outside, however
  * it was drawn; of an open one the outside is on the right of its direction unless "outside" says "left".
  */
 final readonly class OutlineDraw implements Edit
@@ -46,7 +47,9 @@ final readonly class OutlineDraw implements Edit
             $corners = array_reverse($corners);
         }
 
-        return new self($corners, $closed, $args->has('name') ? $args->name('name') : null, $args->size('thickness', 'The thickness of a wall'), $args->string('base'), $args->string('top'),
+        return new self(
+            $corners, $closed, $args->has('name') ? $args->name('name') : null, $args->size('thickness', 'The thickness of a wall'),
+            $args->string('base'), $args->string('top'),
             $args->bool('inner'), $args->string('line', $args->bool('inner') ? 'centre' : 'face') === 'centre');
     }
 
@@ -66,7 +69,8 @@ final readonly class OutlineDraw implements Edit
         }
         $position = array_reduce($design->outlines, static fn (int $most, Outline $o): int => max($most, $o->position + 1), 0);
         $outline = Outline::from(new Fields([
-            'id' => $ids->next(Kind::Outline), 'name' => $this->name ?? 'Outline '.($position + 1), 'position' => $position, 'closed' => $this->closed, 'inner' => $this->inner,
+            'id' => $ids->next(Kind::Outline), 'name' => $this->name ?? 'Outline '.($position + 1), 'position' => $position,
+            'closed' => $this->closed, 'inner' => $this->inner,
         ]));
         $operations = [Operation::add($outline)];
         $count = count($corners);
@@ -144,13 +148,23 @@ final readonly class OutlineDraw implements Edit
         $last = count($corners) - 1;
         foreach ([[0, 1], [$last, $last - 1]] as [$end, $next]) {
             $probe = Wall::from(new Fields([
-                'id' => 'wa-probe', 'outline' => 'ou-probe', 'position' => 0, 'fromX' => $corners[$end]->x, 'fromY' => $corners[$end]->y, 'toX' => $corners[$next]->x, 'toY' => $corners[$next]->y,
+                'id' => 'wa-probe', 'outline' => 'ou-probe', 'position' => 0, 'fromX' => $corners[$end]->x, 'fromY' => $corners[$end]->y,
+                'toX' => $corners[$next]->x, 'toY' => $corners[$next]->y,
                 'rise' => 0.0, 'thickness' => $this->thickness, 'base' => $this->base, 'top' => $this->top,
             ]));
             if ($end !== 0) {
-                $probe = Wall::from(new Fields(['fromX' => $probe->to->x, 'fromY' => $probe->to->y, 'toX' => $probe->from->x, 'toY' => $probe->from->y] + $probe->toArray()));
+                $probe = Wall::from(
+                    new Fields([
+                        'fromX' => $probe->to->x,
+                        'fromY' => $probe->to->y,
+                        'toX' => $probe->from->x,
+                        'toY' => $probe->from->y,
+                    ] + $probe->toArray()),
+                );
             }
-            $outline = Outline::from(new Fields(['id' => 'ou-probe', 'name' => 'probe', 'position' => 0, 'closed' => false, 'inner' => true]));
+            $outline = Outline::from(
+                new Fields(['id' => 'ou-probe', 'name' => 'probe', 'position' => 0, 'closed' => false, 'inner' => true]),
+            );
             $body = Bodies::one($design->after(new Change('', [Operation::add($outline), Operation::add($probe)])), $probe);
             $cut = $end === 0 ? $body->left : $body->right;
             if ($cut->joint === Joint::Tee) {

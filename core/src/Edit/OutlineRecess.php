@@ -48,7 +48,11 @@ final readonly class OutlineRecess implements Edit
         $wall = $design->wall($this->wall);
         $length = $wall->face()->length();
         if ($this->from < -Tolerance::LENGTH || $this->to > $length + Tolerance::LENGTH || $this->to - $this->from < 1) {
-            throw Refusal::because('recess.stretch', sprintf('The stretch runs from 0 to %s along the wall, its end right of its start.', Words::length($design, $length)), [$wall->id]);
+            throw Refusal::because(
+                'recess.stretch',
+                sprintf('The stretch runs from 0 to %s along the wall, its end right of its start.', Words::length($design, $length)),
+                [$wall->id],
+            );
         }
         $left = $this->from > Tolerance::LENGTH;
         $right = $this->to < $length - Tolerance::LENGTH;
@@ -63,9 +67,18 @@ final readonly class OutlineRecess implements Edit
         [$change, $order] = $shape->change($ids);
         $parts = array_slice($order, $at, count($sides));
         $then = $design->after($change);
-        $operations = [...$change->operations, ...$this->rehosted($design, $then, $wall, $parts[$back], $right ? $parts[count($parts) - 1] : null)];
+        $operations = [
+            ...$change->operations,
+            ...$this->rehosted($design, $then, $wall, $parts[$back], $right ? $parts[count($parts) - 1] : null),
+        ];
 
-        return Reshape::settled($design, sprintf('Set a wall back %s', Words::length($design, $this->depth)), $operations, $parts[$back], $order);
+        return Reshape::settled(
+            $design,
+            sprintf('Set a wall back %s', Words::length($design, $this->depth)),
+            $operations,
+            $parts[$back],
+            $order,
+        );
     }
 
     /** @return array{non-empty-list<array{Wall, Vec2, Vec2, bool}>, int} the sides in place of the wall, and which is set back */
@@ -111,12 +124,25 @@ final readonly class OutlineRecess implements Edit
             $p = Places::in($design)->of($opening);
             foreach ([$this->from, $this->to] as $break) {
                 if ($p->left < $break - Tolerance::LENGTH && $p->right > $break + Tolerance::LENGTH) {
-                    $across[$opening->id] = sprintf('%s on %s lies across the break at %s', ucfirst($design->label($opening)), $design->storeys->get($opening->storey)->name, Words::length($design, $break));
+                    $across[$opening->id] = sprintf(
+                        '%s on %s lies across the break at %s',
+                        ucfirst($design->label($opening)),
+                        $design->storeys->get($opening->storey)->name,
+                        Words::length($design, $break),
+                    );
                 }
             }
         }
         if ($across !== []) {
-            throw Refusal::because('recess.across', sprintf('%s%s: move or remove it first.', reset($across), count($across) > 1 ? sprintf(', and %d more', count($across) - 1) : ''), array_keys($across));
+            throw Refusal::because(
+                'recess.across',
+                sprintf(
+                    '%s%s: move or remove it first.',
+                    reset($across),
+                    count($across) > 1 ? sprintf(', and %d more', count($across) - 1) : '',
+                ),
+                array_keys($across),
+            );
         }
     }
 
@@ -129,11 +155,14 @@ final readonly class OutlineRecess implements Edit
     private function rehosted(Design $design, Design $then, Wall $wall, string $back, ?string $rightPart): array
     {
         $slack = Tolerance::LENGTH;
-        $host = fn (float $u): string => $u >= $this->to - $slack && $rightPart !== null ? $rightPart : ($u >= $this->from - $slack ? $back : $wall->id);
+        $host = fn (float $u): string => $u >= $this->to - $slack
+                    && $rightPart !== null ? $rightPart : ($u >= $this->from - $slack ? $back : $wall->id);
         $places = $hosts = [];
         foreach ([...$design->openingsOf($wall->id), ...array_values($design->lines)] as $element) {
             if ($element instanceof Opening || ($element->wall === $wall->id && $element->rule instanceof Along)) {
-                $places[$element->id] = $element instanceof Opening ? Places::in($design)->of($element)->left : Places::in($design)->line($element);
+                $places[$element->id] = $element instanceof Opening
+                                    ? Places::in($design)->of($element)->left
+                                    : Places::in($design)->line($element);
                 $hosts[$element->id] = $host($places[$element->id]);
             }
         }
@@ -147,11 +176,14 @@ final readonly class OutlineRecess implements Edit
             $u = Places::in($then)->surface($now)->along($surface->inPlan($places[$id]));
             if ($element instanceof Opening) {
                 $own = $lost ? References::onItsOwn($design, $element, [$ref => true]) : $element;
-                $rule = $own->position->along->ref === null ? Places::in($then)->positionAt($own->position, $now, $own->width, $u) : $own->position;
+                $rule = $own->position->along->ref === null
+                                    ? Places::in($then)->positionAt($own->position, $now, $own->width, $u)
+                                    : $own->position;
                 $operations[] = Operation::alter($element, $own->with(['wall' => $hostId, 'position' => $rule->toArray()]));
             } else {
                 $own = $lost ? References::lineOnItsOwn($design, $element) : $element;
-                $rule = $own->rule instanceof Along && $own->rule->ref === null ? Places::in($then)->alongAt($own->rule, $now, $u) : $own->rule;
+                $rule = $own->rule instanceof Along
+                                    && $own->rule->ref === null ? Places::in($then)->alongAt($own->rule, $now, $u) : $own->rule;
                 $operations[] = Operation::alter($element, $own->with(['wall' => $hostId, 'rule' => $rule->toArray()]));
             }
         }

@@ -39,7 +39,9 @@ final readonly class OutlineRemove implements Edit
         $ofWalls = array_flip(array_map(static fn (Wall $w): string => $w->id, $walls));
         $openings = array_filter($design->openings, static fn (Opening $o): bool => isset($ofWalls[$o->wall]));
         if ($openings !== [] && ! $this->withContents) {
-            throw Refusal::because('outline.carries', sprintf('%s carries %s; they would go with it.', $outline->name, Words::counts(['opening' => count($openings)])),
+            throw Refusal::because(
+                'outline.carries',
+                sprintf('%s carries %s; they would go with it.', $outline->name, Words::counts(['opening' => count($openings)])),
                 array_keys($openings), ['openings' => count($openings), 'walls' => count($walls)]);
         }
 
@@ -61,7 +63,10 @@ final readonly class OutlineRemove implements Edit
     {
         return array_values(array_filter(
             $design->outlines,
-            static fn (Outline $o): bool => array_filter($design->wallsOf($o->id), static fn (Wall $w): bool => ! isset($gone[$w->id])) === [],
+            static fn (Outline $o): bool => array_filter(
+                $design->wallsOf($o->id),
+                static fn (Wall $w): bool => ! isset($gone[$w->id]),
+            ) === [],
         ));
     }
 }

@@ -18,7 +18,10 @@ use Isleward\Core\Design\SillRule;
 use Isleward\Core\Design\Wall;
 use Isleward\Core\Measure\Refusal;
 
-/** What openings and lines are placed from: that it is there and can be measured from, that nothing hangs on itself, and what happens when it goes. */
+/**
+ * What openings and lines are placed from: that it is there and can be measured from, that nothing hangs on itself, and what happens when
+ * it goes.
+ */
 final class References
 {
     /** @throws Refusal when what a rule names is not there, lies in another plane, or comes back to the element itself */
@@ -77,7 +80,10 @@ final class References
         $operations = [];
         foreach (self::to($design, $gone) as $element) {
             if (! isset($gone[$element->id]) && ! isset($gone[$element->wall])) {
-                $operations[] = Operation::alter($element, $element instanceof Opening ? self::onItsOwn($design, $element, $gone) : self::lineOnItsOwn($design, $element, $gone));
+                $operations[] = Operation::alter(
+                    $element,
+                    $element instanceof Opening ? self::onItsOwn($design, $element, $gone) : self::lineOnItsOwn($design, $element, $gone),
+                );
             }
         }
 
@@ -95,10 +101,16 @@ final class References
         $values = [];
         if (self::lost($opening->position->along->ref, $gone)) {
             $own = PositionRule::of(Along::of(Reference::Left, 0.0), $opening->position->to);
-            $values['position'] = $places->positionAt($own, $design->wall($opening->wall), $opening->width, $places->of($opening)->left)->toArray();
+            $values['position'] = $places->positionAt($own, $design->wall($opening->wall), $opening->width, $places->of($opening)->left)
+                ->toArray();
         }
         if (self::lost($opening->sill->ref, $gone)) {
-            $values['sill'] = $places->sillAt(SillRule::of(SillDatum::Floor, 0.0, edge: $opening->sill->edge), $opening, $places->of($opening)->sill)->toArray();
+            $values['sill'] = $places->sillAt(
+                SillRule::of(SillDatum::Floor, 0.0, edge: $opening->sill->edge),
+                $opening,
+                $places->of($opening)->sill,
+            )
+                ->toArray();
         }
 
         return $values === [] ? $opening : $opening->with($values);
@@ -122,7 +134,12 @@ final class References
         if (count($places->lineLevels($line)) > 1 || $line->storey !== null) {
             $storey = $line->storey ?? $wall->base;
 
-            return $line->with(['rule' => SillRule::of(SillDatum::Floor, $places->lineLevel($line, $storey) - $design->storeys->floor($storey))->toArray()]);
+            return $line->with(
+                ['rule' => SillRule::of(
+                    SillDatum::Floor,
+                    $places->lineLevel($line, $storey) - $design->storeys->floor($storey),
+                )->toArray()],
+            );
         }
 
         return $line->with(['rule' => SillRule::of(SillDatum::Datum, $places->lineLevel($line, $wall->base))->toArray()]);
@@ -154,20 +171,32 @@ final class References
             $line = $design->line($along->ref);
             $other = $design->wall($line->wall);
             if ($line->axis !== LineAxis::Upright) {
-                throw Refusal::because('line.level', sprintf('%s is a level line: a place along the wall cannot be measured from it.', $line->name), [$line->id]);
+                throw Refusal::because(
+                    'line.level',
+                    sprintf('%s is a level line: a place along the wall cannot be measured from it.', $line->name),
+                    [$line->id],
+                );
             }
         }
         if ($along->from === Reference::Across) {
             Places::in($design)->along($along, $wall);
         } elseif (! self::inOnePlane($design, $wall, $other)) {
-            throw Refusal::because('position.other_plane', 'What it is measured from lies in another frontage; bring a line across the corner and measure from that.', [$along->ref]);
+            throw Refusal::because(
+                'position.other_plane',
+                'What it is measured from lies in another frontage; bring a line across the corner and measure from that.',
+                [$along->ref],
+            );
         }
     }
 
     private static function requireLevel(Design $design, SillRule $rule): void
     {
         if ($rule->from === SillDatum::Line && $design->line((string) $rule->ref)->axis !== LineAxis::Level) {
-            throw Refusal::because('line.upright', sprintf('%s is an upright line: a level cannot be measured from it.', $design->line((string) $rule->ref)->name), [(string) $rule->ref]);
+            throw Refusal::because(
+                'line.upright',
+                sprintf('%s is an upright line: a level cannot be measured from it.', $design->line((string) $rule->ref)->name),
+                [(string) $rule->ref],
+            );
         }
         if ($rule->from === SillDatum::Opening) {
             $design->opening((string) $rule->ref);
@@ -203,7 +232,11 @@ final class References
             }
             $chain[] = self::label($design, $at);
             if ($ref === $element->id) {
-                throw Refusal::because('position.cycle', sprintf('This would hang on itself: %s.', implode(' → ', $chain)), array_keys($seen));
+                throw Refusal::because(
+                    'position.cycle',
+                    sprintf('This would hang on itself: %s.', implode(' → ', $chain)),
+                    array_keys($seen),
+                );
             }
         }
     }

@@ -21,7 +21,10 @@ use Isleward\Core\Geometry\Vec2;
 use Isleward\Core\Measure\Fields;
 use Isleward\Core\Measure\Refusal;
 
-/** A chain of walls given new corners: some walls keep their ids, some are new. Openings keep their rules; those that no longer fit are told. */
+/**
+ * A chain of walls given new corners: some walls keep their ids, some are new. Openings keep their rules; those that no longer fit are
+ * told.
+ */
 final class Reshape
 {
     /** @var array<int, array{Wall, Vec2, Vec2, bool}> in order, from 0: like which wall, from, to, and whether it is new */
@@ -95,7 +98,9 @@ final class Reshape
             $points[] = $this->sides[count($this->sides) - 1][2];
         }
         foreach ($this->sides as $i => [$like, $from, $to, $new]) {
-            if (! $new && $to->minus($from)->dot($like->to->minus($like->from)) <= 0 && $to->minus($from)->length() < $like->face()->length()) {
+            if (! $new
+                            && $to->minus($from)->dot($like->to->minus($like->from)) <= 0
+                            && $to->minus($from)->length() < $like->face()->length()) {
                 throw Refusal::because('outline.turned_over', sprintf('Side %d would be left with no length.', $i + 1), [$like->id]);
             }
         }
@@ -103,7 +108,8 @@ final class Reshape
         $operations = $order = [];
         foreach ($this->sides as $i => [$like, $from, $to, $new]) {
             $wall = Wall::from(new Fields([
-                'id' => $new ? $ids->next(Kind::Wall) : $like->id, 'position' => $i, 'fromX' => $from->x, 'fromY' => $from->y, 'toX' => $to->x, 'toY' => $to->y,
+                'id' => $new ? $ids->next(Kind::Wall) : $like->id, 'position' => $i, 'fromX' => $from->x, 'fromY' => $from->y,
+                'toX' => $to->x, 'toY' => $to->y,
             ] + $like->toArray()));
             $operations[] = $new ? Operation::add($wall) : Operation::alter($like, $wall);
             $order[] = $wall->id;
@@ -135,13 +141,26 @@ final class Reshape
                 continue;
             }
             $before = $element instanceof Opening ? $design->opening($element->id) : $design->line($element->id);
-            $own = $before instanceof Opening ? References::onItsOwn($design, $before, [$ref => true]) : References::lineOnItsOwn($design, $before);
+            $own = $before instanceof Opening
+                            ? References::onItsOwn($design, $before, [$ref => true])
+                            : References::lineOnItsOwn($design, $before);
             $byId[$element->id] = Operation::alter($before, self::inPlace($design, $then, $own, $element->wall));
-            $notes[] = sprintf('%s can no longer be measured from what it was: it gets a figure of its own.', ucfirst(References::label($design, $before)));
+            $notes[] = sprintf(
+                '%s can no longer be measured from what it was: it gets a figure of its own.',
+                ucfirst(References::label($design, $before)),
+            );
         }
         $operations = array_values($byId);
 
-        return new Change($summary, $operations, [$chosen], notes: [...array_slice(array_unique($notes), 0, 20), ...self::told($design, $design->after(new Change('', $operations)), $walls)]);
+        return new Change(
+            $summary,
+            $operations,
+            [$chosen],
+            notes: [
+                ...array_slice(array_unique($notes), 0, 20),
+                ...self::told($design, $design->after(new Change('', $operations)), $walls),
+            ],
+        );
     }
 
     /** With a figure that leaves it on its spot, as far as its wall still goes there. */
@@ -151,10 +170,25 @@ final class Reshape
         $was = Places::in($design)->surface($design->wall($own->wall));
         $across = static fn (float $u): float => Places::in($then)->surface($now)->along($was->inPlan($u));
         if ($own instanceof Opening) {
-            return $own->with(['wall' => $on, 'position' => Places::in($then)->positionAt($own->position, $now, $own->width, $across(Places::in($design)->of($own)->left))->toArray()]);
+            return $own->with(
+                [
+                    'wall' => $on,
+                    'position' => Places::in($then)->positionAt(
+                        $own->position,
+                        $now,
+                        $own->width,
+                        $across(Places::in($design)->of($own)->left),
+                    )
+                        ->toArray(),
+                ],
+            );
         }
 
-        return $own->with(['wall' => $on] + ($own->rule instanceof Along ? ['rule' => Places::in($then)->alongAt($own->rule, $now, $across(Places::in($design)->line($own)))->toArray()] : []));
+        return $own->with(
+            ['wall' => $on] + ($own->rule instanceof Along ? [
+                'rule' => Places::in($then)->alongAt($own->rule, $now, $across(Places::in($design)->line($own)))->toArray(),
+            ] : []),
+        );
     }
 
     private static function holds(Design $design, Opening|SettingOutLine $element): bool

@@ -11,7 +11,10 @@ use Isleward\Core\Design\Operation;
 use Isleward\Core\Design\Settings;
 use Isleward\Core\Measure\Fields;
 
-/** Changes any of the project's settings: name, units, corner margin, base level, north, nib, masonry module, finishes, limits of units, thickness of floors, tolerance of marks. */
+/**
+ * Changes any of the project's settings: name, units, corner margin, base level, north, nib, masonry module, finishes, limits of units,
+ * thickness of floors, tolerance of marks.
+ */
 final readonly class SettingsChange implements Edit
 {
     private function __construct(private Fields $args)
@@ -30,7 +33,22 @@ final readonly class SettingsChange implements Edit
 
     public function apply(Design $design, Ids $ids): Change
     {
-        $given = array_intersect_key($this->args->all(), array_flip(['name', 'units', 'cornerMargin', 'baseLevel', 'north', 'nib', 'module', 'finishes', 'unitRules', 'slab', 'setting']));
+        $given = array_intersect_key(
+            $this->args->all(),
+            array_flip([
+                'name',
+                'units',
+                'cornerMargin',
+                'baseLevel',
+                'north',
+                'nib',
+                'module',
+                'finishes',
+                'unitRules',
+                'slab',
+                'setting',
+            ]),
+        );
         $after = Settings::from(new Fields([...$design->settings->toArray(), ...$given], $this->args->units()));
 
         return new Change('Changed the project’s settings', [Operation::alter($design->settings, $after)]);

@@ -34,7 +34,8 @@ final readonly class StoreyInsert implements Edit
         $above = $this->args->stringOrNull('above');
         $at = $above === null ? 0 : $design->storeys->indexOf($above) + 1;
         $storey = Storey::from(new Fields([
-            'id' => $ids->next(Kind::Storey), 'name' => $this->args->name('name'), 'position' => $at, 'height' => $this->args->length('height'),
+            'id' => $ids->next(Kind::Storey), 'name' => $this->args->name('name'), 'position' => $at,
+            'height' => $this->args->length('height'),
         ], $this->args->units()));
         $operations = [Operation::add($storey)];
         foreach ($design->storeys->all as $i => $other) {

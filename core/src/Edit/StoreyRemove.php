@@ -56,7 +56,8 @@ final readonly class StoreyRemove implements Edit
         $goneOpenings = array_filter($design->openings, fn (Opening $o): bool => $o->storey === $this->id || isset($goneWalls[$o->wall]));
         if (! $this->withContents && ($goneOpenings !== [] || $goneWalls !== [])) {
             throw Refusal::because('storey.carries', sprintf(
-                'Storey %s carries %s; they would go with it.', $storey->name, Words::counts(['opening' => count($goneOpenings), 'wall' => count($goneWalls)])),
+                'Storey %s carries %s; they would go with it.', $storey->name,
+                Words::counts(['opening' => count($goneOpenings), 'wall' => count($goneWalls)])),
                 [...array_keys($goneOpenings), ...array_keys($goneWalls)],
                 ['openings' => count($goneOpenings), 'walls' => count($goneWalls)]);
         }

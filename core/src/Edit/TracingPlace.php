@@ -42,12 +42,20 @@ final readonly class TracingPlace implements Edit
             throw new \LogicException('Of this kind there are only tracings.');
         }
         if ($tracing->locked) {
-            throw Refusal::because('tracing.locked', sprintf('%s is locked: unlock it to move, turn or scale it.', $tracing->name), [$tracing->id]);
+            throw Refusal::because(
+                'tracing.locked',
+                sprintf('%s is locked: unlock it to move, turn or scale it.', $tracing->name),
+                [$tracing->id],
+            );
         }
         $a = self::point($this->args, 'a');
         $after = $this->args->has('distance') ? $this->scaled($tracing, $a, $design) : $this->moved($tracing, $a);
 
-        return new Change(sprintf('%s tracing %s', $this->args->has('distance') ? 'Scaled' : 'Placed', $tracing->name), [Operation::alter($tracing, $after)], [$tracing->id]);
+        return new Change(
+            sprintf('%s tracing %s', $this->args->has('distance') ? 'Scaled' : 'Placed', $tracing->name),
+            [Operation::alter($tracing, $after)],
+            [$tracing->id],
+        );
     }
 
     private function scaled(Tracing $tracing, Vec2 $a, Design $design): Tracing
@@ -60,7 +68,13 @@ final readonly class TracingPlace implements Edit
         }
         $factor = $distance / $apart;
 
-        return $tracing->with(['scale' => $tracing->scale * $factor, 'x' => $a->x + ($tracing->x - $a->x) * $factor, 'y' => $a->y + ($tracing->y - $a->y) * $factor]);
+        return $tracing->with(
+            [
+                'scale' => $tracing->scale * $factor,
+                'x' => $a->x + ($tracing->x - $a->x) * $factor,
+                'y' => $a->y + ($tracing->y - $a->y) * $factor,
+            ],
+        );
     }
 
     private function moved(Tracing $tracing, Vec2 $a): Tracing
@@ -78,7 +92,13 @@ final readonly class TracingPlace implements Edit
         [$c, $s] = [cos($turn), sin($turn)];
         $origin = (new Vec2($tracing->x, $tracing->y))->minus($a);
 
-        return $tracing->with(['x' => $to->x + $origin->x * $c - $origin->y * $s, 'y' => $to->y + $origin->x * $s + $origin->y * $c, 'angle' => $tracing->angle + rad2deg($turn)]);
+        return $tracing->with(
+            [
+                'x' => $to->x + $origin->x * $c - $origin->y * $s,
+                'y' => $to->y + $origin->x * $s + $origin->y * $c,
+                'angle' => $tracing->angle + rad2deg($turn),
+            ],
+        );
     }
 
     private static function point(Fields $args, string $name): Vec2

@@ -34,7 +34,12 @@ final readonly class Transplant
         } catch (Refusal) {
             $own = PositionRule::of(Along::of(Reference::Left, 0.0), $opening->position->to);
             $left = Places::in($this->design)->of($opening)->left - Places::in($this->design)->span($this->design->wall($opening->wall))[0];
-            $this->attempt->note(sprintf('%s is placed from something of its own frontage; its copies are measured from the left end.', ucfirst($this->design->label($opening))));
+            $this->attempt->note(
+                sprintf(
+                    '%s is placed from something of its own frontage; its copies are measured from the left end.',
+                    ucfirst($this->design->label($opening)),
+                ),
+            );
             $at = $left + Places::in($this->design)->span($wall)[0];
 
             return $copy->with(['position' => Places::in($this->design)->positionAt($own, $wall, $opening->width, $at)->toArray()]);
@@ -48,8 +53,11 @@ final readonly class Transplant
         $rule = $opening->sill;
         $line = $rule->from === SillDatum::Line ? $this->design->line((string) $rule->ref) : null;
         if ($rule->from === SillDatum::Floor || ($line !== null && count(Places::in($this->design)->lineLevels($line)) > 1)) {
-            $this->attempt->note(sprintf('%s of %s: %s above %s, and so on each.', $rule->edge === Edge::Head ? 'Head' : 'Sill', $this->design->label($opening), Words::length($this->design, $rule->height),
-                $line === null ? 'its storey’s floor' : 'line '.$line->name));
+            $this->attempt->note(
+                sprintf(
+                    '%s of %s: %s above %s, and so on each.', $rule->edge === Edge::Head ? 'Head' : 'Sill', $this->design->label($opening),
+                    Words::length($this->design, $rule->height),
+                    $line === null ? 'its storey’s floor' : 'line '.$line->name));
 
             return $copy;
         }
@@ -59,8 +67,21 @@ final readonly class Transplant
             SillDatum::Datum => 'the site datum',
             default => 'something on its own storey',
         };
-        $this->attempt->note(sprintf('The sill of %s is measured from %s; on the other storeys it is %s above each one’s own floor.', $this->design->label($opening), $from, Words::length($this->design, $above)));
+        $this->attempt->note(
+            sprintf(
+                'The sill of %s is measured from %s; on the other storeys it is %s above each one’s own floor.',
+                $this->design->label($opening),
+                $from,
+                Words::length($this->design, $above),
+            ),
+        );
 
-        return $copy->with(['sill' => SillRule::of(SillDatum::Floor, $rule->edge === Edge::Head ? $above + $opening->height : $above, edge: $rule->edge)->toArray()]);
+        return $copy->with(
+            ['sill' => SillRule::of(
+                SillDatum::Floor,
+                $rule->edge === Edge::Head ? $above + $opening->height : $above,
+                edge: $rule->edge,
+            )->toArray()],
+        );
     }
 }

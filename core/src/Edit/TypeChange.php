@@ -51,7 +51,9 @@ final readonly class TypeChange implements Edit
         $given = array_intersect_key($this->args->all(), array_flip(['mark', 'name', 'width', 'height', 'sill', 'tree']));
         $after = UnitType::from(new Fields([...$before->toArray(), ...$given], $this->args->units()));
         if (! isset($given['name']) && TypeName::size($after->name) !== null) {
-            $after = UnitType::from(new Fields(['name' => TypeName::withSize($after->name, $after->width, $after->height)] + $after->toArray()));
+            $after = UnitType::from(
+                new Fields(['name' => TypeName::withSize($after->name, $after->width, $after->height)] + $after->toArray()),
+            );
         }
         TypeMark::requireFree($design->types, $after);
         Solved::of($after, $after->width, $after->height);
@@ -71,7 +73,15 @@ final readonly class TypeChange implements Edit
         // along each wall and up, so that which of several fit does not hang on the order they were made in
         $filled = array_filter($design->openings, static fn (Opening $o): bool => $o->type === $before->id);
         $places = array_map(Places::in($design)->of(...), $filled);
-        uksort($filled, static fn (string $a, string $b): int => [$places[$a]->opening->wall, $places[$a]->sill, $places[$a]->left, $a] <=> [$places[$b]->opening->wall, $places[$b]->sill, $places[$b]->left, $b]);
+        uksort(
+            $filled,
+            static fn (string $a, string $b): int => [
+                $places[$a]->opening->wall,
+                $places[$a]->sill,
+                $places[$a]->left,
+                $a,
+            ] <=> [$places[$b]->opening->wall, $places[$b]->sill, $places[$b]->left, $b],
+        );
         foreach ($filled as $opening) {
             $own = Tolerance::same($opening->width, $before->width) && Tolerance::same($opening->height, $before->height);
             $stretched += $own ? 0 : 1;
@@ -80,9 +90,21 @@ final readonly class TypeChange implements Edit
         if ($stretched > 0 && (! Tolerance::same($before->width, $after->width) || ! Tolerance::same($before->height, $after->height))) {
             $attempt->note(sprintf('%s of another size than the type keep theirs.', ucfirst(Words::counts(['opening' => $stretched]))));
         }
-        $change = $attempt->change(static fn (int $n): string => $n === 0 ? sprintf('Changed %s', $after->mark) : sprintf('Changed %s in %s', $after->mark, Words::counts(['opening' => $n])));
+        $change = $attempt->change(
+            static fn (int $n): string => $n === 0
+                            ? sprintf('Changed %s', $after->mark)
+                            : sprintf('Changed %s in %s', $after->mark, Words::counts(['opening' => $n])),
+        );
         if ($change->misfits === [] || ! $change->fittingOnly) {
-            return new Change($change->summary, $change->operations, [$this->id], $change->misfits, $change->notes, $change->fittingOnly, $change->wanted);
+            return new Change(
+                $change->summary,
+                $change->operations,
+                [$this->id],
+                $change->misfits,
+                $change->notes,
+                $change->fittingOnly,
+                $change->wanted,
+            );
         }
 
         return $this->keeping($design, $ids, $before, $change);
@@ -91,7 +113,13 @@ final readonly class TypeChange implements Edit
     /** Openings that the changed type does not fit keep the one they have. */
     private function keeping(Design $design, Ids $ids, UnitType $before, Change $change): Change
     {
-        $kept = UnitType::from(new Fields(['id' => $ids->next(Kind::Type), 'mark' => TypeMark::next($design->types, $before->mark), 'position' => UnitType::lastPosition($design->types) + 1] + $before->toArray()));
+        $kept = UnitType::from(
+            new Fields([
+                'id' => $ids->next(Kind::Type),
+                'mark' => TypeMark::next($design->types, $before->mark),
+                'position' => UnitType::lastPosition($design->types) + 1,
+            ] + $before->toArray()),
+        );
         $operations = [...$change->operations, Operation::add($kept)];
         foreach ($change->misfits as $misfit) {
             $opening = $design->opening($misfit->element);
@@ -100,6 +128,10 @@ final readonly class TypeChange implements Edit
         $count = count($change->misfits);
 
         return new Change($change->summary, $operations, [$this->id], $change->misfits,
-            [...$change->notes, sprintf('%s the unit as it was, as type %s.', $count === 1 ? 'One opening keeps' : "$count openings keep", $kept->mark)], true, $change->wanted);
+            [
+                ...$change->notes,
+                sprintf('%s the unit as it was, as type %s.', $count === 1 ? 'One opening keeps' : "$count openings keep", $kept->mark),
+            ],
+            true, $change->wanted);
     }
 }

@@ -32,7 +32,11 @@ final readonly class TypeFromLines implements Edit
 
     public static function from(Fields $args): self
     {
-        return new self($args->list('lines'), $args->has('likes') ? $args->fields('likes') : new Fields([]), $args->string('fit', 'all') === 'fitting');
+        return new self(
+            $args->list('lines'),
+            $args->has('likes') ? $args->fields('likes') : new Fields([]),
+            $args->string('fit', 'all') === 'fitting',
+        );
     }
 
     public function scope(): Scope
@@ -55,7 +59,16 @@ final readonly class TypeFromLines implements Edit
                 $known = $byMark[Marks::key($mark)] ?? null;
                 if ($known !== null) {
                     if (abs($known->width - $type->width) > Held::SAME || abs($known->height - $type->height) > Held::SAME) {
-                        throw Refusal::because('type.mark_taken', sprintf('%s is on the rack already, %s × %s.', $known->mark, Words::length($design, $known->width), Words::length($design, $known->height)), [$known->id]);
+                        throw Refusal::because(
+                            'type.mark_taken',
+                            sprintf(
+                                '%s is on the rack already, %s × %s.',
+                                $known->mark,
+                                Words::length($design, $known->width),
+                                Words::length($design, $known->height),
+                            ),
+                            [$known->id],
+                        );
                     }
                     $there++;
 
@@ -73,11 +86,24 @@ final readonly class TypeFromLines implements Edit
             $position++;
         }
         if ($made === [] && $misfits === []) {
-            throw Refusal::because('arrange.nothing', $there === 0 ? 'There is no line to make a type of.' : 'All of them are on the rack already.');
+            throw Refusal::because(
+                'arrange.nothing',
+                $there === 0 ? 'There is no line to make a type of.' : 'All of them are on the rack already.',
+            );
         }
-        $notes = $there === 0 ? [] : [sprintf('%s on the rack already and %s.', $there === 1 ? 'One is' : "$there are", $there === 1 ? 'stays' : 'stay')];
+        $notes = $there === 0
+                    ? []
+                    : [sprintf('%s on the rack already and %s.', $there === 1 ? 'One is' : "$there are", $there === 1 ? 'stays' : 'stay')];
 
-        return new Change(sprintf('Made %s of a given schedule', Words::counts(['unit type' => count($made)])), $operations, $made, $misfits, $notes, $this->fittingOnly, count($this->lines) - $there);
+        return new Change(
+            sprintf('Made %s of a given schedule', Words::counts(['unit type' => count($made)])),
+            $operations,
+            $made,
+            $misfits,
+            $notes,
+            $this->fittingOnly,
+            count($this->lines) - $there,
+        );
     }
 
     private function type(Fields $line, Ids $ids, int $position): UnitType
@@ -86,11 +112,23 @@ final readonly class TypeFromLines implements Edit
         $like = $this->likes->has($kind === '' ? '–' : $kind) ? $this->likes->string($kind === '' ? '–' : $kind) : Kinds::like($kind);
         $ready = $like === null ? null : Kinds::ready($like);
         if ($ready === null) {
-            throw Refusal::because('type.unknown_kind', $kind === '' ? 'its line says no kind: choose what it is like.' : sprintf('“%s” is no kind that is known: choose what it is like.', $kind));
+            throw Refusal::because(
+                'type.unknown_kind',
+                $kind === ''
+                                    ? 'its line says no kind: choose what it is like.'
+                                    : sprintf('“%s” is no kind that is known: choose what it is like.', $kind),
+            );
         }
         $sill = $line->has('sill') ? $line->length('sill') : $ready['sill'];
 
-        return UnitType::from(new Fields(['id' => $ids->next(Kind::Type), 'position' => $position, 'mark' => $line->string('mark'), 'name' => mb_substr($kind === '' ? (is_string($ready['name']) ? $ready['name'] : '') : $kind, 0, 80),
-            'width' => $line->size('width', 'The width of '.$line->string('mark'), 1.0), 'height' => $line->size('height', 'The height of '.$line->string('mark'), 1.0), 'sill' => $sill] + $ready));
+        return UnitType::from(
+            new Fields(
+                ['id' => $ids->next(Kind::Type), 'position' => $position, 'mark' => $line->string('mark'), 'name' => mb_substr(
+                    $kind === '' ? (is_string($ready['name']) ? $ready['name'] : '') : $kind,
+                    0,
+                    80,
+                ),
+                    'width' => $line->size('width', 'The width of '.$line->string('mark'), 1.0),
+                    'height' => $line->size('height', 'The height of '.$line->string('mark'), 1.0), 'sill' => $sill] + $ready));
     }
 }

@@ -10,7 +10,10 @@ use Isleward\Core\Design\Ids;
 use Isleward\Core\Exchange\TypesJson;
 use Isleward\Core\Measure\Fields;
 
-/** Brings unit types in from a document of {@see TypesJson}; "marks" names those that are wanted, all when left out. A mark that is taken becomes the next free one. */
+/**
+ * Brings unit types in from a document of {@see TypesJson}; "marks" names those that are wanted, all when left out. A mark that is taken
+ * becomes the next free one.
+ */
 final readonly class TypeImport implements Edit
 {
     private function __construct(private Fields $args)
@@ -31,6 +34,11 @@ final readonly class TypeImport implements Edit
 
     public function apply(Design $design, Ids $ids): Change
     {
-        return TypesJson::read($design, $this->args->fields('document'), $this->args->has('marks') ? $this->args->strings('marks') : null, $ids);
+        return TypesJson::read(
+            $design,
+            $this->args->fields('document'),
+            $this->args->has('marks') ? $this->args->strings('marks') : null,
+            $ids,
+        );
     }
 }

@@ -36,15 +36,27 @@ final readonly class TypeRemove implements Edit
         $instead = $this->args->has('instead') ? $design->type($this->args->string('instead')) : null;
         if ($filled !== [] && ($instead === null || $instead->id === $type->id)) {
             $storeys = count(array_unique(array_map(static fn (Opening $o): string => $o->storey, $filled)));
-            throw Refusal::because('type.in_use', sprintf('%s fills %s on %s. Say which type takes its place, or fill them with another one first.', $type->mark,
-                Words::counts(['opening' => count($filled)]), Words::counts(['storey' => $storeys])), array_keys($filled), ['count' => count($filled)]);
+            throw Refusal::because(
+                'type.in_use', sprintf(
+                    '%s fills %s on %s. Say which type takes its place, or fill them with another one first.', $type->mark,
+                    Words::counts(['opening' => count($filled)]),
+                    Words::counts(['storey' => $storeys])), array_keys($filled), ['count' => count($filled)]);
         }
         $attempt = Attempt::from($design, $this->args);
         $attempt->also(Operation::remove($type));
         foreach ($filled as $opening) {
             $attempt->alter($opening, $opening->with(['type' => $instead?->id]));
         }
-        $change = $attempt->change(static fn (int $n): string => $n === 0 ? sprintf('Removed %s from the rack', $type->mark) : sprintf('Removed %s: %s now have %s', $type->mark, Words::counts(['opening' => $n]), $instead->mark ?? 'no unit'));
+        $change = $attempt->change(
+            static fn (int $n): string => $n === 0
+                            ? sprintf('Removed %s from the rack', $type->mark)
+                            : sprintf(
+                                'Removed %s: %s now have %s',
+                                $type->mark,
+                                Words::counts(['opening' => $n]),
+                                $instead->mark ?? 'no unit',
+                            ),
+        );
 
         // the type goes only when all its openings have another
         return new Change($change->summary, $change->operations, $change->chosen, $change->misfits, $change->notes, false, $change->wanted);

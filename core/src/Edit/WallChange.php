@@ -42,9 +42,17 @@ final readonly class WallChange implements Edit
             if ($design->storeys->indexOf($after->top) < $design->storeys->indexOf($after->base)) {
                 throw InvalidOutline::upsideDown();
             }
-            $left = array_filter($design->openingsOf($id), static fn (Opening $o): bool => ! $design->storeys->isWithin($o->storey, $after->base, $after->top));
+            $left = array_filter(
+                $design->openingsOf($id),
+                static fn (Opening $o): bool => ! $design->storeys->isWithin($o->storey, $after->base, $after->top),
+            );
             if ($left !== []) {
-                throw Refusal::because('wall.carries', sprintf('%s on storeys that this wall would no longer reach: move or remove them first.', ucfirst(Words::counts(['opening' => count($left)])).(count($left) === 1 ? ' lies' : ' lie')),
+                throw Refusal::because(
+                    'wall.carries',
+                    sprintf(
+                        '%s on storeys that this wall would no longer reach: move or remove them first.',
+                        ucfirst(Words::counts(['opening' => count($left)])).(count($left) === 1 ? ' lies' : ' lie'),
+                    ),
                     array_values(array_map(static fn (Opening $o): string => $o->id, $left)));
             }
             $operations[] = Operation::alter($before, $after);

@@ -69,6 +69,12 @@ final readonly class WallMove implements Edit
         }
         [$change, $order] = $shape->change($ids);
 
-        return Reshape::settled($design, sprintf('Moved a wall %s %s', Words::length($design, abs($this->by)), $this->by > 0 ? 'outward' : 'inward'), $change->operations, $wall->id, $order);
+        return Reshape::settled(
+            $design,
+            sprintf('Moved a wall %s %s', Words::length($design, abs($this->by)), $this->by > 0 ? 'outward' : 'inward'),
+            $change->operations,
+            $wall->id,
+            $order,
+        );
     }
 }

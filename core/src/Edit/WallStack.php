@@ -66,25 +66,48 @@ final readonly class WallStack implements Edit
             }
         }
         $stacked = $attempt->change(static fn (int $n): string => '');
-        $summary = sprintf('Stacked %s with %s', Words::counts(['wall' => count($this->walls)]), Words::counts(['opening' => count($stacked->chosen)]));
+        $summary = sprintf(
+            'Stacked %s with %s',
+            Words::counts(['wall' => count($this->walls)]),
+            Words::counts(['opening' => count($stacked->chosen)]),
+        );
 
-        return new Change($summary, [...$operations, ...$stacked->operations], $stacked->chosen, $stacked->misfits, $stacked->notes, $stacked->fittingOnly, $stacked->wanted);
+        return new Change(
+            $summary,
+            [...$operations, ...$stacked->operations],
+            $stacked->chosen,
+            $stacked->misfits,
+            $stacked->notes,
+            $stacked->fittingOnly,
+            $stacked->wanted,
+        );
     }
 
-    /** @return list<array{list<Operation>, string, array<string, string>}> for each storey: what is built, the storey, and wall → wall that stands there */
+    /**
+     * @return list<array{list<Operation>, string, array<string, string>}> for each storey: what is built, the storey, and wall → wall that
+     *    stands there
+     */
     private function build(Design $design, Ids $ids): array
     {
         $built = [];
         $outlines = count($design->outlines);
         foreach ($this->storeys as $storey) {
             if ($storey === $this->from) {
-                throw Refusal::because('stack.onto_itself', sprintf('Storey %s is where they are.', $design->storeys->get($storey)->name), [$storey]);
+                throw Refusal::because(
+                    'stack.onto_itself',
+                    sprintf('Storey %s is where they are.', $design->storeys->get($storey)->name),
+                    [$storey],
+                );
             }
             $operations = $onto = $copies = [];
             foreach ($this->walls as $id) {
                 $wall = $design->wall($id);
                 if (! $design->storeys->isWithin($this->from, $wall->base, $wall->top)) {
-                    throw Refusal::because('opening.not_on_storey', sprintf('One of these walls does not run through storey %s.', $design->storeys->get($this->from)->name), [$id]);
+                    throw Refusal::because(
+                        'opening.not_on_storey',
+                        sprintf('One of these walls does not run through storey %s.', $design->storeys->get($this->from)->name),
+                        [$id],
+                    );
                 }
                 $there = $this->standing($design, $wall, $storey);
                 if ($there !== null) {
@@ -94,10 +117,23 @@ final readonly class WallStack implements Edit
                 }
                 if (! isset($copies[$wall->outline])) {
                     $outline = $design->outline($wall->outline);
-                    $copies[$wall->outline] = $copy = Outline::from(new Fields(['id' => $ids->next(Kind::Outline), 'name' => mb_substr($outline->name.', '.$design->storeys->get($storey)->name, 0, 80), 'position' => $outlines++] + $outline->toArray()));
+                    $copies[$wall->outline] = $copy = Outline::from(
+                        new Fields([
+                            'id' => $ids->next(Kind::Outline),
+                            'name' => mb_substr($outline->name.', '.$design->storeys->get($storey)->name, 0, 80),
+                            'position' => $outlines++,
+                        ] + $outline->toArray()),
+                    );
                     $operations[] = Operation::add($copy);
                 }
-                $new = Wall::from(new Fields(['id' => $ids->next(Kind::Wall), 'outline' => $copies[$wall->outline]->id, 'base' => $storey, 'top' => $storey] + $wall->toArray()));
+                $new = Wall::from(
+                    new Fields([
+                        'id' => $ids->next(Kind::Wall),
+                        'outline' => $copies[$wall->outline]->id,
+                        'base' => $storey,
+                        'top' => $storey,
+                    ] + $wall->toArray()),
+                );
                 $operations[] = Operation::add($new);
                 $onto[$id] = $new->id;
             }
@@ -114,7 +150,9 @@ final readonly class WallStack implements Edit
             return $wall;
         }
         foreach ($design->walls as $other) {
-            if ($other->from->isAt($wall->from) && $other->to->isAt($wall->to) && $design->storeys->isWithin($storey, $other->base, $other->top)) {
+            if ($other->from->isAt($wall->from)
+                            && $other->to->isAt($wall->to)
+                            && $design->storeys->isWithin($storey, $other->base, $other->top)) {
                 return $other;
             }
         }

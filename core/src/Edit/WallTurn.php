@@ -11,7 +11,10 @@ use Isleward\Core\Geometry\Vec2;
 use Isleward\Core\Measure\Fields;
 use Isleward\Core\Measure\Refusal;
 
-/** Turns a wall with its openings by "degrees", counter-clockwise in plan, about its "left" or "right" end or its "middle". The walls it meets follow its ends. */
+/**
+ * Turns a wall with its openings by "degrees", counter-clockwise in plan, about its "left" or "right" end or its "middle". The walls it
+ * meets follow its ends.
+ */
 final readonly class WallTurn implements Edit
 {
     private function __construct(private string $wall, private float $degrees, private string $about)
@@ -26,7 +29,10 @@ final readonly class WallTurn implements Edit
             throw Refusal::because('field.invalid', '“about” must be one of left, right, middle.', details: ['field' => 'about']);
         }
         if (abs($degrees) > 360 || abs($degrees) < 1e-6) {
-            throw Refusal::because('wall.not_turned', sprintf('A turn runs up to 360° either way and is not nothing; %s° was given.', $degrees));
+            throw Refusal::because(
+                'wall.not_turned',
+                sprintf('A turn runs up to 360° either way and is not nothing; %s° was given.', $degrees),
+            );
         }
 
         return new self($args->string('wall'), $degrees, $about);

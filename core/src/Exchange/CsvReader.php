@@ -23,7 +23,10 @@ final class CsvReader
             $content = mb_convert_encoding(substr($content, 2), 'UTF-8', str_starts_with($content, "\xFF\xFE") ? 'UTF-16LE' : 'UTF-16BE');
         }
         if (str_contains($content, "\0")) {
-            throw Refusal::because('table.unreadable', 'This is no text with separators: it holds bytes that no text has. Save the schedule as CSV or XLSX.');
+            throw Refusal::because(
+                'table.unreadable',
+                'This is no text with separators: it holds bytes that no text has. Save the schedule as CSV or XLSX.',
+            );
         }
         if (! mb_check_encoding($content, 'UTF-8')) {
             $content = mb_convert_encoding($content, 'UTF-8', 'Windows-1252');
@@ -49,10 +52,16 @@ final class CsvReader
         $cut = 0;
         while (($row = fgetcsv($stream, null, $separator, '"', '')) !== false) {
             if (count($rows) === Cells::MOST_ROWS) {
-                throw Refusal::because('table.too_long', sprintf('There are more than %d rows. A schedule of so many is read in parts.', Cells::MOST_ROWS));
+                throw Refusal::because(
+                    'table.too_long',
+                    sprintf('There are more than %d rows. A schedule of so many is read in parts.', Cells::MOST_ROWS),
+                );
             }
             if (count($row) > Cells::MOST_COLUMNS) {
-                throw Refusal::because('table.too_wide', sprintf('Row %d has %d columns; %d can be read.', count($rows) + 1, count($row), Cells::MOST_COLUMNS));
+                throw Refusal::because(
+                    'table.too_wide',
+                    sprintf('Row %d has %d columns; %d can be read.', count($rows) + 1, count($row), Cells::MOST_COLUMNS),
+                );
             }
             foreach ($row as $i => $text) {
                 if ($text !== null && strlen($text) > Cells::LONGEST && mb_strlen($text) > Cells::LONGEST) {

@@ -134,7 +134,12 @@ final class Glb
     {
         $size = $type === 'VEC3' ? 3 : 4;
         $packed = pack('g*', ...$values);
-        $accessor = ['bufferView' => $this->view($packed, $target), 'componentType' => 5126, 'count' => intdiv(count($values), $size), 'type' => $type];
+        $accessor = [
+            'bufferView' => $this->view($packed, $target),
+            'componentType' => 5126,
+            'count' => intdiv(count($values), $size),
+            'type' => $type,
+        ];
         if ($target !== null) {
             // the bounds must be those of the numbers as stored, in single precision
             /** @var array<int, float> $stored */
@@ -156,14 +161,23 @@ final class Glb
     /** @param  list<int>  $triangles */
     private function indices(array $triangles): int
     {
-        $this->accessors[] = ['bufferView' => $this->view(pack('V*', ...$triangles), 34963), 'componentType' => 5125, 'count' => count($triangles), 'type' => 'SCALAR'];
+        $this->accessors[] = [
+            'bufferView' => $this->view(pack('V*', ...$triangles), 34963),
+            'componentType' => 5125,
+            'count' => count($triangles),
+            'type' => 'SCALAR',
+        ];
 
         return count($this->accessors) - 1;
     }
 
     private function view(string $bytes, ?int $target): int
     {
-        $this->views[] = ['buffer' => 0, 'byteOffset' => strlen($this->binary), 'byteLength' => strlen($bytes)] + ($target === null ? [] : ['target' => $target]);
+        $this->views[] = [
+            'buffer' => 0,
+            'byteOffset' => strlen($this->binary),
+            'byteLength' => strlen($bytes),
+        ] + ($target === null ? [] : ['target' => $target]);
         $this->binary .= $bytes;
 
         return count($this->views) - 1;
@@ -183,7 +197,10 @@ final class Glb
         ], static fn ($v): bool => $v !== null);
     }
 
-    /** @return array{array{float, float, float, float}, float} linear RGB and opacity, and roughness, of a finish "#rrggbb sheen" (IEC 61966-2-1) */
+    /**
+     * @return array{array{float, float, float, float}, float} linear RGB and opacity, and roughness, of a finish "#rrggbb sheen" (IEC
+     *    61966-2-1)
+     */
     private static function finish(string $name): array
     {
         [$hex, $sheen] = explode(' ', $name);

@@ -21,7 +21,8 @@ final class Svg
         $w = $x1 - $x0;
         $h = $y1 - $y0;
         $out = '<?xml version="1.0" encoding="UTF-8"?>'."\n";
-        $out .= sprintf('<svg xmlns="http://www.w3.org/2000/svg" xmlns:xlink="http://www.w3.org/1999/xlink" version="1.1" width="%smm" height="%smm" viewBox="%s %s %s %s">',
+        $out .= sprintf(
+            '<svg xmlns="http://www.w3.org/2000/svg" xmlns:xlink="http://www.w3.org/1999/xlink" version="1.1" width="%smm" height="%smm" viewBox="%s %s %s %s">',
             SvgPath::n($w / $scale), SvgPath::n($h / $scale), SvgPath::n($x0), SvgPath::n(-$y1), SvgPath::n($w), SvgPath::n($h))."\n";
         $out .= '<title>'.SvgPath::escape($drawing->title)."</title>\n";
         $out .= '<desc>'.SvgPath::escape(sprintf('Units are mm of the building; drawn at 1:%s.', SvgPath::n($scale)))."</desc>\n";
@@ -38,7 +39,13 @@ final class Svg
             if ($layer === Layer::Face && $drawing->placements !== []) {
                 $out .= "<g id=\"layer-openings\">\n";
                 foreach ($drawing->placements as $p) {
-                    $out .= sprintf('<use id="%s" xlink:href="#%s" x="%s" y="%s"/>', SvgPath::escape($p->element), self::id($p->symbol), SvgPath::n($p->x), SvgPath::n(-$p->y))."\n";
+                    $out .= sprintf(
+                        '<use id="%s" xlink:href="#%s" x="%s" y="%s"/>',
+                        SvgPath::escape($p->element),
+                        self::id($p->symbol),
+                        SvgPath::n($p->x),
+                        SvgPath::n(-$p->y),
+                    )."\n";
                 }
                 $out .= "</g>\n";
             }
@@ -53,7 +60,14 @@ final class Svg
         if ($shape->kind === 'text') {
             [$x, $y, $height] = $shape->rings[0];
 
-            return sprintf('<text class="%s" x="%s" y="%s" font-size="%s">%s</text>', $class, SvgPath::n($x), SvgPath::n(-$y), SvgPath::n($height), SvgPath::escape($shape->text))."\n";
+            return sprintf(
+                '<text class="%s" x="%s" y="%s" font-size="%s">%s</text>',
+                $class,
+                SvgPath::n($x),
+                SvgPath::n(-$y),
+                SvgPath::n($height),
+                SvgPath::escape($shape->text),
+            )."\n";
         }
 
         return sprintf('<path class="%s" d="%s"/>', $class, SvgPath::of($shape))."\n";
@@ -63,10 +77,19 @@ final class Svg
     {
         $css = 'path{fill:none;stroke:#000;stroke-linejoin:round}text{text-anchor:middle;font-family:Archivo,sans-serif;fill:#000}';
         foreach (Layer::cases() as $layer) {
-            $css .= sprintf('.%s{stroke-width:%s%s}', $layer->value, SvgPath::n($layer->weight() * $scale), $layer->fill() === null ? '' : ';fill-rule:evenodd;fill:'.$layer->fill());
+            $css .= sprintf(
+                '.%s{stroke-width:%s%s}',
+                $layer->value,
+                SvgPath::n($layer->weight() * $scale),
+                $layer->fill() === null ? '' : ';fill-rule:evenodd;fill:'.$layer->fill(),
+            );
         }
 
-        return $css.sprintf('text{stroke:none}.text{stroke:none}.dashed{stroke-dasharray:%s %s}', SvgPath::n(2 * $scale), SvgPath::n($scale));
+        return $css.sprintf(
+            'text{stroke:none}.text{stroke:none}.dashed{stroke-dasharray:%s %s}',
+            SvgPath::n(2 * $scale),
+            SvgPath::n($scale),
+        );
     }
 
     private static function id(string $key): string

@@ -23,7 +23,14 @@ final class SvgMatrix
      */
     public static function times(array $a, array $b): array
     {
-        return [$a[0] * $b[0] + $a[2] * $b[1], $a[1] * $b[0] + $a[3] * $b[1], $a[0] * $b[2] + $a[2] * $b[3], $a[1] * $b[2] + $a[3] * $b[3], $a[0] * $b[4] + $a[2] * $b[5] + $a[4], $a[1] * $b[4] + $a[3] * $b[5] + $a[5]];
+        return [
+            $a[0] * $b[0] + $a[2] * $b[1],
+            $a[1] * $b[0] + $a[3] * $b[1],
+            $a[0] * $b[2] + $a[2] * $b[3],
+            $a[1] * $b[2] + $a[3] * $b[3],
+            $a[0] * $b[4] + $a[2] * $b[5] + $a[4],
+            $a[1] * $b[4] + $a[3] * $b[5] + $a[5],
+        ];
     }
 
     /** @return array{float, float, float, float, float, float} */
@@ -40,7 +47,14 @@ final class SvgMatrix
                 'matrix' => [$v[0] ?? 1.0, $v[1] ?? 0.0, $v[2] ?? 0.0, $v[3] ?? 1.0, $v[4] ?? 0.0, $v[5] ?? 0.0],
                 'translate' => [1.0, 0.0, 0.0, 1.0, $v[0] ?? 0.0, $v[1] ?? 0.0],
                 'scale' => [$v[0] ?? 1.0, 0.0, 0.0, $v[1] ?? $v[0] ?? 1.0, 0.0, 0.0],
-                'rotate' => [cos($angle), sin($angle), -sin($angle), cos($angle), $cx - $cx * cos($angle) + $cy * sin($angle), $cy - $cx * sin($angle) - $cy * cos($angle)],
+                'rotate' => [
+                    cos($angle),
+                    sin($angle),
+                    -sin($angle),
+                    cos($angle),
+                    $cx - $cx * cos($angle) + $cy * sin($angle),
+                    $cy - $cx * sin($angle) - $cy * cos($angle),
+                ],
                 'skewX' => [1.0, 0.0, tan($angle), 1.0, 0.0, 0.0],
                 default => [1.0, tan($angle), 0.0, 1.0, 0.0, 0.0],
             });

@@ -19,7 +19,8 @@ final class SvgPath
             [$x, $y, $r, $start, $sweep] = $shape->rings[0];
             $end = $start + $sweep;
 
-            return sprintf('M%s %sA%s %s 0 %d %d %s %s', self::n($x + $r * cos($start)), self::n(-$y - $r * sin($start)), self::n($r), self::n($r),
+            return sprintf(
+                'M%s %sA%s %s 0 %d %d %s %s', self::n($x + $r * cos($start)), self::n(-$y - $r * sin($start)), self::n($r), self::n($r),
                 abs($sweep) > M_PI ? 1 : 0, $sweep > 0 ? 0 : 1, self::n($x + $r * cos($end)), self::n(-$y - $r * sin($end)));
         }
         $d = '';

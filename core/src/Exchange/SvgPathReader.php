@@ -61,7 +61,18 @@ final class SvgPathReader
                     }
                     $m = count($c);
                     yield [$cubic ? self::cubic($x, $y, $c[0], $c[1], $c[2], $c[3], $c[4], $c[5], $step)
-                        : self::cubic($x, $y, $x + ($c[0] - $x) * 2 / 3, $y + ($c[1] - $y) * 2 / 3, $c[2] + ($c[0] - $c[2]) * 2 / 3, $c[3] + ($c[1] - $c[3]) * 2 / 3, $c[2], $c[3], $step), true];
+                        : self::cubic(
+                            $x,
+                            $y,
+                            $x + ($c[0] - $x) * 2 / 3,
+                            $y + ($c[1] - $y) * 2 / 3,
+                            $c[2] + ($c[0] - $c[2]) * 2 / 3,
+                            $c[3] + ($c[1] - $c[3]) * 2 / 3,
+                            $c[2],
+                            $c[3],
+                            $step,
+                        ),
+                        true];
                     [$px, $py] = [$c[$m - 4], $c[$m - 3]];
                     [$x, $y] = [$c[$m - 2], $c[$m - 1]];
             }
@@ -120,23 +131,45 @@ final class SvgPathReader
     }
 
     /** @return list<array{float, float}> */
-    private static function cubic(float $x0, float $y0, float $x1, float $y1, float $x2, float $y2, float $x3, float $y3, float $step): array
-    {
+    private static function cubic(
+        float $x0,
+        float $y0,
+        float $x1,
+        float $y1,
+        float $x2,
+        float $y2,
+        float $x3,
+        float $y3,
+        float $step,
+    ): array {
         $length = hypot($x1 - $x0, $y1 - $y0) + hypot($x2 - $x1, $y2 - $y1) + hypot($x3 - $x2, $y3 - $y2);
         $n = (int) max(2, min(24, ceil($length / max($step, 1e-9))));
         $points = [];
         for ($i = 0; $i <= $n; $i++) {
             $t = $i / $n;
             $s = 1 - $t;
-            $points[] = [$s ** 3 * $x0 + 3 * $s * $s * $t * $x1 + 3 * $s * $t * $t * $x2 + $t ** 3 * $x3, $s ** 3 * $y0 + 3 * $s * $s * $t * $y1 + 3 * $s * $t * $t * $y2 + $t ** 3 * $y3];
+            $points[] = [
+                $s ** 3 * $x0 + 3 * $s * $s * $t * $x1 + 3 * $s * $t * $t * $x2 + $t ** 3 * $x3,
+                $s ** 3 * $y0 + 3 * $s * $s * $t * $y1 + 3 * $s * $t * $t * $y2 + $t ** 3 * $y3,
+            ];
         }
 
         return $points;
     }
 
     /** @return list<array{float, float}> */
-    private static function arc(float $x0, float $y0, float $rx, float $ry, float $turn, bool $large, bool $sweep, float $x1, float $y1, float $step): array
-    {
+    private static function arc(
+        float $x0,
+        float $y0,
+        float $rx,
+        float $ry,
+        float $turn,
+        bool $large,
+        bool $sweep,
+        float $x1,
+        float $y1,
+        float $step,
+    ): array {
         if ($rx < 1e-9 || $ry < 1e-9 || hypot($x1 - $x0, $y1 - $y0) < 1e-12) {
             return [[$x0, $y0], [$x1, $y1]];
         }
@@ -147,7 +180,9 @@ final class SvgPathReader
         if ($over > 1) {
             [$rx, $ry] = [$rx * sqrt($over), $ry * sqrt($over)];
         }
-        $root = sqrt(max(0.0, (($rx * $ry) ** 2 - ($rx * $ay) ** 2 - ($ry * $ax) ** 2) / (($rx * $ay) ** 2 + ($ry * $ax) ** 2))) * ($large === $sweep ? -1 : 1);
+        $root = sqrt(
+            max(0.0, (($rx * $ry) ** 2 - ($rx * $ay) ** 2 - ($ry * $ax) ** 2) / (($rx * $ay) ** 2 + ($ry * $ax) ** 2)),
+        ) * ($large === $sweep ? -1 : 1);
         [$bx, $by] = [$root * $rx * $ay / $ry, -$root * $ry * $ax / $rx];
         [$cx, $cy] = [$c * $bx - $s * $by + ($x0 + $x1) / 2, $s * $bx + $c * $by + ($y0 + $y1) / 2];
         $start = atan2(($ay - $by) / $ry, ($ax - $bx) / $rx);

@@ -29,7 +29,21 @@ final class SvgReader
 
     private const NUMBER = '/[-+]?(?:\d+\.?\d*|\.\d+)(?:[eE][-+]?\d+)?/';
 
-    private const SKIPPED = ['defs', 'symbol', 'clippath', 'mask', 'pattern', 'marker', 'filter', 'lineargradient', 'radialgradient', 'style', 'title', 'desc', 'metadata'];
+    private const SKIPPED = [
+        'defs',
+        'symbol',
+        'clippath',
+        'mask',
+        'pattern',
+        'marker',
+        'filter',
+        'lineargradient',
+        'radialgradient',
+        'style',
+        'title',
+        'desc',
+        'metadata',
+    ];
 
     /** @var list<float> */
     private array $lines = [];
@@ -68,7 +82,8 @@ final class SvgReader
         XmlText::requireModest($content, 'SVG');
         libxml_use_internal_errors(true);
         $document = new \DOMDocument;
-        $root = $content !== '' && $document->loadXML($content, LIBXML_NONET | LIBXML_COMPACT | LIBXML_PARSEHUGE) ? $document->documentElement : null;
+        $root = $content !== ''
+                    && $document->loadXML($content, LIBXML_NONET | LIBXML_COMPACT | LIBXML_PARSEHUGE) ? $document->documentElement : null;
         libxml_clear_errors();
         if ($root === null || strtolower($root->localName ?? '') !== 'svg') {
             throw Refusal::because('svg.unreadable', 'This is no SVG drawing, or it is damaged.');
@@ -102,7 +117,12 @@ final class SvgReader
         // y up from the lower left corner
         $this->children($root, SvgMatrix::times([1.0, 0.0, 0.0, -1.0, 0.0, $height], $matrix), 0);
         if ($this->lines === [] && $this->curves === [] && $this->texts === [] && $this->lettering === []) {
-            throw Refusal::because('svg.empty', 'There are no lines in this SVG'.(isset($this->left['picture']) ? ', only pictures: lay the picture itself down as PNG or JPEG.' : '.'));
+            throw Refusal::because(
+                'svg.empty',
+                'There are no lines in this SVG'.(isset($this->left['picture'])
+                                    ? ', only pictures: lay the picture itself down as PNG or JPEG.'
+                                    : '.'),
+            );
         }
         $notes = [];
         foreach ($this->left as $what => $n) {
@@ -148,7 +168,9 @@ final class SvgReader
         }
         $name = strtolower($e->localName ?? '');
         if ($name === 'script' || $name === 'foreignobject') {
-            $this->left[$name === 'script' ? 'script' : 'foreign part'] = ($this->left[$name === 'script' ? 'script' : 'foreign part'] ?? 0) + 1;
+            $this->left[$name === 'script'
+                            ? 'script'
+                            : 'foreign part'] = ($this->left[$name === 'script' ? 'script' : 'foreign part'] ?? 0) + 1;
 
             return;
         }
@@ -157,7 +179,10 @@ final class SvgReader
                 $this->left['script'] = ($this->left['script'] ?? 0) + 1;
             }
         }
-        if (in_array($name, self::SKIPPED, true) || $e->getAttribute('display') === 'none' || preg_match('/display\s*:\s*none|visibility\s*:\s*hidden/', $e->getAttribute('style')) === 1) {
+        if (in_array($name, self::SKIPPED, true) || $e->getAttribute('display') === 'none' || preg_match(
+            '/display\s*:\s*none|visibility\s*:\s*hidden/',
+            $e->getAttribute('style'),
+        ) === 1) {
             return;
         }
         $matrix = $e->hasAttribute('transform') ? SvgMatrix::times($matrix, SvgMatrix::of($e->getAttribute('transform'))) : $matrix;
@@ -166,7 +191,17 @@ final class SvgReader
             'g', 'a', 'svg', 'switch' => $this->children($e, $matrix, $depth + 1),
             'path' => $this->path($e->getAttribute('d'), $matrix),
             'line' => $this->add([[$n('x1'), $n('y1')], [$n('x2'), $n('y2')]], $matrix, false),
-            'rect' => $n('width') > 0 && $n('height') > 0 ? $this->add([[$n('x'), $n('y')], [$n('x') + $n('width'), $n('y')], [$n('x') + $n('width'), $n('y') + $n('height')], [$n('x'), $n('y') + $n('height')], [$n('x'), $n('y')]], $matrix, false) : null,
+            'rect' => $n('width') > 0 && $n('height') > 0 ? $this->add(
+                [
+                    [$n('x'), $n('y')],
+                    [$n('x') + $n('width'), $n('y')],
+                    [$n('x') + $n('width'), $n('y') + $n('height')],
+                    [$n('x'), $n('y') + $n('height')],
+                    [$n('x'), $n('y')],
+                ],
+                $matrix,
+                false,
+            ) : null,
             'polyline', 'polygon' => $this->points($e->getAttribute('points'), $name === 'polygon', $matrix),
             'circle' => $this->ellipse($n('cx'), $n('cy'), $n('r'), $n('r'), $matrix),
             'ellipse' => $this->ellipse($n('cx'), $n('cy'), $n('rx'), $n('ry'), $matrix),
@@ -225,7 +260,13 @@ final class SvgReader
             if (! (abs($x) < self::FAR && abs($y) < self::FAR && $size * hypot($m[2], $m[3]) < self::FAR)) {
                 throw Refusal::because('svg.range', 'A text of this drawing lies farther out than any drawing is large. It was not read.');
             }
-            $this->texts[] = ['x' => $x, 'y' => $y, 'size' => $size * hypot($m[2], $m[3]), 'angle' => rad2deg(atan2($m[1], $m[0])), 'text' => mb_substr($text, 0, 200)];
+            $this->texts[] = [
+                'x' => $x,
+                'y' => $y,
+                'size' => $size * hypot($m[2], $m[3]),
+                'angle' => rad2deg(atan2($m[1], $m[0])),
+                'text' => mb_substr($text, 0, 200),
+            ];
         }
     }
 

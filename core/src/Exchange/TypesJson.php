@@ -41,7 +41,13 @@ final class TypesJson
         }
         $finishes = array_values(array_filter($settings->finishes, static fn (Finish $f): bool => isset($used[$f->id])));
 
-        return json_encode(['format' => self::FORMAT, 'version' => self::VERSION, 'finishes' => array_map(static fn (Finish $f): array => $f->toArray(), $finishes), 'types' => $out],
+        return json_encode(
+            [
+                'format' => self::FORMAT,
+                'version' => self::VERSION,
+                'finishes' => array_map(static fn (Finish $f): array => $f->toArray(), $finishes),
+                'types' => $out,
+            ],
             JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES)."\n";
     }
 
@@ -56,11 +62,17 @@ final class TypesJson
             throw Refusal::because('import.foreign', sprintf('This is no document of unit types: its “format” is not “%s”.', self::FORMAT));
         }
         if ($document->int('version') !== self::VERSION) {
-            throw Refusal::because('import.version', sprintf('This document is of version %d; version %d is read here.', $document->int('version'), self::VERSION));
+            throw Refusal::because(
+                'import.version',
+                sprintf('This document is of version %d; version %d is read here.', $document->int('version'), self::VERSION),
+            );
         }
         $given = $document->list('types');
         if (count($given) > self::MOST) {
-            throw Refusal::because('import.many', sprintf('A document brings %d types at the most; this one has %d.', self::MOST, count($given)));
+            throw Refusal::because(
+                'import.many',
+                sprintf('A document brings %d types at the most; this one has %d.', self::MOST, count($given)),
+            );
         }
         $types = $design->types;
         $operations = $chosen = $notes = [];
@@ -74,7 +86,13 @@ final class TypesJson
                 $type = UnitType::from(new Fields(['id' => $ids->next(Kind::Type), 'position' => ++$position] + $one->all()));
                 Solved::of($type, $type->width, $type->height);
             } catch (Refusal $refusal) {
-                throw Refusal::because('import.type', sprintf('Type %d%s of this document cannot be read: %s Nothing was brought in.', $i + 1, $mark === '' ? '' : ", $mark,", $refusal->said($design->settings->units)), details: ['reason' => $refusal->reason]);
+                throw Refusal::because(
+                    'import.type',
+                    sprintf('Type %d%s of this document cannot be read: %s Nothing was brought in.', $i + 1, $mark === ''
+                                            ? ''
+                                            : ", $mark,", $refusal->said($design->settings->units)),
+                    details: ['reason' => $refusal->reason],
+                );
             }
             $free = self::isTaken($types, $type->mark) ? TypeMark::next($types, $type->mark) : $type->mark;
             if ($free !== $type->mark) {
@@ -93,7 +111,12 @@ final class TypesJson
             $operations[] = Operation::alter($design->settings, $settings);
         }
 
-        return new Change(sprintf('Brought in %d unit %s', count($chosen), count($chosen) === 1 ? 'type' : 'types'), $operations, $chosen, notes: $notes);
+        return new Change(
+            sprintf('Brought in %d unit %s', count($chosen), count($chosen) === 1 ? 'type' : 'types'),
+            $operations,
+            $chosen,
+            notes: $notes,
+        );
     }
 
     /** @param  array<array-key, UnitType>  $types */

@@ -39,7 +39,10 @@ final class XlsxReader
         $zip = new \ZipArchive;
         $start = (string) file_get_contents($path, length: 8);
         if ($start === "\xD0\xCF\x11\xE0\xA1\xB1\x1A\xE1") {
-            throw Refusal::because('table.protected', 'This workbook is protected by a password, or of the old XLS kind. Save it as XLSX without a password.');
+            throw Refusal::because(
+                'table.protected',
+                'This workbook is protected by a password, or of the old XLS kind. Save it as XLSX without a password.',
+            );
         }
         if ($zip->open($path, \ZipArchive::RDONLY) !== true) {
             throw Refusal::because('table.unreadable', 'This is no XLSX workbook, or it is damaged.');
@@ -60,7 +63,14 @@ final class XlsxReader
             $unpacked += $stat === false ? 0 : $stat['size'];
         }
         if ($unpacked > self::MOST || $this->zip->numFiles > 5000) {
-            throw Refusal::because('table.bomb', sprintf('This workbook would unpack to %d MB in %d parts, which no schedule does; it was not opened.', (int) ceil($unpacked / 1e6), $this->zip->numFiles));
+            throw Refusal::because(
+                'table.bomb',
+                sprintf(
+                    'This workbook would unpack to %d MB in %d parts, which no schedule does; it was not opened.',
+                    (int) ceil($unpacked / 1e6),
+                    $this->zip->numFiles,
+                ),
+            );
         }
         $targets = [];
         $rels = $this->xml('xl/_rels/workbook.xml.rels');
@@ -74,7 +84,10 @@ final class XlsxReader
         $sheets = [];
         while ($book->read()) {
             if ($book->nodeType === \XMLReader::ELEMENT && $book->localName === 'sheet') {
-                $path = $targets[(string) $book->getAttributeNs('id', 'http://schemas.openxmlformats.org/officeDocument/2006/relationships')] ?? null;
+                $path = $targets[(string) $book->getAttributeNs(
+                    'id',
+                    'http://schemas.openxmlformats.org/officeDocument/2006/relationships',
+                )] ?? null;
                 $reader = $path === null ? null : $this->xml($path);
                 if ($reader !== null) {
                     $sheets[] = $this->cells((string) $book->getAttribute('name'), $reader);
@@ -99,7 +112,10 @@ final class XlsxReader
                 $c = -1;
                 $this->count();
                 if ($r >= Cells::MOST_ROWS) {
-                    throw Refusal::because('table.too_long', sprintf('Sheet “%s” has more than %d rows. A schedule of so many is read in parts.', $name, Cells::MOST_ROWS));
+                    throw Refusal::because(
+                        'table.too_long',
+                        sprintf('Sheet “%s” has more than %d rows. A schedule of so many is read in parts.', $name, Cells::MOST_ROWS),
+                    );
                 }
             } elseif ($xml->localName === 'c') {
                 [$c] = $xml->getAttribute('r') === null ? [$c + 1] : self::place($xml->getAttribute('r'));
@@ -136,9 +152,20 @@ final class XlsxReader
             }
         }
         $notes = array_values(array_filter([
-            $merged === [] ? null : sprintf('%d merged range%s: the value stands for every cell that it covers.', count($merged), count($merged) === 1 ? '' : 's'),
+            $merged === [] ? null : sprintf(
+                '%d merged range%s: the value stands for every cell that it covers.',
+                count($merged),
+                count($merged) === 1 ? '' : 's',
+            ),
             $formulas === 0 ? null : sprintf('%d formula%s: the result saved in the file is taken.', $formulas, $formulas === 1 ? '' : 's'),
-            $without === [] ? null : sprintf('%s no saved result and %s read as empty: open the file once in a spreadsheet and save it.', implode(', ', array_slice($without, 0, 6)).(count($without) > 6 ? ' and others have' : (count($without) === 1 ? ' has' : ' have')), count($without) === 1 ? 'is' : 'are'),
+            $without === [] ? null : sprintf(
+                '%s no saved result and %s read as empty: open the file once in a spreadsheet and save it.',
+                implode(
+                    ', ',
+                    array_slice($without, 0, 6),
+                ).(count($without) > 6 ? ' and others have' : (count($without) === 1 ? ' has' : ' have')),
+                count($without) === 1 ? 'is' : 'are',
+            ),
         ], static fn (?string $n): bool => $n !== null));
 
         if ($this->cut > 0) {
@@ -273,7 +300,10 @@ final class XlsxReader
     private static function place(string $ref): array
     {
         if (preg_match('/^\$?([A-Z]{1,3})\$?(\d{1,7})$/', $ref, $m) !== 1) {
-            throw Refusal::because('table.unreadable', sprintf('“%s” is no place of a cell; the workbook is damaged.', mb_substr($ref, 0, 20)));
+            throw Refusal::because(
+                'table.unreadable',
+                sprintf('“%s” is no place of a cell; the workbook is damaged.', mb_substr($ref, 0, 20)),
+            );
         }
         $column = 0;
         foreach (str_split($m[1]) as $letter) {

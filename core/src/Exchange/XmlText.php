@@ -18,7 +18,9 @@ final class XmlText
     /** Elements in one file. */
     public const MOST = 400_000;
 
-    private const READ = ['utf-8' => 'UTF-8', 'utf8' => 'UTF-8', 'us-ascii' => 'UTF-8', 'ascii' => 'UTF-8', 'iso-8859-1' => 'ISO-8859-1', 'latin1' => 'ISO-8859-1', 'iso-8859-15' => 'ISO-8859-15',
+    private const READ = [
+        'utf-8' => 'UTF-8', 'utf8' => 'UTF-8', 'us-ascii' => 'UTF-8', 'ascii' => 'UTF-8', 'iso-8859-1' => 'ISO-8859-1',
+        'latin1' => 'ISO-8859-1', 'iso-8859-15' => 'ISO-8859-15',
         'windows-1252' => 'Windows-1252', 'cp1252' => 'Windows-1252'];
 
     /**
@@ -28,7 +30,9 @@ final class XmlText
      */
     public static function utf8(string $content, string $what): string
     {
-        $marks = ["\xEF\xBB\xBF" => 'UTF-8', "\xFF\xFE\0\0" => 'UTF-32LE', "\0\0\xFE\xFF" => 'UTF-32BE', "\xFF\xFE" => 'UTF-16LE', "\xFE\xFF" => 'UTF-16BE',
+        $marks = [
+            "\xEF\xBB\xBF" => 'UTF-8', "\xFF\xFE\0\0" => 'UTF-32LE', "\0\0\xFE\xFF" => 'UTF-32BE', "\xFF\xFE" => 'UTF-16LE',
+            "\xFE\xFF" => 'UTF-16BE',
             "<\0\0\0" => 'UTF-32LE', "\0\0\0<" => 'UTF-32BE', "<\0" => 'UTF-16LE', "\0<" => 'UTF-16BE'];
         $encoding = null;
         foreach ($marks as $start => $of) {

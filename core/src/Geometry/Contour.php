@@ -27,7 +27,12 @@ final class Contour
     {
         if ($this->edges === null) {
             [$x0, $y0, $x1, $y1] = $this->box ?? throw new \LogicException('A contour without edges is a rectangle.');
-            $this->edges = [Curve::straight($x0, $y0, $x1, $y0), Curve::straight($x1, $y0, $x1, $y1), Curve::straight($x1, $y1, $x0, $y1), Curve::straight($x0, $y1, $x0, $y0)];
+            $this->edges = [
+                Curve::straight($x0, $y0, $x1, $y0),
+                Curve::straight($x1, $y0, $x1, $y1),
+                Curve::straight($x1, $y1, $x0, $y1),
+                Curve::straight($x0, $y1, $x0, $y0),
+            ];
         }
 
         return $this->edges;
@@ -286,7 +291,11 @@ final class Contour
         }
         $ring = $this->ring(1.0);
         $n = intdiv(count($ring), 2);
-        $side = static fn (int $i, int $j): float => ($ring[(2 * $i + 2) % (2 * $n)] - $ring[2 * $i]) * ($ring[(2 * $j + 1) % (2 * $n)] - $ring[2 * $i + 1]) - ($ring[(2 * $i + 3) % (2 * $n)] - $ring[2 * $i + 1]) * ($ring[(2 * $j) % (2 * $n)] - $ring[2 * $i]);
+        $side = static function (int $i, int $j) use ($ring, $n): float {
+            [$dx, $dy] = [$ring[(2 * $i + 2) % (2 * $n)] - $ring[2 * $i], $ring[(2 * $i + 3) % (2 * $n)] - $ring[2 * $i + 1]];
+
+            return $dx * ($ring[(2 * $j + 1) % (2 * $n)] - $ring[2 * $i + 1]) - $dy * ($ring[(2 * $j) % (2 * $n)] - $ring[2 * $i]);
+        };
         for ($i = 0; $i < $n && $n > 4; $i++) {
             for ($j = $i + 2; $j < $n - ($i === 0 ? 1 : 0); $j++) {
                 if ($side($i, $j) * $side($i, $j + 1) < -1e-3 && $side($j, $i) * $side($j, $i + 1) < -1e-3) {

@@ -8,7 +8,8 @@ use Isleward\Core\Geometry\Internal\Ellipse;
 
 /**
  * A stretch with a direction: straight, or of an ellipse (a circle when both half axes are one), never chords. Points of the ellipse are
- * centre + (rx cos t, ry sin t), turned about the centre by $tilt; the stretch runs from t = $start over $sweep, in radians, counter-clockwise
+ * centre + (rx cos t, ry sin t), turned about the centre by $tilt; the stretch runs from t = $start over $sweep, in radians,
+ * counter-clockwise
  * when positive. Sides of a {@see Contour} have the inside on their left; distances run along it from its start. mm.
  */
 final readonly class Curve
@@ -79,7 +80,18 @@ final readonly class Curve
         $centre = $from->plus($to)->times(0.5)->plus($right->times($side * ($h - $radius)));
         $sweep = 4 * atan2(2 * $h, $chord) * $side;
 
-        return new self($from->x, $from->y, $to->x, $to->y, $centre->x, $centre->y, $radius, $radius, $from->minus($centre)->angle(), $sweep);
+        return new self(
+            $from->x,
+            $from->y,
+            $to->x,
+            $to->y,
+            $centre->x,
+            $centre->y,
+            $radius,
+            $radius,
+            $from->minus($centre)->angle(),
+            $sweep,
+        );
     }
 
     public function isCurved(): bool
@@ -177,7 +189,12 @@ final readonly class Curve
         if ($this->isCurved()) {
             [$tx, $ax] = Ellipse::farthest($this->rx, $this->ry, $this->tilt, 1.0, 0.0);
             [$ty, $ay] = Ellipse::farthest($this->rx, $this->ry, $this->tilt, 0.0, 1.0);
-            $farthest = [[$tx, 2, $this->cx + $ax], [$ty, 3, $this->cy + $ay], [$tx + M_PI, 0, $this->cx - $ax], [$ty + M_PI, 1, $this->cy - $ay]];
+            $farthest = [
+                [$tx, 2, $this->cx + $ax],
+                [$ty, 3, $this->cy + $ay],
+                [$tx + M_PI, 0, $this->cx - $ax],
+                [$ty + M_PI, 1, $this->cy - $ay],
+            ];
             foreach ($farthest as [$t, $side, $value]) {
                 if ($this->passes($t)) {
                     $box[$side] = $value;
@@ -242,7 +259,11 @@ final readonly class Curve
     {
         $t = $this->start + $share * $this->sweep;
         [$dx, $dy] = $this->isCurved()
-            ? Ellipse::spun(-$this->rx * sin($t) * ($this->sweep > 0 ? 1 : -1), $this->ry * cos($t) * ($this->sweep > 0 ? 1 : -1), $this->tilt)
+            ? Ellipse::spun(
+                -$this->rx * sin($t) * ($this->sweep > 0 ? 1 : -1),
+                $this->ry * cos($t) * ($this->sweep > 0 ? 1 : -1),
+                $this->tilt,
+            )
             : [$this->x1 - $this->x0, $this->y1 - $this->y0];
         $length = hypot($dx, $dy);
 
@@ -327,13 +348,37 @@ final readonly class Curve
     public function mirrored(float $width): self
     {
         return $this->isCurved()
-            ? new self($width - $this->x1, $this->y1, $width - $this->x0, $this->y0, $width - $this->cx, $this->cy, $this->rx, $this->ry, M_PI - $this->start - $this->sweep, $this->sweep, -$this->tilt)
+            ? new self(
+                $width - $this->x1,
+                $this->y1,
+                $width - $this->x0,
+                $this->y0,
+                $width - $this->cx,
+                $this->cy,
+                $this->rx,
+                $this->ry,
+                M_PI - $this->start - $this->sweep,
+                $this->sweep,
+                -$this->tilt,
+            )
             : new self($width - $this->x1, $this->y1, $width - $this->x0, $this->y0);
     }
 
     public function shifted(float $x, float $y): self
     {
-        return new self($this->x0 + $x, $this->y0 + $y, $this->x1 + $x, $this->y1 + $y, $this->cx + $x, $this->cy + $y, $this->rx, $this->ry, $this->start, $this->sweep, $this->tilt);
+        return new self(
+            $this->x0 + $x,
+            $this->y0 + $y,
+            $this->x1 + $x,
+            $this->y1 + $y,
+            $this->cx + $x,
+            $this->cy + $y,
+            $this->rx,
+            $this->ry,
+            $this->start,
+            $this->sweep,
+            $this->tilt,
+        );
     }
 
     /**
@@ -352,7 +397,9 @@ final readonly class Curve
 
             return $share > self::CORNER && $share < 1 - self::CORNER ? [$share] : [];
         }
-        [$phase, $reach] = $upright ? Ellipse::farthest($this->rx, $this->ry, $this->tilt, 1.0, 0.0) : Ellipse::farthest($this->rx, $this->ry, $this->tilt, 0.0, 1.0);
+        [$phase, $reach] = $upright
+                    ? Ellipse::farthest($this->rx, $this->ry, $this->tilt, 1.0, 0.0)
+                    : Ellipse::farthest($this->rx, $this->ry, $this->tilt, 0.0, 1.0);
         $ratio = ($at - ($upright ? $this->cx : $this->cy)) / $reach;
         if (abs($ratio) >= 1) {
             return [];
@@ -375,7 +422,19 @@ final readonly class Curve
         [$x0, $y0] = $from <= 0.0 ? [$this->x0, $this->y0] : $this->at($from);
         [$x1, $y1] = $to >= 1.0 ? [$this->x1, $this->y1] : $this->at($to);
 
-        return new self($x0, $y0, $x1, $y1, $this->cx, $this->cy, $this->rx, $this->ry, $this->start + $from * $this->sweep, ($to - $from) * $this->sweep, $this->tilt);
+        return new self(
+            $x0,
+            $y0,
+            $x1,
+            $y1,
+            $this->cx,
+            $this->cy,
+            $this->rx,
+            $this->ry,
+            $this->start + $from * $this->sweep,
+            ($to - $from) * $this->sweep,
+            $this->tilt,
+        );
     }
 
     /**
@@ -412,7 +471,9 @@ final readonly class Curve
 
             return (($x - $this->x0) * $dx + ($y - $this->y0) * $dy) / ($dx * $dx + $dy * $dy);
         }
-        $turn = $this->sweep > 0 ? Ellipse::turn($this->angleOf($x, $y) - $this->start) : Ellipse::turn($this->start - $this->angleOf($x, $y));
+        $turn = $this->sweep > 0
+                    ? Ellipse::turn($this->angleOf($x, $y) - $this->start)
+                    : Ellipse::turn($this->start - $this->angleOf($x, $y));
         // just before its start rather than a turn beyond it
         $turn = $turn > abs($this->sweep) && 2 * M_PI - $turn < $turn - abs($this->sweep) ? $turn - 2 * M_PI : $turn;
 

@@ -30,7 +30,10 @@ final class Cut
             }
         }
         if ($chain !== []) {
-            if ($chains !== [] && hypot($chains[0][0]->x0 - $chain[count($chain) - 1]->x1, $chains[0][0]->y0 - $chain[count($chain) - 1]->y1) < 1e-6 && ! self::onLine($chains[0][0], $upright, $at)) {
+            if ($chains !== [] && hypot(
+                $chains[0][0]->x0 - $chain[count($chain) - 1]->x1,
+                $chains[0][0]->y0 - $chain[count($chain) - 1]->y1,
+            ) < 1e-6 && ! self::onLine($chains[0][0], $upright, $at)) {
                 $chains[0] = [...$chain, ...$chains[0]];
             } else {
                 $chains[] = $chain;

@@ -16,7 +16,10 @@ final class InvalidPath extends Refusal
 
     public static function tooFlat(float $rise): self
     {
-        return new self('path.arc_too_flat', sprintf('An arc that rises %.4f mm is straight: give a rise of at least 0.1 mm, or none.', $rise));
+        return new self(
+            'path.arc_too_flat',
+            sprintf('An arc that rises %.4f mm is straight: give a rise of at least 0.1 mm, or none.', $rise),
+        );
     }
 
     public static function broken(int $after): self
@@ -26,7 +29,10 @@ final class InvalidPath extends Refusal
 
     public static function offsetPastCentre(float $radius, float $offset): self
     {
-        return new self('path.offset_past_centre', sprintf('An arc of radius %.1f cannot be moved %.1f inward: it would pass its centre.', $radius, abs($offset)));
+        return new self(
+            'path.offset_past_centre',
+            sprintf('An arc of radius %.1f cannot be moved %.1f inward: it would pass its centre.', $radius, abs($offset)),
+        );
     }
 
     public static function beyond(float $distance, float $length): self
@@ -36,6 +42,9 @@ final class InvalidPath extends Refusal
 
     public static function ellipses(): self
     {
-        return new self('path.ellipses', 'Shapes with elliptical sides cannot be joined with or cut by shapes with curved sides: make one of them circular or straight.');
+        return new self(
+            'path.ellipses',
+            'Shapes with elliptical sides cannot be joined with or cut by shapes with curved sides: make one of them circular or straight.',
+        );
     }
 }

@@ -18,8 +18,14 @@ final readonly class Margin
      * @param  list<float>  $widths  by edge
      * @param  array<int, array{float, float}>  $steps  by edge: where the line before it ends, when they do not meet and a step joins them
      */
-    private function __construct(public Contour $outer, public ?Contour $inner, public array $inside, public array $lines, private array $widths, private array $steps = [])
-    {
+    private function __construct(
+        public Contour $outer,
+        public ?Contour $inner,
+        public array $inside,
+        public array $lines,
+        private array $widths,
+        private array $steps = [],
+    ) {
     }
 
     /** @param  list<float>  $widths  by edge of the contour, mm; none is negative */
@@ -69,7 +75,12 @@ final readonly class Margin
                 $steps[$i] = $from;
             }
             $end = $corners[($k + 1) % $n][0];
-            $inner[] = ($lines[$i] ?? throw new \LogicException('An active edge has a line.'))->between($start[0], $start[1], $end[0], $end[1]);
+            $inner[] = ($lines[$i] ?? throw new \LogicException('An active edge has a line.'))->between(
+                $start[0],
+                $start[1],
+                $end[0],
+                $end[1],
+            );
             $inside[$i] = [$start, $end];
             for ($gone = ($i + 1) % count($edges); $gone !== $active[($k + 1) % $n]; $gone = ($gone + 1) % count($edges)) {
                 $inside[$gone] = [$end, $end];
@@ -100,7 +111,12 @@ final readonly class Margin
             if (($active[$before] + 1) % count($edges) !== $active[$k] && $corners[$k][0] !== $corners[$k][1]) {
                 return $edges[$active[$before]]->length() < $edges[$active[$k]]->length() ? $before : $k;
             }
-            $left = self::left($lines[$active[$k]] ?? throw new \LogicException('An active edge has a line.'), $edges[$active[$k]], $corners[$k][1], $corners[($k + 1) % $n][0]);
+            $left = self::left(
+                $lines[$active[$k]] ?? throw new \LogicException('An active edge has a line.'),
+                $edges[$active[$k]],
+                $corners[$k][1],
+                $corners[($k + 1) % $n][0],
+            );
             if ($left < $least) {
                 $least = $left;
                 $worst = $k;
@@ -114,7 +130,8 @@ final readonly class Margin
      * @param  list<Curve>  $edges
      * @param  array<int, Curve|null>  $lines
      * @param  list<float>  $widths
-     * @return array{array{float, float}, array{float, float}} where the line before ends and where the next begins: one point, or two with a step between them
+     * @return array{array{float, float}, array{float, float}} where the line before ends and where the next begins: one point, or two with
+     *    a step between them
      */
     private static function corner(array $edges, array $lines, array $widths, int $a, int $b): array
     {
@@ -202,7 +219,9 @@ final readonly class Margin
         if ($this->widths[$j] === 0.0 && $this->lines[$j] !== null) {
             $to = $this->inside[$j][0];
 
-            return hypot($to[0] - $q[0], $to[1] - $q[1]) > 1e-7 ? [$next->between($q[0], $q[1], $to[0], $to[1]), ...self::joined($to, $s)] : self::joined($q, $s);
+            return hypot($to[0] - $q[0], $to[1] - $q[1]) > 1e-7
+                            ? [$next->between($q[0], $q[1], $to[0], $to[1]), ...self::joined($to, $s)]
+                            : self::joined($q, $s);
         }
 
         return self::joined($q, $s);
@@ -247,7 +266,9 @@ final readonly class Margin
         }
         $edge = $this->outer->edges()[$i];
         [$px, $py] = $this->inside[$i][0];
-        if (Contour::of([$edge, ...self::joined([$edge->x1, $edge->y1], [$px, $py]), ...self::joined([$px, $py], [$edge->x0, $edge->y0])])->area() >= 0) {
+        if (Contour::of(
+            [$edge, ...self::joined([$edge->x1, $edge->y1], [$px, $py]), ...self::joined([$px, $py], [$edge->x0, $edge->y0])],
+        )->area() >= 0) {
             return 0;
         }
         $j = ($i + 1) % count($this->outer->edges());
@@ -256,7 +277,8 @@ final readonly class Margin
         $ring = [$next->x0, $next->y0, $next->x1, $next->y1, $rx, $ry, $px, $py];
         $within = true;
         for ($k = 0; $k < 8; $k += 2) {
-            $within = $within && ($ring[($k + 2) % 8] - $ring[$k]) * ($edge->y0 - $ring[$k + 1]) - ($ring[($k + 3) % 8] - $ring[$k + 1]) * ($edge->x0 - $ring[$k]) > -1e-6;
+            [$dx, $dy] = [$ring[($k + 2) % 8] - $ring[$k], $ring[($k + 3) % 8] - $ring[$k + 1]];
+            $within = $within && $dx * ($edge->y0 - $ring[$k + 1]) - $dy * ($edge->x0 - $ring[$k]) > -1e-6;
         }
 
         return $within ? 1 : -1;

@@ -157,7 +157,8 @@ final class Overlay
     }
 
     /**
-     * Where a part lies that no side of the others crosses: in them, outside, or on an edge of theirs that runs the same or the opposite way.
+     * Where a part lies that no side of the others crosses: in them, outside, or on an edge of theirs that runs the same or the opposite
+     * way.
      *
      * @param  list<Contour>  $contours
      * @return 'in'|'out'|'same'|'opposite'
@@ -331,7 +332,8 @@ final class Overlay
         foreach ($contours as $contour) {
             foreach ($contour->edges() as $side) {
                 $turned = $angle === 0.0 ? $side : $side->turned(-$angle, $from);
-                if ((abs($turned->y0 - $from->y) < 1e-6 && $turned->x0 > $from->x - 1e-6) || (abs($turned->y1 - $from->y) < 1e-6 && $turned->x1 > $from->x - 1e-6)) {
+                if ((abs($turned->y0 - $from->y) < 1e-6 && $turned->x0 > $from->x - 1e-6)
+                                    || (abs($turned->y1 - $from->y) < 1e-6 && $turned->x1 > $from->x - 1e-6)) {
                     return null;
                 }
                 foreach ($turned->crossings(false, $from->y) as $share) {

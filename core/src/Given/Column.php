@@ -28,7 +28,10 @@ final readonly class Column
         $role = $f->choice('role', Role::class);
         $unit = $f->stringOrNull('unit');
         if ($unit !== null && ! isset(self::UNITS[$unit])) {
-            throw Refusal::because('given.unit', sprintf('“%s” is no unit of length here; there are %s.', mb_substr($unit, 0, 20), implode(', ', array_keys(self::UNITS))));
+            throw Refusal::because(
+                'given.unit',
+                sprintf('“%s” is no unit of length here; there are %s.', mb_substr($unit, 0, 20), implode(', ', array_keys(self::UNITS))),
+            );
         }
         if ($role === Role::OnStorey && ! $f->has('storey')) {
             throw Refusal::because('given.which_storey', 'Say of which storey the column counts.');

@@ -32,7 +32,9 @@ final readonly class Discrepancy
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['what' => $this->what, 'mark' => $this->mark, 'row' => $this->row, 'storey' => $this->storey, 'sentence' => $this->sentence, 'openings' => $this->openings,
+        return [
+            'what' => $this->what, 'mark' => $this->mark, 'row' => $this->row, 'storey' => $this->storey, 'sentence' => $this->sentence,
+            'openings' => $this->openings,
             'count' => $this->count, 'remedy' => $this->remedy?->toArray(), 'place' => $this->place];
     }
 }

@@ -23,8 +23,14 @@ final readonly class GivenSchedule implements Kept
      * @param  int|null  $header  row with the headings, from 0
      * @param  list<Column>  $columns
      */
-    private function __construct(public string $id, public string $name, public string $file, public int $sheet, public ?int $header, public array $columns)
-    {
+    private function __construct(
+        public string $id,
+        public string $name,
+        public string $file,
+        public int $sheet,
+        public ?int $header,
+        public array $columns,
+    ) {
     }
 
     public static function from(Fields $f): self
@@ -65,6 +71,13 @@ final readonly class GivenSchedule implements Kept
 
     public function toArray(): array
     {
-        return ['id' => $this->id, 'name' => $this->name, 'file' => $this->file, 'sheet' => $this->sheet, 'header' => $this->header, 'columns' => array_map(static fn (Column $c): array => $c->toArray(), $this->columns)];
+        return [
+            'id' => $this->id,
+            'name' => $this->name,
+            'file' => $this->file,
+            'sheet' => $this->sheet,
+            'header' => $this->header,
+            'columns' => array_map(static fn (Column $c): array => $c->toArray(), $this->columns),
+        ];
     }
 }

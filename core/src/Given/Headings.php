@@ -108,7 +108,20 @@ final class Headings
                 return $storey->id;
             }
         }
-        $ordinal = ['ground' => 0, 'g' => 0, 'first' => 1, '1st' => 1, 'second' => 2, '2nd' => 2, 'third' => 3, '3rd' => 3, 'fourth' => 4, '4th' => 4, 'fifth' => 5, '5th' => 5];
+        $ordinal = [
+            'ground' => 0,
+            'g' => 0,
+            'first' => 1,
+            '1st' => 1,
+            'second' => 2,
+            '2nd' => 2,
+            'third' => 3,
+            '3rd' => 3,
+            'fourth' => 4,
+            '4th' => 4,
+            'fifth' => 5,
+            '5th' => 5,
+        ];
         $word = (string) preg_replace('/\b(floor|level|storey|story|l|lvl)\b|^l(?=\d)/u', '', $plain);
         $word = trim($word);
         $n = $ordinal[$word] ?? (preg_match('/^\d{1,3}$/', $word) === 1 ? (int) $word : null);
@@ -132,14 +145,22 @@ final class Headings
 
     private static function role(string $heading): ?string
     {
-        $plain = self::plain((string) preg_replace(['/\([^)]*\)|\[[^\]]*\]/u', '/[\s,]+(in\s+)?(mm|cm|m|in|inches|ft|feet)\.?\s*$/iu'], ' ', $heading));
+        $plain = self::plain(
+            (string) preg_replace(['/\([^)]*\)|\[[^\]]*\]/u', '/[\s,]+(in\s+)?(mm|cm|m|in|inches|ft|feet)\.?\s*$/iu'], ' ', $heading),
+        );
         foreach (self::WORDS as $role => $pattern) {
             if (preg_match($pattern, $plain) === 1) {
                 return $role;
             }
         }
         // a heading of more words says what it states with one of them: "height of sill over FFL", "qty. per block"
-        foreach (['sill' => '/\b(sill|cill)s?\b/', 'head' => '/\b(head|lintel)\b/', 'width' => '/\bwidth\b/', 'height' => '/\bheight\b/', 'count' => '/\b(qty|quantity)\b/'] as $role => $pattern) {
+        foreach ([
+            'sill' => '/\b(sill|cill)s?\b/',
+            'head' => '/\b(head|lintel)\b/',
+            'width' => '/\bwidth\b/',
+            'height' => '/\bheight\b/',
+            'count' => '/\b(qty|quantity)\b/',
+        ] as $role => $pattern) {
             if (preg_match($pattern, $plain) === 1) {
                 return $role;
             }

@@ -76,7 +76,9 @@ final class Held
         $openings = [];
         foreach ($this->design->openings as $opening) {
             $own = $opening->mark === null ? '' : Marks::key($opening->mark);
-            $openings[$own !== '' && isset($groups[$own]) ? $own : ($opening->type === null ? '' : $byType[$opening->type] ?? '')][] = $opening;
+            $openings[$own !== '' && isset($groups[$own])
+                            ? $own
+                            : ($opening->type === null ? '' : $byType[$opening->type] ?? '')][] = $opening;
         }
 
         return $openings;
@@ -91,7 +93,19 @@ final class Held
         $first = $lines[0];
         $this->twice($lines);
         if ($type === null && $openings === []) {
-            $this->found[] = new Discrepancy('missing', $first->mark, $first->row, null, sprintf('No unit type is marked %s%s.', $first->mark, $first->wanted() === null ? '' : sprintf('; %d %s given', $first->wanted(), $first->wanted() === 1 ? 'is' : 'are')), [], $first->wanted() ?? 0);
+            $this->found[] = new Discrepancy(
+                'missing',
+                $first->mark,
+                $first->row,
+                null,
+                sprintf(
+                    'No unit type is marked %s%s.',
+                    $first->mark,
+                    $first->wanted() === null ? '' : sprintf('; %d %s given', $first->wanted(), $first->wanted() === 1 ? 'is' : 'are'),
+                ),
+                [],
+                $first->wanted() ?? 0,
+            );
 
             return;
         }
@@ -111,7 +125,19 @@ final class Held
             foreach ($line->byStorey === [] ? [''] : array_keys($line->byStorey) as $storey) {
                 $other = $seen[$storey] ?? null;
                 if ($other !== null) {
-                    $this->found[] = new Discrepancy('duplicate', $line->mark, $line->row, $storey === '' ? null : $storey, sprintf('Mark %s is given twice%s: in rows %d and %d.', $line->mark, $storey === '' ? '' : ' for '.$this->storey($storey), $other->row, $line->row));
+                    $this->found[] = new Discrepancy(
+                        'duplicate',
+                        $line->mark,
+                        $line->row,
+                        $storey === '' ? null : $storey,
+                        sprintf(
+                            'Mark %s is given twice%s: in rows %d and %d.',
+                            $line->mark,
+                            $storey === '' ? '' : ' for '.$this->storey($storey),
+                            $other->row,
+                            $line->row,
+                        ),
+                    );
 
                     continue 2;
                 }
@@ -119,7 +145,20 @@ final class Held
             }
             $of = $lines[0];
             if ($line !== $of && (! self::alike($line->width, $of->width) || ! self::alike($line->height, $of->height))) {
-                $this->found[] = new Discrepancy('duplicate', $line->mark, $line->row, null, sprintf('Mark %s has two sizes: %s in row %d and %s in row %d.', $line->mark, $this->size($of->width, $of->height), $of->row, $this->size($line->width, $line->height), $line->row));
+                $this->found[] = new Discrepancy(
+                    'duplicate',
+                    $line->mark,
+                    $line->row,
+                    null,
+                    sprintf(
+                        'Mark %s has two sizes: %s in row %d and %s in row %d.',
+                        $line->mark,
+                        $this->size($of->width, $of->height),
+                        $of->row,
+                        $this->size($line->width, $line->height),
+                        $line->row,
+                    ),
+                );
             }
         }
     }
@@ -134,7 +173,8 @@ final class Held
         $groups = $ids = [];
         foreach ($openings as $opening) {
             $line = count($lines) === 1 ? $lines[0] : self::lineOf($lines, $opening->storey);
-            if (($line->width !== null && abs($opening->width - $line->width) > self::SAME) || ($line->height !== null && abs($opening->height - $line->height) > self::SAME)) {
+            if (($line->width !== null && abs($opening->width - $line->width) > self::SAME)
+                            || ($line->height !== null && abs($opening->height - $line->height) > self::SAME)) {
                 $groups[$line->row.'|'.round($opening->width, 1).'|'.round($opening->height, 1)][] = [$opening, $line];
                 $ids[$opening->id] = true;
             }
@@ -143,13 +183,39 @@ final class Held
             [$opening, $line] = $group[0];
             $of = array_map(static fn (array $g): string => $g[0]->id, $group);
             $given = array_filter(['width' => $line->width, 'height' => $line->height], static fn (?float $mm): bool => $mm !== null);
-            $wholeType = $type !== null && abs($type->width - $opening->width) <= self::SAME && abs($type->height - $opening->height) <= self::SAME && count($group) === count($openings);
-            $this->found[] = new Discrepancy('size', $line->mark, $line->row, null, sprintf('%s %s %s, given %s.', $this->said($group, $line->mark), count($group) === 1 ? 'is' : 'are', $this->size($opening->width, $opening->height), $this->size($line->width ?? $opening->width, $line->height ?? $opening->height)), $of, count($of),
-                $wholeType ? new Remedy('Change the type to the size given', 'type.change', ['id' => $type->id] + $given) : new Remedy('Set the size given', 'opening.change', ['ids' => $of] + $given));
+            $wholeType = $type !== null
+                            && abs($type->width - $opening->width) <= self::SAME
+                            && abs($type->height - $opening->height) <= self::SAME
+                            && count($group) === count($openings);
+            $this->found[] = new Discrepancy(
+                'size', $line->mark, $line->row, null,
+                sprintf(
+                    '%s %s %s, given %s.',
+                    $this->said($group, $line->mark),
+                    count($group) === 1 ? 'is' : 'are',
+                    $this->size($opening->width, $opening->height),
+                    $this->size($line->width ?? $opening->width, $line->height ?? $opening->height),
+                ),
+                $of, count($of),
+                $wholeType
+                                    ? new Remedy('Change the type to the size given', 'type.change', ['id' => $type->id] + $given)
+                                    : new Remedy('Set the size given', 'opening.change', ['ids' => $of] + $given));
         }
-        if ($type !== null && $openings === [] && (! self::alike($lines[0]->width, $type->width) || ! self::alike($lines[0]->height, $type->height))) {
-            $given = array_filter(['width' => $lines[0]->width, 'height' => $lines[0]->height], static fn (?float $mm): bool => $mm !== null);
-            $this->found[] = new Discrepancy('size', $lines[0]->mark, $lines[0]->row, null, sprintf('The type %s is %s, given %s.', $type->mark, $this->size($type->width, $type->height), $this->size($lines[0]->width ?? $type->width, $lines[0]->height ?? $type->height)), [], 1,
+        if ($type !== null && $openings === [] && (! self::alike($lines[0]->width, $type->width)
+                    || ! self::alike($lines[0]->height, $type->height))) {
+            $given = array_filter(
+                ['width' => $lines[0]->width, 'height' => $lines[0]->height],
+                static fn (?float $mm): bool => $mm !== null,
+            );
+            $this->found[] = new Discrepancy(
+                'size', $lines[0]->mark, $lines[0]->row, null,
+                sprintf(
+                    'The type %s is %s, given %s.',
+                    $type->mark,
+                    $this->size($type->width, $type->height),
+                    $this->size($lines[0]->width ?? $type->width, $lines[0]->height ?? $type->height),
+                ),
+                [], 1,
                 new Remedy('Change the type to the size given', 'type.change', ['id' => $type->id] + $given));
         }
 
@@ -178,7 +244,16 @@ final class Held
         foreach ($groups as $group) {
             [, $line, $sill] = $group[0];
             $of = array_map(static fn (array $g): string => $g[0]->id, $group);
-            $this->found[] = new Discrepancy('sill', $line->mark, $line->row, null, sprintf('%s %s a sill %s above the floor, given %s.', $this->said($group, $line->mark), count($group) === 1 ? 'has' : 'have', $this->mm($sill), $this->mm($line->sill ?? 0.0)), $of, count($of),
+            $this->found[] = new Discrepancy(
+                'sill', $line->mark, $line->row, null,
+                sprintf(
+                    '%s %s a sill %s above the floor, given %s.',
+                    $this->said($group, $line->mark),
+                    count($group) === 1 ? 'has' : 'have',
+                    $this->mm($sill),
+                    $this->mm($line->sill ?? 0.0),
+                ),
+                $of, count($of),
                 new Remedy('Set the sill given', 'opening.change', ['ids' => $of, 'sill' => ['from' => 'floor', 'height' => $line->sill]]));
         }
 
@@ -225,7 +300,17 @@ final class Held
                 $both = min($more[$from], $m);
                 if ($both > 0) {
                     $of = array_map(static fn (Opening $o): string => $o->id, array_slice($there[$from] ?? [], -$both));
-                    $this->found[] = new Discrepancy('storey', $mark, self::lineOf($lines, $to)->row, $to, sprintf('%d of %s %s on %s, given on %s.', $both, $mark, $both === 1 ? 'stands' : 'stand', $this->storey($from), $this->storey($to)), $of, $both,
+                    $this->found[] = new Discrepancy(
+                        'storey', $mark, self::lineOf($lines, $to)->row, $to,
+                        sprintf(
+                            '%d of %s %s on %s, given on %s.',
+                            $both,
+                            $mark,
+                            $both === 1 ? 'stands' : 'stand',
+                            $this->storey($from),
+                            $this->storey($to),
+                        ),
+                        $of, $both,
                         new Remedy('Move to '.$this->storey($to), 'opening.change', ['ids' => $of, 'storey' => $to]));
                     $more[$from] -= $both;
                     $less[$to] -= $both;
@@ -247,7 +332,16 @@ final class Held
         $by ??= abs($n - $wanted);
         $on = $storey === null ? '' : ' on '.$this->storey($storey);
         $this->found[] = new Discrepancy($n < $wanted ? 'missing' : 'surplus', $line->mark, $line->row, $storey,
-            sprintf('%d of %s %s%s: %d %s placed, %d given.', $by, $line->mark, $n < $wanted ? ($by === 1 ? 'is missing' : 'are missing') : ($by === 1 ? 'is too many' : 'are too many'), $on, $n, $n === 1 ? 'is' : 'are', $wanted),
+            sprintf(
+                '%d of %s %s%s: %d %s placed, %d given.',
+                $by,
+                $line->mark,
+                $n < $wanted ? ($by === 1 ? 'is missing' : 'are missing') : ($by === 1 ? 'is too many' : 'are too many'),
+                $on,
+                $n,
+                $n === 1 ? 'is' : 'are',
+                $wanted,
+            ),
             array_map(static fn (Opening $o): string => $o->id, $openings), $by, place: $n < $wanted ? $type?->id : null);
     }
 
@@ -261,7 +355,12 @@ final class Held
         foreach ($byLabel as $label => $ids) {
             $n = count($ids);
             $this->found[] = new Discrepancy('surplus', $label, null, null, $label === 'bare opening'
-                ? sprintf('%d bare opening%s no mark, so no line can ask for %s.', $n, $n === 1 ? ' has' : 's have', $n === 1 ? 'it' : 'them')
+                ? sprintf(
+                    '%d bare opening%s no mark, so no line can ask for %s.',
+                    $n,
+                    $n === 1 ? ' has' : 's have',
+                    $n === 1 ? 'it' : 'them',
+                )
                 : sprintf('%s is in no line: %d %s placed.', $label, $n, $n === 1 ? 'is' : 'are'), $ids, $n);
         }
     }
@@ -270,7 +369,10 @@ final class Held
     {
         $rule = $opening->sill;
 
-        return $rule->from === SillDatum::Floor && $rule->edge === Edge::Sill ? $rule->height : Places::in($this->design)->of($opening)->sill - $this->design->storeys->floor($opening->storey);
+        return $rule->from === SillDatum::Floor
+        && $rule->edge === Edge::Sill
+                        ? $rule->height
+                        : Places::in($this->design)->of($opening)->sill - $this->design->storeys->floor($opening->storey);
     }
 
     /**

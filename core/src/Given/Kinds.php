@@ -57,7 +57,13 @@ final class Kinds
      */
     public static function all(): array
     {
-        return array_map(static fn (array $t): array => ['mark' => is_string($t['mark']) ? $t['mark'] : '', 'name' => is_string($t['name']) ? $t['name'] : ''], Stock::types());
+        return array_map(
+            static fn (array $t): array => [
+                'mark' => is_string($t['mark']) ? $t['mark'] : '',
+                'name' => is_string($t['name']) ? $t['name'] : '',
+            ],
+            Stock::types(),
+        );
     }
 
     /**

@@ -34,7 +34,9 @@ final readonly class Line
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['row' => $this->row, 'mark' => $this->mark, 'kind' => $this->kind, 'width' => $this->width, 'height' => $this->height, 'sill' => $this->sill,
+        return [
+            'row' => $this->row, 'mark' => $this->mark, 'kind' => $this->kind, 'width' => $this->width, 'height' => $this->height,
+            'sill' => $this->sill,
             'count' => $this->wanted(), 'byStorey' => (object) $this->byStorey, 'problems' => $this->problems];
     }
 }

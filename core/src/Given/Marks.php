@@ -12,6 +12,10 @@ final class Marks
         /** @var array<string, string> $known */
         static $known = [];
 
-        return $known[$mark] ??= (string) preg_replace('/(?<!\d)0+(?=\d)/', '', (string) preg_replace('/[^\pL\d]+/u', '', mb_strtoupper((string) preg_replace('/(?<=\d)[\s.\-_\/]+(?=\d)/', 'x', $mark))));
+        return $known[$mark] ??= (string) preg_replace(
+            '/(?<!\d)0+(?=\d)/',
+            '',
+            (string) preg_replace('/[^\pL\d]+/u', '', mb_strtoupper((string) preg_replace('/(?<=\d)[\s.\-_\/]+(?=\d)/', 'x', $mark))),
+        );
     }
 }

@@ -47,7 +47,15 @@ final class Reading
         foreach ($columns as $i => $column) {
             if ($column->role !== Role::None && $column->role !== Role::OnStorey) {
                 if (isset($self->at[$column->role->value])) {
-                    throw Refusal::because('given.twice', sprintf('Two columns are said to state the %s: columns %d and %d.', $column->role->label(), $self->at[$column->role->value] + 1, $i + 1));
+                    throw Refusal::because(
+                        'given.twice',
+                        sprintf(
+                            'Two columns are said to state the %s: columns %d and %d.',
+                            $column->role->label(),
+                            $self->at[$column->role->value] + 1,
+                            $i + 1,
+                        ),
+                    );
                 }
                 $self->at[$column->role->value] = $i;
             }
@@ -59,7 +67,13 @@ final class Reading
             throw Refusal::because('given.no_mark', 'No column states the marks. Say which one does.');
         }
         if (! isset($self->at['size']) && ! isset($self->at['width'], $self->at['height'])) {
-            throw Refusal::because('given.no_size', sprintf('No column states the %s. Say which one does.', isset($self->at['width']) ? 'heights' : (isset($self->at['height']) ? 'widths' : 'widths and heights')));
+            throw Refusal::because(
+                'given.no_size',
+                sprintf(
+                    'No column states the %s. Say which one does.',
+                    isset($self->at['width']) ? 'heights' : (isset($self->at['height']) ? 'widths' : 'widths and heights'),
+                ),
+            );
         }
         $self->read($rows, $header === null ? 0 : $header + (Headings::unitRow($rows[$header + 1] ?? []) === [] ? 1 : 2));
 
@@ -149,7 +163,12 @@ final class Reading
         }
         $mm = $this->mm($cell, $i, $role, $problems);
         if ($mm !== null && $size && ($mm < self::LEAST || $mm > self::MOST)) {
-            $problems[] = sprintf('A %s of %s cannot be, read in %s: this cell may be in another unit than its column.', $role, Length::mark($mm), $this->columns[$i]->unit ?? 'mm');
+            $problems[] = sprintf(
+                'A %s of %s cannot be, read in %s: this cell may be in another unit than its column.',
+                $role,
+                Length::mark($mm),
+                $this->columns[$i]->unit ?? 'mm',
+            );
 
             return null;
         }
@@ -194,11 +213,15 @@ final class Reading
     {
         $parts = is_string($cell) ? preg_split('/\s*[x×*]\s*/iu', trim($cell)) : null;
         if (! is_array($parts) || count($parts) !== 2) {
-            $problems[] = $cell === null || $cell === '' ? 'It gives no size.' : sprintf('“%s” is no width × height.', mb_substr((string) $cell, 0, 30));
+            $problems[] = $cell === null
+                            || $cell === '' ? 'It gives no size.' : sprintf('“%s” is no width × height.', mb_substr((string) $cell, 0, 30));
 
             return [null, null];
         }
-        $parts = array_map(static fn (string $p): string => trim((string) preg_replace('/^(w|h)\s*[:=]?\s*|\s*(w|h|wide|high)$/iu', '', $p)), $parts);
+        $parts = array_map(
+            static fn (string $p): string => trim((string) preg_replace('/^(w|h)\s*[:=]?\s*|\s*(w|h|wide|high)$/iu', '', $p)),
+            $parts,
+        );
         $out = [];
         foreach (['width', 'height'] as $i => $what) {
             $mm = $this->mm($parts[$i], $column, $what, $problems);
@@ -218,7 +241,10 @@ final class Reading
         if ($cell === null || $cell === '' || $cell === '-' || $cell === '–') {
             return null;
         }
-        if (is_float($cell) ? floor($cell) === $cell && $cell >= 0 && $cell < 100_000 : preg_match('/^\s*\d{1,5}\s*(?:nr|no|off|pcs|×|x)?\.?\s*$/iu', $cell) === 1) {
+        if (is_float($cell) ? floor($cell) === $cell && $cell >= 0 && $cell < 100_000 : preg_match(
+            '/^\s*\d{1,5}\s*(?:nr|no|off|pcs|×|x)?\.?\s*$/iu',
+            $cell,
+        ) === 1) {
             return (int) $cell;
         }
         $problems[] = sprintf('“%s” is no %s.', mb_substr((string) $cell, 0, 30), $what);
@@ -234,13 +260,26 @@ final class Reading
             $sized = $sized || (isset($this->at[$role]) && trim((string) ($row[$this->at[$role]] ?? '')) !== '');
         }
         if ($sized) {
-            $this->lines[] = $this->withProblem($this->line($row, $r, '', isset($this->at['kind']) ? trim((string) ($row[$this->at['kind']] ?? '')) : ''), 'It has no mark.');
+            $this->lines[] = $this->withProblem(
+                $this->line($row, $r, '', isset($this->at['kind']) ? trim((string) ($row[$this->at['kind']] ?? '')) : ''),
+                'It has no mark.',
+            );
         }
     }
 
     private function withProblem(Line $line, string $problem): Line
     {
-        return new Line($line->row, $line->mark, $line->kind, $line->width, $line->height, $line->sill, $line->count, $line->byStorey, [$problem, ...$line->problems]);
+        return new Line(
+            $line->row,
+            $line->mark,
+            $line->kind,
+            $line->width,
+            $line->height,
+            $line->sill,
+            $line->count,
+            $line->byStorey,
+            [$problem, ...$line->problems],
+        );
     }
 
     /**

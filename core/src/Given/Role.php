@@ -27,7 +27,8 @@ enum Role: string
     public function label(): string
     {
         return match ($this) {
-            self::Mark => 'mark', self::Kind => 'kind', self::Width => 'width', self::Height => 'height', self::Size => 'width × height', self::Sill => 'sill', self::Head => 'head',
+            self::Mark => 'mark', self::Kind => 'kind', self::Width => 'width', self::Height => 'height', self::Size => 'width × height',
+            self::Sill => 'sill', self::Head => 'head',
             self::Count => 'count', self::Storey => 'storey', self::OnStorey => 'count on a storey', self::None => 'not read',
         };
     }

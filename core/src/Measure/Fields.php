@@ -127,7 +127,10 @@ final readonly class Fields
         $value = $this->values[$name] ?? null;
         $difference = is_string($value) && preg_match('/^\s*[+\-−]/u', $value) === 1;
 
-        return [$difference ? Length::parse((string) preg_replace('/^\s*\+/', '', $value), $this->units) : $this->length($name), $difference];
+        return [
+            $difference ? Length::parse((string) preg_replace('/^\s*\+/', '', $value), $this->units) : $this->length($name),
+            $difference,
+        ];
     }
 
     /** A whole number, at least $least and at most $most. */
@@ -141,7 +144,11 @@ final readonly class Fields
             throw Refusal::because('count.not_whole', sprintf('%s must be a whole number.', $what), details: ['field' => $name]);
         }
         if ($value < $least || $value > $most) {
-            throw Refusal::because('count.out_of_range', sprintf('%s runs from %d to %d; %d was given.', $what, $least, $most, $value), details: ['field' => $name]);
+            throw Refusal::because(
+                'count.out_of_range',
+                sprintf('%s runs from %d to %d; %d was given.', $what, $least, $most, $value),
+                details: ['field' => $name],
+            );
         }
 
         return $value;
@@ -154,7 +161,12 @@ final readonly class Fields
         if ($length < $least) {
             throw Refusal::because(
                 'size.too_small',
-                sprintf('%s must be at least %s; %s was given.', $what, Length::format($least, $this->units), Length::format($length, $this->units)),
+                sprintf(
+                    '%s must be at least %s; %s was given.',
+                    $what,
+                    Length::format($least, $this->units),
+                    Length::format($length, $this->units),
+                ),
                 details: ['field' => $name, 'given' => $length, 'least' => $least],
             );
         }

@@ -46,7 +46,11 @@ final class Length
     {
         return match ($units) {
             Units::Millimetre => self::millimetres($mm),
-            Units::Metre => (abs($mm - round($mm)) > 0.05 ? '≈' : '').str_replace('-', '−', number_format($mm / 1000, 3, '.', self::THIN_SPACE)).' m',
+            Units::Metre => (abs($mm - round($mm)) > 0.05 ? '≈' : '').str_replace(
+                '-',
+                '−',
+                number_format($mm / 1000, 3, '.', self::THIN_SPACE),
+            ).' m',
             Units::FeetInches => self::feetInches($mm),
         };
     }
@@ -60,7 +64,11 @@ final class Length
     /** A sentence with the lengths that are marked in it written in these units. */
     public static function said(string $sentence, Units $units): string
     {
-        return (string) preg_replace_callback('/\{mm:(-?\d+\.\d+)\}/', static fn (array $m): string => self::format((float) $m[1], $units), $sentence);
+        return (string) preg_replace_callback(
+            '/\{mm:(-?\d+\.\d+)\}/',
+            static fn (array $m): string => self::format((float) $m[1], $units),
+            $sentence,
+        );
     }
 
     private static function millimetres(float $mm): string

@@ -33,7 +33,8 @@ final readonly class Difference
 
     /**
      * @param  Change  $change  that made the one of the other
-     * @return list<array{kind: string, what: 'added'|'removed'|'moved'|'changed', element: string, sentence: string, then: array<string, mixed>|null, now: array<string, mixed>|null}>
+     * @return list<array{kind: string, what: 'added'|'removed'|'moved'|'changed', element: string, sentence: string, then: array<string,
+     *    mixed>|null, now: array<string, mixed>|null}>
      */
     public static function between(Design $then, Design $now, Change $change): array
     {
@@ -60,7 +61,10 @@ final readonly class Difference
         return $rows;
     }
 
-    /** @return array{kind: string, what: 'added'|'removed'|'moved'|'changed', element: string, sentence: string, then: array<string, mixed>|null, now: array<string, mixed>|null}|null */
+    /**
+     * @return array{kind: string, what: 'added'|'removed'|'moved'|'changed', element: string, sentence: string, then: array<string,
+     *    mixed>|null, now: array<string, mixed>|null}|null
+     */
     private function opening(string $id, bool $touched): ?array
     {
         [$was, $is] = [$this->then->openings[$id] ?? null, $this->now->openings[$id] ?? null];
@@ -69,7 +73,14 @@ final readonly class Difference
             $there = $is ?? $was ?? throw new \LogicException('It is in one of them.');
             $design = $is === null ? $this->then : $this->now;
 
-            return ['kind' => 'opening', 'what' => $is === null ? 'removed' : 'added', 'element' => $id, 'sentence' => sprintf('%s, %s, was %s.', ucfirst($design->label($there)), $this->storey($design, $there), $is === null ? 'removed' : 'added'),
+            return [
+                'kind' => 'opening', 'what' => $is === null ? 'removed' : 'added', 'element' => $id,
+                'sentence' => sprintf(
+                    '%s, %s, was %s.',
+                    ucfirst($design->label($there)),
+                    $this->storey($design, $there),
+                    $is === null ? 'removed' : 'added',
+                ),
                 'then' => self::place($a), 'now' => self::place($b)];
         }
         $said = [];
@@ -78,7 +89,10 @@ final readonly class Difference
             $said[] = 'moved to another wall';
             $moved = true;
         } elseif ($a !== null && $b !== null) {
-            $by = array_filter([$this->by($b->left - $a->left, 'to the right', 'to the left'), $this->by($b->sill - $a->sill, 'up', 'down')], static fn (?string $s): bool => $s !== null);
+            $by = array_filter(
+                [$this->by($b->left - $a->left, 'to the right', 'to the left'), $this->by($b->sill - $a->sill, 'up', 'down')],
+                static fn (?string $s): bool => $s !== null,
+            );
             if ($by !== []) {
                 $said[] = 'moved '.implode(' and ', $by);
                 $moved = true;
@@ -90,14 +104,23 @@ final readonly class Difference
             }
         }
         if ($was->type !== $is->type) {
-            $said[] = sprintf('%s instead of %s', $is->type === null ? 'without a unit' : $this->now->type($is->type)->mark, $was->type === null ? 'none' : $this->then->type($was->type)->mark);
+            $said[] = sprintf(
+                '%s instead of %s',
+                $is->type === null ? 'without a unit' : $this->now->type($is->type)->mark,
+                $was->type === null ? 'none' : $this->then->type($was->type)->mark,
+            );
         }
         if ($said === [] && ! $touched) {
             return null;
         }
 
         return ['kind' => 'opening', 'what' => $moved ? 'moved' : 'changed', 'element' => $id,
-            'sentence' => sprintf('%s, %s: %s.', ucfirst($this->now->label($is)), $this->storey($this->now, $is), $said === [] ? 'measured, set back, handed or shown in another way' : implode(', ', $said)),
+            'sentence' => sprintf(
+                '%s, %s: %s.',
+                ucfirst($this->now->label($is)),
+                $this->storey($this->now, $is),
+                $said === [] ? 'measured, set back, handed or shown in another way' : implode(', ', $said),
+            ),
             'then' => self::place($a), 'now' => self::place($b)];
     }
 
@@ -113,14 +136,36 @@ final readonly class Difference
         $said = match (true) {
             $was === null => 'was added',
             $is === null => 'was removed',
-            $was instanceof Storey && $is instanceof Storey && abs($was->height - $is->height) > self::SEEN => sprintf('is %s high instead of %s', $this->mm($is->height), $this->mm($was->height)),
-            $was instanceof Wall && $is instanceof Wall && abs($was->thickness - $is->thickness) > self::SEEN => sprintf('is %s thick instead of %s', $this->mm($is->thickness), $this->mm($was->thickness)),
-            $was instanceof UnitType && $is instanceof UnitType && (abs($was->width - $is->width) > self::SEEN || abs($was->height - $is->height) > self::SEEN) => sprintf('is %s × %s instead of %s × %s', $this->mm($is->width), $this->mm($is->height), $this->mm($was->width), $this->mm($was->height)),
+            $was instanceof Storey && $is instanceof Storey && abs($was->height - $is->height) > self::SEEN => sprintf(
+                'is %s high instead of %s',
+                $this->mm($is->height),
+                $this->mm($was->height),
+            ),
+            $was instanceof Wall && $is instanceof Wall && abs($was->thickness - $is->thickness) > self::SEEN => sprintf(
+                'is %s thick instead of %s',
+                $this->mm($is->thickness),
+                $this->mm($was->thickness),
+            ),
+            $was instanceof UnitType && $is instanceof UnitType && (abs($was->width - $is->width) > self::SEEN
+                            || abs($was->height - $is->height) > self::SEEN) => sprintf(
+                                'is %s × %s instead of %s × %s',
+                                $this->mm($is->width),
+                                $this->mm($is->height),
+                                $this->mm($was->width),
+                                $this->mm($was->height),
+                            ),
             default => 'was changed',
         };
 
-        return ['kind' => $operation->kind->value, 'what' => $was === null ? 'added' : ($is === null ? 'removed' : 'changed'), 'element' => $operation->id,
-            'sentence' => sprintf('%s %s.', $this->name($is ?? $was ?? throw new \LogicException('An operation has an element.'), $is === null), $said), 'then' => null, 'now' => null];
+        return [
+            'kind' => $operation->kind->value, 'what' => $was === null ? 'added' : ($is === null ? 'removed' : 'changed'),
+            'element' => $operation->id,
+            'sentence' => sprintf(
+                '%s %s.',
+                $this->name($is ?? $was ?? throw new \LogicException('An operation has an element.'), $is === null),
+                $said,
+            ),
+            'then' => null, 'now' => null];
     }
 
     private function name(Element $element, bool $gone): string
@@ -128,7 +173,11 @@ final readonly class Difference
         return match (true) {
             $element instanceof Storey => 'Storey '.$element->name,
             $element instanceof Outline => 'Outline '.$element->name,
-            $element instanceof Wall => sprintf('Wall %d of %s', $element->position + 1, (($gone ? $this->then : $this->now)->outlines[$element->outline] ?? null)->name ?? 'its outline'),
+            $element instanceof Wall => sprintf(
+                'Wall %d of %s',
+                $element->position + 1,
+                (($gone ? $this->then : $this->now)->outlines[$element->outline] ?? null)->name ?? 'its outline',
+            ),
             $element instanceof UnitType => sprintf('Unit type %s %s', $element->mark, $element->name),
             $element instanceof SettingOutLine => 'Setting-out line '.$element->name,
             $element instanceof Kept => ucfirst($element->kind()->word()).' '.$element->called(),
@@ -156,7 +205,14 @@ final readonly class Difference
     /** @return array{wall: string, storey: string, left: float, sillLevel: float, width: float, height: float}|null */
     private static function place(?PlacedOpening $p): ?array
     {
-        return $p === null ? null : ['wall' => $p->opening->wall, 'storey' => $p->opening->storey, 'left' => $p->left, 'sillLevel' => $p->sill, 'width' => $p->opening->width, 'height' => $p->opening->height];
+        return $p === null ? null : [
+            'wall' => $p->opening->wall,
+            'storey' => $p->opening->storey,
+            'left' => $p->left,
+            'sillLevel' => $p->sill,
+            'width' => $p->opening->width,
+            'height' => $p->opening->height,
+        ];
     }
 
     private function mm(float $length): string

@@ -43,7 +43,14 @@ final readonly class Scene
                 if ($unit !== null) {
                     $key = sprintf('unit %s %s %s', Symbols::key($opening), round($opening->setback, 3), $opening->ajar ?? '')
                         .(($unit->tree->frame->trim['inside'] ?? false) ? ' '.round($body->wall->thickness, 3) : '');
-                    $geometries[$key] ??= UnitParts::geometry($unit, $design->settings, $opening->setback, $opening->facesOut, $body->wall->thickness, $opening->ajar);
+                    $geometries[$key] ??= UnitParts::geometry(
+                        $unit,
+                        $design->settings,
+                        $opening->setback,
+                        $opening->facesOut,
+                        $body->wall->thickness,
+                        $opening->ajar,
+                    );
                     $at = $body->surface->inPlan($placed->left);
                     $parts[] = new Part($key, $opening->id, $at->x, $at->y, $placed->sill, $angle);
                 }

@@ -40,14 +40,29 @@ final class UnitParts
      * @param  float  $thickness  of the wall, mm
      * @param  float|null  $ajar  how far its lights stand open; null as their type shows them
      */
-    public static function geometry(SolvedUnit $unit, Settings $settings, float $setback, bool $facesOut, float $thickness, ?float $ajar): Geometry
-    {
+    public static function geometry(
+        SolvedUnit $unit,
+        Settings $settings,
+        float $setback,
+        bool $facesOut,
+        float $thickness,
+        ?float $ajar,
+    ): Geometry {
         return new Geometry(array_map(Mesh::merged(...), self::solids($unit, $settings, $setback, $facesOut, $thickness, $ajar)));
     }
 
-    /** @return array<string, list<Mesh>> each member, infill, pane and blade a closed solid of its own, by material; arguments as of {@see geometry} */
-    public static function solids(SolvedUnit $unit, Settings $settings, float $setback, bool $facesOut, float $thickness, ?float $ajar): array
-    {
+    /**
+     * @return array<string, list<Mesh>> each member, infill, pane and blade a closed solid of its own, by material; arguments as of {@see
+     *    geometry}
+     */
+    public static function solids(
+        SolvedUnit $unit,
+        Settings $settings,
+        float $setback,
+        bool $facesOut,
+        float $thickness,
+        ?float $ajar,
+    ): array {
         $poses = [];
         foreach ($unit->lights as $light) {
             foreach ($light->leaves as $leaf) {
@@ -62,7 +77,11 @@ final class UnitParts
             $parts->member($member);
         }
         foreach ($unit->panes as $pane) {
-            $parts->add(Material::Glass->value, self::prism($pane->contour->ring(self::SAGITTA), $pane->back, $pane->thickness()), $pane->leaf);
+            $parts->add(
+                Material::Glass->value,
+                self::prism($pane->contour->ring(self::SAGITTA), $pane->back, $pane->thickness()),
+                $pane->leaf,
+            );
         }
 
         return $parts->meshes;
@@ -80,7 +99,10 @@ final class UnitParts
         $ring = $member->contour->ring(self::SAGITTA);
         if ($member->role === Role::Trim) {
             $trim = $this->unit->tree->frame->trim ?? throw new \LogicException('A trim has a size.');
-            foreach ([[$trim['outside'], -$this->setback - $member->depth], [$trim['inside'], $this->thickness - $this->setback]] as [$there, $back]) {
+            foreach ([
+                [$trim['outside'], -$this->setback - $member->depth],
+                [$trim['inside'], $this->thickness - $this->setback],
+            ] as [$there, $back]) {
                 if ($there) {
                     $this->add($material, self::prism($ring, $back, $member->depth), null);
                 }
@@ -109,10 +131,18 @@ final class UnitParts
         [$x0, $y0, $x1, $y1] = $member->contour->bounds();
         $outline = [0.0, $this->unit->width];
         if ($this->setback > 0) {
-            $this->add($material, self::prism([$outline[0], $y0, $outline[1], $y0, $outline[1], $y1, $outline[0], $y1], -$this->setback, $this->setback), null);
+            $this->add(
+                $material,
+                self::prism([$outline[0], $y0, $outline[1], $y0, $outline[1], $y1, $outline[0], $y1], -$this->setback, $this->setback),
+                null,
+            );
         }
         if ($member->depth > 0) {
-            $this->add($material, self::prism([$x0, $y0, $x1, $y0, $x1, $y1, $x0, $y1], -max(0.0, $this->setback) - $member->depth, $member->depth), null);
+            $this->add(
+                $material,
+                self::prism([$x0, $y0, $x1, $y0, $x1, $y1, $x0, $y1], -max(0.0, $this->setback) - $member->depth, $member->depth),
+                null,
+            );
         }
     }
 

@@ -41,21 +41,42 @@ final readonly class Layout implements Kept
     {
         $source = $f->string('source');
         if (! in_array($source, Source::NAMES, true)) {
-            throw Refusal::because('schedule.source', sprintf('There is no schedule of “%s”; there are %s.', mb_substr($source, 0, 30), implode(', ', Source::NAMES)));
+            throw Refusal::because(
+                'schedule.source',
+                sprintf('There is no schedule of “%s”; there are %s.', mb_substr($source, 0, 30), implode(', ', Source::NAMES)),
+            );
         }
-        $columns = array_map(static fn (Fields $c): array => ['key' => $c->string('key'), 'name' => $c->has('name') ? mb_substr(trim($c->string('name')), 0, 60) : null], $f->list('columns'));
+        $columns = array_map(
+            static fn (Fields $c): array => [
+                'key' => $c->string('key'),
+                'name' => $c->has('name') ? mb_substr(trim($c->string('name')), 0, 60) : null,
+            ],
+            $f->list('columns'),
+        );
         if ($columns === []) {
             throw Refusal::because('schedule.no_columns', 'A schedule has one column at the least.', details: ['field' => 'columns']);
         }
-        $filters = array_map(static fn (Fields $c): array => ['key' => $c->string('key'), 'test' => $c->string('test'), 'value' => mb_substr($c->string('value'), 0, 120)], $f->has('filters') ? $f->list('filters') : []);
+        $filters = array_map(
+            static fn (Fields $c): array => [
+                'key' => $c->string('key'),
+                'test' => $c->string('test'),
+                'value' => mb_substr($c->string('value'), 0, 120),
+            ],
+            $f->has('filters') ? $f->list('filters') : [],
+        );
         foreach ($filters as $filter) {
             if (! in_array($filter['test'], self::TESTS, true)) {
                 throw Refusal::because('schedule.test', sprintf('Rows cannot be narrowed by “%s”.', $filter['test']));
             }
         }
 
-        return new self($f->string('id'), $f->name('name'), $source, $columns, $f->bool('merge'), $f->has('groups') ? $f->strings('groups') : [],
-            array_map(static fn (Fields $c): array => ['key' => $c->string('key'), 'down' => $c->bool('down')], $f->has('sort') ? $f->list('sort') : []), $filters, $f->bool('totals', true));
+        return new self(
+            $f->string('id'), $f->name('name'), $source, $columns, $f->bool('merge'), $f->has('groups') ? $f->strings('groups') : [],
+            array_map(
+                static fn (Fields $c): array => ['key' => $c->string('key'), 'down' => $c->bool('down')],
+                $f->has('sort') ? $f->list('sort') : [],
+            ),
+            $filters, $f->bool('totals', true));
     }
 
     /** The layouts that are always there, by name: openings by type and size, each opening, unit types, walls. */
@@ -64,17 +85,31 @@ final readonly class Layout implements Kept
         $on = array_map(static fn (Storey $s): string => 'on:'.$s->id, $storeys->all);
         [$source, $keys, $merge, $groups] = match ($name) {
             'by-type' => ['openings', ['mark', 'name', 'width', 'height', 'count', ...$on, 'areaEach', 'area', 'glass'], true, []],
-            'each' => ['openings', ['number', 'mark', 'name', 'frontage', 'width', 'height', 'sill', 'head', 'fromLeft'], false, ['storey']],
-            'types' => ['types', ['mark', 'name', 'operations', 'width', 'height', 'count', 'areaEach', 'glassEach', 'frameShare', 'weightEach'], false, []],
+            'each' => [
+                'openings',
+                ['number', 'mark', 'name', 'frontage', 'width', 'height', 'sill', 'head', 'fromLeft'],
+                false,
+                ['storey'],
+            ],
+            'types' => [
+                'types',
+                ['mark', 'name', 'operations', 'width', 'height', 'count', 'areaEach', 'glassEach', 'frameShare', 'weightEach'],
+                false,
+                [],
+            ],
             'walls' => ['walls', ['name', 'outline', 'length', 'height', 'thickness', 'openings', 'gross', 'cutOut', 'net'], false, []],
             default => [null, [], false, []],
         };
 
         return $source === null ? null : self::from(new Fields(['id' => $name, 'name' => match ($name) {
             'by-type' => 'Openings by type', 'each' => 'Each opening', 'types' => 'Unit types', default => 'Walls'
-        }, 'source' => $source, 'columns' => array_map(static fn (string $k): array => ['key' => $k], $keys), 'merge' => $merge, 'groups' => $groups,
+        }, 'source' => $source, 'columns' => array_map(
+            static fn (string $k): array => ['key' => $k],
+            $keys,
+        ), 'merge' => $merge, 'groups' => $groups,
             'sort' => match ($name) {
-                'walls' => [], 'each' => [['key' => 'number', 'down' => false], ['key' => 'mark', 'down' => false]], default => [['key' => 'mark', 'down' => false], ['key' => 'width', 'down' => false], ['key' => 'height', 'down' => false]]
+                'walls' => [], 'each' => [['key' => 'number', 'down' => false], ['key' => 'mark', 'down' => false]],
+                default => [['key' => 'mark', 'down' => false], ['key' => 'width', 'down' => false], ['key' => 'height', 'down' => false]]
             }]));
     }
 
@@ -95,6 +130,16 @@ final readonly class Layout implements Kept
 
     public function toArray(): array
     {
-        return ['id' => $this->id, 'name' => $this->name, 'source' => $this->source, 'columns' => $this->columns, 'merge' => $this->merge, 'groups' => $this->groups, 'sort' => $this->sort, 'filters' => $this->filters, 'totals' => $this->totals];
+        return [
+            'id' => $this->id,
+            'name' => $this->name,
+            'source' => $this->source,
+            'columns' => $this->columns,
+            'merge' => $this->merge,
+            'groups' => $this->groups,
+            'sort' => $this->sort,
+            'filters' => $this->filters,
+            'totals' => $this->totals,
+        ];
     }
 }

@@ -35,7 +35,10 @@ final readonly class Report
             if ($found === null && str_starts_with($column['key'], 'on:')) {
                 continue;
             }
-            $found ?? throw Refusal::because('schedule.column', sprintf('A schedule of %s has no column “%s”.', $source->name, $column['key']));
+            $found ?? throw Refusal::because(
+                'schedule.column',
+                sprintf('A schedule of %s has no column “%s”.', $source->name, $column['key']),
+            );
             $columns[] = ['field' => $found, 'heading' => ($column['name'] ?? '') === '' ? $found->name : (string) $column['name']];
         }
         foreach ([...$layout->groups, ...array_column($layout->sort, 'key'), ...array_column($layout->filters, 'key')] as $key) {
@@ -67,7 +70,9 @@ final readonly class Report
             });
         }
         $self = new self($layout->name, $columns, [], null, $units);
-        $out = $layout->groups === [] ? array_map($self->row(...), $rows) : $self->grouped($rows, $layout->groups, $source->fields, $layout->totals);
+        $out = $layout->groups === []
+                    ? array_map($self->row(...), $rows)
+                    : $self->grouped($rows, $layout->groups, $source->fields, $layout->totals);
 
         return new self($layout->name, $columns, $out, $layout->totals && $rows !== [] ? $self->sums($rows) : null, $units);
     }
@@ -81,7 +86,12 @@ final readonly class Report
             $headings[] = $unit === '' ? $heading : "$heading ($unit)";
             $formats[] = $field->measured === Measured::Text ? null : $field->measured->decimals($this->units);
         }
-        $rows = array_map(fn (array $r): array => $r['kind'] === 'group' ? [$r['text'], ...array_fill(0, max(0, count($headings) - 1), null)] : $this->numbers($r['values'], $r['kind'] === 'sum' ? $r['text'] : null), $this->rows);
+        $rows = array_map(
+            fn (array $r): array => $r['kind'] === 'group'
+                            ? [$r['text'], ...array_fill(0, max(0, count($headings) - 1), null)]
+                            : $this->numbers($r['values'], $r['kind'] === 'sum' ? $r['text'] : null),
+            $this->rows,
+        );
 
         return new Table($this->name, $headings, $formats, $rows, $this->totals === null ? null : $this->numbers($this->totals, 'Total'));
     }
@@ -91,7 +101,14 @@ final readonly class Report
     {
         return [
             'name' => $this->name,
-            'columns' => array_map(static fn (array $c): array => ['key' => $c['field']->key, 'heading' => $c['heading'], 'measured' => $c['field']->measured->value], $this->columns),
+            'columns' => array_map(
+                static fn (array $c): array => [
+                    'key' => $c['field']->key,
+                    'heading' => $c['heading'],
+                    'measured' => $c['field']->measured->value,
+                ],
+                $this->columns,
+            ),
             'rows' => $this->rows, 'totals' => $this->totals,
         ];
     }
@@ -120,7 +137,12 @@ final readonly class Report
      */
     private function row(array $row): array
     {
-        return ['kind' => 'row', 'text' => '', 'values' => array_map(static fn (array $c): string|float|int|null => $row['values'][$c['field']->key] ?? null, $this->columns), 'elements' => $row['elements']];
+        return [
+            'kind' => 'row',
+            'text' => '',
+            'values' => array_map(static fn (array $c): string|float|int|null => $row['values'][$c['field']->key] ?? null, $this->columns),
+            'elements' => $row['elements'],
+        ];
     }
 
     /**
@@ -140,12 +162,24 @@ final readonly class Report
         $out = [];
         foreach ($groups as $group) {
             $value = $group[0]['values'][$key] ?? null;
-            $said = is_float($value) && $fields[$key]->measured === Measured::Length ? Length::format($value, $this->units) : (string) $value;
+            $said = is_float($value) && $fields[$key]->measured === Measured::Length
+                            ? Length::format($value, $this->units)
+                            : (string) $value;
             $text = $fields[$key]->name.': '.($said === '' ? 'none' : $said);
-            $out[] = ['kind' => 'group', 'text' => $text, 'values' => [], 'elements' => array_merge(...array_map(static fn (array $r): array => $r['elements'], $group))];
+            $out[] = [
+                'kind' => 'group',
+                'text' => $text,
+                'values' => [],
+                'elements' => array_merge(...array_map(static fn (array $r): array => $r['elements'], $group)),
+            ];
             array_push($out, ...($rest === [] ? array_map($this->row(...), $group) : $this->grouped($group, $rest, $fields, $totals)));
             if ($totals && count($group) > 1) {
-                $out[] = ['kind' => 'sum', 'text' => ($said === '' ? 'None' : $said).', together', 'values' => $this->sums($group), 'elements' => []];
+                $out[] = [
+                    'kind' => 'sum',
+                    'text' => ($said === '' ? 'None' : $said).', together',
+                    'values' => $this->sums($group),
+                    'elements' => [],
+                ];
             }
         }
 
@@ -158,7 +192,15 @@ final readonly class Report
      */
     private function sums(array $rows): array
     {
-        return array_map(static fn (array $c): float|int|null => ! $c['field']->summed ? null : array_sum(array_map(static fn (array $r): float|int => self::number($r['values'][$c['field']->key] ?? null), $rows)), $this->columns);
+        return array_map(
+            static fn (array $c): float|int|null => ! $c['field']->summed
+                            ? null
+                            : array_sum(array_map(
+                                static fn (array $r): float|int => self::number($r['values'][$c['field']->key] ?? null),
+                                $rows,
+                            )),
+            $this->columns,
+        );
     }
 
     /**
@@ -194,7 +236,9 @@ final readonly class Report
                 if (! isset($row['values'][$key]) && ! isset($out[$alike]['values'][$key])) {
                     continue;
                 }
-                $out[$alike]['values'][$key] = self::number($out[$alike]['values'][$key] ?? null) + self::number($row['values'][$key] ?? null);
+                $out[$alike]['values'][$key] = self::number(
+                    $out[$alike]['values'][$key] ?? null,
+                ) + self::number($row['values'][$key] ?? null);
             }
         }
 
@@ -224,8 +268,13 @@ final readonly class Report
         }
         $number = match (true) {
             $field->measured === Measured::Length => Length::parse($value, $units),
-            is_numeric(str_replace(',', '.', trim($value))) => (float) str_replace(',', '.', trim($value)) / $field->measured->number(1.0, $units),
-            default => throw Refusal::because('schedule.value', sprintf('“%s” is no figure to narrow %s by.', mb_substr($value, 0, 30), mb_strtolower($field->name))),
+            is_numeric(
+                str_replace(',', '.', trim($value)),
+            ) => (float) str_replace(',', '.', trim($value)) / $field->measured->number(1.0, $units),
+            default => throw Refusal::because(
+                'schedule.value',
+                sprintf('“%s” is no figure to narrow %s by.', mb_substr($value, 0, 30), mb_strtolower($field->name)),
+            ),
         };
 
         return static function (array $row) use ($field, $test, $number): bool {

@@ -40,7 +40,10 @@ final readonly class Source
             'openings' => new self($name, self::openingFields($design), self::openings($design, $bodies, $frontages)),
             'types' => new self($name, self::typeFields($design), self::types($design)),
             'walls' => new self($name, self::wallFields(), self::walls($design, $bodies, $frontages)),
-            default => throw Refusal::because('schedule.source', sprintf('There is no schedule of “%s”; there are %s.', mb_substr($name, 0, 30), implode(', ', self::NAMES))),
+            default => throw Refusal::because(
+                'schedule.source',
+                sprintf('There is no schedule of “%s”; there are %s.', mb_substr($name, 0, 30), implode(', ', self::NAMES)),
+            ),
         };
     }
 
@@ -48,18 +51,28 @@ final readonly class Source
     private static function openingFields(Design $design): array
     {
         $fields = [
-            new Field('number', 'Opening mark', Measured::Text), new Field('mark', 'Mark', Measured::Text), new Field('name', 'Name', Measured::Text),
+            new Field('number', 'Opening mark', Measured::Text), new Field('mark', 'Mark', Measured::Text),
+            new Field('name', 'Name', Measured::Text),
             new Field('operations', 'Operations', Measured::Text), new Field('handing', 'Handing', Measured::Text),
-            new Field('storey', 'Storey', Measured::Text, order: array_flip(array_map(static fn (Storey $s): string => $s->name, $design->storeys->all))), new Field('frontage', 'Frontage', Measured::Text), new Field('outline', 'Outline', Measured::Text),
+            new Field(
+                'storey',
+                'Storey',
+                Measured::Text,
+                order: array_flip(array_map(static fn (Storey $s): string => $s->name, $design->storeys->all)),
+            ),
+            new Field('frontage', 'Frontage', Measured::Text), new Field('outline', 'Outline', Measured::Text),
             new Field('width', 'Width', Measured::Length), new Field('height', 'Height', Measured::Length),
-            new Field('sill', 'Sill over floor', Measured::Length), new Field('head', 'Head over floor', Measured::Length), new Field('sillLevel', 'Sill level', Measured::Length),
+            new Field('sill', 'Sill over floor', Measured::Length), new Field('head', 'Head over floor', Measured::Length),
+            new Field('sillLevel', 'Sill level', Measured::Length),
             new Field('fromLeft', 'From left end', Measured::Length), new Field('setback', 'Set back', Measured::Length),
             new Field('count', 'Count', Measured::Count, true),
         ];
         foreach ($design->storeys->all as $storey) {
             $fields[] = new Field('on:'.$storey->id, 'On '.$storey->name, Measured::Count, true);
         }
-        array_push($fields, new Field('areaEach', 'Area each', Measured::Area), new Field('area', 'Area', Measured::Area, true), new Field('glassEach', 'Glass each', Measured::Area), new Field('glass', 'Glass', Measured::Area, true),
+        array_push(
+            $fields, new Field('areaEach', 'Area each', Measured::Area), new Field('area', 'Area', Measured::Area, true),
+            new Field('glassEach', 'Glass each', Measured::Area), new Field('glass', 'Glass', Measured::Area, true),
             new Field('weightEach', 'Weight each', Measured::Weight), new Field('weight', 'Weight', Measured::Weight, true));
 
         return self::keyed($fields);
@@ -87,12 +100,18 @@ final readonly class Source
             $unit = $solved[Symbols::key($opening)];
             $area = $placed->area();
             $rows[] = ['elements' => [$opening->id], 'values' => [
-                'number' => $opening->mark ?? '', 'mark' => $type->mark ?? 'bare', 'name' => $type->name ?? 'Bare opening', 'operations' => $unit['operations'],
-                'handing' => ($opening->mirrored ? 'as drawn, mirrored' : 'as drawn').($opening->facesOut ? '' : ', outside in'), 'storey' => $design->storeys->get($opening->storey)->name,
-                'frontage' => $frontageOf[$opening->wall] ?? '', 'outline' => $design->outlines[$design->wall($opening->wall)->outline]->name ?? '',
-                'width' => $opening->width, 'height' => $opening->height, 'sill' => $placed->sill - $floor, 'head' => $placed->head - $floor, 'sillLevel' => $placed->sill,
-                'fromLeft' => $placed->left - (($bodies[$opening->wall] ?? null)?->start() ?? 0.0), 'setback' => $opening->setback, 'count' => 1, 'on:'.$opening->storey => 1,
-                'areaEach' => $area, 'area' => $area, 'glassEach' => $unit['glass'], 'glass' => $unit['glass'], 'weightEach' => $unit['weight'], 'weight' => $unit['weight'],
+                'number' => $opening->mark ?? '', 'mark' => $type->mark ?? 'bare', 'name' => $type->name ?? 'Bare opening',
+                'operations' => $unit['operations'],
+                'handing' => ($opening->mirrored ? 'as drawn, mirrored' : 'as drawn').($opening->facesOut ? '' : ', outside in'),
+                'storey' => $design->storeys->get($opening->storey)->name,
+                'frontage' => $frontageOf[$opening->wall] ?? '',
+                'outline' => $design->outlines[$design->wall($opening->wall)->outline]->name ?? '',
+                'width' => $opening->width, 'height' => $opening->height, 'sill' => $placed->sill - $floor,
+                'head' => $placed->head - $floor, 'sillLevel' => $placed->sill,
+                'fromLeft' => $placed->left - (($bodies[$opening->wall] ?? null)?->start() ?? 0.0), 'setback' => $opening->setback,
+                'count' => 1, 'on:'.$opening->storey => 1,
+                'areaEach' => $area, 'area' => $area, 'glassEach' => $unit['glass'], 'glass' => $unit['glass'],
+                'weightEach' => $unit['weight'], 'weight' => $unit['weight'],
             ]];
         }
 
@@ -103,14 +122,22 @@ final readonly class Source
     private static function typeFields(Design $design): array
     {
         $fields = [
-            new Field('mark', 'Mark', Measured::Text), new Field('name', 'Name', Measured::Text), new Field('operations', 'Operations', Measured::Text),
-            new Field('width', 'Width', Measured::Length), new Field('height', 'Height', Measured::Length), new Field('sill', 'Usual sill', Measured::Length), new Field('lights', 'Lights', Measured::Count),
+            new Field('mark', 'Mark', Measured::Text), new Field('name', 'Name', Measured::Text),
+            new Field('operations', 'Operations', Measured::Text),
+            new Field('width', 'Width', Measured::Length), new Field('height', 'Height', Measured::Length),
+            new Field('sill', 'Usual sill', Measured::Length), new Field('lights', 'Lights', Measured::Count),
             new Field('count', 'Placed', Measured::Count, true),
         ];
         foreach ($design->storeys->all as $storey) {
             $fields[] = new Field('on:'.$storey->id, 'On '.$storey->name, Measured::Count, true);
         }
-        array_push($fields, new Field('areaEach', 'Area each', Measured::Area), new Field('glassEach', 'Glass each', Measured::Area), new Field('frameShare', 'Frame share', Measured::Share), new Field('weightEach', 'Weight each', Measured::Weight));
+        array_push(
+            $fields,
+            new Field('areaEach', 'Area each', Measured::Area),
+            new Field('glassEach', 'Glass each', Measured::Area),
+            new Field('frameShare', 'Frame share', Measured::Share),
+            new Field('weightEach', 'Weight each', Measured::Weight),
+        );
 
         return self::keyed($fields);
     }
@@ -128,8 +155,11 @@ final readonly class Source
         foreach ($design->types as $type) {
             $solved = Solved::of($type, $type->width, $type->height);
             $unit = self::unit($solved, $design);
-            $values = ['mark' => $type->mark, 'name' => $type->name, 'operations' => $unit['operations'], 'width' => $type->width, 'height' => $type->height, 'sill' => $type->sill, 'lights' => count($solved->lights),
-                'count' => count($placed[$type->id] ?? []), 'areaEach' => $solved->outline->area(), 'glassEach' => $unit['glass'], 'frameShare' => $solved->frameShare(), 'weightEach' => $unit['weight']];
+            $values = [
+                'mark' => $type->mark, 'name' => $type->name, 'operations' => $unit['operations'], 'width' => $type->width,
+                'height' => $type->height, 'sill' => $type->sill, 'lights' => count($solved->lights),
+                'count' => count($placed[$type->id] ?? []), 'areaEach' => $solved->outline->area(), 'glassEach' => $unit['glass'],
+                'frameShare' => $solved->frameShare(), 'weightEach' => $unit['weight']];
             foreach ($placed[$type->id] ?? [] as $opening) {
                 $values['on:'.$opening->storey] = (int) ($values['on:'.$opening->storey] ?? 0) + 1;
             }
@@ -143,10 +173,15 @@ final readonly class Source
     private static function wallFields(): array
     {
         return self::keyed([
-            new Field('name', 'Wall', Measured::Text), new Field('outline', 'Outline', Measured::Text), new Field('frontage', 'Frontage', Measured::Text), new Field('facing', 'Facing', Measured::Text),
-            new Field('place', 'Outer or inner', Measured::Text), new Field('from', 'From storey', Measured::Text), new Field('to', 'To storey', Measured::Text),
-            new Field('length', 'Length', Measured::Length, true), new Field('height', 'Height', Measured::Length), new Field('thickness', 'Thickness', Measured::Length), new Field('openings', 'Openings', Measured::Count, true),
-            new Field('gross', 'Gross', Measured::Area, true), new Field('cutOut', 'Openings', Measured::Area, true), new Field('net', 'Net', Measured::Area, true), new Field('share', 'Opening share', Measured::Share), new Field('count', 'Count', Measured::Count, true),
+            new Field('name', 'Wall', Measured::Text), new Field('outline', 'Outline', Measured::Text),
+            new Field('frontage', 'Frontage', Measured::Text), new Field('facing', 'Facing', Measured::Text),
+            new Field('place', 'Outer or inner', Measured::Text), new Field('from', 'From storey', Measured::Text),
+            new Field('to', 'To storey', Measured::Text),
+            new Field('length', 'Length', Measured::Length, true), new Field('height', 'Height', Measured::Length),
+            new Field('thickness', 'Thickness', Measured::Length), new Field('openings', 'Openings', Measured::Count, true),
+            new Field('gross', 'Gross', Measured::Area, true), new Field('cutOut', 'Openings', Measured::Area, true),
+            new Field('net', 'Net', Measured::Area, true), new Field('share', 'Opening share', Measured::Share),
+            new Field('count', 'Count', Measured::Count, true),
         ]);
     }
 
@@ -165,9 +200,13 @@ final readonly class Source
                 $body = $bodies[$id];
                 $area = FaceArea::of($design, $body);
                 $rows[] = ['elements' => [$id], 'values' => [
-                    'name' => $frontage->name.($i > 0 ? ', part '.($i + 1) : ''), 'outline' => $design->outlines[$body->wall->outline]->name ?? '', 'frontage' => $frontage->name, 'facing' => $frontage->facing(),
-                    'place' => $frontage->inner ? 'inner' : 'outer', 'from' => $design->storeys->get($body->wall->base)->name, 'to' => $design->storeys->get($body->wall->top)->name,
-                    'length' => $body->length, 'height' => $body->height(), 'thickness' => $body->wall->thickness, 'openings' => $area->openings, 'gross' => $area->gross, 'cutOut' => $area->cutOut(), 'net' => $area->net,
+                    'name' => $frontage->name.($i > 0 ? ', part '.($i + 1) : ''),
+                    'outline' => $design->outlines[$body->wall->outline]->name ?? '', 'frontage' => $frontage->name,
+                    'facing' => $frontage->facing(),
+                    'place' => $frontage->inner ? 'inner' : 'outer', 'from' => $design->storeys->get($body->wall->base)->name,
+                    'to' => $design->storeys->get($body->wall->top)->name,
+                    'length' => $body->length, 'height' => $body->height(), 'thickness' => $body->wall->thickness,
+                    'openings' => $area->openings, 'gross' => $area->gross, 'cutOut' => $area->cutOut(), 'net' => $area->net,
                     'share' => $area->share(), 'count' => 1,
                 ]];
             }
@@ -187,12 +226,18 @@ final readonly class Source
             $words[self::word($light)] = true;
         }
 
-        return ['operations' => implode(', ', array_keys($words)), 'glass' => $unit->glassArea(), 'weight' => Weight::of($unit, $design->settings->unitRules)['total']];
+        return [
+            'operations' => implode(', ', array_keys($words)),
+            'glass' => $unit->glassArea(),
+            'weight' => Weight::of($unit, $design->settings->unitRules)['total'],
+        ];
     }
 
     private static function word(SolvedLight $light): string
     {
-        return $light->light->glazing->solid && ! $light->light->operation->moves() && $light->louvre === null ? 'solid infill' : $light->light->operation->label();
+        return $light->light->glazing->solid
+                    && ! $light->light->operation->moves()
+                    && $light->louvre === null ? 'solid infill' : $light->light->operation->label();
     }
 
     /**

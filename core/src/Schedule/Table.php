@@ -13,8 +13,13 @@ final readonly class Table
      * @param  list<list<string|float|int|null>>  $rows
      * @param  list<string|float|int|null>|null  $totals
      */
-    public function __construct(public string $name, public array $headings, public array $decimals, public array $rows, public ?array $totals)
-    {
+    public function __construct(
+        public string $name,
+        public array $headings,
+        public array $decimals,
+        public array $rows,
+        public ?array $totals,
+    ) {
     }
 
     /** @return list<list<string|float|int|null>> rows and totals */

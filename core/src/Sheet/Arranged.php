@@ -32,7 +32,8 @@ final class Arranged
     /**
      * @param  string  $date  as it is to be written
      * @param  string  $revision  letter of the latest
-     * @return array{pages: list<string>, blocks: list<array{title: string, x: float, y: float, width: float, height: float, problem: string|null}>} SVG, and where each item lies
+     * @return array{pages: list<string>, blocks: list<array{title: string, x: float, y: float, width: float, height: float,
+     *    problem: string|null}>} SVG, and where each item lies
      */
     public static function of(SheetDrawings $drawings, SheetPlan $plan, string $date, string $revision): array
     {
@@ -45,8 +46,11 @@ final class Arranged
         $self->judge();
         $n = count($self->pages);
         foreach ($self->pages as $i => $page) {
-            (new TitleBlock($drawings->design->settings->name, $plan->name.($i > 0 ? ', continued' : ''), $self->scale(), self::units($drawings->design->settings->units), $date,
-                $n === 1 ? $plan->number : sprintf('%s, %d of %d', $plan->number, $i + 1, $n), $revision))->draw($page, min(150.0, $width - 60.0));
+            (new TitleBlock($drawings->design->settings->name, $plan->name.($i > 0
+                            ? ', continued'
+                            : ''), $self->scale(), self::units($drawings->design->settings->units), $date,
+                $n === 1 ? $plan->number : sprintf('%s, %d of %d', $plan->number, $i + 1, $n),
+                $revision))->draw($page, min(150.0, $width - 60.0));
         }
 
         return ['pages' => array_map(static fn (Page $p): string => $p->svg(), $self->pages), 'blocks' => $self->blocks];
@@ -83,8 +87,15 @@ final class Arranged
      * @param  list<array{float, float, float, float}>  $taken
      * @return array{float, float, float} scale, x, y
      */
-    private static function free(SheetDrawings $drawings, Paper $paper, string $kind, string $ref, ?float $scale, array $taken, Units $units): array
-    {
+    private static function free(
+        SheetDrawings $drawings,
+        Paper $paper,
+        string $kind,
+        string $ref,
+        ?float $scale,
+        array $taken,
+        Units $units,
+    ): array {
         [$x0, $y0, $x1, $y1] = self::room($paper);
         $scales = $scale !== null ? [$scale] : ($kind === 'schedule' ? [1.0] : Scale::usual($units));
         $last = $scales[count($scales) - 1];
@@ -136,7 +147,12 @@ final class Arranged
     {
         [$w, $h] = $paper->size();
 
-        return [$w - TitleBlock::EDGE - min(150.0, $w - 60.0), $h - TitleBlock::EDGE - TitleBlock::HEIGHT, $w - TitleBlock::EDGE, $h - TitleBlock::EDGE];
+        return [
+            $w - TitleBlock::EDGE - min(150.0, $w - 60.0),
+            $h - TitleBlock::EDGE - TitleBlock::HEIGHT,
+            $w - TitleBlock::EDGE,
+            $h - TitleBlock::EDGE,
+        ];
     }
 
     /** @return array{float, float} width and height on paper, mm */
@@ -169,7 +185,14 @@ final class Arranged
             $this->blocks[] = ['title' => $title, 'x' => $item['x'], 'y' => $item['y'], 'width' => $w, 'height' => $h, 'problem' => null];
         } catch (Refusal $gone) {
             $page->text($item['x'], $item['y'] + 8, 3.0, $gone->getMessage());
-            $this->blocks[] = ['title' => ucfirst($item['kind']), 'x' => $item['x'], 'y' => $item['y'], 'width' => 80.0, 'height' => 12.0, 'problem' => $gone->getMessage()];
+            $this->blocks[] = [
+                'title' => ucfirst($item['kind']),
+                'x' => $item['x'],
+                'y' => $item['y'],
+                'width' => 80.0,
+                'height' => 12.0,
+                'problem' => $gone->getMessage(),
+            ];
         }
     }
 
@@ -179,7 +202,9 @@ final class Arranged
         $drawing = $this->drawings->drawing($item['kind'], $item['ref'], $item['scale']);
         $page->whole($drawing, $item['x'], $item['y'], $item['scale']);
         $page->text($item['x'], $item['y'] + $h - 3.2, 3.5, $title, strong: true);
-        $page->text($item['x'] + mb_strlen($title) * 2.2 + 4, $item['y'] + $h - 3.2, 2.8, Scale::label($item['scale'], $this->drawings->design->settings->units)
+        $page->text(
+            $item['x'] + mb_strlen($title) * 2.2 + 4, $item['y'] + $h - 3.2, 2.8,
+            Scale::label($item['scale'], $this->drawings->design->settings->units)
             .($item['kind'] === 'plan' ? '  ·  S sill, H head over the floor' : ''), faint: true);
         if ($item['kind'] === 'plan') {
             $this->north($page, $item['x'] + $w - self::NORTH / 2, $item['y'] + self::NORTH / 2);
@@ -232,12 +257,19 @@ final class Arranged
             $box = [$b['x'], $b['y'], $b['x'] + $b['width'], $b['y'] + $b['height']];
             $over = null;
             foreach ($this->blocks as $j => $other) {
-                if ($j !== $i && $box[0] < $other['x'] + $other['width'] - 0.5 && $box[2] > $other['x'] + 0.5 && $box[1] < $other['y'] + $other['height'] - 0.5 && $box[3] > $other['y'] + 0.5) {
+                if ($j !== $i
+                                    && $box[0] < $other['x'] + $other['width'] - 0.5
+                                    && $box[2] > $other['x'] + 0.5
+                                    && $box[1] < $other['y'] + $other['height'] - 0.5
+                                    && $box[3] > $other['y'] + 0.5) {
                     $over = $other['title'];
                 }
             }
             $this->blocks[$i]['problem'] ??= match (true) {
-                $box[0] < $x0 - 5.5 || $box[1] < $y0 - 5.5 || $box[2] > $x1 + 5.5 || $box[3] > $y1 + 5.5 => 'It runs over the border of the sheet.',
+                $box[0] < $x0 - 5.5
+                                    || $box[1] < $y0 - 5.5
+                                    || $box[2] > $x1 + 5.5
+                                    || $box[3] > $y1 + 5.5 => 'It runs over the border of the sheet.',
                 $box[2] > $title[0] && $box[3] > $title[1] + 0.5 => 'It runs into the title block.',
                 $over !== null => sprintf('It lies over “%s”.', $over),
                 default => null,

@@ -31,7 +31,12 @@ final readonly class Block
     {
         return $n >= count($this->rows) ? [$this, null] : [
             new self($this->title, $this->headings, $this->columns, array_slice($this->rows, 0, $n)),
-            new self(str_ends_with($this->title, ', continued') ? $this->title : $this->title.', continued', $this->headings, $this->columns, array_slice($this->rows, $n)),
+            new self(
+                str_ends_with($this->title, ', continued') ? $this->title : $this->title.', continued',
+                $this->headings,
+                $this->columns,
+                array_slice($this->rows, $n),
+            ),
         ];
     }
 

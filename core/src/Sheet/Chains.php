@@ -9,7 +9,10 @@ use Isleward\Core\Measure\Length;
 use Isleward\Core\Measure\Units;
 use Isleward\Core\Unit\SolvedUnit;
 
-/** The dimension chains of a unit's elevation on paper: ticks at 45°, the figure over its line, upright ones read from the right (ISO 129-1; from memory). */
+/**
+ * The dimension chains of a unit's elevation on paper: ticks at 45°, the figure over its line, upright ones read from the right (ISO 129-1;
+ * from memory).
+ */
 final readonly class Chains
 {
     private const ROW = 7.0;
@@ -48,7 +51,14 @@ final readonly class Chains
             $away = self::FIRST + $row * self::ROW;
             [$w, $h] = [$this->unit->width / $scale, $this->unit->height / $scale];
             if ($d['axis'] === 'angle') {
-                $page->text($x + ($from + $to) / 2 / $scale, $y - self::number($d['at'] ?? 0.0) / $scale - 3.5, self::SIZE, rtrim(rtrim(number_format($value, 2, '.', ''), '0'), '.').'°', 'middle', halo: true);
+                $page->text(
+                    $x + ($from + $to) / 2 / $scale,
+                    $y - self::number($d['at'] ?? 0.0) / $scale - 3.5,
+                    self::SIZE,
+                    rtrim(rtrim(number_format($value, 2, '.', ''), '0'), '.').'°',
+                    'middle',
+                    halo: true,
+                );
             } elseif ($d['axis'] === 'x') {
                 $at = $d['side'] === 'above' ? $y - $h - $away : $y + $away;
                 $this->across($page, $x + $from / $scale, $x + $to / $scale, $at, $value);
@@ -70,7 +80,14 @@ final readonly class Chains
             $page->line($x, $y - 1.5, $x, $y + 1.5, 0.1);
             $page->line($x - 0.9, $y + 0.9, $x + 0.9, $y - 0.9, 0.25);
         }
-        $page->text(($x0 + $x1) / 2, $y - 0.8, $this->fitting($value, $x1 - $x0), Length::format($value, $this->units), 'middle', halo: true);
+        $page->text(
+            ($x0 + $x1) / 2,
+            $y - 0.8,
+            $this->fitting($value, $x1 - $x0),
+            Length::format($value, $this->units),
+            'middle',
+            halo: true,
+        );
     }
 
     private function upright(Page $page, float $y0, float $y1, float $x, float $value): void
@@ -80,7 +97,15 @@ final readonly class Chains
             $page->line($x - 1.5, $y, $x + 1.5, $y, 0.1);
             $page->line($x - 0.9, $y + 0.9, $x + 0.9, $y - 0.9, 0.25);
         }
-        $page->text($x - 0.8, ($y0 + $y1) / 2, $this->fitting($value, abs($y1 - $y0)), Length::format($value, $this->units), 'middle', turn: 90.0, halo: true);
+        $page->text(
+            $x - 0.8,
+            ($y0 + $y1) / 2,
+            $this->fitting($value, abs($y1 - $y0)),
+            Length::format($value, $this->units),
+            'middle',
+            turn: 90.0,
+            halo: true,
+        );
     }
 
     /** Smaller letters where the figure has little room. */

@@ -25,12 +25,29 @@ final class Page
 
     public function line(float $x0, float $y0, float $x1, float $y1, float $weight = 0.18): void
     {
-        $this->body .= sprintf('<path d="M%s %sL%s %s" stroke="%s" stroke-width="%s"/>', SvgPath::n($x0), SvgPath::n($y0), SvgPath::n($x1), SvgPath::n($y1), self::INK, SvgPath::n($weight))."\n";
+        $this->body .= sprintf(
+            '<path d="M%s %sL%s %s" stroke="%s" stroke-width="%s"/>',
+            SvgPath::n($x0),
+            SvgPath::n($y0),
+            SvgPath::n($x1),
+            SvgPath::n($y1),
+            self::INK,
+            SvgPath::n($weight),
+        )."\n";
     }
 
     public function box(float $x, float $y, float $width, float $height, float $weight = 0.35, ?string $fill = null): void
     {
-        $this->body .= sprintf('<rect x="%s" y="%s" width="%s" height="%s" fill="%s" stroke="%s" stroke-width="%s"/>', SvgPath::n($x), SvgPath::n($y), SvgPath::n($width), SvgPath::n($height), $fill ?? 'none', self::INK, SvgPath::n($weight))."\n";
+        $this->body .= sprintf(
+            '<rect x="%s" y="%s" width="%s" height="%s" fill="%s" stroke="%s" stroke-width="%s"/>',
+            SvgPath::n($x),
+            SvgPath::n($y),
+            SvgPath::n($width),
+            SvgPath::n($height),
+            $fill ?? 'none',
+            self::INK,
+            SvgPath::n($weight),
+        )."\n";
     }
 
     /**
@@ -39,15 +56,25 @@ final class Page
      * @param  float  $turn  counter-clockwise, degrees
      * @param  bool  $halo  white behind the letters, for text on a drawing
      */
-    public function text(float $x, float $y, float $size, string $text, string $anchor = 'start', bool $strong = false, bool $faint = false, float $turn = 0.0, bool $halo = false): void
-    {
+    public function text(
+        float $x,
+        float $y,
+        float $size,
+        string $text,
+        string $anchor = 'start',
+        bool $strong = false,
+        bool $faint = false,
+        float $turn = 0.0,
+        bool $halo = false,
+    ): void {
         if ($text === '') {
             return;
         }
         $this->body .= sprintf('<text x="%s" y="%s" font-size="%s"%s%s%s%s%s>%s</text>', SvgPath::n($x), SvgPath::n($y), SvgPath::n($size),
             $anchor === 'start' ? '' : ' text-anchor="'.$anchor.'"', $strong ? ' font-weight="600"' : '', $faint ? ' fill="#5b6864"' : '',
             $turn === 0.0 ? '' : sprintf(' transform="rotate(%s %s %s)"', SvgPath::n(-$turn), SvgPath::n($x), SvgPath::n($y)),
-            $halo ? sprintf(' stroke="#fff" stroke-width="%s" paint-order="stroke" stroke-linejoin="round"', SvgPath::n($size * 0.3)) : '', SvgPath::escape($text))."\n";
+            $halo ? sprintf(' stroke="#fff" stroke-width="%s" paint-order="stroke" stroke-linejoin="round"', SvgPath::n($size * 0.3)) : '',
+            SvgPath::escape($text))."\n";
     }
 
     /**
@@ -57,11 +84,20 @@ final class Page
      */
     public function drawing(array $shapes, float $x, float $y, float $scale): void
     {
-        $this->body .= sprintf('<g transform="translate(%s %s) scale(%s)" stroke="%s" stroke-linejoin="round">', SvgPath::n($x), SvgPath::n($y), rtrim(number_format(1 / $scale, 8, '.', ''), '0'), self::INK)."\n";
+        $this->body .= sprintf(
+            '<g transform="translate(%s %s) scale(%s)" stroke="%s" stroke-linejoin="round">',
+            SvgPath::n($x),
+            SvgPath::n($y),
+            rtrim(number_format(1 / $scale, 8, '.', ''), '0'),
+            self::INK,
+        )."\n";
         foreach ($shapes as $shape) {
             if ($shape->kind !== 'text') {
-                $this->body .= sprintf('<path d="%s" fill="%s" fill-rule="evenodd" stroke-width="%s"%s/>', SvgPath::of($shape), $shape->kind === 'area' ? $shape->layer->fill() ?? 'none' : 'none',
-                    SvgPath::n($shape->layer->weight() * $scale), $shape->dashed ? sprintf(' stroke-dasharray="%s %s"', SvgPath::n(2 * $scale), SvgPath::n($scale)) : '')."\n";
+                $this->body .= sprintf(
+                    '<path d="%s" fill="%s" fill-rule="evenodd" stroke-width="%s"%s/>', SvgPath::of($shape),
+                    $shape->kind === 'area' ? $shape->layer->fill() ?? 'none' : 'none',
+                    SvgPath::n($shape->layer->weight() * $scale),
+                    $shape->dashed ? sprintf(' stroke-dasharray="%s %s"', SvgPath::n(2 * $scale), SvgPath::n($scale)) : '')."\n";
             }
         }
         $this->body .= "</g>\n";
@@ -69,7 +105,14 @@ final class Page
 
     public function circle(float $x, float $y, float $radius, float $weight = 0.18): void
     {
-        $this->body .= sprintf('<circle cx="%s" cy="%s" r="%s" fill="none" stroke="%s" stroke-width="%s"/>', SvgPath::n($x), SvgPath::n($y), SvgPath::n($radius), self::INK, SvgPath::n($weight))."\n";
+        $this->body .= sprintf(
+            '<circle cx="%s" cy="%s" r="%s" fill="none" stroke="%s" stroke-width="%s"/>',
+            SvgPath::n($x),
+            SvgPath::n($y),
+            SvgPath::n($radius),
+            self::INK,
+            SvgPath::n($weight),
+        )."\n";
     }
 
     /**
@@ -82,16 +125,30 @@ final class Page
     {
         [$left, , , $top] = $drawing->bounds;
         [$ox, $oy] = [$x - $left / $scale, $y + $top / $scale];
-        $under = array_values(array_filter($drawing->shapes, static fn (Shape $s): bool => $s->kind !== 'text' && $s->layer === Layer::Face));
+        $under = array_values(
+            array_filter($drawing->shapes, static fn (Shape $s): bool => $s->kind !== 'text' && $s->layer === Layer::Face),
+        );
         $this->drawing($under, $ox, $oy, $scale);
         foreach ($drawing->placements as $p) {
             $this->drawing($drawing->symbols[$p->symbol], $ox + $p->x / $scale, $oy - $p->y / $scale, $scale);
         }
-        $this->drawing(array_values(array_filter($drawing->shapes, static fn (Shape $s): bool => $s->kind !== 'text' && $s->layer !== Layer::Face)), $ox, $oy, $scale);
+        $this->drawing(
+            array_values(array_filter($drawing->shapes, static fn (Shape $s): bool => $s->kind !== 'text' && $s->layer !== Layer::Face)),
+            $ox,
+            $oy,
+            $scale,
+        );
         foreach ($drawing->shapes as $shape) {
             if ($shape->kind === 'text') {
                 [$tx, $ty, $height] = $shape->rings[0];
-                $this->text($ox + $tx / $scale, $oy - $ty / $scale + $height / $scale * 0.35, $height / $scale, $shape->text, 'middle', halo: true);
+                $this->text(
+                    $ox + $tx / $scale,
+                    $oy - $ty / $scale + $height / $scale * 0.35,
+                    $height / $scale,
+                    $shape->text,
+                    'middle',
+                    halo: true,
+                );
             }
         }
     }
@@ -99,7 +156,8 @@ final class Page
     public function svg(): string
     {
         return '<?xml version="1.0" encoding="UTF-8"?>'."\n"
-            .sprintf('<svg xmlns="http://www.w3.org/2000/svg" version="1.1" width="%smm" height="%smm" viewBox="0 0 %s %s" font-family="Archivo, \'Archivo Variable\', sans-serif" fill="%s">',
+            .sprintf(
+                '<svg xmlns="http://www.w3.org/2000/svg" version="1.1" width="%smm" height="%smm" viewBox="0 0 %s %s" font-family="Archivo, \'Archivo Variable\', sans-serif" fill="%s">',
                 SvgPath::n($this->width), SvgPath::n($this->height), SvgPath::n($this->width), SvgPath::n($this->height), self::INK)."\n"
             .'<title>'.SvgPath::escape($this->title)."</title>\n"
             .sprintf('<rect width="%s" height="%s" fill="#fff"/>', SvgPath::n($this->width), SvgPath::n($this->height))."\n"

@@ -6,12 +6,23 @@ namespace Isleward\Core\Sheet;
 
 use Isleward\Core\Measure\Units;
 
-/** Scales that drawings are usually made at (ISO 5455; of feet and inches those with a whole fraction of an inch to the foot; from memory). */
+/**
+ * Scales that drawings are usually made at (ISO 5455; of feet and inches those with a whole fraction of an inch to the foot; from memory).
+ */
 final class Scale
 {
     private const METRIC = [5.0, 10.0, 20.0, 25.0, 50.0, 100.0, 200.0, 250.0, 500.0, 1000.0];
 
-    private const FEET = [12 => '1"', 16 => '3/4"', 24 => '1/2"', 48 => '1/4"', 64 => '3/16"', 96 => '1/8"', 192 => '1/16"', 384 => '1/32"'];
+    private const FEET = [
+        12 => '1"',
+        16 => '3/4"',
+        24 => '1/2"',
+        48 => '1/4"',
+        64 => '3/16"',
+        96 => '1/8"',
+        192 => '1/16"',
+        384 => '1/32"',
+    ];
 
     /** @return list<float> the largest first */
     public static function usual(Units $units): array

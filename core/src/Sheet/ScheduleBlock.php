@@ -59,7 +59,11 @@ final class ScheduleBlock
     /** @return list<string> on paper lengths of feet and inches say their own units */
     private static function headings(Report $report, Table $table): array
     {
-        return array_map(static fn (array $column, string $heading): string => self::isSaid($report, $column['field']) ? $column['heading'] : $heading, $report->columns, $table->headings);
+        return array_map(
+            static fn (array $column, string $heading): string => self::isSaid($report, $column['field']) ? $column['heading'] : $heading,
+            $report->columns,
+            $table->headings,
+        );
     }
 
     /** @return list<list<string>> */
@@ -72,7 +76,10 @@ final class ScheduleBlock
             foreach ($row as $i => $value) {
                 $mm = $values[$n][$i] ?? null;
                 $texts[] = match (true) {
-                    is_float($value) && is_float($mm) && self::isSaid($report, $report->columns[$i]['field']) => Length::format($mm, $report->units),
+                    is_float($value) && is_float($mm) && self::isSaid(
+                        $report,
+                        $report->columns[$i]['field'],
+                    ) => Length::format($mm, $report->units),
                     is_float($value) => Table::figure($value, $table->decimals[$i] ?? 3),
                     default => (string) $value,
                 };

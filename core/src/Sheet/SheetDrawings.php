@@ -34,8 +34,12 @@ final class SheetDrawings
      * @param  list<Frontage>  $frontages
      * @param  \Closure(string): ?Report  $report  of a layout's id
      */
-    public function __construct(public readonly Design $design, private readonly array $bodies, private readonly array $frontages, private readonly \Closure $report)
-    {
+    public function __construct(
+        public readonly Design $design,
+        private readonly array $bodies,
+        private readonly array $frontages,
+        private readonly \Closure $report,
+    ) {
     }
 
     /**
@@ -61,14 +65,19 @@ final class SheetDrawings
     /** @throws Refusal when the layout is gone */
     public function report(string $ref): Report
     {
-        return $this->reports[$ref] ??= ($this->report)($ref) ?? throw Refusal::because('sheet.gone', 'This schedule’s layout is not in the project any more.');
+        return $this->reports[$ref] ??= ($this->report)($ref)
+                    ?? throw Refusal::because('sheet.gone', 'This schedule’s layout is not in the project any more.');
     }
 
     public function title(string $kind, string $ref): string
     {
         return match ($kind) {
-            'elevation' => $ref === 'outside' ? 'Elevations, unfolded' : ($ref === 'inside' ? 'Inner walls' : 'Elevation '.$this->frontage($ref)->name),
-            'plan' => $this->design->storeys->has($ref) ? 'Plan '.$this->design->storeys->get($ref)->name : throw Refusal::because('sheet.gone', 'This plan’s storey is not in the project any more.'),
+            'elevation' => $ref === 'outside'
+                            ? 'Elevations, unfolded'
+                            : ($ref === 'inside' ? 'Inner walls' : 'Elevation '.$this->frontage($ref)->name),
+            'plan' => $this->design->storeys->has($ref)
+                            ? 'Plan '.$this->design->storeys->get($ref)->name
+                            : throw Refusal::because('sheet.gone', 'This plan’s storey is not in the project any more.'),
             'section' => 'Section '.$this->line($ref)->name,
             default => $this->report($ref)->name,
         };
@@ -105,10 +114,21 @@ final class SheetDrawings
         $marks = [];
         foreach ($drawing->placements as $p) {
             $opening = $this->design->opening($p->element);
-            $marks[] = Shape::text($p->x + $opening->width / 2, $p->y - $letters, $letters * 0.8, $opening->mark ?? ($opening->type === null ? '' : $this->design->type($opening->type)->mark));
+            $marks[] = Shape::text(
+                $p->x + $opening->width / 2,
+                $p->y - $letters,
+                $letters * 0.8,
+                $opening->mark ?? ($opening->type === null ? '' : $this->design->type($opening->type)->mark),
+            );
         }
 
-        return new Drawing($drawing->title, $drawing->bounds, [...$drawing->shapes, ...array_values(array_filter($marks, static fn (Shape $s): bool => $s->text !== ''))], $drawing->symbols, $drawing->placements);
+        return new Drawing(
+            $drawing->title,
+            $drawing->bounds,
+            [...$drawing->shapes, ...array_values(array_filter($marks, static fn (Shape $s): bool => $s->text !== ''))],
+            $drawing->symbols,
+            $drawing->placements,
+        );
     }
 
     private function plan(string $storey, float $letters): Drawing

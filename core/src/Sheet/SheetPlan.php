@@ -16,7 +16,10 @@ final readonly class SheetPlan implements Kept
 
     private const MOST = 40;
 
-    /** @param  list<array{kind: string, ref: string, scale: float, x: float, y: float}>  $items  scale 100 for 1:100; x and y of the upper left corner */
+    /**
+     * @param  list<array{kind: string, ref: string, scale: float, x: float, y: float}>  $items  scale 100 for 1:100; x and y of the upper
+     *    left corner
+     */
     private function __construct(public string $id, public string $name, public string $number, public Paper $paper, public array $items)
     {
     }
@@ -36,10 +39,19 @@ final readonly class SheetPlan implements Kept
             $kind = $item->string('kind');
             $scale = $item->number('scale');
             if (! in_array($kind, self::KINDS, true)) {
-                throw Refusal::because('sheet.kind', sprintf('A sheet holds elevations, plans, sections and schedules, no “%s”.', mb_substr($kind, 0, 30)));
+                throw Refusal::because(
+                    'sheet.kind',
+                    sprintf('A sheet holds elevations, plans, sections and schedules, no “%s”.', mb_substr($kind, 0, 30)),
+                );
             }
             self::requireScale($scale);
-            $items[] = ['kind' => $kind, 'ref' => mb_substr($item->string('ref'), 0, 40), 'scale' => $scale, 'x' => $item->number('x'), 'y' => $item->number('y')];
+            $items[] = [
+                'kind' => $kind,
+                'ref' => mb_substr($item->string('ref'), 0, 40),
+                'scale' => $scale,
+                'x' => $item->number('x'),
+                'y' => $item->number('y'),
+            ];
         }
         if (count($items) > self::MOST) {
             throw Refusal::because('sheet.too_many', sprintf('A sheet holds %d drawings at the most.', self::MOST));
@@ -70,6 +82,12 @@ final readonly class SheetPlan implements Kept
 
     public function toArray(): array
     {
-        return ['id' => $this->id, 'name' => $this->name, 'number' => $this->number, 'paper' => $this->paper->value, 'items' => $this->items];
+        return [
+            'id' => $this->id,
+            'name' => $this->name,
+            'number' => $this->number,
+            'paper' => $this->paper->value,
+            'items' => $this->items,
+        ];
     }
 }

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Sheet;
 
-/** The border of a sheet (ISO 5457: 20 mm to bind, 10 mm elsewhere; from memory) and the block at its lower right corner that says what it is. */
+/**
+ * The border of a sheet (ISO 5457: 20 mm to bind, 10 mm elsewhere; from memory) and the block at its lower right corner that says what it
+ * is.
+ */
 final readonly class TitleBlock
 {
     public const HEIGHT = 30.0;
@@ -36,7 +39,13 @@ final readonly class TitleBlock
         $page->text($x + 2, $y + 15, 2.0, 'Title', faint: true);
         $page->text($x + 2, $y + 19.5, 3.2, $this->title, strong: true);
         $page->line($x, $y + 21.5, $x + $width, $y + 21.5);
-        foreach ([['Scale', $this->scale], ['Lengths in', $this->units], ['Date', $this->date], ['Revision', $this->revision === '' ? '–' : $this->revision], ['Sheet', $this->sheet]] as $i => [$name, $value]) {
+        foreach ([
+            ['Scale', $this->scale],
+            ['Lengths in', $this->units],
+            ['Date', $this->date],
+            ['Revision', $this->revision === '' ? '–' : $this->revision],
+            ['Sheet', $this->sheet],
+        ] as $i => [$name, $value]) {
             $at = $x + $width * [0.0, 0.17, 0.41, 0.65, 0.78][$i];
             if ($i > 0) {
                 $page->line($at, $y + 21.5, $at, $y + self::HEIGHT);

@@ -31,8 +31,12 @@ final class UnitSheet
 
     private const ROW = 4.4;
 
-    private function __construct(private readonly UnitType $type, private readonly SolvedUnit $unit, private readonly Settings $settings, private readonly Paper $paper)
-    {
+    private function __construct(
+        private readonly UnitType $type,
+        private readonly SolvedUnit $unit,
+        private readonly Settings $settings,
+        private readonly Paper $paper,
+    ) {
     }
 
     /**
@@ -69,10 +73,20 @@ final class UnitSheet
         while ($tables !== []) {
             $pages[] = $page = new Page($width, $height, $title.', continued · '.$this->settings->name);
             $columns = max(1, (int) floor(($width - $left - TitleBlock::EDGE - 4) / ($column + 4)));
-            $tables = self::flow($tables, $page, array_map(static fn (int $i): float => $left + $i * ($column + 4), range(0, $columns - 1)), $column - 4, TitleBlock::EDGE + 2, $bottom);
+            $tables = self::flow(
+                $tables,
+                $page,
+                array_map(static fn (int $i): float => $left + $i * ($column + 4), range(0, $columns - 1)),
+                $column - 4,
+                TitleBlock::EDGE + 2,
+                $bottom,
+            );
         }
         foreach ($pages as $i => $page) {
-            (new TitleBlock($this->settings->name, $title, $i === 0 ? '1:'.rtrim(rtrim(number_format($scale, 1, '.', ''), '0'), '.') : 'none',
+            (new TitleBlock($this->settings->name, $title, $i === 0 ? '1:'.rtrim(
+                rtrim(number_format($scale, 1, '.', ''), '0'),
+                '.',
+            ) : 'none',
                 match ($this->settings->units) {
                     Units::Millimetre => 'mm', Units::Metre => 'm', Units::FeetInches => 'feet and inches'
                 }, $date, sprintf('%s %d of %d', $this->type->mark, $i + 1, count($pages))))->draw($page, $column + 4);
@@ -114,11 +128,18 @@ final class UnitSheet
         // where plan and section are cut
         [$atX, $atY] = [$x + $cutX / $scale, $y - $cutY / $scale];
         foreach ([[$atX, $y + $chains->room('below'), 0.0, 3.0], [$atX, $y - $unit->height / $scale - $chains->room('above') - 2, 0.0, 3.0],
-            [$x - $chains->room('left') - 2, $atY, 3.0, 0.0], [$x + $unit->width / $scale + $chains->room('right'), $atY, 3.0, 0.0]] as [$cx, $cy, $dx, $dy]) {
+            [$x - $chains->room('left') - 2, $atY, 3.0, 0.0],
+            [$x + $unit->width / $scale + $chains->room('right'), $atY, 3.0, 0.0]] as [$cx, $cy, $dx, $dy]) {
             $page->line($cx, $cy, $cx + $dx, $cy + $dy, 0.5);
         }
         $foot = $y1 - 1.0;
-        $page->text($x0, $foot - 4.2, 2.6, 'Elevation from outside; section to its right, outside on its left; plan under it, outside at its foot.', strong: false);
+        $page->text(
+            $x0,
+            $foot - 4.2,
+            2.6,
+            'Elevation from outside; section to its right, outside on its left; plan under it, outside at its foot.',
+            strong: false,
+        );
         $page->text($x0, $foot, 2.6, self::legend($unit), faint: true);
 
         return $scale;

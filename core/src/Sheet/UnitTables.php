@@ -33,7 +33,8 @@ final readonly class UnitTables
         $tables = new self($type, $unit, $settings);
 
         return array_values(array_filter([
-            $tables->figures(), $tables->counts($counts), $tables->lights(), $tables->glass(), $tables->finishes(), $tables->hardware(), $tables->members(), $tables->doubts(),
+            $tables->figures(), $tables->counts($counts), $tables->lights(), $tables->glass(), $tables->finishes(), $tables->hardware(),
+            $tables->members(), $tables->doubts(),
         ]));
     }
 
@@ -75,11 +76,19 @@ final readonly class UnitTables
         $rows = [];
         foreach ($this->unit->lights as $i => $light) {
             $free = FreeOpening::of($light, 1.0);
-            $rows[] = [(string) ($i + 1), self::what($light), $this->mm($light->contour->width()).' × '.$this->mm($light->contour->height()),
-                $light->louvre !== null ? $this->area($light->louvre['free']).' free' : ($free->width > 0 ? $this->mm($free->width).' × '.$this->mm($free->height) : '–')];
+            $rows[] = [
+                (string) ($i + 1), self::what($light), $this->mm($light->contour->width()).' × '.$this->mm($light->contour->height()),
+                $light->louvre !== null
+                                    ? $this->area($light->louvre['free']).' free'
+                                    : ($free->width > 0 ? $this->mm($free->width).' × '.$this->mm($free->height) : '–')];
         }
 
-        return new Block('Lights', ['No.', 'Operation', 'Clear size', 'Opens clear'], [[0.08, 'start'], [0.4, 'start'], [0.26, 'start'], [0.26, 'end']], $rows);
+        return new Block(
+            'Lights',
+            ['No.', 'Operation', 'Clear size', 'Opens clear'],
+            [[0.08, 'start'], [0.4, 'start'], [0.26, 'start'], [0.26, 'end']],
+            $rows,
+        );
     }
 
     private static function what(SolvedLight $light): string
@@ -101,16 +110,32 @@ final readonly class UnitTables
 
     private function glass(): ?Block
     {
-        $rows = array_map(fn (array $p): array => [$p['glass'], $this->mm($p['width']).' × '.$this->mm($p['height']).($p['rectangular'] ? '' : ', shaped'), (string) $p['count'], $this->area($p['area']), sprintf('%.1f kg', $p['weight'])], TakeOff::panes($this->unit));
+        $rows = array_map(
+            fn (array $p): array => [
+                $p['glass'],
+                $this->mm($p['width']).' × '.$this->mm($p['height']).($p['rectangular'] ? '' : ', shaped'),
+                (string) $p['count'],
+                $this->area($p['area']),
+                sprintf('%.1f kg', $p['weight']),
+            ],
+            TakeOff::panes($this->unit),
+        );
 
-        return $rows === [] ? null : new Block('Glass, as cut', ['Make', 'Size', 'No.', 'Each', 'Each'], [[0.18, 'start'], [0.38, 'start'], [0.08, 'end'], [0.18, 'end'], [0.18, 'end']], $rows);
+        return $rows === [] ? null : new Block(
+            'Glass, as cut',
+            ['Make', 'Size', 'No.', 'Each', 'Each'],
+            [[0.18, 'start'], [0.38, 'start'], [0.08, 'end'], [0.18, 'end'], [0.18, 'end']],
+            $rows,
+        );
     }
 
     private function finishes(): Block
     {
         $rows = [];
         foreach (FinishPart::cases() as $part) {
-            $finish = isset($this->unit->tree->finishes[$part->value]) ? $this->settings->finish($this->unit->tree->finishes[$part->value]) : null;
+            $finish = isset($this->unit->tree->finishes[$part->value])
+                            ? $this->settings->finish($this->unit->tree->finishes[$part->value])
+                            : null;
             if ($finish !== null) {
                 $rows[] = [ucfirst($part->label()), $finish->colour.' '.$finish->name.', '.$finish->sheen->value];
             }
@@ -131,14 +156,27 @@ final readonly class UnitTables
 
     private function members(): Block
     {
-        return new Block('Members', ['Part', 'Section', 'Length', 'Ends', 'No.'], [[0.28, 'start'], [0.22, 'start'], [0.2, 'end'], [0.22, 'end'], [0.08, 'end']],
-            array_map(fn (array $m): array => [ucfirst($m['what']), $this->mm($m['face']).' × '.$this->mm($m['depth']), $this->mm($m['length']),
-                $m['radius'] !== null ? 'radius '.$this->mm($m['radius']) : implode(' / ', array_map(static fn (float $a): string => rtrim(rtrim(number_format($a, 1, '.', ''), '0'), '.').'°', array_slice($m['ends'], 0, 2))), (string) $m['count']], TakeOff::members($this->unit)));
+        return new Block(
+            'Members', ['Part', 'Section', 'Length', 'Ends', 'No.'],
+            [[0.28, 'start'], [0.22, 'start'], [0.2, 'end'], [0.22, 'end'], [0.08, 'end']],
+            array_map(
+                fn (array $m): array => [ucfirst($m['what']), $this->mm($m['face']).' × '.$this->mm($m['depth']), $this->mm($m['length']),
+                    $m['radius'] !== null ? 'radius '.$this->mm($m['radius']) : implode(
+                        ' / ',
+                        array_map(
+                            static fn (float $a): string => rtrim(rtrim(number_format($a, 1, '.', ''), '0'), '.').'°',
+                            array_slice($m['ends'], 0, 2),
+                        ),
+                    ),
+                    (string) $m['count']], TakeOff::members($this->unit)));
     }
 
     private function doubts(): ?Block
     {
-        $rows = array_map(fn (array $d): array => ['It '.Length::said($d['what'], $this->settings->units).'.'], [...UnitChecks::of($this->unit, $this->settings->unitRules), ...UnitChecks::rain($this->unit, true)]);
+        $rows = array_map(
+            fn (array $d): array => ['It '.Length::said($d['what'], $this->settings->units).'.'],
+            [...UnitChecks::of($this->unit, $this->settings->unitRules), ...UnitChecks::rain($this->unit, true)],
+        );
 
         return $rows === [] ? null : new Block('Doubts', [], [[1.0, 'start']], $rows);
     }

@@ -18,7 +18,9 @@ final class Offered
     /**
      * @param  array<string, Body>  $bodies
      * @param  list<float>  $lines  of all tracings under the storey, in plan, mm
-     * @return array{candidates: list<array{wall: string, from: float, to: float, width: float, rounded: float}>, off: list<array{opening: string, sentence: string, by: float, args: array<string, mixed>|null}>, marks: int, undrawn: int} sizes in mm; how many marks, and how many openings are in walls of which nothing is drawn
+     * @return array{candidates: list<array{wall: string, from: float, to: float, width: float, rounded: float}>, off: list<array{
+     *    opening: string, sentence: string, by: float, args: array<string, mixed>|null}>, marks: int, undrawn: int} sizes in mm; how many
+     *    marks, and how many openings are in walls of which nothing is drawn
      */
     public static function on(Design $design, array $bodies, string $storey, array $lines): array
     {
@@ -53,7 +55,13 @@ final class Offered
                         continue 2;
                     }
                 }
-                $candidates[] = ['wall' => $body->wall->id, 'from' => round($a, 2), 'to' => round($b, 2), 'width' => round($b - $a, 2), 'rounded' => $module?->opening($b - $a) ?? round(($b - $a) / 10) * 10];
+                $candidates[] = [
+                    'wall' => $body->wall->id,
+                    'from' => round($a, 2),
+                    'to' => round($b, 2),
+                    'width' => round($b - $a, 2),
+                    'rounded' => $module?->opening($b - $a) ?? round(($b - $a) / 10) * 10,
+                ];
             }
         }
 
@@ -78,7 +86,12 @@ final class Offered
             $by = $mark - $jamb;
             $to[$side] = $mark;
             if (abs($by) > $design->settings->setting) {
-                $said[] = sprintf('its %s jamb lies %s to the %s of its mark', $side, Length::format(abs($by), $units), $by > 0 ? 'left' : 'right');
+                $said[] = sprintf(
+                    'its %s jamb lies %s to the %s of its mark',
+                    $side,
+                    Length::format(abs($by), $units),
+                    $by > 0 ? 'left' : 'right',
+                );
                 $worst = max($worst, abs($by));
             }
         }
@@ -89,6 +102,10 @@ final class Offered
         $label = $design->openings[$opening]->mark ?? $design->label($design->openings[$opening]);
 
         return ['opening' => $opening, 'sentence' => ucfirst($label).': '.implode(', ', $said).'.', 'by' => $worst,
-            'args' => $both ? ['id' => $opening, 'width' => round($to['right'] - $to['left'], 2), 'leftJamb' => round($to['left'], 2)] : null];
+            'args' => $both ? [
+                'id' => $opening,
+                'width' => round($to['right'] - $to['left'], 2),
+                'leftJamb' => round($to['left'], 2),
+            ] : null];
     }
 }

@@ -14,8 +14,15 @@ final readonly class Vectors
      * @param  list<array{x: float, y: float, size: float, angle: float, text: string}>  $texts  angle in degrees counter-clockwise
      * @param  list<string>  $notes  what was left out, in sentences
      */
-    public function __construct(public float $width, public float $height, public array $lines, public array $curves, public array $lettering, public array $texts, public array $notes)
-    {
+    public function __construct(
+        public float $width,
+        public float $height,
+        public array $lines,
+        public array $curves,
+        public array $lettering,
+        public array $texts,
+        public array $notes,
+    ) {
     }
 
     public function count(): int
@@ -23,9 +30,19 @@ final readonly class Vectors
         return intdiv(count($this->lines) + count($this->curves), 4);
     }
 
-    /** @return array{width: float, height: float, lines: list<float>, curves: list<float>, lettering: list<float>, texts: list<array{x: float, y: float, size: float, angle: float, text: string}>} */
+    /**
+     * @return array{width: float, height: float, lines: list<float>, curves: list<float>, lettering: list<float>, texts: list<array{
+     *    x: float, y: float, size: float, angle: float, text: string}>}
+     */
     public function toArray(): array
     {
-        return ['width' => $this->width, 'height' => $this->height, 'lines' => $this->lines, 'curves' => $this->curves, 'lettering' => $this->lettering, 'texts' => $this->texts];
+        return [
+            'width' => $this->width,
+            'height' => $this->height,
+            'lines' => $this->lines,
+            'curves' => $this->curves,
+            'lettering' => $this->lettering,
+            'texts' => $this->texts,
+        ];
     }
 }

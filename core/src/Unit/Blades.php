@@ -14,11 +14,30 @@ final class Blades
     public static function fill(Solver $solver, Louvre $louvre, Contour $region, string $path): array
     {
         $frame = $solver->tree->frame;
-        $inner = $solver->border($region, static fn (): float => $louvre->face, ['roles' => [Role::LouvreFrame, Role::LouvreFrame, Role::LouvreFrame], 'back' => 0.0, 'depth' => $frame->depth, 'mitred' => true, 'leaf' => null, 'path' => $path, 'door' => false]);
+        $inner = $solver->border(
+            $region,
+            static fn (): float => $louvre->face,
+            [
+                'roles' => [Role::LouvreFrame, Role::LouvreFrame, Role::LouvreFrame],
+                'back' => 0.0,
+                'depth' => $frame->depth,
+                'mitred' => true,
+                'leaf' => null,
+                'path' => $path,
+                'door' => false,
+            ],
+        );
         $high = $inner?->height() ?? 0.0;
         $projected = $louvre->projected();
         if ($inner === null || $high < $projected) {
-            throw Refusal::because('louvre.no_room', sprintf('Not one blade %s high fits into a louvre %s high with a frame of %s.', UnitTree::mm($projected), UnitTree::mm($region->height()), UnitTree::mm($louvre->face)),
+            throw Refusal::because(
+                'louvre.no_room',
+                sprintf(
+                    'Not one blade %s high fits into a louvre %s high with a frame of %s.',
+                    UnitTree::mm($projected),
+                    UnitTree::mm($region->height()),
+                    UnitTree::mm($louvre->face),
+                ),
                 details: ['path' => $path, 'field' => 'louvre.chord']);
         }
         $count = $louvre->count ?? (int) floor(($high - $projected) / (float) $louvre->pitch + 1e-9) + 1;
@@ -47,17 +66,30 @@ final class Blades
         $thick = $louvre->profile === BladeProfile::Z ? $louvre->chord / 2 * cos($a) + $louvre->thickness : $louvre->thickness;
         $clash = $count > 1 && $pitch < $projected && $pitch * cos($a) < $thick;
 
-        return ['count' => $count, 'pitch' => $pitch, 'gap' => $gap, 'end' => $end, 'length' => $x1 - $x0, 'free' => $free, 'clash' => $clash];
+        return [
+            'count' => $count,
+            'pitch' => $pitch,
+            'gap' => $gap,
+            'end' => $end,
+            'length' => $x1 - $x0,
+            'free' => $free,
+            'clash' => $clash,
+        ];
     }
 
-    /** @return list<float> [y, depth behind the unit's outer side, …] of a blade whose lowest point is at $low, its outer edge the lower one */
+    /**
+     * @return list<float> [y, depth behind the unit's outer side, …] of a blade whose lowest point is at $low, its outer edge the lower one
+     */
     private static function section(Louvre $louvre, float $low, float $back, float $middle): array
     {
         $a = deg2rad($louvre->angle);
         [$c, $s] = [cos($a), sin($a)];
         [$l, $t] = [$louvre->chord, $louvre->thickness];
         $mid = $low + $louvre->projected() / 2;
-        $turned = static fn (float $along, float $across): array => [$mid + $along * $s + $across * $c, $middle + $along * $c - $across * $s];
+        $turned = static fn (float $along, float $across): array => [
+            $mid + $along * $s + $across * $c,
+            $middle + $along * $c - $across * $s,
+        ];
         $points = [];
         if ($louvre->profile === BladeProfile::Ellipse) {
             for ($i = 0; $i < 24; $i++) {
@@ -70,7 +102,16 @@ final class Blades
             $flange = $l / 4;
             [$fy, $fz] = [$mid - $l / 2 * $s, $middle - $l / 2 * $c];
             [$by, $bz] = [$mid + $l / 2 * $s, $middle + $l / 2 * $c];
-            $points = [[$fy - $flange, $fz], [$fy - $flange, $fz + $t], [$fy, $fz + $t], [$by, $bz], [$by + $flange, $bz], [$by + $flange, $bz - $t], [$by, $bz - $t], [$fy, $fz]];
+            $points = [
+                [$fy - $flange, $fz],
+                [$fy - $flange, $fz + $t],
+                [$fy, $fz + $t],
+                [$by, $bz],
+                [$by + $flange, $bz],
+                [$by + $flange, $bz - $t],
+                [$by, $bz - $t],
+                [$fy, $fz],
+            ];
         }
         $out = [];
         foreach ($points as [$y, $z]) {

@@ -38,7 +38,11 @@ final class Corners
             }
             $e = $edges[$i];
             [$start, $end] = $margin->inside[$i];
-            $piece = $margin->piece($i, [$outerStart[$i] ?? [$e->x0, $e->y0], $outerEnd[$i] ?? [$e->x1, $e->y1]], [$innerStart[$i] ?? $start, $innerEnd[$i] ?? $end]);
+            $piece = $margin->piece(
+                $i,
+                [$outerStart[$i] ?? [$e->x0, $e->y0], $outerEnd[$i] ?? [$e->x1, $e->y1]],
+                [$innerStart[$i] ?? $start, $innerEnd[$i] ?? $end],
+            );
             if ($piece !== null) {
                 $pieces[] = [$i, $piece];
             }
@@ -62,8 +66,12 @@ final class Corners
         $through = [];
         for ($b = 0; $b < $n; $b++) {
             $a = ($b + $n - 1) % $n;
-            if ($widths[$a] <= 0 || $widths[$b] <= 0 || $sides[$a]->isJamb() === $sides[$b]->isJamb() || $margin->lines[$a] === null || $margin->lines[$b] === null
-                || $edges[$a]->isCurved() || $edges[$b]->isCurved()) {
+            if ($widths[$a] <= 0
+                            || $widths[$b] <= 0
+                            || $sides[$a]->isJamb() === $sides[$b]->isJamb()
+                            || $margin->lines[$a] === null
+                            || $margin->lines[$b] === null
+                            || $edges[$a]->isCurved() || $edges[$b]->isCurved()) {
                 continue;
             }
             [$ax, $ay] = $edges[$a]->direction(1.0);

@@ -29,7 +29,12 @@ final readonly class Division implements Node
             throw Refusal::because('unit.division', sprintf('A division has 60 parts at the most; %d were given.', count($parts)));
         }
 
-        return new self($f->choice('axis', Axis::class), $f->size('face', 'The face width of a divider'), $f->has('depth') ? $f->size('depth', 'The depth of a divider') : null, $parts);
+        return new self(
+            $f->choice('axis', Axis::class),
+            $f->size('face', 'The face width of a divider'),
+            $f->has('depth') ? $f->size('depth', 'The depth of a divider') : null,
+            $parts,
+        );
     }
 
     /**
@@ -49,8 +54,10 @@ final readonly class Division implements Node
             $shares += $part->fixed === null ? $part->share : 0.0;
         }
         if ($left < -1e-6 || ($shares === 0.0 && $left > 1e-6)) {
-            throw Refusal::because('unit.division_no_room', sprintf('The parts of this division take %s and %s is there%s.', UnitTree::mm($total - $left), UnitTree::mm($total),
-                $toCentres ? '' : ' between its dividers'), details: ['path' => $path, 'takes' => $total - $left, 'there' => $total]);
+            throw Refusal::because(
+                'unit.division_no_room', sprintf(
+                    'The parts of this division take %s and %s is there%s.', UnitTree::mm($total - $left), UnitTree::mm($total),
+                    $toCentres ? '' : ' between its dividers'), details: ['path' => $path, 'takes' => $total - $left, 'there' => $total]);
         }
         $places = [];
         $at = $toCentres ? $from - $lead : $from;
@@ -59,7 +66,14 @@ final readonly class Division implements Node
             $begin = $toCentres ? ($i === 0 ? $from : $at + $this->face / 2) : $at;
             $end = $i === $n - 1 ? $to : ($toCentres ? $at + $size - $this->face / 2 : $at + $size);
             if ($end - $begin < 1.0) {
-                throw Refusal::because('unit.no_room', sprintf('Part %d of this division would be %s %s clear: its dividers leave no room.', $i + 1, UnitTree::mm($end - $begin), $this->axis === Axis::Columns ? 'wide' : 'high'),
+                throw Refusal::because(
+                    'unit.no_room',
+                    sprintf(
+                        'Part %d of this division would be %s %s clear: its dividers leave no room.',
+                        $i + 1,
+                        UnitTree::mm($end - $begin),
+                        $this->axis === Axis::Columns ? 'wide' : 'high',
+                    ),
                     details: ['path' => $path.($path === '' ? '' : '.').$i, 'there' => $end - $begin]);
             }
             $places[] = [$begin, $end, $size];

@@ -14,8 +14,10 @@ final readonly class Frame
      * @param  float  $left  face width, mm; 0 for none on that side (a door without a threshold)
      * @param  float  $depth  mm
      * @param  bool  $mitred  corners cut at the bisector; else jambs run through and heads and sills stop at them
-     * @param  array{projection: float, height: float, horns: float}|null  $cill  how far it stands out of the wall's outer face, its height, and how far it runs past each jamb, mm
-     * @param  array{face: float, proud: float, outside: bool, inside: bool}|null  $trim  face width, and how far it stands proud of the wall, mm
+     * @param  array{projection: float, height: float, horns: float}|null  $cill  how far it stands out of the wall's outer face, its
+     *    height, and how far it runs past each jamb, mm
+     * @param  array{face: float, proud: float, outside: bool, inside: bool}|null  $trim  face width, and how far it stands proud of the
+     *    wall, mm
      */
     private function __construct(
         public float $left,
@@ -42,8 +44,17 @@ final readonly class Frame
             $f->size('sill', 'The face width of a frame', 0.0),
             $f->size('depth', 'The depth of a frame'),
             $f->bool('mitred'),
-            $cill === null ? null : ['projection' => $cill->size('projection', 'The projection of a cill', 0.0), 'height' => $cill->size('height', 'The height of a cill'), 'horns' => $cill->has('horns') ? $cill->size('horns', 'The horn of a cill', 0.0) : 0.0],
-            $trim === null ? null : ['face' => $trim->size('face', 'The face width of a trim'), 'proud' => $trim->size('proud', 'The thickness of a trim'), 'outside' => $trim->bool('outside', true), 'inside' => $trim->bool('inside')],
+            $cill === null ? null : [
+                'projection' => $cill->size('projection', 'The projection of a cill', 0.0),
+                'height' => $cill->size('height', 'The height of a cill'),
+                'horns' => $cill->has('horns') ? $cill->size('horns', 'The horn of a cill', 0.0) : 0.0,
+            ],
+            $trim === null ? null : [
+                'face' => $trim->size('face', 'The face width of a trim'),
+                'proud' => $trim->size('proud', 'The thickness of a trim'),
+                'outside' => $trim->bool('outside', true),
+                'inside' => $trim->bool('inside'),
+            ],
         );
     }
 

@@ -36,7 +36,8 @@ final readonly class FreeOpening
             Operation::Fixed => new self(0.0, 0.0, 0.0, 0.0),
             Operation::Open => new self($w, $h, $c->area(), $c->area()),
             Operation::Louvre => new self(0.0, 0.0, $light->louvre['free'] ?? 0.0, $light->louvre['free'] ?? 0.0),
-            Operation::SideHung, Operation::TiltAndTurn, Operation::HingedDoor => self::hung($c, true, $light->hinge === HingeSide::Left, self::shadow($w, $thick, $angle), $angle),
+            Operation::SideHung, Operation::TiltAndTurn,
+            Operation::HingedDoor => self::hung($c, true, $light->hinge === HingeSide::Left, self::shadow($w, $thick, $angle), $angle),
             Operation::TopHung => self::hung($c, false, false, self::shadow($h, $thick, $angle), $angle),
             Operation::BottomHung => self::hung($c, false, true, self::shadow($h, $thick, $angle), $angle),
             Operation::SideHungPair, Operation::DoorPair => self::pair($c, self::shadow($w / 2, $thick, $angle), $angle),
@@ -66,7 +67,12 @@ final readonly class FreeOpening
         $free = max(0.0, $free);
         $across = $upright ? $y1 - $y0 : $x1 - $x0;
 
-        return new self($upright ? $free : ($free > 0 ? $across : 0.0), $upright ? ($free > 0 ? $across : 0.0) : $free, $area, min($c->area(), self::air($size, $across, $angle)));
+        return new self(
+            $upright ? $free : ($free > 0 ? $across : 0.0),
+            $upright ? ($free > 0 ? $across : 0.0) : $free,
+            $area,
+            min($c->area(), self::air($size, $across, $angle)),
+        );
     }
 
     private static function air(float $size, float $across, float $angle): float
@@ -98,7 +104,12 @@ final readonly class FreeOpening
         $gap = max(0.0, $half - $half * cos($angle) - $thick / 2 * sin($angle));
         $across = $upright ? $h : $w;
 
-        return new self($upright ? $gap : ($gap > 0 ? $w : 0.0), $upright ? ($gap > 0 ? $h : 0.0) : $gap, 2 * $gap * $across, min($w * $h, 2 * self::air($half, $across, $angle)));
+        return new self(
+            $upright ? $gap : ($gap > 0 ? $w : 0.0),
+            $upright ? ($gap > 0 ? $h : 0.0) : $gap,
+            2 * $gap * $across,
+            min($w * $h, 2 * self::air($half, $across, $angle)),
+        );
     }
 
     private static function slid(SolvedLight $light, float $share): self
@@ -130,7 +141,12 @@ final readonly class FreeOpening
         }
         $across = $upright ? $y1 - $y0 : $x1 - $x0;
 
-        return new self($upright ? $widest : ($widest > 0 ? $across : 0.0), $upright ? ($widest > 0 ? $across : 0.0) : $widest, $total * $across, $total * $across);
+        return new self(
+            $upright ? $widest : ($widest > 0 ? $across : 0.0),
+            $upright ? ($widest > 0 ? $across : 0.0) : $widest,
+            $total * $across,
+            $total * $across,
+        );
     }
 
     /**

@@ -27,10 +27,17 @@ final readonly class Glazing
         $layers = [];
         if (! $solid && $f->has('glazing')) {
             foreach (array_keys($f->array('glazing')) as $i) {
-                $layers[] = (new Fields($f->array('glazing'), $f->units()))->size((string) $i, $i % 2 === 0 ? 'The thickness of a pane' : 'The gap between panes');
+                $layers[] = (new Fields($f->array('glazing'), $f->units()))->size(
+                    (string) $i,
+                    $i % 2 === 0 ? 'The thickness of a pane' : 'The gap between panes',
+                );
             }
             if ($layers === [] || count($layers) % 2 === 0 || count($layers) > 9) {
-                throw Refusal::because('unit.glazing', sprintf('A glazing unit is a pane, or panes with gaps between them (6, 16, 6); %d figures were given.', count($layers)), details: ['field' => 'glazing']);
+                throw Refusal::because(
+                    'unit.glazing',
+                    sprintf('A glazing unit is a pane, or panes with gaps between them (6, 16, 6); %d figures were given.', count($layers)),
+                    details: ['field' => 'glazing'],
+                );
             }
         } else {
             $thickness = $f->size('glass', $solid ? 'The thickness of the infill' : 'The thickness of the glass');
@@ -38,7 +45,12 @@ final readonly class Glazing
             $layers = ! $solid && $thickness >= 18 ? [6.0, $thickness - 12, 6.0] : [$thickness];
         }
 
-        return new self($solid, $layers, $f->has('edgeCover') ? $f->size('edgeCover', 'The edge cover', 0.0) : self::EDGE_COVER, $f->has('glassAt') ? $f->length('glassAt') : null);
+        return new self(
+            $solid,
+            $layers,
+            $f->has('edgeCover') ? $f->size('edgeCover', 'The edge cover', 0.0) : self::EDGE_COVER,
+            $f->has('glassAt') ? $f->length('glassAt') : null,
+        );
     }
 
     public function thickness(): float

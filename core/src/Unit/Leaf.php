@@ -28,7 +28,8 @@ final readonly class Leaf
 
     public function mirrored(float $width): self
     {
-        return new self($this->index, $this->path, $this->contour->mirrored($width), $this->back, $this->depth, $this->motion->mirrored($width),
+        return new self(
+            $this->index, $this->path, $this->contour->mirrored($width), $this->back, $this->depth, $this->motion->mirrored($width),
             $this->hinge?->other(), $this->slides?->mirrored());
     }
 }

@@ -42,20 +42,34 @@ final readonly class Light implements Node
         $empty = $operation === Operation::Louvre || $operation === Operation::Open;
         $reach = $operation->usualReach() > 0 && $f->has('reach') ? $f->number('reach') : null;
         if ($reach !== null && ($reach <= 0 || $reach > 180)) {
-            throw Refusal::because('unit.reach', sprintf('A light opens by more than 0° and up to 180°; %s° was given.', $reach), details: ['field' => 'reach']);
+            throw Refusal::because(
+                'unit.reach',
+                sprintf('A light opens by more than 0° and up to 180°; %s° was given.', $reach),
+                details: ['field' => 'reach'],
+            );
         }
         $ajar = $f->has('ajar') ? $f->number('ajar') : 0.0;
         if ($ajar < 0 || $ajar > 1) {
-            throw Refusal::because('unit.ajar', sprintf('A light stands 0 to 100 %% open; %s %% was given.', $ajar * 100), details: ['field' => 'ajar']);
+            throw Refusal::because(
+                'unit.ajar',
+                sprintf('A light stands 0 to 100 %% open; %s %% was given.', $ajar * 100),
+                details: ['field' => 'ajar'],
+            );
         }
         $split = $operation === Operation::VerticalSliding && $f->has('split') ? $f->number('split') : 0.5;
         if ($split < 0.1 || $split > 0.9) {
-            throw Refusal::because('unit.split', 'The meeting rail lies between a tenth and nine tenths of the height.', details: ['field' => 'split']);
+            throw Refusal::because(
+                'unit.split',
+                'The meeting rail lies between a tenth and nine tenths of the height.',
+                details: ['field' => 'split'],
+            );
         }
 
         return new self(
             $operation,
-            $operation->isHanded() ? $f->choice('hinge', HingeSide::class, $operation->isPair() ? HingeSide::Right : null) : HingeSide::Left,
+            $operation->isHanded()
+                            ? $f->choice('hinge', HingeSide::class, $operation->isPair() ? HingeSide::Right : null)
+                            : HingeSide::Left,
             $operation->isOneWay() ? $f->choice('opens', Opens::class) : Opens::Inward,
             $operation->moves() ? Sash::from($f) : null,
             $empty ? Glazing::from(new Fields(['glass' => 6.0])) : Glazing::from($f),
@@ -74,10 +88,16 @@ final readonly class Light implements Node
     /** @return non-empty-list<Slides> */
     private static function slides(Fields $f): array
     {
-        $leaves = $f->has('leaves') ? array_map(static fn (string $s): ?Slides => Slides::tryFrom($s), $f->strings('leaves')) : [Slides::Fixed, Slides::Left];
+        $leaves = $f->has('leaves')
+                    ? array_map(static fn (string $s): ?Slides => Slides::tryFrom($s), $f->strings('leaves'))
+                    : [Slides::Fixed, Slides::Left];
         $known = array_values(array_filter($leaves));
         if ($known === [] || count($known) !== count($leaves) || count($known) > 8) {
-            throw Refusal::because('unit.leaves', 'A sliding light has one to eight leaves, each fixed or sliding left or right.', details: ['field' => 'leaves']);
+            throw Refusal::because(
+                'unit.leaves',
+                'A sliding light has one to eight leaves, each fixed or sliding left or right.',
+                details: ['field' => 'leaves'],
+            );
         }
         if (array_filter($known, static fn (Slides $s): bool => $s !== Slides::Fixed) === []) {
             throw Refusal::because('unit.leaves', 'One leaf of a sliding light at least must slide.', details: ['field' => 'leaves']);
@@ -103,7 +123,10 @@ final readonly class Light implements Node
             + ($o === Operation::Louvre || $o === Operation::Open ? [] : $this->glazing->toArray())
             + ($this->bars !== null ? ['bars' => $this->bars->toArray()] : [])
             + ($this->louvre !== null ? ['louvre' => $this->louvre->toArray()] : [])
-            + ($o->slides() ? ['leaves' => array_map(static fn (Slides $s): string => $s->value, $this->leaves), 'tracks' => $this->tracks] : [])
+            + ($o->slides() ? [
+                'leaves' => array_map(static fn (Slides $s): string => $s->value, $this->leaves),
+                'tracks' => $this->tracks,
+            ] : [])
             + ($o === Operation::Folding ? ['folds' => $this->folds] : [])
             + ($o === Operation::VerticalSliding ? ['moving' => $this->moving->value, 'split' => $this->split] : [])
             + ($this->reach !== null ? ['reach' => $this->reach] : [])

@@ -22,7 +22,12 @@ final class LightSolver
         $leaves = [];
         match (true) {
             $light->operation === Operation::Open => null,
-            $light->operation === Operation::Louvre => $louvre = Blades::fill($solver, $light->louvre ?? throw new \LogicException('A louvre has blades.'), $region, $path),
+            $light->operation === Operation::Louvre => $louvre = Blades::fill(
+                $solver,
+                $light->louvre ?? throw new \LogicException('A louvre has blades.'),
+                $region,
+                $path,
+            ),
             $light->operation === Operation::Fixed => $self->filling($region, null, $solver->tree->frame->depth, 0.0),
             default => $leaves = $self->leaves($region),
         };
@@ -46,13 +51,24 @@ final class LightSolver
         return match ($light->operation) {
             Operation::SideHung, Operation::TiltAndTurn, Operation::HingedDoor => [$hung($region, $light->hinge)],
             Operation::SideHungPair, Operation::DoorPair => [
-                $hung($this->half($region, true, ($x0 + $x1) / 2, false), HingeSide::Left), $hung($this->half($region, true, ($x0 + $x1) / 2, true), HingeSide::Right),
+                $hung($this->half($region, true, ($x0 + $x1) / 2, false), HingeSide::Left),
+                $hung($this->half($region, true, ($x0 + $x1) / 2, true), HingeSide::Right),
             ],
             Operation::TopHung => [$this->leaf($region, $back, $sash, Motion::turning(false, $y1, $face, -$turn))],
             Operation::BottomHung => [$this->leaf($region, $back, $sash, Motion::turning(false, $y0, $face, $turn))],
             // the foot of a horizontally pivoted sash comes outward, so that rain runs off it; of a vertically pivoted one the free side
-            Operation::HorizontalPivot => [$this->leaf($region, $back, $sash, Motion::turning(false, ($y0 + $y1) / 2, $depth / 2, $light->reach()))],
-            Operation::VerticalPivot => [$this->leaf($region, $back, $sash, Motion::turning(true, ($x0 + $x1) / 2, $depth / 2, $light->reach() * ($light->hinge === HingeSide::Left ? -1 : 1)), $light->hinge)],
+            Operation::HorizontalPivot => [
+                $this->leaf($region, $back, $sash, Motion::turning(false, ($y0 + $y1) / 2, $depth / 2, $light->reach())),
+            ],
+            Operation::VerticalPivot => [
+                $this->leaf(
+                    $region,
+                    $back,
+                    $sash,
+                    Motion::turning(true, ($x0 + $x1) / 2, $depth / 2, $light->reach() * ($light->hinge === HingeSide::Left ? -1 : 1)),
+                    $light->hinge,
+                ),
+            ],
             Operation::Sliding, Operation::SlidingDoor => $this->sliding($region, $sash),
             Operation::VerticalSliding => $this->verticalSliding($region, $sash),
             Operation::Folding => $this->folding($region, $sash, $outward),
@@ -175,14 +191,29 @@ final class LightSolver
             // leaves hang in pairs: one turns about its side towards the jamb, the next about the other
             $hinge = ($order % 2 === 0) === $left ? HingeSide::Left : HingeSide::Right;
             $leaves[] = $this->leaf(Contour::rectangle($from, $y0, $from + $width, $y1), $back, $sash,
-                Motion::folding($order, $left ? $x0 : $x1, $left ? $width : -$width, $sash->depth, $outward ? $back : $back + $sash->depth, $turn), $hinge);
+                Motion::folding(
+                    $order,
+                    $left ? $x0 : $x1,
+                    $left ? $width : -$width,
+                    $sash->depth,
+                    $outward ? $back : $back + $sash->depth,
+                    $turn,
+                ),
+                $hinge);
         }
 
         return $leaves;
     }
 
-    private function leaf(Contour $contour, float $back, Sash $sash, Motion $motion, ?HingeSide $hinge = null, ?Slides $slides = null, ?float $bottomRail = null): Leaf
-    {
+    private function leaf(
+        Contour $contour,
+        float $back,
+        Sash $sash,
+        Motion $motion,
+        ?HingeSide $hinge = null,
+        ?Slides $slides = null,
+        ?float $bottomRail = null,
+    ): Leaf {
         $leaf = new Leaf($this->solver->nextLeaf(), $this->path, $contour, $back, $sash->depth, $motion, $hinge, $slides);
         $door = $this->light->operation->isDoor();
         if ($sash->style === LeafStyle::Flush) {
@@ -195,7 +226,15 @@ final class LightSolver
             Side::Head => $sash->topRail,
             Side::Sill => $bottom,
             default => $sash->face,
-        }, ['roles' => [Role::Stile, Role::Rail, Role::Rail], 'back' => $back, 'depth' => $sash->depth, 'mitred' => false, 'leaf' => $leaf->index, 'path' => $this->path, 'door' => $door]);
+        }, [
+            'roles' => [Role::Stile, Role::Rail, Role::Rail],
+            'back' => $back,
+            'depth' => $sash->depth,
+            'mitred' => false,
+            'leaf' => $leaf->index,
+            'path' => $this->path,
+            'door' => $door,
+        ]);
         if ($inner === null) {
             throw $this->noRoom($door ? 'leaf' : 'sash', $contour->width(), $contour->height());
         }
@@ -214,8 +253,12 @@ final class LightSolver
         $high = ($y1 - $y0 - ($sash->rows - 1) * $sash->innerRail) / $sash->rows;
         $wide = ($x1 - $x0 - ($sash->columns - 1) * $sash->innerRail) / $sash->columns;
         if ($high < 1 || $wide < 1) {
-            throw Refusal::because('unit.panels_no_room', sprintf('%d × %d panels with rails of %s between them leave no room for panels in a leaf %s × %s.', $sash->columns, $sash->rows, UnitTree::mm($sash->innerRail),
-                UnitTree::mm($leaf->contour->width()), UnitTree::mm($leaf->contour->height())), details: ['path' => $this->path, 'field' => 'innerRail']);
+            throw Refusal::because(
+                'unit.panels_no_room', sprintf(
+                    '%d × %d panels with rails of %s between them leave no room for panels in a leaf %s × %s.', $sash->columns, $sash->rows,
+                    UnitTree::mm($sash->innerRail),
+                    UnitTree::mm($leaf->contour->width()),
+                    UnitTree::mm($leaf->contour->height())), details: ['path' => $this->path, 'field' => 'innerRail']);
         }
         for ($row = 0; $row < $sash->rows; $row++) {
             $y = $y0 + $row * ($high + $sash->innerRail);
@@ -226,7 +269,9 @@ final class LightSolver
                         $this->infill($panel, $leaf, Role::Panel, $sash->depth, $leaf->back, $door);
                     }
                     foreach ($column > 0 ? Solver::strip($band, true, $x - $sash->innerRail, $x) : [] as $muntin) {
-                        $this->solver->member(new Member(Role::Muntin, $muntin, $leaf->back, $sash->depth, $this->path, $leaf->index, null, $door));
+                        $this->solver->member(
+                            new Member(Role::Muntin, $muntin, $leaf->back, $sash->depth, $this->path, $leaf->index, null, $door),
+                        );
                     }
                 }
             }
@@ -242,8 +287,12 @@ final class LightSolver
         [, $y0, , $y1] = $inner->bounds();
         $glass = $foot + $sash->glazedFrom;
         if ($glass - $sash->innerRail < $y0 + 1 || $glass > $y1 - 1) {
-            throw Refusal::because('unit.part_glazed_no_room', sprintf('Glass from %s up leaves no room in a leaf %s high with rails of %s, %s and %s.', UnitTree::mm($sash->glazedFrom), UnitTree::mm($leaf->contour->height()),
-                UnitTree::mm($sash->bottomRail), UnitTree::mm($sash->innerRail), UnitTree::mm($sash->topRail)), details: ['path' => $this->path, 'field' => 'glazedFrom']);
+            throw Refusal::because(
+                'unit.part_glazed_no_room', sprintf(
+                    'Glass from %s up leaves no room in a leaf %s high with rails of %s, %s and %s.', UnitTree::mm($sash->glazedFrom),
+                    UnitTree::mm($leaf->contour->height()),
+                    UnitTree::mm($sash->bottomRail), UnitTree::mm($sash->innerRail),
+                    UnitTree::mm($sash->topRail)), details: ['path' => $this->path, 'field' => 'glazedFrom']);
         }
         foreach ($inner->clipped(false, $glass - $sash->innerRail, false) as $panel) {
             $this->infill($panel, $leaf, Role::Panel, $sash->depth, $leaf->back, $door);
@@ -270,13 +319,23 @@ final class LightSolver
         }
         $thick = $glazing->thickness();
         if ($thick > $depth) {
-            throw Refusal::because('unit.glass_thick', sprintf('Glass %s thick is thicker than the %s deep %s that holds it.', UnitTree::mm($thick), UnitTree::mm($depth), $leaf === null ? 'frame' : 'sash'),
+            throw Refusal::because(
+                'unit.glass_thick',
+                sprintf(
+                    'Glass %s thick is thicker than the %s deep %s that holds it.',
+                    UnitTree::mm($thick),
+                    UnitTree::mm($depth),
+                    $leaf === null ? 'frame' : 'sash',
+                ),
                 details: ['path' => $this->path, 'field' => 'glazing']);
         }
         $at = $glazing->at ?? $back + ($depth - $thick) / 2;
         if ($at < $back - 1e-6 || $at + $thick > $back + $depth + 1e-6) {
-            throw Refusal::because('unit.glass_place', sprintf('Glass from %s to %s deep lies outside the %s that holds it, %s to %s deep.', UnitTree::mm($at), UnitTree::mm($at + $thick), $leaf === null ? 'frame' : 'sash',
-                UnitTree::mm($back), UnitTree::mm($back + $depth)), details: ['path' => $this->path, 'field' => 'glassAt']);
+            throw Refusal::because(
+                'unit.glass_place', sprintf(
+                    'Glass from %s to %s deep lies outside the %s that holds it, %s to %s deep.', UnitTree::mm($at),
+                    UnitTree::mm($at + $thick), $leaf === null ? 'frame' : 'sash',
+                    UnitTree::mm($back), UnitTree::mm($back + $depth)), details: ['path' => $this->path, 'field' => 'glassAt']);
         }
         $bars = $this->light->bars;
         if ($bars === null || ($bars->upright === 0 && $bars->level === 0)) {
@@ -295,7 +354,16 @@ final class LightSolver
         $wide = ($x1 - $x0 - $bars->upright * $bars->width) / ($bars->upright + 1);
         $high = ($y1 - $y0 - $bars->level * $bars->width) / ($bars->level + 1);
         if ($wide < 1 || $high < 1) {
-            throw Refusal::because('unit.bars_no_room', sprintf('%d × %d glazing bars %s wide leave no glass in a pane %s × %s.', $bars->upright, $bars->level, UnitTree::mm($bars->width), UnitTree::mm($x1 - $x0), UnitTree::mm($y1 - $y0)),
+            throw Refusal::because(
+                'unit.bars_no_room',
+                sprintf(
+                    '%d × %d glazing bars %s wide leave no glass in a pane %s × %s.',
+                    $bars->upright,
+                    $bars->level,
+                    UnitTree::mm($bars->width),
+                    UnitTree::mm($x1 - $x0),
+                    UnitTree::mm($y1 - $y0),
+                ),
                 details: ['path' => $this->path, 'field' => 'bars']);
         }
         if ($bars->onPane) {
@@ -303,7 +371,12 @@ final class LightSolver
         }
         // on the pane one bar on each of its faces, else one through it as deep as what holds the glass
         $layers = $bars->onPane
-            ? array_values(array_filter([[$hold[0], $at - $hold[0]], [$at + $glazing->thickness(), $hold[0] + $hold[1] - $at - $glazing->thickness()]], static fn (array $l): bool => $l[1] > 0.5)) : [$hold];
+            ? array_values(
+                array_filter(
+                    [[$hold[0], $at - $hold[0]], [$at + $glazing->thickness(), $hold[0] + $hold[1] - $at - $glazing->thickness()]],
+                    static fn (array $l): bool => $l[1] > 0.5,
+                ),
+            ) : [$hold];
         $bar = function (Contour $piece) use ($layers, $leaf): void {
             foreach ($layers as [$back, $depth]) {
                 $this->solver->member(new Member(Role::Bar, $piece, $back, $depth, $this->path, $leaf?->index));
@@ -348,14 +421,21 @@ final class LightSolver
     private function requireLevel(Contour $region): void
     {
         if (! $region->isRectangle()) {
-            throw Refusal::because('unit.cannot_slide', sprintf('A %s light needs a straight sill, upright sides and a level head; put a transom under the slope or arch.', $this->light->operation->label()),
+            throw Refusal::because(
+                'unit.cannot_slide',
+                sprintf(
+                    'A %s light needs a straight sill, upright sides and a level head; put a transom under the slope or arch.',
+                    $this->light->operation->label(),
+                ),
                 details: ['path' => $this->path, 'field' => 'operation']);
         }
     }
 
     private function noRoom(string $what, float $width, float $height): Refusal
     {
-        return Refusal::because('unit.no_room', sprintf('A %s %s wide and %s high leaves no room for glass.', $what, UnitTree::mm($width), UnitTree::mm($height)),
+        return Refusal::because(
+            'unit.no_room',
+            sprintf('A %s %s wide and %s high leaves no room for glass.', $what, UnitTree::mm($width), UnitTree::mm($height)),
             details: ['path' => $this->path, 'field' => 'sashFace', 'width' => $width, 'height' => $height]);
     }
 }

@@ -35,12 +35,20 @@ final readonly class Louvre
     {
         $angle = $f->has('angle') ? $f->number('angle') : 45.0;
         if ($angle < 0 || $angle > 90) {
-            throw Refusal::because('louvre.angle', sprintf('A blade stands at 0° (level) to 90° (shut); %s° was given.', $angle), details: ['field' => 'louvre.angle']);
+            throw Refusal::because(
+                'louvre.angle',
+                sprintf('A blade stands at 0° (level) to 90° (shut); %s° was given.', $angle),
+                details: ['field' => 'louvre.angle'],
+            );
         }
         $thickness = $f->has('thickness') ? $f->size('thickness', 'The thickness of a blade', 0.5) : 2.0;
         $chord = $f->has('chord') ? $f->size('chord', 'The depth of a blade') : 80.0;
         if ($thickness >= $chord) {
-            throw Refusal::because('louvre.thick', sprintf('A blade %s deep cannot be %s thick.', UnitTree::mm($chord), UnitTree::mm($thickness)), details: ['field' => 'louvre.thickness']);
+            throw Refusal::because(
+                'louvre.thick',
+                sprintf('A blade %s deep cannot be %s thick.', UnitTree::mm($chord), UnitTree::mm($thickness)),
+                details: ['field' => 'louvre.thickness'],
+            );
         }
         $count = $f->has('count') ? $f->count('count', 'The number of blades', 1, 400) : null;
 

@@ -41,6 +41,15 @@ final readonly class Member
 
     public function mirrored(float $width): self
     {
-        return new self($this->role, $this->contour->mirrored($width), $this->back, $this->depth, $this->path, $this->leaf, $this->section, $this->door);
+        return new self(
+            $this->role,
+            $this->contour->mirrored($width),
+            $this->back,
+            $this->depth,
+            $this->path,
+            $this->leaf,
+            $this->section,
+            $this->door,
+        );
     }
 }

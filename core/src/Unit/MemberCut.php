@@ -34,7 +34,13 @@ final readonly class MemberCut
         if ($longest->isCurved() && ! self::isFilling($member)) {
             $inner = array_values(array_filter($edges, static fn (Curve $e): bool => $e->isCurved() && $e !== $longest));
 
-            return new self(($inner[0] ?? null) !== null ? abs($longest->rx - $inner[0]->rx) : 0.0, $member->depth, $longest->length(), [], $longest->rx === $longest->ry ? $longest->rx : null);
+            return new self(
+                ($inner[0] ?? null) !== null ? abs($longest->rx - $inner[0]->rx) : 0.0,
+                $member->depth,
+                $longest->length(),
+                [],
+                $longest->rx === $longest->ry ? $longest->rx : null,
+            );
         }
         // a member runs the way it is meant to, also where it is shorter than wide
         [$dx, $dy] = match ($member->role) {

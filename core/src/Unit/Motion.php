@@ -12,10 +12,18 @@ final readonly class Motion
      * @param  float  $z  depth of the axis behind the unit's outer side, mm
      * @param  float  $angle  turned when wholly open, radians, {@see Pose}
      * @param  float  $dx  slid when wholly open, mm
-     * @param  array{index: int, jamb: float, width: float, thick: float}|null  $fold  place among folding leaves, counted from the jamb they go to; width negative when that is the right one; thickness
+     * @param  array{index: int, jamb: float, width: float, thick: float}|null  $fold  place among folding leaves, counted from the jamb
+     *    they go to; width negative when that is the right one; thickness
      */
-    private function __construct(public bool $upright, public float $at, public float $z, public float $angle, public float $dx, public float $dy, public ?array $fold)
-    {
+    private function __construct(
+        public bool $upright,
+        public float $at,
+        public float $z,
+        public float $angle,
+        public float $dx,
+        public float $dy,
+        public ?array $fold,
+    ) {
     }
 
     public static function still(): self
@@ -68,7 +76,13 @@ final readonly class Motion
 
     public function mirrored(float $width): self
     {
-        return new self($this->upright, $this->upright ? $width - $this->at : $this->at, $this->z, $this->upright ? -$this->angle : $this->angle, -$this->dx + 0.0, $this->dy,
-            $this->fold === null ? null : ['index' => $this->fold['index'], 'jamb' => $width - $this->fold['jamb'], 'width' => -$this->fold['width']] + $this->fold);
+        return new self(
+            $this->upright, $this->upright ? $width - $this->at : $this->at, $this->z, $this->upright ? -$this->angle : $this->angle,
+            -$this->dx + 0.0, $this->dy,
+            $this->fold === null ? null : [
+                'index' => $this->fold['index'],
+                'jamb' => $width - $this->fold['jamb'],
+                'width' => -$this->fold['width'],
+            ] + $this->fold);
     }
 }

@@ -48,11 +48,15 @@ enum Operation: string
         return $this === self::Sliding || $this === self::SlidingDoor;
     }
 
-    /** Whether it turns about one of its sides, so that it is handed; of a pair the side of the active leaf, of a folding light where its leaves go. */
+    /**
+     * Whether it turns about one of its sides, so that it is handed; of a pair the side of the active leaf, of a folding light where its
+     * leaves go.
+     */
     public function isHanded(): bool
     {
         return match ($this) {
-            self::SideHung, self::TiltAndTurn, self::VerticalPivot, self::HingedDoor, self::SideHungPair, self::DoorPair, self::Folding => true,
+            self::SideHung, self::TiltAndTurn, self::VerticalPivot, self::HingedDoor, self::SideHungPair, self::DoorPair,
+            self::Folding => true,
             default => false,
         };
     }
@@ -61,7 +65,8 @@ enum Operation: string
     public function isOneWay(): bool
     {
         return match ($this) {
-            self::SideHung, self::SideHungPair, self::TopHung, self::BottomHung, self::TiltAndTurn, self::HingedDoor, self::DoorPair, self::Folding => true,
+            self::SideHung, self::SideHungPair, self::TopHung, self::BottomHung, self::TiltAndTurn, self::HingedDoor, self::DoorPair,
+            self::Folding => true,
             default => false,
         };
     }
@@ -70,7 +75,8 @@ enum Operation: string
     public function usualReach(): float
     {
         return match ($this) {
-            self::SideHung, self::SideHungPair, self::TiltAndTurn, self::HingedDoor, self::DoorPair, self::VerticalPivot, self::HorizontalPivot => 90.0,
+            self::SideHung, self::SideHungPair, self::TiltAndTurn, self::HingedDoor, self::DoorPair, self::VerticalPivot,
+            self::HorizontalPivot => 90.0,
             self::Folding => 85.0,
             self::TopHung => 45.0,
             self::BottomHung => 30.0,

@@ -24,12 +24,25 @@ final readonly class OutlineCorner
             $xFrom = $c->string('xFrom', 'share');
             $yFrom = $c->string('yFrom', 'share');
             if (! in_array($xFrom, ['left', 'right', 'share'], true) || ! in_array($yFrom, ['sill', 'head', 'share'], true)) {
-                throw Refusal::because('outline.corner', sprintf('Corner %d is measured from left or right and from sill or head, or by shares.', $i + 1), details: ['field' => "corners.$i"]);
+                throw Refusal::because(
+                    'outline.corner',
+                    sprintf('Corner %d is measured from left or right and from sill or head, or by shares.', $i + 1),
+                    details: ['field' => "corners.$i"],
+                );
             }
-            $corners[] = new self($xFrom === 'share' ? $c->number('x') : $c->length('x'), $xFrom, $yFrom === 'share' ? $c->number('y') : $c->length('y'), $yFrom);
+            $corners[] = new self(
+                $xFrom === 'share' ? $c->number('x') : $c->length('x'),
+                $xFrom,
+                $yFrom === 'share' ? $c->number('y') : $c->length('y'),
+                $yFrom,
+            );
         }
         if (count($corners) < 3 || count($corners) > 60) {
-            throw Refusal::because('outline.corners', sprintf('A polygon has 3 to 60 corners; %d were given.', count($corners)), details: ['field' => 'corners']);
+            throw Refusal::because(
+                'outline.corners',
+                sprintf('A polygon has 3 to 60 corners; %d were given.', count($corners)),
+                details: ['field' => 'corners'],
+            );
         }
 
         return $corners;
@@ -51,7 +64,16 @@ final readonly class OutlineCorner
                 default => $c->y * $height,
             };
             if ($x < -1e-6 || $y < -1e-6 || $x > $width + 1e-6 || $y > $height + 1e-6) {
-                throw Refusal::because('outline.corner_outside', sprintf('Corner %d lies at %s across and %s up, outside a unit %s × %s.', $i + 1, UnitTree::mm($x), UnitTree::mm($y), UnitTree::mm($width), UnitTree::mm($height)),
+                throw Refusal::because(
+                    'outline.corner_outside',
+                    sprintf(
+                        'Corner %d lies at %s across and %s up, outside a unit %s × %s.',
+                        $i + 1,
+                        UnitTree::mm($x),
+                        UnitTree::mm($y),
+                        UnitTree::mm($width),
+                        UnitTree::mm($height),
+                    ),
                     details: ['field' => "corners.$i"]);
             }
             array_push($ring, $x, $y);
@@ -71,7 +93,8 @@ final readonly class OutlineCorner
     private static function crosses(array $ring): bool
     {
         $n = count($ring);
-        $side = static fn (int $i, int $k): float => ($ring[($i + 2) % $n] - $ring[$i]) * ($ring[$k + 1] - $ring[$i + 1]) - ($ring[($i + 3) % $n] - $ring[$i + 1]) * ($ring[$k] - $ring[$i]);
+        $side = static fn (int $i, int $k): float => ($ring[($i + 2) % $n] - $ring[$i]) * ($ring[$k + 1] - $ring[$i + 1])
+            - ($ring[($i + 3) % $n] - $ring[$i + 1]) * ($ring[$k] - $ring[$i]);
         for ($i = 0; $i < $n; $i += 2) {
             for ($k = $i + 4; $k < $n - ($i === 0 ? 2 : 0); $k += 2) {
                 $next = ($k + 2) % $n;

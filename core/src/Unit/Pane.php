@@ -10,8 +10,13 @@ use Isleward\Core\Geometry\Margin;
 /** A glazing unit as seen: its clear shape between what holds it. */
 final readonly class Pane
 {
-    public function __construct(public Contour $contour, public float $back, public Glazing $glazing, public string $path = '', public ?int $leaf = null)
-    {
+    public function __construct(
+        public Contour $contour,
+        public float $back,
+        public Glazing $glazing,
+        public string $path = '',
+        public ?int $leaf = null,
+    ) {
     }
 
     public function thickness(): float
@@ -22,7 +27,9 @@ final readonly class Pane
     /** The glass as it is cut: with its edge cover all round. */
     public function cut(): Contour
     {
-        return $this->glazing->edgeCover > 0 ? Margin::outside($this->contour, $this->glazing->edgeCover)->inner ?? $this->contour : $this->contour;
+        return $this->glazing->edgeCover > 0
+                    ? Margin::outside($this->contour, $this->glazing->edgeCover)->inner ?? $this->contour
+                    : $this->contour;
     }
 
     /** Weight of the glass with its edge cover, kg: 2.5 kg/m² for each mm (EN 572-1: 2500 kg/m³). */

@@ -8,8 +8,15 @@ namespace Isleward\Core\Unit;
 final readonly class Pose
 {
     /** @param  float  $angle  radians; positive turns what lies beyond the axis (right of it, over it) inward */
-    public function __construct(public bool $upright, public float $at, public float $z, public float $angle, public float $dx = 0.0, public float $dy = 0.0, public float $dz = 0.0)
-    {
+    public function __construct(
+        public bool $upright,
+        public float $at,
+        public float $z,
+        public float $angle,
+        public float $dx = 0.0,
+        public float $dy = 0.0,
+        public float $dz = 0.0,
+    ) {
     }
 
     /** @return array{float, float, float} */
@@ -21,6 +28,8 @@ final readonly class Pose
         $along = $this->at + $off * $c - $deep * $s;
         $depth = $this->z + $off * $s + $deep * $c;
 
-        return $this->upright ? [$along + $this->dx, $y + $this->dy, $depth + $this->dz] : [$x + $this->dx, $along + $this->dy, $depth + $this->dz];
+        return $this->upright
+                    ? [$along + $this->dx, $y + $this->dy, $depth + $this->dz]
+                    : [$x + $this->dx, $along + $this->dy, $depth + $this->dz];
     }
 }

@@ -56,8 +56,17 @@ final readonly class Sash
             + match ($this->style) {
                 LeafStyle::Glazed => [],
                 LeafStyle::Flush => ['style' => $this->style->value],
-                LeafStyle::Panelled => ['style' => $this->style->value, 'columns' => $this->columns, 'rows' => $this->rows, 'innerRail' => $this->innerRail],
-                LeafStyle::PartGlazed => ['style' => $this->style->value, 'innerRail' => $this->innerRail, 'glazedFrom' => $this->glazedFrom],
+                LeafStyle::Panelled => [
+                    'style' => $this->style->value,
+                    'columns' => $this->columns,
+                    'rows' => $this->rows,
+                    'innerRail' => $this->innerRail,
+                ],
+                LeafStyle::PartGlazed => [
+                    'style' => $this->style->value,
+                    'innerRail' => $this->innerRail,
+                    'glazedFrom' => $this->glazedFrom,
+                ],
             };
     }
 }

@@ -76,9 +76,24 @@ final readonly class SolvedUnit
             [$x0, $y0, $x1, $y1] = $d->box;
             [$gx0, $gy0, $gx1, $gy1] = $d->grid;
             $flip = static fn (float $x): float => $w - $x;
-            $parts = $d->axis === Axis::Rows ? $d->parts : array_map(static fn (array $p): array => ['from' => $flip($p['to']), 'to' => $flip($p['from']), 'start' => $flip($p['end']), 'end' => $flip($p['start'])] + $p, $d->parts);
+            $parts = $d->axis === Axis::Rows ? $d->parts : array_map(
+                static fn (array $p): array => [
+                    'from' => $flip($p['to']),
+                    'to' => $flip($p['from']),
+                    'start' => $flip($p['end']),
+                    'end' => $flip($p['start']),
+                ] + $p,
+                $d->parts,
+            );
 
-            return new SolvedDivision($d->path, $d->axis, $d->face, [$flip($x1), $y0, $flip($x0), $y1], [$flip($gx1), $gy0, $flip($gx0), $gy1], $parts);
+            return new SolvedDivision(
+                $d->path,
+                $d->axis,
+                $d->face,
+                [$flip($x1), $y0, $flip($x0), $y1],
+                [$flip($gx1), $gy0, $flip($gx0), $gy1],
+                $parts,
+            );
         }, $this->divisions);
 
         return new self(

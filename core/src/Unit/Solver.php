@@ -56,17 +56,35 @@ final class Solver
             $outline = $mirrored ? $outline->mirrored($width) : $outline;
         }
         $frame = $tree->frame;
-        foreach ([['jambs', $frame->left + $frame->right, $width], ['head and sill', $frame->head + $frame->sill, $height]] as [$what, $takes, $there]) {
+        foreach ([
+            ['jambs', $frame->left + $frame->right, $width],
+            ['head and sill', $frame->head + $frame->sill, $height],
+        ] as [$what, $takes, $there]) {
             if ($takes >= $there) {
-                throw Refusal::because('unit.frame_no_room', sprintf('Frame %s of %s together leave no room in a unit %s %s.', $what, UnitTree::mm($takes), UnitTree::mm($there), $what === 'jambs' ? 'wide' : 'high'),
+                throw Refusal::because(
+                    'unit.frame_no_room',
+                    sprintf(
+                        'Frame %s of %s together leave no room in a unit %s %s.',
+                        $what,
+                        UnitTree::mm($takes),
+                        UnitTree::mm($there),
+                        $what === 'jambs' ? 'wide' : 'high',
+                    ),
                     details: ['field' => $what === 'jambs' ? 'frame.jamb' : 'frame.head', 'takes' => $takes, 'there' => $there]);
             }
         }
         $inner = $solver->border($outline, static fn (Side $side): float => $frame->width($side), [
-            'roles' => [Role::Jamb, Role::Head, Role::Sill], 'back' => 0.0, 'depth' => $frame->depth, 'mitred' => $frame->mitred, 'leaf' => null, 'path' => '', 'door' => false,
+            'roles' => [Role::Jamb, Role::Head, Role::Sill], 'back' => 0.0, 'depth' => $frame->depth, 'mitred' => $frame->mitred,
+            'leaf' => null, 'path' => '', 'door' => false,
         ]);
         if ($inner === null) {
-            throw Refusal::because('unit.no_room', sprintf('A unit %s wide and %s high leaves no room for glass inside its frame.', UnitTree::mm($width), UnitTree::mm($height)),
+            throw Refusal::because(
+                'unit.no_room',
+                sprintf(
+                    'A unit %s wide and %s high leaves no room for glass inside its frame.',
+                    UnitTree::mm($width),
+                    UnitTree::mm($height),
+                ),
                 details: ['field' => 'frame.jamb', 'width' => $width, 'height' => $height]);
         }
         $solver->node($tree->root, $inner, [0.0, 0.0, $width, $height], '');
@@ -78,7 +96,9 @@ final class Solver
         return $mirrored ? $unit->mirrored() : $unit;
     }
 
-    /** @param  array{float, float, float, float}  $grid  x0, y0, x1, y1: sides of the unit or middles of the dividers that bound the region */
+    /**
+     * @param  array{float, float, float, float}  $grid  x0, y0, x1, y1: sides of the unit or middles of the dividers that bound the region
+     */
     private function node(Node $node, Contour $region, array $grid, string $path): void
     {
         match (true) {
@@ -94,7 +114,14 @@ final class Solver
         $columns = $division->axis === Axis::Columns;
         $box = $region->bounds();
         [$low, $high] = $columns ? [0, 2] : [1, 3];
-        $places = $division->places($box[$low], $box[$high], $box[$low] - $grid[$low], $grid[$high] - $box[$high], $this->tree->toCentres, $path);
+        $places = $division->places(
+            $box[$low],
+            $box[$high],
+            $box[$low] - $grid[$low],
+            $grid[$high] - $box[$high],
+            $this->tree->toCentres,
+            $path,
+        );
         $last = count($places) - 1;
         $parts = [];
         foreach ($places as $i => [$from, $to, $size]) {
@@ -116,7 +143,13 @@ final class Solver
             if ($i < $last) {
                 foreach (self::strip($region, $columns, $to, $places[$i + 1][0]) as $piece) {
                     $depth = $division->depth ?? $this->tree->frame->depth;
-                    $this->member(new Member($columns ? Role::Mullion : Role::Transom, $piece, ($this->tree->frame->depth - $depth) / 2, $depth, $path));
+                    $this->member(new Member(
+                        $columns ? Role::Mullion : Role::Transom,
+                        $piece,
+                        ($this->tree->frame->depth - $depth) / 2,
+                        $depth,
+                        $path,
+                    ));
                 }
             }
         }
@@ -130,7 +163,9 @@ final class Solver
             [$x0, $y0, $x1, $y1] = $region->bounds();
             [$low, $high] = $columns ? [max($x0, $from), min($x1, $to)] : [max($y0, $from), min($y1, $to)];
 
-            return $high - $low <= 1e-7 ? [] : [$columns ? Contour::rectangle($low, $y0, $high, $y1) : Contour::rectangle($x0, $low, $x1, $high)];
+            return $high - $low <= 1e-7
+                            ? []
+                            : [$columns ? Contour::rectangle($low, $y0, $high, $y1) : Contour::rectangle($x0, $low, $x1, $high)];
         }
         $out = [];
         foreach ($region->clipped($columns, $from, true) as $piece) {
@@ -144,7 +179,8 @@ final class Solver
      * Members along every side of a contour, and what is left inside them; null when nothing is.
      *
      * @param  callable(Side): float  $width
-     * @param  array{roles: array{Role, Role, Role}, back: float, depth: float, mitred: bool, leaf: int|null, path: string, door: bool}  $as  roles of jambs, heads and sills
+     * @param  array{roles: array{Role, Role, Role}, back: float, depth: float, mitred: bool, leaf: int|null, path: string,
+     *    door: bool}  $as  roles of jambs, heads and sills
      */
     public function border(Contour $contour, callable $width, array $as): ?Contour
     {
@@ -183,8 +219,10 @@ final class Solver
         }
         [$jamb, $top, $foot] = $as['roles'];
         $pieces = $as['mitred'] ? [
-            [$sill, $foot, Contour::polygon([$x0, $y0, $x1, $y0, $ix1, $iy0, $ix0, $iy0])], [$right, $jamb, Contour::polygon([$x1, $y0, $x1, $y1, $ix1, $iy1, $ix1, $iy0])],
-            [$head, $top, Contour::polygon([$x1, $y1, $x0, $y1, $ix0, $iy1, $ix1, $iy1])], [$left, $jamb, Contour::polygon([$x0, $y1, $x0, $y0, $ix0, $iy0, $ix0, $iy1])],
+            [$sill, $foot, Contour::polygon([$x0, $y0, $x1, $y0, $ix1, $iy0, $ix0, $iy0])],
+            [$right, $jamb, Contour::polygon([$x1, $y0, $x1, $y1, $ix1, $iy1, $ix1, $iy0])],
+            [$head, $top, Contour::polygon([$x1, $y1, $x0, $y1, $ix0, $iy1, $ix1, $iy1])],
+            [$left, $jamb, Contour::polygon([$x0, $y1, $x0, $y0, $ix0, $iy0, $ix0, $iy1])],
         ] : [
             [$sill, $foot, Contour::rectangle($ix0, $y0, $ix1, $iy0)], [$right, $jamb, Contour::rectangle($ix1, $y0, $x1, $y1)],
             [$head, $top, Contour::rectangle($ix0, $iy1, $ix1, $y1)], [$left, $jamb, Contour::rectangle($x0, $y0, $ix0, $y1)],
@@ -208,7 +246,13 @@ final class Solver
         $short = $contour->area() - $inner->area() - array_sum(array_map(static fn (Contour $p): float => $p->area(), $pieces));
         $crossed = array_filter($pieces, static fn (Contour $p): bool => $p->crossesItself());
         if (abs($short) > 0.01 || $crossed !== []) {
-            throw Refusal::because('unit.frame_crosses', sprintf('Some sides of this %s are so much shorter than the %s of its frame or sash that its pieces would run across each other.', $path === '' ? 'unit' : 'light', UnitTree::mm($widest)),
+            throw Refusal::because(
+                'unit.frame_crosses',
+                sprintf(
+                    'Some sides of this %s are so much shorter than the %s of its frame or sash that its pieces would run across each other.',
+                    $path === '' ? 'unit' : 'light',
+                    UnitTree::mm($widest),
+                ),
                 details: ['path' => $path, 'field' => 'outline']);
         }
     }

@@ -11,19 +11,59 @@ final class Stock
     public static function types(): array
     {
         $fixed = ['operation' => 'fixed', 'glass' => 28];
-        $sash = static fn (string $hinge): array => ['operation' => 'side-hung', 'hinge' => $hinge, 'opens' => 'inward', 'sashFace' => 60, 'sashDepth' => 78, 'glass' => 28];
-        $hung = static fn (string $operation, array $more): array => ['operation' => $operation, 'sashFace' => 60, 'sashDepth' => 78, 'glass' => 28] + $more;
+        $sash = static fn (string $hinge): array => [
+            'operation' => 'side-hung',
+            'hinge' => $hinge,
+            'opens' => 'inward',
+            'sashFace' => 60,
+            'sashDepth' => 78,
+            'glass' => 28,
+        ];
+        $hung = static fn (string $operation, array $more): array => [
+            'operation' => $operation,
+            'sashFace' => 60,
+            'sashDepth' => 78,
+            'glass' => 28,
+        ] + $more;
         $solid = ['operation' => 'fixed', 'glass' => 40, 'solid' => true];
-        $leaf = static fn (string $hinge, string $opens = 'inward'): array => ['operation' => 'hinged-door', 'hinge' => $hinge, 'opens' => $opens, 'sashFace' => 95, 'bottomRail' => 220, 'sashDepth' => 68, 'glass' => 28];
-        $columns = static fn (array ...$nodes): array => ['axis' => 'columns', 'face' => 70, 'parts' => array_map(static fn (array $n): array => ['share' => 1, 'node' => $n], array_values($nodes))];
-        $under = static fn (float $height, array $low, array $high): array => ['axis' => 'rows', 'face' => 70, 'parts' => [['fixed' => $height, 'node' => $low], ['share' => 1, 'node' => $high]]];
+        $leaf = static fn (string $hinge, string $opens = 'inward'): array => [
+            'operation' => 'hinged-door',
+            'hinge' => $hinge,
+            'opens' => $opens,
+            'sashFace' => 95,
+            'bottomRail' => 220,
+            'sashDepth' => 68,
+            'glass' => 28,
+        ];
+        $columns = static fn (array ...$nodes): array => [
+            'axis' => 'columns',
+            'face' => 70,
+            'parts' => array_map(static fn (array $n): array => ['share' => 1, 'node' => $n], array_values($nodes)),
+        ];
+        $under = static fn (float $height, array $low, array $high): array => [
+            'axis' => 'rows',
+            'face' => 70,
+            'parts' => [['fixed' => $height, 'node' => $low], ['share' => 1, 'node' => $high]],
+        ];
         $window = ['jamb' => 55, 'head' => 55, 'sill' => 60, 'depth' => 70];
         $door = ['jamb' => 60, 'head' => 60, 'sill' => 0, 'depth' => 70];
-        $type = static fn (string $mark, string $name, float $width, float $height, float $sill, array $frame, array $root, array $more = []): array => [
-            'mark' => $mark, 'name' => $name, 'width' => $width, 'height' => $height, 'sill' => $sill, 'tree' => ['frame' => $frame, 'root' => $root] + $more,
+        $type = static fn (
+            string $mark,
+            string $name,
+            float $width,
+            float $height,
+            float $sill,
+            array $frame,
+            array $root,
+            array $more = [],
+        ): array => [
+            'mark' => $mark, 'name' => $name, 'width' => $width, 'height' => $height, 'sill' => $sill,
+            'tree' => ['frame' => $frame, 'root' => $root] + $more,
         ];
         $arch = static fn (string $form, array $more = []): array => ['outline' => ['kind' => 'arch', 'form' => $form] + $more];
-        $bars = static fn (int $upright, int $level, bool $onPane = false): array => ['bars' => ['upright' => $upright, 'level' => $level, 'width' => 22, 'onPane' => $onPane]];
+        $bars = static fn (int $upright, int $level, bool $onPane = false): array => [
+            'bars' => ['upright' => $upright, 'level' => $level, 'width' => 22, 'onPane' => $onPane],
+        ];
         $slider = ['jamb' => 55, 'head' => 55, 'sill' => 45, 'depth' => 160];
 
         return [
@@ -35,22 +75,81 @@ final class Stock
             $type('W-09', 'small light', 600, 600, 1500, $window, $sash('right')),
             $type('W-11', 'four lights', 2700, 1450, 900, $window, $columns($sash('left'), $fixed, $fixed, $sash('right'))),
             $type('W-13', 'top-hung light', 900, 900, 1450, $window, $hung('top-hung', ['opens' => 'outward'])),
-            $type('W-15', 'top-hung over a fixed light', 1200, 1650, 700, $window, $under(950, $fixed, $hung('top-hung', ['opens' => 'outward']))),
+            $type(
+                'W-15',
+                'top-hung over a fixed light',
+                1200,
+                1650,
+                700,
+                $window,
+                $under(950, $fixed, $hung('top-hung', ['opens' => 'outward'])),
+            ),
             $type('W-17', 'bottom-hung light', 1200, 600, 1750, $window, $hung('bottom-hung', ['opens' => 'inward'])),
-            $type('W-19', 'tilt-and-turn light', 1000, 1450, 900, $window, $hung('tilt-and-turn', ['hinge' => 'left', 'opens' => 'inward'])),
+            $type(
+                'W-19',
+                'tilt-and-turn light',
+                1000,
+                1450,
+                900,
+                $window,
+                $hung('tilt-and-turn', ['hinge' => 'left', 'opens' => 'inward']),
+            ),
             $type('W-21', 'horizontally pivoted light', 1100, 1300, 1050, $window, $hung('horizontal-pivot', [])),
             $type('W-23', 'vertically pivoted light', 900, 1450, 900, $window, $hung('vertical-pivot', ['hinge' => 'left'])),
             $type('W-25', 'side-hung over a solid infill', 900, 2350, 0, $window, $under(800, $solid, $sash('left'))),
             $type('W-27', 'pair without a mullion', 1200, 1450, 900, $window, ['operation' => 'side-hung-pair'] + $sash('right')),
             $type('W-29', 'side-hung light of six panes', 800, 1450, 900, $window, $sash('right') + $bars(1, 2)),
             $type('W-31', 'sliding light', 1800, 1450, 900, $slider, $hung('sliding', ['leaves' => ['fixed', 'left']])),
-            $type('W-33', 'vertical sliding pair', 900, 1700, 650, ['depth' => 160] + $window, $hung('vertical-sliding', ['moving' => 'both']) + $bars(1, 0, true)),
+            $type(
+                'W-33',
+                'vertical sliding pair',
+                900,
+                1700,
+                650,
+                ['depth' => 160] + $window,
+                $hung('vertical-sliding', ['moving' => 'both']) + $bars(1, 0, true),
+            ),
             $type('W-35', 'louvre', 900, 900, 1450, $window, ['operation' => 'louvre']),
-            $type('W-37', 'light under a flat arch', 1100, 1500, 850, ['mitred' => true] + $window, $fixed, $arch('segmental', ['riseShare' => 0.15])),
-            $type('W-39', 'round light', 900, 900, 1450, ['jamb' => 55, 'head' => 55, 'sill' => 55, 'depth' => 70, 'mitred' => true], $fixed + $bars(1, 1), ['outline' => ['kind' => 'round']]),
+            $type(
+                'W-37',
+                'light under a flat arch',
+                1100,
+                1500,
+                850,
+                ['mitred' => true] + $window,
+                $fixed,
+                $arch('segmental', ['riseShare' => 0.15]),
+            ),
+            $type(
+                'W-39',
+                'round light',
+                900,
+                900,
+                1450,
+                ['jamb' => 55, 'head' => 55, 'sill' => 55, 'depth' => 70, 'mitred' => true],
+                $fixed + $bars(1, 1),
+                ['outline' => ['kind' => 'round']],
+            ),
             $type('W-41', 'pointed light', 900, 1800, 600, ['mitred' => true] + $window, $fixed + $bars(2, 3), $arch('pointed')),
-            $type('W-43', 'light under a slope', 1600, 1800, 600, $window, $columns($fixed, $fixed), ['outline' => ['kind' => 'profile', 'head' => [['share' => 1, 'rise' => 400]], 'sill' => []]]),
-            $type('W-45', 'top-hung over a louvre', 900, 1450, 900, $window, $under(450, ['operation' => 'louvre', 'louvre' => ['profile' => 'z']], $hung('top-hung', ['opens' => 'outward']))),
+            $type(
+                'W-43',
+                'light under a slope',
+                1600,
+                1800,
+                600,
+                $window,
+                $columns($fixed, $fixed),
+                ['outline' => ['kind' => 'profile', 'head' => [['share' => 1, 'rise' => 400]], 'sill' => []]],
+            ),
+            $type(
+                'W-45',
+                'top-hung over a louvre',
+                900,
+                1450,
+                900,
+                $window,
+                $under(450, ['operation' => 'louvre', 'louvre' => ['profile' => 'z']], $hung('top-hung', ['opens' => 'outward'])),
+            ),
             $type('D-01', 'glazed door', 1000, 2150, 0, $door, $leaf('left')),
             $type('D-02', 'door under a toplight', 1000, 2700, 0, $door, $under(2090, $leaf('right', 'outward'), $fixed)),
             $type('D-04', 'pair of doors', 1800, 2300, 0, $door, ['operation' => 'door-pair'] + $leaf('right', 'outward')),
@@ -58,33 +157,104 @@ final class Stock
             $type('D-08', 'flush door', 900, 2100, 0, $door, ['solid' => true] + $leaf('left')),
             $type('D-10', 'panelled door', 950, 2150, 0, $door, ['style' => 'panelled', 'columns' => 2, 'rows' => 3] + $leaf('left')),
             $type('D-12', 'part-glazed door', 1000, 2150, 0, $door, ['style' => 'part-glazed'] + $leaf('right')),
-            $type('D-14', 'folding door of four leaves', 3600, 2300, 0, $door, ['operation' => 'folding', 'folds' => 4, 'hinge' => 'left', 'opens' => 'outward', 'sashFace' => 75, 'sashDepth' => 68, 'glass' => 28]),
-            $type('D-16', 'sliding door', 2800, 2300, 0, ['sill' => 45] + $slider, ['operation' => 'sliding-door', 'leaves' => ['left', 'fixed'], 'sashFace' => 80, 'sashDepth' => 68, 'glass' => 28]),
+            $type(
+                'D-14',
+                'folding door of four leaves',
+                3600,
+                2300,
+                0,
+                $door,
+                [
+                    'operation' => 'folding',
+                    'folds' => 4,
+                    'hinge' => 'left',
+                    'opens' => 'outward',
+                    'sashFace' => 75,
+                    'sashDepth' => 68,
+                    'glass' => 28,
+                ],
+            ),
+            $type(
+                'D-16',
+                'sliding door',
+                2800,
+                2300,
+                0,
+                ['sill' => 45] + $slider,
+                ['operation' => 'sliding-door', 'leaves' => ['left', 'fixed'], 'sashFace' => 80, 'sashDepth' => 68, 'glass' => 28],
+            ),
             self::front(),
-            $type('G-01', 'glazed front, two rows', 4200, 3000, 0, $window, $under(2200, $columns($fixed, $fixed, $fixed, $fixed), $columns($fixed, $fixed, $fixed, $fixed))),
+            $type(
+                'G-01',
+                'glazed front, two rows',
+                4200,
+                3000,
+                0,
+                $window,
+                $under(2200, $columns($fixed, $fixed, $fixed, $fixed), $columns($fixed, $fixed, $fixed, $fixed)),
+            ),
         ];
     }
 
-    /** @return array<string, mixed> one unit of many kinds of light under a head that rises: a door, vents, a sliding light, a louvre and toplights */
+    /**
+     * @return array<string, mixed> one unit of many kinds of light under a head that rises: a door, vents, a sliding light, a louvre and
+     *    toplights
+     */
     private static function front(): array
     {
         $glass = ['glazing' => [6, 16, 6]];
         $sash = ['sashFace' => 60, 'sashDepth' => 68] + $glass;
         $fixed = ['operation' => 'fixed'] + $glass;
         $parts = static fn (string $axis, array ...$parts): array => ['axis' => $axis, 'face' => 55, 'parts' => array_map(
-            static fn (array $p): array => ($p[0] === null ? ['share' => 1] : ['fixed' => $p[0]]) + ['node' => $p[1]], array_values($parts))];
+            static fn (array $p): array => ($p[0] === null ? ['share' => 1] : ['fixed' => $p[0]]) + ['node' => $p[1]],
+            array_values($parts))];
 
         return ['mark' => 'D-18', 'name' => 'front under a rising head', 'width' => 3900, 'height' => 3270, 'sill' => 0, 'tree' => [
-            'outline' => ['kind' => 'profile', 'head' => [['length' => 650, 'rise' => 0], ['length' => 1500, 'rise' => 420], ['share' => 1, 'rise' => 0]], 'sill' => []],
+            'outline' => [
+                'kind' => 'profile',
+                'head' => [['length' => 650, 'rise' => 0], ['length' => 1500, 'rise' => 420], ['share' => 1, 'rise' => 0]],
+                'sill' => [],
+            ],
             'frame' => ['jamb' => 55, 'head' => 55, 'sill' => 60, 'depth' => 160],
             'measure' => 'centres',
             'finishes' => ['frame-outside' => 'deep-tide', 'frame-inside' => 'chalk'],
             'root' => $parts('rows',
                 [2400, $parts('columns',
-                    [650, $parts('rows', [1400, ['operation' => 'fixed', 'solid' => true, 'glass' => 40]], [null, ['operation' => 'bottom-hung', 'opens' => 'inward'] + $sash])],
+                    [
+                        650,
+                        $parts(
+                            'rows',
+                            [1400, ['operation' => 'fixed', 'solid' => true, 'glass' => 40]],
+                            [null, ['operation' => 'bottom-hung', 'opens' => 'inward'] + $sash],
+                        ),
+                    ],
                     [1500, ['operation' => 'sliding', 'leaves' => ['fixed', 'left']] + $sash],
-                    [750, $parts('rows', [450, ['operation' => 'louvre']], [null, ['operation' => 'vertical-sliding', 'moving' => 'both'] + $sash])],
-                    [null, $parts('rows', [2100, ['operation' => 'hinged-door', 'hinge' => 'right', 'opens' => 'inward', 'bottomRail' => 220, 'style' => 'part-glazed', 'sashFace' => 95] + $sash], [null, ['operation' => 'top-hung', 'opens' => 'outward'] + $sash])],
+                    [
+                        750,
+                        $parts(
+                            'rows',
+                            [450, ['operation' => 'louvre']],
+                            [null, ['operation' => 'vertical-sliding', 'moving' => 'both'] + $sash],
+                        ),
+                    ],
+                    [
+                        null,
+                        $parts(
+                            'rows',
+                            [
+                                2100,
+                                [
+                                    'operation' => 'hinged-door',
+                                    'hinge' => 'right',
+                                    'opens' => 'inward',
+                                    'bottomRail' => 220,
+                                    'style' => 'part-glazed',
+                                    'sashFace' => 95,
+                                ] + $sash,
+                            ],
+                            [null, ['operation' => 'top-hung', 'opens' => 'outward'] + $sash],
+                        ),
+                    ],
                 )],
                 [null, $parts('columns', [650, $fixed], [1500, $fixed], [null, $fixed])],
             ),

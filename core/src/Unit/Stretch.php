@@ -42,7 +42,11 @@ final readonly class Stretch
     {
         $length = $f->has('length') ? $f->length('length') : null;
         if ($length !== null && $length < 0) {
-            throw Refusal::because('outline.length', sprintf('Stretch %d of the %s cannot be shorter than nothing; %s was given.', $i + 1, $side, UnitTree::mm($length)), details: ['field' => "$side.$i.length"]);
+            throw Refusal::because(
+                'outline.length',
+                sprintf('Stretch %d of the %s cannot be shorter than nothing; %s was given.', $i + 1, $side, UnitTree::mm($length)),
+                details: ['field' => "$side.$i.length"],
+            );
         }
         $share = $f->has('share') ? $f->number('share') : 1.0;
         if ($share <= 0) {
@@ -51,10 +55,24 @@ final readonly class Stretch
         if ($f->has('angle')) {
             $angle = $f->number('angle');
             if (abs($angle) > self::STEEPEST) {
-                throw Refusal::because('outline.steep', sprintf('Stretch %d of the %s may slope by %s° at the most; %s° was given. A steeper one is a step: give it no length.', $i + 1, $side, self::STEEPEST, $angle), details: ['field' => "$side.$i.angle"]);
+                throw Refusal::because(
+                    'outline.steep',
+                    sprintf(
+                        'Stretch %d of the %s may slope by %s° at the most; %s° was given. A steeper one is a step: give it no length.',
+                        $i + 1,
+                        $side,
+                        self::STEEPEST,
+                        $angle,
+                    ),
+                    details: ['field' => "$side.$i.angle"],
+                );
             }
             if ($length === 0.0) {
-                throw Refusal::because('outline.step', sprintf('Stretch %d of the %s has no length, so it takes a rise rather than an angle.', $i + 1, $side), details: ['field' => "$side.$i.angle"]);
+                throw Refusal::because(
+                    'outline.step',
+                    sprintf('Stretch %d of the %s has no length, so it takes a rise rather than an angle.', $i + 1, $side),
+                    details: ['field' => "$side.$i.angle"],
+                );
             }
 
             return new self($length, $share, 0.0, $angle);
@@ -79,7 +97,14 @@ final readonly class Stretch
             $shares += $s->length === null ? $s->share : 0.0;
         }
         if ($left < 1.0) {
-            throw Refusal::because('outline.too_long', sprintf('The stretches of the %s take %s and the unit is %s wide.', $side, UnitTree::mm($width - $left), UnitTree::mm($width)),
+            throw Refusal::because(
+                'outline.too_long',
+                sprintf(
+                    'The stretches of the %s take %s and the unit is %s wide.',
+                    $side,
+                    UnitTree::mm($width - $left),
+                    UnitTree::mm($width),
+                ),
                 details: ['field' => $side, 'over' => -$left]);
         }
 
@@ -93,7 +118,11 @@ final readonly class Stretch
     /** @return array<string, float> */
     public function toArray(): array
     {
-        return ($this->length !== null ? ['length' => $this->length] : ['share' => $this->share]) + ($this->angle !== null ? ['angle' => $this->angle] : ['rise' => $this->rise]);
+        return ($this->length !== null
+                    ? ['length' => $this->length]
+                    : ['share' => $this->share]) + ($this->angle !== null
+                    ? ['angle' => $this->angle]
+                    : ['rise' => $this->rise]);
     }
 
     /**

@@ -7,29 +7,71 @@ namespace Isleward\Core\Unit;
 /** What one unit is made of: members and infills by section and cut, glass by size, blades, hardware. */
 final class TakeOff
 {
-    /** @return list<array{what: string, part: string, face: float, depth: float, length: float, ends: list<float>, radius: float|null, count: int}> mm, longest first within each kind */
+    /**
+     * @return list<array{what: string, part: string, face: float, depth: float, length: float, ends: list<float>, radius: float|null,
+     *    count: int}> mm, longest first within each kind
+     */
     public static function members(SolvedUnit $unit): array
     {
         $rows = [];
         foreach ($unit->members as $m) {
             $cut = MemberCut::of($m);
-            $key = implode('|', [$m->role->value, $m->part()->value, round($cut->face, 1), round($cut->depth, 1), round($cut->length, 1), implode('/', $cut->ends), $cut->radius]);
-            $rows[$key] ??= ['what' => $m->role->value, 'part' => $m->part()->value, 'face' => $cut->face, 'depth' => $cut->depth, 'length' => $cut->length, 'ends' => $cut->ends, 'radius' => $cut->radius, 'count' => 0];
+            $key = implode(
+                '|',
+                [
+                    $m->role->value,
+                    $m->part()->value,
+                    round($cut->face, 1),
+                    round($cut->depth, 1),
+                    round($cut->length, 1),
+                    implode('/', $cut->ends),
+                    $cut->radius,
+                ],
+            );
+            $rows[$key] ??= [
+                'what' => $m->role->value,
+                'part' => $m->part()->value,
+                'face' => $cut->face,
+                'depth' => $cut->depth,
+                'length' => $cut->length,
+                'ends' => $cut->ends,
+                'radius' => $cut->radius,
+                'count' => 0,
+            ];
             $rows[$key]['count']++;
         }
         $order = array_flip(array_map(static fn (Role $r): string => $r->value, Role::cases()));
-        usort($rows, static fn (array $a, array $b): int => [$order[$a['what']], -$a['length'], -$a['face']] <=> [$order[$b['what']], -$b['length'], -$b['face']]);
+        usort(
+            $rows,
+            static fn (array $a, array $b): int => [
+                $order[$a['what']],
+                -$a['length'],
+                -$a['face'],
+            ] <=> [$order[$b['what']], -$b['length'], -$b['face']],
+        );
 
         return $rows;
     }
 
-    /** @return list<array{glass: string, width: float, height: float, rectangular: bool, area: float, perimeter: float, weight: float, count: int}> the glass as cut: mm, mm², kg, of each */
+    /**
+     * @return list<array{glass: string, width: float, height: float, rectangular: bool, area: float, perimeter: float, weight: float,
+     *    count: int}> the glass as cut: mm, mm², kg, of each
+     */
     public static function panes(SolvedUnit $unit): array
     {
         $rows = [];
         foreach ($unit->panes as $pane) {
             $cut = $pane->cut();
-            $row = ['glass' => $pane->glazing->text(), 'width' => $cut->width(), 'height' => $cut->height(), 'rectangular' => $cut->isRectangle(), 'area' => $cut->area(), 'perimeter' => $cut->perimeter(), 'weight' => $pane->weight(), 'count' => 0];
+            $row = [
+                'glass' => $pane->glazing->text(),
+                'width' => $cut->width(),
+                'height' => $cut->height(),
+                'rectangular' => $cut->isRectangle(),
+                'area' => $cut->area(),
+                'perimeter' => $cut->perimeter(),
+                'weight' => $pane->weight(),
+                'count' => 0,
+            ];
             $key = $row['glass'].'|'.round($row['width'], 1).'|'.round($row['height'], 1).'|'.round($row['area']);
             $rows[$key] ??= $row;
             $rows[$key]['count']++;
@@ -39,7 +81,10 @@ final class TakeOff
         return $rows;
     }
 
-    /** @return array<string, int> what moves and shuts the leaves (common practice); a third hinge from 1 600 mm of height, a fourth from 2 200 */
+    /**
+     * @return array<string, int> what moves and shuts the leaves (common practice); a third hinge from 1 600 mm of height, a fourth from 2
+     *    200
+     */
     public static function hardware(SolvedUnit $unit): array
     {
         $count = [];

@@ -7,7 +7,9 @@ namespace Isleward\Core\Unit;
 /** What is doubtful about a unit of a size, wherever it stands. */
 final class UnitChecks
 {
-    /** @return list<array{rule: string, path: string, figure: float, what: string}> "has a sash …": to be read after what the unit is called */
+    /**
+     * @return list<array{rule: string, path: string, figure: float, what: string}> "has a sash …": to be read after what the unit is called
+     */
     public static function of(SolvedUnit $unit, UnitRules $rules): array
     {
         $found = [];
@@ -24,17 +26,45 @@ final class UnitChecks
                 }
             }
             if ($operation->isDoor() && $light->contour->height() < $rules->doorClear - 0.01) {
-                $add('unit.door_clear', $light->path, $light->contour->height(), sprintf('has a %s that is %s high clear, under the %s of this project', $operation->label(), UnitTree::mm($light->contour->height()), UnitTree::mm($rules->doorClear)));
+                $add(
+                    'unit.door_clear',
+                    $light->path,
+                    $light->contour->height(),
+                    sprintf(
+                        'has a %s that is %s high clear, under the %s of this project',
+                        $operation->label(),
+                        UnitTree::mm($light->contour->height()),
+                        UnitTree::mm($rules->doorClear),
+                    ),
+                );
             }
             if ($light->louvre !== null && $light->louvre['clash']) {
-                $add('louvre.clash', $light->path, $light->louvre['pitch'], sprintf('has louvre blades that run into each other at a pitch of %s', UnitTree::mm($light->louvre['pitch'])));
+                $add(
+                    'louvre.clash',
+                    $light->path,
+                    $light->louvre['pitch'],
+                    sprintf('has louvre blades that run into each other at a pitch of %s', UnitTree::mm($light->louvre['pitch'])),
+                );
             }
         }
         foreach ($unit->panes as $pane) {
             $light = $pane->leaf === null ? null : self::light($unit, $pane->path);
             $sash = $light?->sash;
-            if ($light !== null && $sash !== null && $light->bars === null && min($pane->contour->width(), $pane->contour->height()) < $sash->face) {
-                $add('unit.small_light', $pane->path, min($pane->contour->width(), $pane->contour->height()), sprintf('has a pane %s × %s, smaller than the %s of its sash', UnitTree::mm($pane->contour->width()), UnitTree::mm($pane->contour->height()), UnitTree::mm($sash->face)));
+            if ($light !== null && $sash !== null && $light->bars === null && min(
+                $pane->contour->width(),
+                $pane->contour->height(),
+            ) < $sash->face) {
+                $add(
+                    'unit.small_light',
+                    $pane->path,
+                    min($pane->contour->width(), $pane->contour->height()),
+                    sprintf(
+                        'has a pane %s × %s, smaller than the %s of its sash',
+                        UnitTree::mm($pane->contour->width()),
+                        UnitTree::mm($pane->contour->height()),
+                        UnitTree::mm($sash->face),
+                    ),
+                );
             }
         }
 
@@ -55,7 +85,17 @@ final class UnitChecks
             $operation = $light->light->operation;
             if (($operation === Operation::TopHung && ! $outward) || ($operation === Operation::BottomHung && $outward)) {
                 $width = $light->contour->width();
-                $found[] = ['rule' => 'unit.rain_in', 'path' => $light->path, 'figure' => $width, 'what' => sprintf('has a %s light %s wide that opens %s: rain runs in', $operation->value, UnitTree::mm($width), $outward ? 'outward' : 'inward')];
+                $found[] = [
+                    'rule' => 'unit.rain_in',
+                    'path' => $light->path,
+                    'figure' => $width,
+                    'what' => sprintf(
+                        'has a %s light %s wide that opens %s: rain runs in',
+                        $operation->value,
+                        UnitTree::mm($width),
+                        $outward ? 'outward' : 'inward',
+                    ),
+                ];
             }
         }
 
@@ -69,10 +109,20 @@ final class UnitChecks
         if ($why !== null) {
             $add('unit.stretched', '', abs($unit->width - $unit->height), $why);
         }
-        foreach ([['minWidth', $unit->width, -1, 'narrower than'], ['maxWidth', $unit->width, 1, 'wider than'], ['minHeight', $unit->height, -1, 'lower than'], ['maxHeight', $unit->height, 1, 'higher than']] as [$limit, $size, $sign, $word]) {
+        foreach ([
+            ['minWidth', $unit->width, -1, 'narrower than'],
+            ['maxWidth', $unit->width, 1, 'wider than'],
+            ['minHeight', $unit->height, -1, 'lower than'],
+            ['maxHeight', $unit->height, 1, 'higher than'],
+        ] as [$limit, $size, $sign, $word]) {
             $at = $unit->tree->limits[$limit] ?? null;
             if ($at !== null && ($size - $at) * $sign > 0.01) {
-                $add('unit.stretched', '', $size, sprintf('is stretched to %s, %s the %s its type is made for', UnitTree::mm($size), $word, UnitTree::mm($at)));
+                $add(
+                    'unit.stretched',
+                    '',
+                    $size,
+                    sprintf('is stretched to %s, %s the %s its type is made for', UnitTree::mm($size), $word, UnitTree::mm($at)),
+                );
             }
         }
     }
@@ -90,13 +140,28 @@ final class UnitChecks
         $weight = Weight::of($unit, $rules, $leaf->index)['total'];
         [$w, $h] = [$leaf->contour->width(), $leaf->contour->height()];
         if ($w > $limits[0] + 0.01) {
-            $add('unit.sash_wide', $light->path, $w, sprintf('has a %s %s wide, over the %s of this project', $kind, UnitTree::mm($w), UnitTree::mm($limits[0])));
+            $add(
+                'unit.sash_wide',
+                $light->path,
+                $w,
+                sprintf('has a %s %s wide, over the %s of this project', $kind, UnitTree::mm($w), UnitTree::mm($limits[0])),
+            );
         }
         if ($h > $limits[1] + 0.01) {
-            $add('unit.sash_tall', $light->path, $h, sprintf('has a %s %s high, over the %s of this project', $kind, UnitTree::mm($h), UnitTree::mm($limits[1])));
+            $add(
+                'unit.sash_tall',
+                $light->path,
+                $h,
+                sprintf('has a %s %s high, over the %s of this project', $kind, UnitTree::mm($h), UnitTree::mm($limits[1])),
+            );
         }
         if ($weight > $limits[2] + 0.05) {
-            $add('unit.sash_heavy', $light->path, $weight, sprintf('has a %s of %.0f kg, over the %.0f kg of this project', $kind, $weight, $limits[2]));
+            $add(
+                'unit.sash_heavy',
+                $light->path,
+                $weight,
+                sprintf('has a %s of %.0f kg, over the %.0f kg of this project', $kind, $weight, $limits[2]),
+            );
         }
     }
 

@@ -69,11 +69,19 @@ final readonly class UnitOutline
         }
         $rise = $f->has('rise') ? $f->length('rise') : null;
         if ($rise !== null && $rise <= 0) {
-            throw Refusal::because('outline.rise', sprintf('The rise of an arch must be more than nothing; %s was given.', Length::format($rise, $f->units())), details: ['field' => 'rise']);
+            throw Refusal::because(
+                'outline.rise',
+                sprintf('The rise of an arch must be more than nothing; %s was given.', Length::format($rise, $f->units())),
+                details: ['field' => 'rise'],
+            );
         }
         $share = $rise === null && $f->has('riseShare') ? $f->number('riseShare') : null;
         if ($share !== null && ($share <= 0 || $share > 3)) {
-            throw Refusal::because('outline.rise', 'The rise of an arch is a share of its width over 0 and up to 3.', details: ['field' => 'riseShare']);
+            throw Refusal::because(
+                'outline.rise',
+                'The rise of an arch is a share of its width over 0 and up to 3.',
+                details: ['field' => 'riseShare'],
+            );
         }
 
         return new self(OutlineKind::Arch, form: $form, rise: $rise, riseShare: $share ?? ($rise === null ? $form->usualRise() : null));
@@ -98,7 +106,11 @@ final readonly class UnitOutline
     public function stretched(float $width, float $height): ?string
     {
         return $this->kind === OutlineKind::Round && abs($width - $height) > 0.5
-            ? sprintf('is a round unit in an opening %s wide and %s high, so it becomes an oval', UnitTree::mm($width), UnitTree::mm($height)) : null;
+            ? sprintf(
+                'is a round unit in an opening %s wide and %s high, so it becomes an oval',
+                UnitTree::mm($width),
+                UnitTree::mm($height),
+            ) : null;
     }
 
     /** How high an arch stands over its springing, mm. */
@@ -131,7 +143,11 @@ final readonly class UnitOutline
         $lift = $head ? $height - $high : -$low;
         $last = count($points) - 1;
 
-        return array_map(static fn (array $p, int $i): array => [$i === $last ? $width : $p[0], $p[1] + $lift], $points, array_keys($points));
+        return array_map(
+            static fn (array $p, int $i): array => [$i === $last ? $width : $p[0], $p[1] + $lift],
+            $points,
+            array_keys($points),
+        );
     }
 
     private function profile(float $width, float $height): Contour
@@ -142,7 +158,13 @@ final readonly class UnitOutline
             foreach ($line as [$x, $y]) {
                 foreach (self::levels($other, $x) as $level) {
                     if (($y - $level) * $sign < 1.0) {
-                        throw Refusal::because('outline.no_room', sprintf('%s from the left the head would lie %s above the sill.', UnitTree::mm($x), UnitTree::mm(($y - $level) * $sign)),
+                        throw Refusal::because(
+                            'outline.no_room',
+                            sprintf(
+                                '%s from the left the head would lie %s above the sill.',
+                                UnitTree::mm($x),
+                                UnitTree::mm(($y - $level) * $sign),
+                            ),
                             details: ['field' => 'head', 'at' => $x]);
                     }
                 }
@@ -169,8 +191,17 @@ final readonly class UnitOutline
         $out = [];
         $n = count($ring);
         for ($i = 0; $i < $n; $i += 2) {
-            [$ax, $ay, $x, $y, $bx, $by] = [$ring[($i + $n - 2) % $n], $ring[($i + $n - 1) % $n], $ring[$i], $ring[$i + 1], $ring[($i + 2) % $n], $ring[($i + 3) % $n]];
-            if (abs(($x - $ax) * ($by - $y) - ($y - $ay) * ($bx - $x)) > 1e-9 * (hypot($x - $ax, $y - $ay) * hypot($bx - $x, $by - $y) + 1)) {
+            [$ax, $ay, $x, $y, $bx, $by] = [
+                $ring[($i + $n - 2) % $n],
+                $ring[($i + $n - 1) % $n],
+                $ring[$i],
+                $ring[$i + 1],
+                $ring[($i + 2) % $n],
+                $ring[($i + 3) % $n],
+            ];
+            if (abs(
+                ($x - $ax) * ($by - $y) - ($y - $ay) * ($bx - $x),
+            ) > 1e-9 * (hypot($x - $ax, $y - $ay) * hypot($bx - $x, $by - $y) + 1)) {
                 array_push($out, $x, $y);
             }
         }
@@ -202,16 +233,41 @@ final readonly class UnitOutline
         $form = $this->form ?? throw new \LogicException('An arch has a form.');
         $springing = $height - $rise;
         if ($springing < 1.0) {
-            throw Refusal::because('outline.arch_no_room', sprintf('An arch that rises %s needs a unit higher than that; it is %s high.', UnitTree::mm($rise), UnitTree::mm($height)), details: ['field' => 'rise']);
+            throw Refusal::because(
+                'outline.arch_no_room',
+                sprintf('An arch that rises %s needs a unit higher than that; it is %s high.', UnitTree::mm($rise), UnitTree::mm($height)),
+                details: ['field' => 'rise'],
+            );
         }
         if ($rise < $width * self::FLATTEST) {
-            throw Refusal::because('outline.arch_flat', sprintf('An arch %s wide must rise %s at least; %s was given.', UnitTree::mm($width), UnitTree::mm($width * self::FLATTEST), UnitTree::mm($rise)), details: ['field' => 'rise']);
+            throw Refusal::because(
+                'outline.arch_flat',
+                sprintf(
+                    'An arch %s wide must rise %s at least; %s was given.',
+                    UnitTree::mm($width),
+                    UnitTree::mm($width * self::FLATTEST),
+                    UnitTree::mm($rise),
+                ),
+                details: ['field' => 'rise'],
+            );
         }
         if ($form === ArchForm::Segmental && $rise > $half + 1e-6) {
-            throw Refusal::because('outline.arch_high', sprintf('A segmental arch rises half its width at the most, here %s; %s was given.', UnitTree::mm($half), UnitTree::mm($rise)), details: ['field' => 'rise']);
+            throw Refusal::because(
+                'outline.arch_high',
+                sprintf(
+                    'A segmental arch rises half its width at the most, here %s; %s was given.',
+                    UnitTree::mm($half),
+                    UnitTree::mm($rise),
+                ),
+                details: ['field' => 'rise'],
+            );
         }
         if ($form === ArchForm::Pointed && $rise <= $half + 1e-6) {
-            throw Refusal::because('outline.arch_flat', sprintf('A pointed arch rises more than half its width, here %s; %s was given.', UnitTree::mm($half), UnitTree::mm($rise)), details: ['field' => 'rise']);
+            throw Refusal::because(
+                'outline.arch_flat',
+                sprintf('A pointed arch rises more than half its width, here %s; %s was given.', UnitTree::mm($half), UnitTree::mm($rise)),
+                details: ['field' => 'rise'],
+            );
         }
         $head = match ($form) {
             ArchForm::Semicircular, ArchForm::Elliptical => [Curve::curved($half, $springing, $half, $rise, 0.0, M_PI)],
@@ -237,7 +293,14 @@ final readonly class UnitOutline
         $radius = $width * $width / (8 * $rise) + $rise / 2;
         $half = asin(min(1.0, $width / 2 / $radius));
 
-        return [Curve::curved($width / 2, $springing + $rise - $radius, $radius, $radius, M_PI_2 - $half, 2 * $half)->between($width, $springing, 0.0, $springing)];
+        return [Curve::curved(
+            $width / 2,
+            $springing + $rise - $radius,
+            $radius,
+            $radius,
+            M_PI_2 - $half,
+            2 * $half,
+        )->between($width, $springing, 0.0, $springing)];
     }
 
     /**
@@ -251,7 +314,14 @@ final readonly class UnitOutline
         $turn = atan2($rise, $radius - $half);
 
         return [
-            Curve::curved(2 * $half - $radius, $springing, $radius, $radius, 0.0, $turn)->between(2 * $half, $springing, $half, $springing + $rise),
+            Curve::curved(
+                2 * $half - $radius,
+                $springing,
+                $radius,
+                $radius,
+                0.0,
+                $turn,
+            )->between(2 * $half, $springing, $half, $springing + $rise),
             Curve::curved($radius, $springing, $radius, $radius, M_PI - $turn, $turn)->between($half, $springing + $rise, 0.0, $springing),
         ];
     }
@@ -262,7 +332,11 @@ final readonly class UnitOutline
         return ['kind' => $this->kind->value] + match ($this->kind) {
             OutlineKind::Rectangle, OutlineKind::Round => [],
             OutlineKind::Profile => ['head' => Stretch::plain($this->head), 'sill' => Stretch::plain($this->sill)],
-            OutlineKind::Arch => ['form' => $this->form?->value] + ($this->rise !== null ? ['rise' => $this->rise] : []) + ($this->riseShare !== null ? ['riseShare' => $this->riseShare] : []),
+            OutlineKind::Arch => ['form' => $this->form?->value] + ($this->rise !== null
+                            ? ['rise' => $this->rise]
+                            : []) + ($this->riseShare !== null
+                            ? ['riseShare' => $this->riseShare]
+                            : []),
             OutlineKind::Polygon => ['corners' => array_map(static fn (OutlineCorner $c): array => $c->toArray(), $this->corners)],
         };
     }

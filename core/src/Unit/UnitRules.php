@@ -14,9 +14,12 @@ use Isleward\Core\Measure\Refusal;
 final readonly class UnitRules
 {
     private const LIMITS = [
-        'side-hung' => [900.0, 1600.0, 60.0], 'side-hung-pair' => [900.0, 1600.0, 60.0], 'top-hung' => [1500.0, 1500.0, 80.0], 'bottom-hung' => [1500.0, 1000.0, 60.0],
-        'tilt-and-turn' => [1400.0, 2400.0, 100.0], 'horizontal-pivot' => [1800.0, 1800.0, 120.0], 'vertical-pivot' => [1800.0, 1800.0, 120.0], 'sliding' => [1500.0, 2400.0, 150.0],
-        'vertical-sliding' => [1400.0, 1400.0, 60.0], 'folding' => [1000.0, 2600.0, 90.0], 'hinged-door' => [1200.0, 2500.0, 120.0], 'door-pair' => [1200.0, 2500.0, 120.0], 'sliding-door' => [2500.0, 2700.0, 250.0],
+        'side-hung' => [900.0, 1600.0, 60.0], 'side-hung-pair' => [900.0, 1600.0, 60.0], 'top-hung' => [1500.0, 1500.0, 80.0],
+        'bottom-hung' => [1500.0, 1000.0, 60.0],
+        'tilt-and-turn' => [1400.0, 2400.0, 100.0], 'horizontal-pivot' => [1800.0, 1800.0, 120.0],
+        'vertical-pivot' => [1800.0, 1800.0, 120.0], 'sliding' => [1500.0, 2400.0, 150.0],
+        'vertical-sliding' => [1400.0, 1400.0, 60.0], 'folding' => [1000.0, 2600.0, 90.0], 'hinged-door' => [1200.0, 2500.0, 120.0],
+        'door-pair' => [1200.0, 2500.0, 120.0], 'sliding-door' => [2500.0, 2700.0, 250.0],
     ];
 
     /** @param  array<string, array{float, float, float}>  $limits  operation → greatest width and height of a leaf, mm, and weight, kg */
@@ -40,12 +43,17 @@ final readonly class UnitRules
             if ($given->has($operation)) {
                 $l = $given->fields($operation);
                 $what = 'The greatest %s of a '.Operation::from($operation)->label().' leaf';
-                $limits[$operation] = [$l->size('width', sprintf($what, 'width')), $l->size('height', sprintf($what, 'height')), self::positive($l, 'weight', sprintf($what, 'weight'))];
+                $limits[$operation] = [
+                    $l->size('width', sprintf($what, 'width')),
+                    $l->size('height', sprintf($what, 'height')),
+                    self::positive($l, 'weight', sprintf($what, 'weight')),
+                ];
             }
         }
 
         return new self($limits, $f->has('doorClear') ? $f->size('doorClear', 'The clear height of a door', 0.0) : 2000.0,
-            $f->has('frameDensity') ? self::positive($f, 'frameDensity', 'The density of frames') : 500.0, $f->has('infillDensity') ? self::positive($f, 'infillDensity', 'The density of infills') : 600.0);
+            $f->has('frameDensity') ? self::positive($f, 'frameDensity', 'The density of frames') : 500.0,
+            $f->has('infillDensity') ? self::positive($f, 'infillDensity', 'The density of infills') : 600.0);
     }
 
     /** The usual ones as they are read back; they are read with every edit that is tried while something is dragged. */
@@ -61,7 +69,11 @@ final readonly class UnitRules
     {
         $value = $f->number($name);
 
-        return $value > 0 ? $value : throw Refusal::because('settings.unit_rules', sprintf('%s must be more than nothing; %s was given.', $what, $value), details: ['field' => $name]);
+        return $value > 0 ? $value : throw Refusal::because(
+            'settings.unit_rules',
+            sprintf('%s must be more than nothing; %s was given.', $what, $value),
+            details: ['field' => $name],
+        );
     }
 
     /** @return array<string, mixed> */

@@ -14,7 +14,8 @@ final readonly class UnitTree
     private const DEEPEST = 20;
 
     /**
-     * @param  bool  $toCentres  typed sizes of parts run between the unit's sides and the centre lines of dividers, so that they add up to its size; else they are clear
+     * @param  bool  $toCentres  typed sizes of parts run between the unit's sides and the centre lines of dividers, so that they add up to
+     *    its size; else they are clear
      * @param  float|null  $setback  its outer side behind the wall's outer face where it is placed, mm; null for what is usual in the wall
      * @param  array<string, string>  $finishes  {@see FinishPart} → a finish of the project
      * @param  array{minWidth?: float, maxWidth?: float, minHeight?: float, maxHeight?: float}  $limits  sizes it may be stretched to, mm
@@ -35,7 +36,11 @@ final readonly class UnitTree
         $finishes = [];
         foreach ($f->has('finishes') ? $f->array('finishes') : [] as $part => $finish) {
             if (FinishPart::tryFrom((string) $part) === null || ! is_string($finish)) {
-                throw Refusal::because('unit.finish', sprintf('“%s” is no part of a unit that takes a finish.', $part), details: ['field' => 'finishes']);
+                throw Refusal::because(
+                    'unit.finish',
+                    sprintf('“%s” is no part of a unit that takes a finish.', $part),
+                    details: ['field' => 'finishes'],
+                );
             }
             $finishes[(string) $part] = $finish;
         }

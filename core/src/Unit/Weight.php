@@ -6,7 +6,10 @@ namespace Isleward\Core\Unit;
 
 use Isleward\Core\Geometry\Region;
 
-/** Weights of a unit and its leaves, kg: glass by its panes with their edge cover, members and infills by volume and the project's densities. */
+/**
+ * Weights of a unit and its leaves, kg: glass by its panes with their edge cover, members and infills by volume and the project's
+ * densities.
+ */
 final class Weight
 {
     /** @return array{glass: float, infill: float, frame: float, total: float} */

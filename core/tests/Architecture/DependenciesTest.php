@@ -40,7 +40,11 @@ final class DependenciesTest extends TestCase
             if (basename($file) !== 'kinds.php') {
                 self::assertDoesNotMatchRegularExpression('/^use (?!Isleward\\\\Core\\\\)\S+\\\\/m', $code, $file);
             }
-            self::assertDoesNotMatchRegularExpression('/\b(Illuminate|Laravel|Eloquent|PDO|SELECT \w|\$_(GET|POST|SERVER))\b/', $code, $file);
+            self::assertDoesNotMatchRegularExpression(
+                '/\b(Illuminate|Laravel|Eloquent|PDO|SELECT \w|\$_(GET|POST|SERVER))\b/',
+                $code,
+                $file,
+            );
         }
         self::assertGreaterThan(60, $seen);
     }

@@ -15,7 +15,8 @@ final class SpacingTest extends TestCase
 
     public function test_equal_gaps_between_the_ends(): void
     {
-        // (12345 − 6900) / 6 = 907.5; then 907.5 + 900 + 907.5 = 2715, + 1200 + 907.5 = 4822.5, + 1800 + 907.5 = 7530, + 2400 + 907.5 = 10837.5
+        // (12345 − 6900) / 6 = 907.5; then 907.5 + 900 + 907.5 = 2715, + 1200 + 907.5 = 4822.5, + 1800 + 907.5 = 7530, + 2400 + 907.5 =
+        // 10837.5
         $spaced = Spacing::equalGaps(self::WIDTHS, 0.0, 12345.0, true);
         self::assertSame(907.5, $spaced->gap);
         self::assertSame([907.5, 2715.0, 4822.5, 7530.0, 10837.5], $spaced->starts);
@@ -51,7 +52,9 @@ final class SpacingTest extends TestCase
         $spaced = Spacing::asManyAsFit(1209.0, 0.0, 12345.0, 1051.0);
         self::assertCount(4, $spaced->starts);
         self::assertEqualsWithDelta(1501.8, $spaced->gap, 1e-9);
-        $this->expectExceptionObject(Refusal::because('arrange.no_room', 'There is no room for even one with piers of that length at both sides.'));
+        $this->expectExceptionObject(
+            Refusal::because('arrange.no_room', 'There is no room for even one with piers of that length at both sides.'),
+        );
         Spacing::asManyAsFit(12000.0, 0.0, 12345.0, 200.0);
     }
 

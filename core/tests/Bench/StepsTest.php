@@ -47,10 +47,23 @@ final class StepsTest extends TestCase
             $draft = Draft::from(new Fields(['width' => $unit->width, 'height' => $unit->height, 'tree' => $unit->tree->toArray()]));
             $before = self::boxes($unit);
             $other = $unit->tree->toCentres ? 'faces' : 'centres';
-            $same = static fn (Draft $d, string $what) => self::assertEqualsWithDelta($before, self::boxes($d->solved()), 1e-6, "unit $i: $what");
-            if (count($unit->divisions) === count(array_unique(array_map(static fn ($d): string => $d->path, $unit->divisions)))) { // none in two pieces under a valley
+            $same = static fn (Draft $d, string $what) => self::assertEqualsWithDelta(
+                $before,
+                self::boxes($d->solved()),
+                1e-6,
+                "unit $i: $what",
+            );
+            // none in two pieces under a valley
+            if (count($unit->divisions) === count(array_unique(array_map(static fn ($d): string => $d->path, $unit->divisions)))) {
                 $same(self::then($draft, 'measure', ['to' => $other]), 'measured another way');
-                $same(self::then(self::then($draft, 'measure', ['to' => $other]), 'measure', ['to' => $unit->tree->toCentres ? 'centres' : 'faces']), 'and back');
+                $same(
+                    self::then(
+                        self::then($draft, 'measure', ['to' => $other]),
+                        'measure',
+                        ['to' => $unit->tree->toCentres ? 'centres' : 'faces'],
+                    ),
+                    'and back',
+                );
             }
             $same(self::then(self::then($draft, 'mirror', []), 'mirror', []), 'mirrored twice');
             $path = $unit->lights[0]->path;
@@ -69,13 +82,26 @@ final class StepsTest extends TestCase
     {
         $draft = Units::made(2400, 1800, [['divide', ['path' => '', 'axis' => 'columns', 'sizes' => [500, 900, null]]]]);
         $moved = self::then($draft, 'move', ['path' => '', 'index' => 0, 'to' => 700]);
-        self::assertEqualsWithDelta([700.0, 1400.0], self::centres($moved), 1e-9, 'the other divider stays: what is typed beside it gives way');
+        self::assertEqualsWithDelta(
+            [700.0, 1400.0],
+            self::centres($moved),
+            1e-9,
+            'the other divider stays: what is typed beside it gives way',
+        );
         self::assertEqualsWithDelta([800.0, 1600.0], self::centres(self::then($moved, 'equalise', ['path' => ''])), 1e-9);
         self::assertEqualsWithDelta([500.0, 1700.0], self::centres(self::then($draft, 'part', ['path' => '1', 'size' => 1200])), 1e-9);
         $rest = self::then($draft, 'part', ['path' => '2', 'size' => 600]);
         self::assertEqualsWithDelta([500.0, 1400.0], [self::centres($rest)[0], 2400 - 600 - 400.0], 1e-9);
 
-        $grid = Units::made(2400, 1800, [['divide', ['path' => '', 'axis' => 'rows', 'sizes' => [600, null]]], ['divide', ['path' => '0', 'axis' => 'columns', 'count' => 3]], ['divide', ['path' => '1', 'axis' => 'columns', 'count' => 3]]]);
+        $grid = Units::made(
+            2400,
+            1800,
+            [
+                ['divide', ['path' => '', 'axis' => 'rows', 'sizes' => [600, null]]],
+                ['divide', ['path' => '0', 'axis' => 'columns', 'count' => 3]],
+                ['divide', ['path' => '1', 'axis' => 'columns', 'count' => 3]],
+            ],
+        );
         $turned = self::then($grid, 'turn', ['path' => '']);
         self::assertSame('columns', $turned->node('')['axis']);
         $boxes = static function (Draft $d): array {
@@ -102,7 +128,9 @@ final class StepsTest extends TestCase
                 self::assertIsString($d['step']);
                 $args = (array) $d['args'];
                 [$group, $name] = [...explode('.', $d['field']), null];
-                $args = $name === null ? [$group => $d['value']] + $args : [$group => [$name => $d['value']] + (is_array($args[$group] ?? null) ? $args[$group] : [])] + $args;
+                $args = $name === null
+                                    ? [$group => $d['value']] + $args
+                                    : [$group => [$name => $d['value']] + (is_array($args[$group] ?? null) ? $args[$group] : [])] + $args;
                 $again = self::then($draft, $d['step'], $args);
                 self::assertEqualsWithDelta($before, self::boxes($again->solved()), 1e-6, "$mark: ".json_encode($d));
             }
@@ -129,26 +157,85 @@ final class StepsTest extends TestCase
             self::fail('It was taken.');
         } catch (Refusal $refusal) {
             self::assertSame('Frame jambs of 7\' 0" together leave no room in a unit 6\' 0" wide.', $refusal->said(Measure::FeetInches));
-            self::assertMatchesRegularExpression('/^Frame jambs of 2\s133\.6 together leave no room in a unit 1\s828\.8 wide\.$/u', $refusal->getMessage());
+            self::assertMatchesRegularExpression(
+                '/^Frame jambs of 2\s133\.6 together leave no room in a unit 1\s828\.8 wide\.$/u',
+                $refusal->getMessage(),
+            );
         }
     }
 
     /** @return iterable<string, array{string, array<string, mixed>, string}> */
     public static function refused(): iterable
     {
-        yield 'fixed sizes over the total' => ['divide', ['path' => '1', 'axis' => 'rows', 'sizes' => [900, 800]], '/take 1\s700 and 1\s500 is there/u'];
-        yield 'a division that leaves no room' => ['divide', ['path' => '1', 'axis' => 'columns', 'count' => 40], '/would be -?[\d.]+ wide clear: its dividers leave no room|dividers leave no room/u'];
+        yield 'fixed sizes over the total' => [
+            'divide',
+            ['path' => '1', 'axis' => 'rows', 'sizes' => [900, 800]],
+            '/take 1\s700 and 1\s500 is there/u',
+        ];
+        yield 'a division that leaves no room' => [
+            'divide',
+            ['path' => '1', 'axis' => 'columns', 'count' => 40],
+            '/would be -?[\d.]+ wide clear: its dividers leave no room|dividers leave no room/u',
+        ];
         yield 'a part smaller than its divider' => ['part', ['path' => '0', 'size' => 60], '/Part 1 of this division would be/u'];
-        yield 'an arch flatter than its rule' => ['outline', ['outline' => ['kind' => 'arch', 'form' => 'segmental', 'rise' => 10]], '/1\s800 wide must rise [\d.]+ at least; 10 was given/u'];
-        yield 'a rise of nothing' => ['outline', ['outline' => ['kind' => 'arch', 'form' => 'segmental', 'rise' => -40]], '/rise of an arch must be more than nothing; [−-]40 was given/u'];
-        yield 'a pointed arch under half its width' => ['outline', ['outline' => ['kind' => 'arch', 'form' => 'pointed', 'rise' => 800]], '/more than half its width, here 900; 800 was given/u'];
-        yield 'a frame wider than half the unit' => ['frame', ['values' => ['jamb' => 900]], '/jambs of 1\s800 together leave no room in a unit 1\s800 wide/u'];
-        yield 'stretches longer than the width' => ['outline', ['outline' => ['kind' => 'profile', 'head' => [['length' => 1200, 'rise' => 0], ['length' => 900, 'rise' => 100], ['share' => 1, 'rise' => 0]], 'sill' => []]], '/2\s100.+1\s800/u'];
-        yield 'a head that falls to the sill' => ['outline', ['outline' => ['kind' => 'profile', 'head' => [['length' => 900, 'rise' => -1500], ['share' => 1, 'rise' => 1500]], 'sill' => []]], '/the head would lie/u'];
-        yield 'a sash that takes up its light' => ['light', ['paths' => ['0'], 'values' => ['operation' => 'side-hung', 'sashFace' => 280]], '/leaves? no room|no room/u'];
-        yield 'a blade thicker than deep' => ['light', ['paths' => ['0'], 'values' => ['operation' => 'louvre', 'louvre' => ['chord' => 40, 'thickness' => 50]]], '/40 deep cannot be 50 thick/u'];
-        yield 'a louvre without room for a blade' => ['light', ['paths' => ['0'], 'values' => ['operation' => 'louvre', 'louvre' => ['chord' => 1700, 'angle' => 90]]], '/Not one blade/u'];
-        yield 'a sliding light none of whose leaves slides' => ['light', ['paths' => ['0', '1'], 'values' => ['operation' => 'sliding', 'leaves' => ['fixed', 'fixed']]], '/must slide/u'];
+        yield 'an arch flatter than its rule' => [
+            'outline',
+            ['outline' => ['kind' => 'arch', 'form' => 'segmental', 'rise' => 10]],
+            '/1\s800 wide must rise [\d.]+ at least; 10 was given/u',
+        ];
+        yield 'a rise of nothing' => [
+            'outline',
+            ['outline' => ['kind' => 'arch', 'form' => 'segmental', 'rise' => -40]],
+            '/rise of an arch must be more than nothing; [−-]40 was given/u',
+        ];
+        yield 'a pointed arch under half its width' => [
+            'outline',
+            ['outline' => ['kind' => 'arch', 'form' => 'pointed', 'rise' => 800]],
+            '/more than half its width, here 900; 800 was given/u',
+        ];
+        yield 'a frame wider than half the unit' => [
+            'frame',
+            ['values' => ['jamb' => 900]],
+            '/jambs of 1\s800 together leave no room in a unit 1\s800 wide/u',
+        ];
+        yield 'stretches longer than the width' => [
+            'outline',
+            ['outline' => [
+                'kind' => 'profile',
+                'head' => [['length' => 1200, 'rise' => 0], ['length' => 900, 'rise' => 100], ['share' => 1, 'rise' => 0]],
+                'sill' => [],
+            ]],
+            '/2\s100.+1\s800/u',
+        ];
+        yield 'a head that falls to the sill' => [
+            'outline',
+            ['outline' => [
+                'kind' => 'profile',
+                'head' => [['length' => 900, 'rise' => -1500], ['share' => 1, 'rise' => 1500]],
+                'sill' => [],
+            ]],
+            '/the head would lie/u',
+        ];
+        yield 'a sash that takes up its light' => [
+            'light',
+            ['paths' => ['0'], 'values' => ['operation' => 'side-hung', 'sashFace' => 280]],
+            '/leaves? no room|no room/u',
+        ];
+        yield 'a blade thicker than deep' => [
+            'light',
+            ['paths' => ['0'], 'values' => ['operation' => 'louvre', 'louvre' => ['chord' => 40, 'thickness' => 50]]],
+            '/40 deep cannot be 50 thick/u',
+        ];
+        yield 'a louvre without room for a blade' => [
+            'light',
+            ['paths' => ['0'], 'values' => ['operation' => 'louvre', 'louvre' => ['chord' => 1700, 'angle' => 90]]],
+            '/Not one blade/u',
+        ];
+        yield 'a sliding light none of whose leaves slides' => [
+            'light',
+            ['paths' => ['0', '1'], 'values' => ['operation' => 'sliding', 'leaves' => ['fixed', 'fixed']]],
+            '/must slide/u',
+        ];
         yield 'two lights that are no neighbours' => ['join', ['paths' => ['0', '0']], '/next to each other/u'];
         yield 'an angle that is no slope' => ['stretch', ['side' => 'head', 'index' => 0, 'angle' => '95°'], '/no such|angle/u'];
         yield 'a step nobody knows' => ['bevel', [], '/no step at the bench/u'];

@@ -70,7 +70,10 @@ final class FrontagesTest extends TestCase
         self::assertSame('West', self::frontages($house)[0]->name);
     }
 
-    /** Law over random plans: every wall is in one frontage; within it all lie in its plane and look its way; between two, none that would join. */
+    /**
+     * Law over random plans: every wall is in one frontage; within it all lie in its plane and look its way; between two, none that would
+     * join.
+     */
     public function test_every_wall_is_in_one_frontage_and_lies_where_it_says(): void
     {
         mt_srand(20261126);
@@ -96,7 +99,11 @@ final class FrontagesTest extends TestCase
                 self::assertEqualsWithDelta(0.0, min($frontage->walls), 1e-6);
                 foreach ($frontage->walls as $id => $start) {
                     $there = $frontage->surface->inPlan($start);
-                    self::assertEqualsWithDelta([$bodies[$id]->surface->origin->x, $bodies[$id]->surface->origin->y], [$there->x, $there->y], 0.2);
+                    self::assertEqualsWithDelta(
+                        [$bodies[$id]->surface->origin->x, $bodies[$id]->surface->origin->y],
+                        [$there->x, $there->y],
+                        0.2,
+                    );
                     self::assertEqualsWithDelta(1.0, $bodies[$id]->surface->along->dot($frontage->surface->along), 1e-9);
                     self::assertLessThanOrEqual($frontage->width + 1e-6, $start + $bodies[$id]->length);
                     self::assertTrue($frontage->foot <= $bodies[$id]->foot && $bodies[$id]->head <= $frontage->head);
@@ -119,13 +126,20 @@ final class FrontagesTest extends TestCase
             foreach (array_keys($b->walls) as $j) {
                 [$p, $q] = [$bodies[$i], $bodies[$j]];
                 // by the ends of both in plan, not by how the frontages are gathered
-                [$p0, $p1, $q0, $q1] = [$p->surface->inPlan(0.0), $p->surface->inPlan($p->length), $q->surface->inPlan(0.0), $q->surface->inPlan($q->length)];
+                [$p0, $p1, $q0, $q1] = [
+                    $p->surface->inPlan(0.0),
+                    $p->surface->inPlan($p->length),
+                    $q->surface->inPlan(0.0),
+                    $q->surface->inPlan($q->length),
+                ];
                 $level = abs($p0->y - $p1->y) < 0.1;
                 $inLine = $level
                     ? abs($q0->y - $q1->y) < 0.1 && abs($p0->y - $q0->y) < 0.1 && ($p1->x > $p0->x) === ($q1->x > $q0->x)
                     : abs($q0->x - $q1->x) < 0.1 && abs($p0->x - $q0->x) < 0.1 && ($p1->y > $p0->y) === ($q1->y > $q0->y);
                 $axis = $level ? 'x' : 'y';
-                if ($inLine && max($p0->$axis, $p1->$axis) >= min($q0->$axis, $q1->$axis) && max($q0->$axis, $q1->$axis) >= min($p0->$axis, $p1->$axis)) {
+                if ($inLine
+                                    && max($p0->$axis, $p1->$axis) >= min($q0->$axis, $q1->$axis)
+                                    && max($q0->$axis, $q1->$axis) >= min($p0->$axis, $p1->$axis)) {
                     return true;
                 }
             }

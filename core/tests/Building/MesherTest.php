@@ -29,7 +29,14 @@ final class MesherTest extends TestCase
         $house = House::box(12000, 8000, 300, [3600]);
         $house->do('wall.change', ['walls' => [$house->wall(0)->id], 'thickness' => 500]);
         $bodies = Bodies::of($house->design);
-        self::assertSame(['through', 'through', 'butt'], [$bodies[$house->wall(0)->id]->left->joint->value, $bodies[$house->wall(0)->id]->right->joint->value, $bodies[$house->wall(1)->id]->left->joint->value]);
+        self::assertSame(
+            ['through', 'through', 'butt'],
+            [
+                $bodies[$house->wall(0)->id]->left->joint->value,
+                $bodies[$house->wall(0)->id]->right->joint->value,
+                $bodies[$house->wall(1)->id]->left->joint->value,
+            ],
+        );
         $sum = array_sum(array_map(static fn ($b): float => Mesher::mesh($b, [])->volume(), $bodies));
         self::assertEqualsWithDelta((12000 * 8000 - 11400 * 7200) * 3600, $sum, 1.0);
     }
@@ -39,7 +46,15 @@ final class MesherTest extends TestCase
         foreach ([300, 500] as $one) {
             $house = House::box(heights: [3000]);
             $storey = $house->storey(0);
-            $house->do('outline.draw', ['points' => [[20000, 0], [30000, 0], [30000, 9000], [24000, 9000], [24000, 5000], [20000, 5000]], 'thickness' => 300, 'base' => $storey, 'top' => $storey]);
+            $house->do(
+                'outline.draw',
+                [
+                    'points' => [[20000, 0], [30000, 0], [30000, 9000], [24000, 9000], [24000, 5000], [20000, 5000]],
+                    'thickness' => 300,
+                    'base' => $storey,
+                    'top' => $storey,
+                ],
+            );
             $walls = array_slice(array_values($house->design->walls), 4);
             $house->do('wall.change', ['walls' => [$walls[3]->id], 'thickness' => $one]);
             $bodies = Bodies::of($house->design);
@@ -60,7 +75,14 @@ final class MesherTest extends TestCase
         $house = House::box(12000, 8000, 300, [3600]);
         $body = $house->body();
         $box = static fn (float $x0, float $y0, float $x1, float $y1): array => [$x0, $y0, $x1, $y0, $x1, $y1, $x0, $y1];
-        $holes = [$box(2000, 900, 3200, 2350), $box(4000, 0, 5000, 2100), $box(6000, 900, 7200, 2350), $box(7000, 1500, 8000, 3900), [8500, 1000, 9500, 1000, 9200, 2000, 8800, 2000], $box(9500, 2000, 9900, 2400)];
+        $holes = [
+            $box(2000, 900, 3200, 2350),
+            $box(4000, 0, 5000, 2100),
+            $box(6000, 900, 7200, 2350),
+            $box(7000, 1500, 8000, 3900),
+            [8500, 1000, 9500, 1000, 9200, 2000, 8800, 2000],
+            $box(9500, 2000, 9900, 2400),
+        ];
         $mesh = Mesher::mesh($body, $holes);
         self::assertClosed($mesh);
         // by hand: the fourth reaches over the wall's head and laps the third by 200 × 850; the fifth is (1000 + 400)/2 × 1000
@@ -83,7 +105,12 @@ final class MesherTest extends TestCase
     {
         $spot = [];
         for ($i = 0; $i < count($mesh->positions); $i += 3) {
-            $spot[] = sprintf('%.2f %.2f %.2f', $mesh->positions[$i] + 0.0017, $mesh->positions[$i + 1] + 0.0017, $mesh->positions[$i + 2] + 0.0017);
+            $spot[] = sprintf(
+                '%.2f %.2f %.2f',
+                $mesh->positions[$i] + 0.0017,
+                $mesh->positions[$i + 1] + 0.0017,
+                $mesh->positions[$i + 2] + 0.0017,
+            );
         }
         $edges = [];
         for ($i = 0; $i < count($mesh->triangles); $i += 3) {

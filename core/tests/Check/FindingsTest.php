@@ -26,8 +26,18 @@ final class FindingsTest extends TestCase
             'overlap' => [[['left' => 2000], ['left' => 3115]], 'opening.overlap', 85.0, 'Move 85 to the right'],
             'past the left end' => [[['left' => -200]], 'opening.past_edge', 200.0, 'Move 650 to the right'],
             'past the right end' => [[['left' => 11000]], 'opening.past_edge', 200.0, 'Move 650 to the left'],
-            'past the head' => [[['left' => 2000, 'sill' => ['from' => 'datum', 'height' => 6000]]], 'opening.past_edge', 250.0, 'Move 250 down'],
-            'past the foot' => [[['left' => 2000, 'sill' => ['from' => 'floor', 'height' => -40]]], 'opening.past_edge', 40.0, 'Move 40 up'],
+            'past the head' => [
+                [['left' => 2000, 'sill' => ['from' => 'datum', 'height' => 6000]]],
+                'opening.past_edge',
+                250.0,
+                'Move 250 down',
+            ],
+            'past the foot' => [
+                [['left' => 2000, 'sill' => ['from' => 'floor', 'height' => -40]]],
+                'opening.past_edge',
+                40.0,
+                'Move 40 up',
+            ],
             'in the left return' => [[['left' => 150]], 'opening.in_return', 150.0, 'Move 300 to the right'],
             'in the right return' => [[['left' => 10700]], 'opening.in_return', 200.0, 'Move 350 to the left'],
             'near the left corner' => [[['left' => 365]], 'opening.near_corner', 65.0, 'Move 85 to the right'],
@@ -52,9 +62,24 @@ final class FindingsTest extends TestCase
     public function test_slips_and_oddities_are_found_with_their_figure_and_put_right(): void
     {
         foreach ([
-            'sill from the datum' => [fn (House $h) => $h->place(['left' => 2000, 'sill' => ['from' => 'datum', 'height' => 4500]] + ['type' => $h->type('W-03')->id], storey: 1), 'opening.sill_datum', 4500.0],
-            'glazing facing in' => [fn (House $h) => $h->place(['left' => 2000, 'type' => $h->type('W-03')->id, 'facesOut' => false]), 'unit.facing_in', 90.0],
-            'a door off its floor' => [fn (House $h) => $h->place(['left' => 2000, 'type' => $h->type('D-01')->id, 'sill' => ['from' => 'floor', 'height' => 45]]), 'door.floating', 45.0],
+            'sill from the datum' => [
+                fn (House $h) => $h->place(
+                    ['left' => 2000, 'sill' => ['from' => 'datum', 'height' => 4500]] + ['type' => $h->type('W-03')->id],
+                    storey: 1,
+                ),
+                'opening.sill_datum',
+                4500.0,
+            ],
+            'glazing facing in' => [
+                fn (House $h) => $h->place(['left' => 2000, 'type' => $h->type('W-03')->id, 'facesOut' => false]),
+                'unit.facing_in',
+                90.0,
+            ],
+            'a door off its floor' => [
+                fn (House $h) => $h->place(['left' => 2000, 'type' => $h->type('D-01')->id, 'sill' => ['from' => 'floor', 'height' => 45]]),
+                'door.floating',
+                45.0,
+            ],
             'a name that lies' => [function (House $h): void {
                 $id = $h->place(['left' => 2000, 'width' => 1135, 'height' => 1500])->id;
                 $h->do('opening.fill', ['ids' => [$id], 'window' => $h->type('W-03')->id]);
@@ -62,7 +87,11 @@ final class FindingsTest extends TestCase
             }, 'type.name_and_size', 60.0],
             'a head out of line' => [function (House $h): void {
                 foreach ([0, 0, 12] as $i => $up) {
-                    $h->place(['left' => 1000 + 2000 * $i, 'type' => $h->type('W-03')->id, 'sill' => ['from' => 'floor', 'height' => 900 + $up]]);
+                    $h->place([
+                        'left' => 1000 + 2000 * $i,
+                        'type' => $h->type('W-03')->id,
+                        'sill' => ['from' => 'floor', 'height' => 900 + $up],
+                    ]);
                 }
             }, 'opening.off_line.head', 12.0],
             'a jamb out of line with the storey below' => [function (House $h): void {
@@ -105,7 +134,10 @@ final class FindingsTest extends TestCase
             $found = static function (array $root, array $size) use ($rule): array {
                 $house = House::box();
                 $type = $house->do('type.add', ['mark' => 'T-1', 'name' => 'unit', 'width' => $size[0], 'height' => $size[1], 'sill' => 300,
-                    'tree' => ['frame' => ['jamb' => 55, 'head' => 55, 'sill' => 60, 'depth' => 70], 'root' => $root] + ($rule === 'unit.stretched' ? ['outline' => ['kind' => 'round']] : [])])->chosen[0];
+                    'tree' => [
+                        'frame' => ['jamb' => 55, 'head' => 55, 'sill' => 60, 'depth' => 70],
+                        'root' => $root,
+                    ] + ($rule === 'unit.stretched' ? ['outline' => ['kind' => 'round']] : [])])->chosen[0];
                 $house->place(['left' => 2000, 'type' => $type, 'sill' => ['from' => 'floor', 'height' => 300]]);
 
                 return array_values(array_filter(self::of($house), static fn (Finding $f): bool => $f->rule === $rule));
@@ -124,10 +156,26 @@ final class FindingsTest extends TestCase
 
     public function test_rain_must_run_off_a_hung_light(): void
     {
-        foreach ([['top-hung', 'outward', true, 0], ['top-hung', 'inward', true, 1], ['top-hung', 'outward', false, 1], ['bottom-hung', 'inward', true, 0], ['bottom-hung', 'outward', true, 1]] as [$operation, $opens, $facesOut, $count]) {
+        foreach ([
+            ['top-hung', 'outward', true, 0],
+            ['top-hung', 'inward', true, 1],
+            ['top-hung', 'outward', false, 1],
+            ['bottom-hung', 'inward', true, 0],
+            ['bottom-hung', 'outward', true, 1],
+        ] as [$operation, $opens, $facesOut, $count]) {
             $house = House::box();
             $root = ['operation' => $operation, 'opens' => $opens, 'sashFace' => 60, 'sashDepth' => 78, 'glass' => 28];
-            $type = $house->do('type.add', ['mark' => 'T-1', 'name' => 'hung light', 'width' => 900, 'height' => 900, 'sill' => 1200, 'tree' => ['frame' => ['jamb' => 55, 'head' => 55, 'sill' => 60, 'depth' => 70], 'root' => $root]])->chosen[0];
+            $type = $house->do(
+                'type.add',
+                [
+                    'mark' => 'T-1',
+                    'name' => 'hung light',
+                    'width' => 900,
+                    'height' => 900,
+                    'sill' => 1200,
+                    'tree' => ['frame' => ['jamb' => 55, 'head' => 55, 'sill' => 60, 'depth' => 70], 'root' => $root],
+                ],
+            )->chosen[0];
             $house->place(['left' => 2000, 'type' => $type, 'facesOut' => $facesOut]);
             $found = array_values(array_filter(self::of($house), static fn (Finding $f): bool => $f->rule === 'unit.rain_in'));
             self::assertCount($count, $found, "$operation $opens");

@@ -34,7 +34,8 @@ final class MeetingWallsTest extends TestCase
         self::assertCount(1, $a);
         self::assertEqualsWithDelta([3950.0, 4050.0, 0.0, 7200.0], [$a[0]->from, $a[0]->to, $a[0]->foot, $a[0]->head], 1e-6);
         self::assertTrue($a[0]->inside);
-        // the inner wall runs northwards from the inner face of the south wall, at y = 300, so that its outer face looks east, from where the other comes at y = 3950 to 4050
+        // the inner wall runs northwards from the inner face of the south wall, at y = 300, so that its outer face looks east, from where
+        // the other comes at y = 3950 to 4050
         $b = Meeting::abutments($this->house->design, $across);
         self::assertCount(1, $b);
         self::assertEqualsWithDelta([3650.0, 3750.0], [$b[0]->from, $b[0]->to], 1e-6);

@@ -25,13 +25,19 @@ final class SectionTest extends TestCase
         $line = Section::through($house->design, $bodies, $window->id);
         [$drawing, $cut] = Section::of($house->design, $bodies, $line);
         self::assertSame([['id' => $window->id, 'x0' => 1000.0, 'x1' => 1300.0, 'sill' => 900.0, 'head' => 2350.0]], $cut);
-        $areas = array_map(static fn (Shape $s): float => array_sum(array_map(Region::signedArea(...), $s->rings)), array_values(array_filter($drawing->shapes, static fn (Shape $s): bool => $s->layer === Layer::Cut)));
+        $areas = array_map(
+            static fn (Shape $s): float => array_sum(array_map(Region::signedArea(...), $s->rings)),
+            array_values(array_filter($drawing->shapes, static fn (Shape $s): bool => $s->layer === Layer::Cut)),
+        );
         // two floors 300 thick between the walls, the near wall less the hole, the far wall
         self::assertEqualsWithDelta([300 * 7400, 300 * 7400, 300 * (7200 - 1450), 300 * 7200], $areas, 1e-6);
         $glass = array_values(array_filter($drawing->shapes, static fn (Shape $s): bool => $s->layer === Layer::Glass))[0]->rings[0];
         self::assertGreaterThan(1090.0, min($glass[0], $glass[2]), 'the pane lies behind the set back');
         self::assertLessThan(1160.0, max($glass[0], $glass[2]));
-        $texts = array_map(static fn (Shape $s): string => $s->text, array_values(array_filter($drawing->shapes, static fn (Shape $s): bool => $s->kind === 'text')));
+        $texts = array_map(
+            static fn (Shape $s): string => $s->text,
+            array_values(array_filter($drawing->shapes, static fn (Shape $s): bool => $s->kind === 'text')),
+        );
         foreach (['±0.000', '+3.600', '+7.200', '+0.900', '+2.350', '900', "1\u{202F}450", "1\u{202F}250"] as $text) {
             self::assertContains($text, $texts);
         }
@@ -42,13 +48,27 @@ final class SectionTest extends TestCase
     {
         $house = House::box(12000, 12000, 300);
         $bodies = Bodies::of($house->design);
-        $at = static fn (float $x0, float $y0, float $x1, float $y1): SectionLine => SectionLine::from(new Fields(['id' => '', 'name' => 'A', 'fromX' => $x0, 'fromY' => $y0, 'toX' => $x1, 'toY' => $y1]));
+        $at = static fn (float $x0, float $y0, float $x1, float $y1): SectionLine => SectionLine::from(
+            new Fields(['id' => '', 'name' => 'A', 'fromX' => $x0, 'fromY' => $y0, 'toX' => $x1, 'toY' => $y1]),
+        );
         [$slanted] = Section::of($house->design, $bodies, $at(2000, -1000, 15000, 12000));
-        $walls = array_values(array_filter($slanted->shapes, static fn (Shape $s): bool => $s->layer === Layer::Cut && abs(abs(Region::signedArea($s->rings[0])) / 7200 - 300 * M_SQRT2) < 1e-6));
+        $walls = array_values(
+            array_filter(
+                $slanted->shapes,
+                static fn (Shape $s): bool => $s->layer === Layer::Cut
+                                    && abs(abs(Region::signedArea($s->rings[0])) / 7200 - 300 * M_SQRT2) < 1e-6,
+            ),
+        );
         self::assertCount(2, $walls);
-        $beyond = static fn (array $drawing): int => count(array_filter($drawing[0]->shapes, static fn (Shape $s): bool => $s->layer === Layer::Beyond));
+        $beyond = static fn (array $drawing): int => count(
+            array_filter($drawing[0]->shapes, static fn (Shape $s): bool => $s->layer === Layer::Beyond),
+        );
         self::assertSame(1, $beyond(Section::of($house->design, $bodies, $at(-1000, 6000, 13000, 6000))), 'the north wall from inside');
         self::assertSame(0, $beyond(Section::of($house->design, $bodies, $at(-1000, 13000, 13000, 13000))), 'nothing stands north of it');
-        self::assertSame(2, $beyond(Section::of($house->design, $bodies, $at(-1000, -1000, 13000, -1000))), 'the south wall, and behind it the north one');
+        self::assertSame(
+            2,
+            $beyond(Section::of($house->design, $bodies, $at(-1000, -1000, 13000, -1000))),
+            'the south wall, and behind it the north one',
+        );
     }
 }

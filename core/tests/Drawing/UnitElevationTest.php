@@ -35,7 +35,12 @@ final class UnitElevationTest extends TestCase
             [$operation, $hinge, $opens] = explode(' ', $case);
             $root = ['operation' => $operation, 'hinge' => $hinge, 'opens' => $opens, 'sashFace' => 60, 'sashDepth' => 78, 'glass' => 28];
             $tree = UnitTree::from(new Fields(['frame' => ['jamb' => 50, 'head' => 50, 'sill' => 50, 'depth' => 70], 'root' => $root]));
-            $drawn = array_values(array_filter(UnitElevation::shapes(Solver::solve($tree, 1100, 900)), static fn (Shape $s): bool => $s->layer === Layer::Operation));
+            $drawn = array_values(
+                array_filter(
+                    UnitElevation::shapes(Solver::solve($tree, 1100, 900)),
+                    static fn (Shape $s): bool => $s->layer === Layer::Operation,
+                ),
+            );
             self::assertEqualsWithDelta($lines, array_map(static fn (Shape $s): array => [$s->rings[0], $s->dashed], $drawn), 1e-9, $case);
         }
     }
@@ -43,7 +48,11 @@ final class UnitElevationTest extends TestCase
     public function test_a_solid_infill_is_no_glass(): void
     {
         $frame = ['jamb' => 50, 'head' => 50, 'sill' => 50, 'depth' => 70];
-        $solid = Solver::solve(UnitTree::from(new Fields(['frame' => $frame, 'root' => ['operation' => 'fixed', 'glass' => 40, 'solid' => true]])), 1100, 900);
+        $solid = Solver::solve(
+            UnitTree::from(new Fields(['frame' => $frame, 'root' => ['operation' => 'fixed', 'glass' => 40, 'solid' => true]])),
+            1100,
+            900,
+        );
         self::assertSame([0.0, 1.0], [$solid->glassArea(), $solid->frameShare()]);
         self::assertEqualsWithDelta(1000 * 800, $solid->members[4]->contour->area(), 1e-9);
     }

@@ -61,9 +61,19 @@ final class ArrangingTest extends TestCase
         self::assertCount(1, $change->misfits);
         self::assertStringContainsString('would meet bare opening at 5 000', str_replace("\u{202F}", ' ', $change->misfits[0]->sentence));
         self::assertSame(2, $change->wanted);
-        $this->refused('arrange.misfits', 'opening.stack', ['ids' => [$id], 'storeys' => [$this->house->storey(1), $this->house->storey(2)]]);
-        $done = $this->house->do('opening.stack', ['ids' => [$id], 'storeys' => [$this->house->storey(1), $this->house->storey(2)], 'fit' => 'fitting']);
-        self::assertSame([$this->house->storey(2)], array_map(fn (string $o): string => $this->house->design->opening($o)->storey, $done->chosen));
+        $this->refused(
+            'arrange.misfits',
+            'opening.stack',
+            ['ids' => [$id], 'storeys' => [$this->house->storey(1), $this->house->storey(2)]],
+        );
+        $done = $this->house->do(
+            'opening.stack',
+            ['ids' => [$id], 'storeys' => [$this->house->storey(1), $this->house->storey(2)], 'fit' => 'fitting'],
+        );
+        self::assertSame(
+            [$this->house->storey(2)],
+            array_map(fn (string $o): string => $this->house->design->opening($o)->storey, $done->chosen),
+        );
         self::assertEqualsWithDelta(7200 + 900, $this->house->placed($done->chosen[0])->sill, 1e-9, 'as high over its own floor');
     }
 
@@ -89,23 +99,44 @@ final class ArrangingTest extends TestCase
     public function test_what_hangs_on_a_line_follows_it_and_nothing_hangs_on_itself(): void
     {
         [$line] = $this->lines(4000, 9000);
-        $first = $this->house->place(['type' => $this->house->type('W-03')->id, 'position' => ['from' => 'line', 'ref' => $line, 'value' => -200, 'to' => 'far']])->id;
-        $second = $this->house->place(['type' => $this->house->type('W-03')->id, 'position' => ['from' => 'opening', 'ref' => $first, 'point' => 'right', 'value' => 600, 'to' => 'near']])->id;
+        $first = $this->house->place(
+            ['type' => $this->house->type('W-03')->id, 'position' => ['from' => 'line', 'ref' => $line, 'value' => -200, 'to' => 'far']],
+        )->id;
+        $second = $this->house->place(
+            [
+                'type' => $this->house->type('W-03')->id,
+                'position' => ['from' => 'opening', 'ref' => $first, 'point' => 'right', 'value' => 600, 'to' => 'near'],
+            ],
+        )->id;
         self::assertSame([2600.0, 4400.0], $this->lefts([$first, $second]));
         $this->house->do('line.change', ['id' => $line, 'by' => 250]);
         self::assertSame([2850.0, 4650.0], $this->lefts([$first, $second]));
-        $refusal = $this->refused('position.cycle', 'line.change', ['id' => $line, 'rule' => ['from' => 'opening', 'ref' => $second, 'point' => 'left', 'value' => 0]]);
+        $refusal = $this->refused(
+            'position.cycle',
+            'line.change',
+            ['id' => $line, 'rule' => ['from' => 'opening', 'ref' => $second, 'point' => 'left', 'value' => 0]],
+        );
         self::assertStringContainsString('line L1 → W-03 → W-03 → line L1', $refusal->getMessage());
         self::assertStringContainsString('W-03', $this->refused('hanging', 'line.remove', ['ids' => [$line]])->getMessage());
         $this->house->do('line.remove', ['ids' => [$line], 'keepFigures' => true]);
         self::assertSame([2850.0, 4650.0], $this->lefts([$first, $second]));
-        self::assertSame('opening', $this->house->design->opening($second)->position->along->from->value, 'only what lost its line is measured anew');
+        self::assertSame(
+            'opening',
+            $this->house->design->opening($second)->position->along->from->value,
+            'only what lost its line is measured anew',
+        );
     }
 
     public function test_a_line_over_every_floor_and_one_across_the_corner(): void
     {
-        $sills = $this->house->do('line.add', ['wall' => $this->house->wall()->id, 'axis' => 'level', 'rule' => ['from' => 'floor', 'height' => 900]])->chosen[0];
-        self::assertSame([900.0, 4500.0, 8100.0], array_column(Places::in($this->house->design)->lineLevels($this->house->design->line($sills)), 1));
+        $sills = $this->house->do(
+            'line.add',
+            ['wall' => $this->house->wall()->id, 'axis' => 'level', 'rule' => ['from' => 'floor', 'height' => 900]],
+        )->chosen[0];
+        self::assertSame(
+            [900.0, 4500.0, 8100.0],
+            array_column(Places::in($this->house->design)->lineLevels($this->house->design->line($sills)), 1),
+        );
         [$line] = $this->lines(11000, 2000);
         $across = $this->house->do('line.across', ['id' => $line, 'side' => 'right'])->chosen[0];
         $next = $this->house->design->line($across);
@@ -117,7 +148,10 @@ final class ArrangingTest extends TestCase
         $this->house->do('outline.recess', ['wall' => $this->house->wall()->id, 'from' => 9000, 'to' => 12345, 'depth' => 1000]);
         self::assertEqualsWithDelta(1500, Places::in($this->house->design)->line($this->house->design->line($next->id)), 1e-9);
         // set back short of the corner it is shared no more with the part the line lies on: the other stays on its spot, on its own
-        $change = $this->house->do('outline.recess', ['wall' => $this->house->design->line($line)->wall, 'from' => 1500, 'to' => 2500, 'depth' => 500]);
+        $change = $this->house->do(
+            'outline.recess',
+            ['wall' => $this->house->design->line($line)->wall, 'from' => 1500, 'to' => 2500, 'depth' => 500],
+        );
         self::assertStringContainsString('a figure of its own', implode(' ', $change->notes));
         self::assertEqualsWithDelta(1500, Places::in($this->house->design)->line($this->house->design->line($next->id)), 1e-9);
     }
@@ -125,14 +159,25 @@ final class ArrangingTest extends TestCase
     public function test_a_length_is_divided_by_parts_and_by_percentages(): void
     {
         $wall = ['wall' => $this->house->wall()->id, 'axis' => 'upright'];
-        $at = fn (array $ids): array => array_map(fn (string $id): float => round(Places::in($this->house->design)->line($this->house->design->line($id)), 9), $ids);
+        $at = fn (array $ids): array => array_map(
+            fn (string $id): float => round(Places::in($this->house->design)->line($this->house->design->line($id)), 9),
+            $ids,
+        );
         self::assertSame([2469.0, 4938.0, 7407.0, 9876.0], $at($this->house->do('line.add', $wall + ['parts' => 5])->chosen));
         self::assertSame([1543.125, 12345.0], $at($this->house->do('line.add', $wall + ['percentages' => ['12,5 %', 100]])->chosen));
         // 9876 − 2469 = 7407 in thirds
         [$first, , , $last] = array_keys($this->house->design->lines);
         self::assertSame([4938.0, 7407.0], $at($this->house->do('line.add', $wall + ['parts' => 3, 'between' => [$last, $first]])->chosen));
         $this->refused('position.fraction', 'line.add', $wall + ['percentages' => [50, 120]]);
-        $this->refused('position.fraction', 'opening.place', ['wall' => $wall['wall'], 'storey' => $this->house->storey(0), 'position' => ['from' => 'fraction', 'value' => 1.2, 'to' => 'near']]);
+        $this->refused(
+            'position.fraction',
+            'opening.place',
+            [
+                'wall' => $wall['wall'],
+                'storey' => $this->house->storey(0),
+                'position' => ['from' => 'fraction', 'value' => 1.2, 'to' => 'near'],
+            ],
+        );
         $this->refused('line.off_wall', 'line.add', $wall + ['rule' => ['from' => 'right', 'value' => 12400]]);
     }
 
@@ -144,7 +189,11 @@ final class ArrangingTest extends TestCase
         self::assertEqualsWithDelta($this->house->placed($door)->head, $this->house->placed($window)->head, 1e-9);
         $this->house->do('opening.change', ['id' => $door, 'height' => 2400]);
         self::assertEqualsWithDelta(2400.0, $this->house->placed($window)->head, 1e-9);
-        $this->refused('position.cycle', 'opening.change', ['id' => $door, 'sill' => ['from' => 'opening', 'ref' => $window, 'point' => 'head', 'height' => -2400]]);
+        $this->refused(
+            'position.cycle',
+            'opening.change',
+            ['id' => $door, 'sill' => ['from' => 'opening', 'ref' => $window, 'point' => 'head', 'height' => -2400]],
+        );
     }
 
     public function test_many_are_changed_to_a_figure_or_by_so_much(): void
@@ -157,19 +206,33 @@ final class ArrangingTest extends TestCase
             self::assertSame([900.0, 2100.0], [$this->house->placed($id)->sill, $this->house->placed($id)->head]);
         }
         $this->house->do('opening.change', ['ids' => $ids, 'head' => '+100', 'keep' => 'head']);
-        self::assertSame([1000.0, 2200.0], [$this->house->placed($ids[0])->sill, $this->house->placed($ids[0])->head], 'it moved up, its height kept');
+        self::assertSame(
+            [1000.0, 2200.0],
+            [$this->house->placed($ids[0])->sill, $this->house->placed($ids[0])->head],
+            'it moved up, its height kept',
+        );
         $this->refused('arrange.misfits', 'opening.change', ['ids' => $ids, 'width' => '+1000']);
     }
 
     public function test_bare_openings_are_filled_by_rule_with_types_of_their_size(): void
     {
-        $ids = [$this->bare(500, 1135), $this->bare(2500, 1135), $this->house->place(['left' => 5000, 'width' => 1010, 'height' => 2100, 'sill' => ['from' => 'floor', 'height' => 0]])->id];
+        $ids = [
+            $this->bare(500, 1135),
+            $this->bare(2500, 1135),
+            $this->house->place(['left' => 5000, 'width' => 1010, 'height' => 2100, 'sill' => ['from' => 'floor', 'height' => 0]])->id,
+        ];
         $types = count($this->house->design->types);
-        $this->house->do('opening.fill', ['ids' => $ids, 'door' => $this->house->type('D-01')->id, 'window' => $this->house->type('W-03')->id]);
+        $this->house->do(
+            'opening.fill',
+            ['ids' => $ids, 'door' => $this->house->type('D-01')->id, 'window' => $this->house->type('W-03')->id],
+        );
         [$a, $b, $door] = array_map(fn (string $id): Opening => $this->house->design->opening($id), $ids);
         self::assertSame($a->type, $b->type, 'one type serves both');
         self::assertCount($types + 2, $this->house->design->types);
-        self::assertSame([1135.0, 1000.0], [$this->house->design->type((string) $a->type)->width, $this->house->design->type((string) $a->type)->height]);
+        self::assertSame(
+            [1135.0, 1000.0],
+            [$this->house->design->type((string) $a->type)->width, $this->house->design->type((string) $a->type)->height],
+        );
         self::assertSame($this->house->type('D-01')->treeHash, $this->house->design->type((string) $door->type)->treeHash);
         $this->house->do('opening.empty', ['ids' => $ids]);
         self::assertNull($this->house->design->opening($ids[0])->type);
@@ -178,27 +241,63 @@ final class ArrangingTest extends TestCase
     public function test_a_recess_keeps_openings_where_they_are_or_names_the_one_in_the_way(): void
     {
         $kept = $this->bare(9000, 1200);
-        $middle = $this->house->do('line.add', ['wall' => $this->house->wall()->id, 'axis' => 'upright', 'rule' => ['from' => 'middle', 'value' => 0]])->chosen[0];
-        $door = $this->house->place(['width' => 900, 'height' => 2100, 'position' => ['from' => 'line', 'ref' => $middle, 'value' => 600, 'to' => 'near'], 'sill' => ['from' => 'floor', 'height' => 0]])->id;
-        $this->refused('recess.across', 'outline.recess', ['wall' => $this->house->wall()->id, 'from' => 9500, 'to' => 12345, 'depth' => 1500]);
+        $middle = $this->house->do(
+            'line.add',
+            ['wall' => $this->house->wall()->id, 'axis' => 'upright', 'rule' => ['from' => 'middle', 'value' => 0]],
+        )->chosen[0];
+        $door = $this->house->place(
+            [
+                'width' => 900,
+                'height' => 2100,
+                'position' => ['from' => 'line', 'ref' => $middle, 'value' => 600, 'to' => 'near'],
+                'sill' => ['from' => 'floor', 'height' => 0],
+            ],
+        )->id;
+        $this->refused(
+            'recess.across',
+            'outline.recess',
+            ['wall' => $this->house->wall()->id, 'from' => 9500, 'to' => 12345, 'depth' => 1500],
+        );
         $at = Bodies::of($this->house->design)[$this->house->wall()->id]->surface->inPlan($this->house->placed($kept)->left);
         $this->house->do('outline.recess', ['wall' => $this->house->wall()->id, 'from' => 3000, 'to' => 6000, 'depth' => 1500]);
         self::assertCount(8, $this->house->design->walls);
-        $now = Bodies::of($this->house->design)[$this->house->design->opening($kept)->wall]->surface->inPlan($this->house->placed($kept)->left);
+        $now = Bodies::of($this->house->design)[$this->house->design->opening($kept)->wall]->surface->inPlan(
+            $this->house->placed($kept)->left,
+        );
         self::assertTrue($now->isAt($at));
-        self::assertEqualsWithDelta(12345 / 2 + 600, $this->house->placed($door)->left + 6000, 1e-6, 'it stays where it is, on the part that begins at 6000');
-        self::assertSame('line', $this->house->design->opening($door)->position->along->from->value, 'and the line it is placed from with it');
+        self::assertEqualsWithDelta(
+            12345 / 2 + 600,
+            $this->house->placed($door)->left + 6000,
+            1e-6,
+            'it stays where it is, on the part that begins at 6000',
+        );
+        self::assertSame(
+            'line',
+            $this->house->design->opening($door)->position->along->from->value,
+            'and the line it is placed from with it',
+        );
     }
 
     private function bare(float $left, float $width, int $storey = 0): string
     {
-        return $this->house->place(['left' => $left, 'width' => $width, 'height' => 1000, 'sill' => ['from' => 'floor', 'height' => 900]], storey: $storey)->id;
+        return $this->house->place(
+            ['left' => $left, 'width' => $width, 'height' => 1000, 'sill' => ['from' => 'floor', 'height' => 900]],
+            storey: $storey,
+        )->id;
     }
 
     /** @return list<string> */
     private function lines(float ...$at): array
     {
-        return array_values(array_map(fn (float $u): string => $this->house->do('line.add', ['wall' => $this->house->wall()->id, 'axis' => 'upright', 'rule' => ['from' => 'left', 'value' => $u]])->chosen[0], $at));
+        return array_values(
+            array_map(
+                fn (float $u): string => $this->house->do(
+                    'line.add',
+                    ['wall' => $this->house->wall()->id, 'axis' => 'upright', 'rule' => ['from' => 'left', 'value' => $u]],
+                )->chosen[0],
+                $at,
+            ),
+        );
     }
 
     /** @param  array<string, mixed>  $args */

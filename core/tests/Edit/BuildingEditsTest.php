@@ -55,8 +55,14 @@ final class BuildingEditsTest extends TestCase
         foreach ([[[0, 0], [9000, 0], [9000, 6000], [0, 6000]], [[0, 0], [0, 6000], [9000, 6000], [9000, 0]]] as $points) {
             $house = House::box(heights: [3000]);
             $house->do('outline.remove', ['id' => $house->wall()->outline]);
-            $house->do('outline.draw', ['points' => $points, 'thickness' => '300', 'base' => $house->storey(0), 'top' => $house->storey(0)]);
-            $bearings = array_map(static fn ($f): int => (int) round($f->bearing), Frontages::of($house->design, \Isleward\Core\Building\Bodies::of($house->design)));
+            $house->do(
+                'outline.draw',
+                ['points' => $points, 'thickness' => '300', 'base' => $house->storey(0), 'top' => $house->storey(0)],
+            );
+            $bearings = array_map(
+                static fn ($f): int => (int) round($f->bearing),
+                Frontages::of($house->design, \Isleward\Core\Building\Bodies::of($house->design)),
+            );
             sort($bearings);
             self::assertSame([0, 90, 180, 270], $bearings);
             self::assertEqualsWithDelta(0.0, $house->body()->footprint()->bounds()[1] ?? -1, 1e-9, 'thickness grows inward');
@@ -67,7 +73,12 @@ final class BuildingEditsTest extends TestCase
     {
         $house = House::box(heights: [3000]);
         $places = [];
-        foreach ([['left', 1000, 'near'], ['right', 700, 'centre'], ['middle', 300, 'near'], ['fraction', 0.3, 'far']] as [$from, $value, $to]) {
+        foreach ([
+            ['left', 1000, 'near'],
+            ['right', 700, 'centre'],
+            ['middle', 300, 'near'],
+            ['fraction', 0.3, 'far'],
+        ] as [$from, $value, $to]) {
             $opening = $house->place(['type' => $house->type('W-02')->id, 'position' => ['from' => $from, 'value' => $value, 'to' => $to]]);
             $places[$opening->id] = $house->body()->surface->inPlan($house->placed($opening->id)->left);
         }
@@ -86,7 +97,10 @@ final class BuildingEditsTest extends TestCase
     public function test_nonsense_is_refused_by_code(string $edit, array $args, string $code): void
     {
         $house = House::box(heights: [3000]);
-        $args = json_decode(str_replace(['"S0"', '"OUTLINE"'], ['"'.$house->storey(0).'"', '"'.$house->wall()->outline.'"'], (string) json_encode($args)), true);
+        $args = json_decode(
+            str_replace(['"S0"', '"OUTLINE"'], ['"'.$house->storey(0).'"', '"'.$house->wall()->outline.'"'], (string) json_encode($args)),
+            true,
+        );
         try {
             $house->do($edit, is_array($args) ? $args : []);
             self::fail('It was done.');
@@ -104,11 +118,23 @@ final class BuildingEditsTest extends TestCase
         yield 'a storey without a name' => ['storey.change', ['id' => 'S0', 'name' => '  '], 'field.name'];
         yield 'the last storey' => ['storey.remove', ['id' => 'S0', 'withContents' => true], 'storey.last'];
         yield 'a wall of no length' => ['outline.draw', ['points' => [[0, 0], [0, 0], [5000, 5000]]] + $wall, 'outline.no_length'];
-        yield 'an outline that crosses itself' => ['outline.draw', ['points' => [[0, 0], [5000, 5000], [5000, 0], [0, 5000]]] + $wall, 'outline.self_crossing'];
+        yield 'an outline that crosses itself' => [
+            'outline.draw',
+            ['points' => [[0, 0], [5000, 5000], [5000, 0], [0, 5000]]] + $wall,
+            'outline.self_crossing',
+        ];
         yield 'too sharp a corner' => ['outline.draw', ['points' => [[0, 0], [9000, 0], [0, 900]]] + $wall, 'outline.too_sharp'];
         yield 'two corners' => ['outline.draw', ['points' => [[0, 0], [9000, 0]]] + $wall, 'outline.too_few'];
-        yield 'no thickness' => ['outline.draw', ['rectangle' => ['width' => 5000, 'depth' => 5000], 'thickness' => 0] + $wall, 'size.too_small'];
-        yield 'thicker than it has room for' => ['outline.draw', ['rectangle' => ['width' => 500, 'depth' => 5000]] + $wall, 'wall.too_short'];
+        yield 'no thickness' => [
+            'outline.draw',
+            ['rectangle' => ['width' => 5000, 'depth' => 5000], 'thickness' => 0] + $wall,
+            'size.too_small',
+        ];
+        yield 'thicker than it has room for' => [
+            'outline.draw',
+            ['rectangle' => ['width' => 500, 'depth' => 5000]] + $wall,
+            'wall.too_short',
+        ];
         yield 'a corner that is none' => ['outline.draw', ['points' => [[0, 0], ['a', 0], [1, 1]]] + $wall, 'outline.point'];
         yield 'a negative margin' => ['settings.change', ['cornerMargin' => -1], 'settings.margin'];
         yield 'a bearing beyond the circle' => ['settings.change', ['north' => 400], 'settings.north'];
@@ -135,7 +161,10 @@ final class BuildingEditsTest extends TestCase
                 continue;
             }
             // as it lies in the log
-            $operations = array_map(static fn (Operation $o): Operation => Operation::from(new Fields(json_decode((string) json_encode($o->toArray()), true))), $change->operations);
+            $operations = array_map(
+                static fn (Operation $o): Operation => Operation::from(new Fields(json_decode((string) json_encode($o->toArray()), true))),
+                $change->operations,
+            );
             $changes[] = new Change($change->summary, $operations);
             $states[] = $plain($house->design);
             $designs[] = $house->design;
@@ -149,7 +178,11 @@ final class BuildingEditsTest extends TestCase
         for ($i = count($changes) - 1; $i >= 0; $i--) {
             $design = $design->after($changes[$i]->inverse(''));
             if ($states[$i] !== $plain($design)) {
-                self::assertSame(self::told($states[$i], $plain($design)), self::told($plain($design), $states[$i]), "undoing change $i: {$changes[$i]->summary}");
+                self::assertSame(
+                    self::told($states[$i], $plain($design)),
+                    self::told($plain($design), $states[$i]),
+                    "undoing change $i: {$changes[$i]->summary}",
+                );
             }
         }
         foreach ($changes as $i => $change) {
@@ -173,13 +206,25 @@ final class BuildingEditsTest extends TestCase
         for ($n = 0; $n < 80; $n++) {
             $from = mt_rand(0, count($changes) - 2);
             $to = min(count($changes), $from + mt_rand(1, 60));
-            $folded = Folded::change('', array_map(static fn (Change $c): array => $c->operations, array_slice($changes, $from, $to - $from)));
-            self::assertSame(self::told($states[$to], $plain($designs[$from]->after($folded))), self::told($plain($designs[$from]->after($folded)), $states[$to]));
-            self::assertSame(self::told($states[$from], $plain($designs[$to]->after($folded->inverse('')))), self::told($plain($designs[$to]->after($folded->inverse(''))), $states[$from]));
+            $folded = Folded::change(
+                '',
+                array_map(static fn (Change $c): array => $c->operations, array_slice($changes, $from, $to - $from)),
+            );
+            self::assertSame(
+                self::told($states[$to], $plain($designs[$from]->after($folded))),
+                self::told($plain($designs[$from]->after($folded)), $states[$to]),
+            );
+            self::assertSame(
+                self::told($states[$from], $plain($designs[$to]->after($folded->inverse('')))),
+                self::told($plain($designs[$to]->after($folded->inverse(''))), $states[$from]),
+            );
             $rows = array_column(Difference::between($designs[$from], $designs[$to], $folded), null, 'element');
             foreach ($folded->operations as $operation) {
                 $row = $rows[$operation->id] ?? self::fail("{$operation->kind->value} $operation->id is not told");
-                self::assertSame([$operation->before === null, $operation->after === null], [$row['what'] === 'added', $row['what'] === 'removed']);
+                self::assertSame(
+                    [$operation->before === null, $operation->after === null],
+                    [$row['what'] === 'added', $row['what'] === 'removed'],
+                );
                 self::assertStringEndsWith('.', $row['sentence']);
             }
         }
@@ -189,7 +234,11 @@ final class BuildingEditsTest extends TestCase
     private static function told(string $state, string $other): array
     {
         [$mine, $theirs] = array_map(static fn (string $s): array => (array) json_decode($s, true), [$state, $other]);
-        $differing = array_filter($mine, static fn (mixed $e, string $id): bool => json_encode($e) !== json_encode($theirs[$id] ?? null), ARRAY_FILTER_USE_BOTH);
+        $differing = array_filter(
+            $mine,
+            static fn (mixed $e, string $id): bool => json_encode($e) !== json_encode($theirs[$id] ?? null),
+            ARRAY_FILTER_USE_BOTH,
+        );
 
         return $differing === [] ? [$state] : array_map(static fn (mixed $e): string => (string) json_encode($e), array_values($differing));
     }

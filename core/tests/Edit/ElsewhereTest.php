@@ -39,10 +39,28 @@ final class ElsewhereTest extends TestCase
     {
         $held = $this->place(['left' => 1000]);
         $neighbour = $this->place(['left' => 6000]);
-        $put = ['wall' => $this->house->wall()->id, 'storey' => $this->house->storey(1), 'from' => 'opening', 'ref' => $neighbour, 'point' => 'centre', 'value' => 0];
+        $put = [
+            'wall' => $this->house->wall()->id,
+            'storey' => $this->house->storey(1),
+            'from' => 'opening',
+            'ref' => $neighbour,
+            'point' => 'centre',
+            'value' => 0,
+        ];
         $copy = $this->copied(['ids' => [$held], 'pick' => ['opening' => $held, 'point' => 'centre'], 'put' => $put]);
-        self::assertEqualsWithDelta([6000, 3600 + 900], [$this->house->placed($copy->id)->left, $this->house->placed($copy->id)->sill], 1e-9, 'centre over centre, on the storey above');
-        $copy = $this->copied(['ids' => [$held], 'pick' => ['opening' => $held, 'point' => 'right'], 'put' => ['wall' => $this->house->wall()->id, 'from' => 'right', 'value' => 500]]);
+        self::assertEqualsWithDelta(
+            [6000, 3600 + 900],
+            [$this->house->placed($copy->id)->left, $this->house->placed($copy->id)->sill],
+            1e-9,
+            'centre over centre, on the storey above',
+        );
+        $copy = $this->copied(
+            [
+                'ids' => [$held],
+                'pick' => ['opening' => $held, 'point' => 'right'],
+                'put' => ['wall' => $this->house->wall()->id, 'from' => 'right', 'value' => 500],
+            ],
+        );
         self::assertEqualsWithDelta(11500, $this->house->placed($copy->id)->right, 1e-9);
     }
 
@@ -53,7 +71,12 @@ final class ElsewhereTest extends TestCase
         $this->house->do('opening.carry', ['from' => $source, 'ids' => [$target], 'settings' => ['width', 'sill']]);
         $now = $this->house->design->opening($target);
         self::assertSame([1500.0, 1450.0], [$now->width, $now->height], 'not the height');
-        self::assertEqualsWithDelta([5000, 3600 + 1050], [$this->house->placed($target)->left, $this->house->placed($target)->sill], 1e-9, 'above its own floor');
+        self::assertEqualsWithDelta(
+            [5000, 3600 + 1050],
+            [$this->house->placed($target)->left, $this->house->placed($target)->sill],
+            1e-9,
+            'above its own floor',
+        );
         $this->house->do('opening.carry', ['from' => $source, 'ids' => [$target], 'settings' => ['sill', 'head']]);
         self::assertSame(1200.0, $this->house->design->opening($target)->height, 'sill and head together set the height');
     }
@@ -72,7 +95,12 @@ final class ElsewhereTest extends TestCase
     {
         $id = $this->place(['left' => 2000]);
         $this->house->do('wall.move', ['wall' => $this->house->wall()->id, 'by' => 1500]);
-        self::assertEqualsWithDelta([12000, 9500], [$this->house->body(0)->length, $this->house->body(1)->length], 1e-9, 'the walls it meets grow');
+        self::assertEqualsWithDelta(
+            [12000, 9500],
+            [$this->house->body(0)->length, $this->house->body(1)->length],
+            1e-9,
+            'the walls it meets grow',
+        );
         self::assertEqualsWithDelta(2000, $this->house->placed($id)->left, 1e-9);
         $wall = $this->house->wall();
         $this->house->do('wall.turn', ['wall' => $wall->id, 'degrees' => 3, 'about' => 'left']);
@@ -85,19 +113,47 @@ final class ElsewhereTest extends TestCase
 
     public function test_a_wall_is_built_again_on_a_storey_it_does_not_reach(): void
     {
-        $shed = $this->house->do('outline.draw', ['rectangle' => ['x' => 20000, 'width' => 6000, 'depth' => 4000], 'thickness' => 300, 'base' => $this->house->storey(0), 'top' => $this->house->storey(0)])->chosen[0];
+        $shed = $this->house->do(
+            'outline.draw',
+            [
+                'rectangle' => ['x' => 20000, 'width' => 6000, 'depth' => 4000],
+                'thickness' => 300,
+                'base' => $this->house->storey(0),
+                'top' => $this->house->storey(0),
+            ],
+        )->chosen[0];
         $wall = $this->house->design->wallsOf($shed)[0];
-        $this->house->do('opening.place', ['wall' => $wall->id, 'storey' => $this->house->storey(0), 'type' => $this->house->type('W-03')->id, 'position' => ['from' => 'left', 'value' => 1000, 'to' => 'near']]);
+        $this->house->do(
+            'opening.place',
+            [
+                'wall' => $wall->id,
+                'storey' => $this->house->storey(0),
+                'type' => $this->house->type('W-03')->id,
+                'position' => ['from' => 'left', 'value' => 1000, 'to' => 'near'],
+            ],
+        );
         $before = [count($this->house->design->walls), count($this->house->design->openings)];
         $this->house->do('wall.stack', ['walls' => [$wall->id], 'from' => $this->house->storey(0), 'storeys' => [$this->house->storey(1)]]);
         self::assertSame([$before[0] + 1, $before[1] + 1], [count($this->house->design->walls), count($this->house->design->openings)]);
-        $built = array_values(array_filter($this->house->design->walls, fn ($w): bool => $w->base === $this->house->storey(1) && $w->from->x >= 20000))[0] ?? null;
+        $built = array_values(
+            array_filter($this->house->design->walls, fn ($w): bool => $w->base === $this->house->storey(1) && $w->from->x >= 20000),
+        )[0] ?? null;
         self::assertNotNull($built);
     }
 
     public function test_an_inner_wall_stops_at_the_faces_it_ends_in_and_is_measured_between_them(): void
     {
-        $this->house->do('outline.draw', ['points' => [[6000, 0], [6000, 8000]], 'closed' => false, 'inner' => true, 'thickness' => 100, 'base' => $this->house->storey(0), 'top' => $this->house->storey(0)]);
+        $this->house->do(
+            'outline.draw',
+            [
+                'points' => [[6000, 0], [6000, 8000]],
+                'closed' => false,
+                'inner' => true,
+                'thickness' => 100,
+                'base' => $this->house->storey(0),
+                'top' => $this->house->storey(0),
+            ],
+        );
         $body = Bodies::of($this->house->design)[$this->house->wall(4)->id];
         self::assertSame([Joint::Tee, Joint::Tee], [$body->left->joint, $body->right->joint]);
         self::assertEqualsWithDelta(8000 - 2 * 300, $body->end() - $body->start(), 1e-6, 'clear between the outer walls');

@@ -41,7 +41,11 @@ final class ManyElementsTest extends TestCase
             }
             $after = $house->design->after($change);
             $count = self::counts($after);
-            if (array_filter(self::FLOORS, static fn (int $floor, string $kind): bool => ($count[$kind] ?? 0) < $floor, ARRAY_FILTER_USE_BOTH) !== []) {
+            if (array_filter(
+                self::FLOORS,
+                static fn (int $floor, string $kind): bool => ($count[$kind] ?? 0) < $floor,
+                ARRAY_FILTER_USE_BOTH,
+            ) !== []) {
                 continue; // it would leave too little to go on with
             }
             if (count($changes) % 40 === 0) {
@@ -76,7 +80,11 @@ final class ManyElementsTest extends TestCase
                 self::assertSame(self::json($operation->before), self::json($now), "change $i, {$changes[$i]->summary}: $operation->id");
             }
             if (isset($states[$i])) {
-                self::assertSame([], array_merge(array_diff_assoc($states[$i], self::whole($design)), array_diff_assoc(self::whole($design), $states[$i])), "before change $i");
+                self::assertSame(
+                    [],
+                    array_merge(array_diff_assoc($states[$i], self::whole($design)), array_diff_assoc(self::whole($design), $states[$i])),
+                    "before change $i",
+                );
             }
         }
     }

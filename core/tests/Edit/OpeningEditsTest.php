@@ -46,7 +46,9 @@ final class OpeningEditsTest extends TestCase
         $right = $house->place($type + ['position' => ['from' => 'right', 'value' => 500, 'to' => 'near']], storey: 1);
         $wall = $house->wall();
         $longer = \Isleward\Core\Design\Wall::from(new \Isleward\Core\Measure\Fields(['toX' => 15000.0] + $wall->toArray()));
-        $house->design = $house->design->after(new \Isleward\Core\Design\Change('', [\Isleward\Core\Design\Operation::alter($wall, $longer)]));
+        $house->design = $house->design->after(
+            new \Isleward\Core\Design\Change('', [\Isleward\Core\Design\Operation::alter($wall, $longer)]),
+        );
         self::assertEqualsWithDelta(6900.0, $house->placed($centred->id)->left, 1e-9);
         self::assertEqualsWithDelta(1450.0, $house->placed($left->id)->left, 1e-9);
         self::assertEqualsWithDelta(14500.0, $house->placed($right->id)->right, 1e-9);
@@ -82,7 +84,14 @@ final class OpeningEditsTest extends TestCase
     public function test_a_door_stands_a_nib_off_the_corner(): void
     {
         $house = House::box();
-        $door = $house->place(['type' => $house->type('D-01')->id, 'width' => 900, 'position' => ['from' => 'left', 'value' => '300+200', 'to' => 'near'], 'sill' => ['from' => 'floor', 'height' => 0]]);
+        $door = $house->place(
+            [
+                'type' => $house->type('D-01')->id,
+                'width' => 900,
+                'position' => ['from' => 'left', 'value' => '300+200', 'to' => 'near'],
+                'sill' => ['from' => 'floor', 'height' => 0],
+            ],
+        );
         self::assertEqualsWithDelta(1400.0, $house->placed($door->id)->right, 1e-9);
         self::assertSame(0.0, $house->placed($door->id)->sill);
     }
@@ -91,10 +100,20 @@ final class OpeningEditsTest extends TestCase
     public function test_brick_coordination_typed_as_sums(): void
     {
         $house = House::box();
-        $first = $house->place(['left' => '3*225-10', 'width' => '5*225+10', 'height' => '18*75', 'sill' => ['from' => 'floor', 'height' => '12*75']]);
-        self::assertSame([665.0, 1135.0, 1350.0, 900.0], [$house->placed($first->id)->left, $first->width, $first->height, $first->sill->height]);
+        $first = $house->place(
+            ['left' => '3*225-10', 'width' => '5*225+10', 'height' => '18*75', 'sill' => ['from' => 'floor', 'height' => '12*75']],
+        );
+        self::assertSame(
+            [665.0, 1135.0, 1350.0, 900.0],
+            [$house->placed($first->id)->left, $first->width, $first->height, $first->sill->height],
+        );
         $second = $house->place(['left' => '1800 + 4*225-10', 'width' => '5*225+10', 'height' => '18*75']);
-        self::assertEqualsWithDelta(4 * 225 - 10, $house->placed($second->id)->left - $house->placed($first->id)->right, 1e-9, 'the pier between');
+        self::assertEqualsWithDelta(
+            4 * 225 - 10,
+            $house->placed($second->id)->left - $house->placed($first->id)->right,
+            1e-9,
+            'the pier between',
+        );
     }
 
     /** @param  array<string, mixed>  $args */
@@ -114,14 +133,26 @@ final class OpeningEditsTest extends TestCase
     /** @return iterable<string, array{array<string, mixed>, string, string}> */
     public static function refused(): iterable
     {
-        yield 'beyond the right end' => [['left' => 13200], 'opening.off_wall', 'it would begin 13 200 from the left end and the wall is 12 000 long'];
+        yield 'beyond the right end' => [
+            ['left' => 13200],
+            'opening.off_wall',
+            'it would begin 13 200 from the left end and the wall is 12 000 long',
+        ];
         yield 'before the left end' => [['left' => -1500], 'opening.off_wall', '300 before the wall’s left end'];
-        yield 'over the head' => [['left' => 1000, 'sill' => ['from' => 'datum', 'height' => 8000]], 'opening.off_wall', '800 over the wall’s head'];
+        yield 'over the head' => [
+            ['left' => 1000, 'sill' => ['from' => 'datum', 'height' => 8000]],
+            'opening.off_wall',
+            '800 over the wall’s head',
+        ];
         yield 'no width' => [['left' => 1000, 'width' => 0], 'size.too_small', 'width of an opening'];
         yield 'a negative height' => [['left' => 1000, 'height' => '-5'], 'size.too_small', '−5 was given'];
         yield 'a storey that is none' => [['left' => 1000, 'storey' => 'st-none'], 'storey.unknown', 'not in this project'];
         yield 'no room for glass' => [['left' => 1000, 'width' => 200], 'unit.no_room', 'no room for glass'];
         yield 'a sum that does not parse' => [['left' => '12oo'], 'length.unreadable', 'oo'];
-        yield 'more than the whole' => [['position' => ['from' => 'fraction', 'value' => 1.2, 'to' => 'near']], 'position.fraction', '120 %'];
+        yield 'more than the whole' => [
+            ['position' => ['from' => 'fraction', 'value' => 1.2, 'to' => 'near']],
+            'position.fraction',
+            '120 %',
+        ];
     }
 }

@@ -25,11 +25,18 @@ final class TypesTest extends TestCase
         $b = $house->place(['left' => 2600, 'type' => $type->id])->id; // 400 further on
         $c = $house->place(['left' => 6000, 'type' => $type->id, 'width' => 1500])->id;
         $tried = $house->try('type.change', ['id' => $type->id, 'width' => 1700]);
-        self::assertSame([$b], array_values(array_unique(array_map(static fn ($m): string => $m->element, $tried->misfits))), 'the first runs into the second');
+        self::assertSame(
+            [$b],
+            array_values(array_unique(array_map(static fn ($m): string => $m->element, $tried->misfits))),
+            'the first runs into the second',
+        );
         self::assertMatchesRegularExpression('/^Changed W-03 in \d openings$/', $tried->summary);
 
         $house->do('type.change', ['id' => $type->id, 'width' => 1700, 'fit' => 'fitting']);
-        self::assertSame([1700.0, 1200.0, 1500.0], array_map(static fn (string $id): float => $house->design->opening($id)->width, [$a, $b, $c]));
+        self::assertSame(
+            [1700.0, 1200.0, 1500.0],
+            array_map(static fn (string $id): float => $house->design->opening($id)->width, [$a, $b, $c]),
+        );
         self::assertNotSame($type->id, $house->design->opening($b)->type, 'the misfit keeps the unit it had as a type of its own');
         self::assertSame(1200.0, $house->design->type((string) $house->design->opening($b)->type)->width);
 
@@ -37,7 +44,10 @@ final class TypesTest extends TestCase
         $house->do('type.change', ['id' => $type->id, 'tree' => Units::stock('W-29')]);
         self::assertEquals(UnitTree::from(new Fields(Units::stock('W-29'))), $house->design->type($type->id)->tree());
         $this->expectExceptionMessageMatches('/leave|room/');
-        $house->do('type.change', ['id' => $type->id, 'tree' => ['frame' => ['jamb' => 900, 'head' => 50, 'sill' => 50, 'depth' => 70], 'root' => Units::GLASS]]);
+        $house->do(
+            'type.change',
+            ['id' => $type->id, 'tree' => ['frame' => ['jamb' => 900, 'head' => 50, 'sill' => 50, 'depth' => 70], 'root' => Units::GLASS]],
+        );
     }
 
     public function test_a_type_in_use_is_not_removed_unless_another_takes_its_place(): void
@@ -59,7 +69,17 @@ final class TypesTest extends TestCase
     public function test_a_unit_becomes_a_type_of_its_own_and_names_keep_their_size(): void
     {
         $house = House::box();
-        $type = $house->do('type.add', ['mark' => '', 'name' => 'show light 900 × 1450', 'width' => 900, 'height' => 1450, 'sill' => 900, 'tree' => Units::stock('W-01')])->chosen[0];
+        $type = $house->do(
+            'type.add',
+            [
+                'mark' => '',
+                'name' => 'show light 900 × 1450',
+                'width' => 900,
+                'height' => 1450,
+                'sill' => 900,
+                'tree' => Units::stock('W-01'),
+            ],
+        )->chosen[0];
         self::assertMatchesRegularExpression('/^W-\d\d$/', $house->design->type($type)->mark, 'the next free mark');
         $a = $house->place(['left' => 1000, 'type' => $type])->id;
         $b = $house->place(['left' => 3000, 'type' => $type, 'width' => 1100])->id;
@@ -81,7 +101,17 @@ final class TypesTest extends TestCase
         mt_srand(99);
         for ($i = 0; $i < 40; $i++) {
             $unit = Units::random(true);
-            $house->do('type.add', ['mark' => "R-$i", 'name' => "random $i", 'width' => $unit->width, 'height' => $unit->height, 'sill' => 0, 'tree' => ['finishes' => ['sash' => 'slate']] + $unit->tree->toArray()]);
+            $house->do(
+                'type.add',
+                [
+                    'mark' => "R-$i",
+                    'name' => "random $i",
+                    'width' => $unit->width,
+                    'height' => $unit->height,
+                    'sill' => 0,
+                    'tree' => ['finishes' => ['sash' => 'slate']] + $unit->tree->toArray(),
+                ],
+            );
         }
         $document = json_decode(TypesJson::write($house->design->settings, $house->design->types), true, 64, JSON_THROW_ON_ERROR);
         $other = new House;
@@ -93,7 +123,10 @@ final class TypesTest extends TestCase
         // again: every mark is taken, so each becomes another, and that is told
         $again = $other->do('type.import', ['document' => $document, 'marks' => ['R-1', 'W-01']]);
         self::assertCount(2, $again->notes);
-        self::assertMatchesRegularExpression('/^R-1 is taken here and becomes R-\d+\.$/', implode('', preg_grep('/R-1 /', $again->notes) ?: []));
+        self::assertMatchesRegularExpression(
+            '/^R-1 is taken here and becomes R-\d+\.$/',
+            implode('', preg_grep('/R-1 /', $again->notes) ?: []),
+        );
     }
 
     #[DataProvider('documents')]
@@ -113,7 +146,14 @@ final class TypesTest extends TestCase
     public static function documents(): iterable
     {
         $type = static fn (array $tree): array => ['format' => 'isleward-unit-types', 'version' => 1, 'types' => [
-            ['mark' => 'A', 'name' => 'good', 'width' => 900, 'height' => 900, 'sill' => 0, 'tree' => ['frame' => ['jamb' => 50, 'head' => 50, 'sill' => 50, 'depth' => 70], 'root' => Units::GLASS]],
+            [
+                'mark' => 'A',
+                'name' => 'good',
+                'width' => 900,
+                'height' => 900,
+                'sill' => 0,
+                'tree' => ['frame' => ['jamb' => 50, 'head' => 50, 'sill' => 50, 'depth' => 70], 'root' => Units::GLASS],
+            ],
             ['mark' => 'B', 'name' => 'bad', 'width' => 900, 'height' => 900, 'sill' => 0, 'tree' => $tree],
         ]];
         $frame = ['jamb' => 50, 'head' => 50, 'sill' => 50, 'depth' => 70];
@@ -122,11 +162,30 @@ final class TypesTest extends TestCase
             $endless = ['axis' => 'rows', 'face' => 10, 'parts' => [['node' => $endless], ['node' => Units::GLASS]]];
         }
         yield 'of another kind' => [['type' => 'FeatureCollection', 'features' => []], '/no document of unit types/'];
-        yield 'of another version' => [['format' => 'isleward-unit-types', 'version' => 9, 'types' => []], '/version 9; version 1 is read/'];
+        yield 'of another version' => [
+            ['format' => 'isleward-unit-types', 'version' => 9, 'types' => []],
+            '/version 9; version 1 is read/',
+        ];
         yield 'empty' => [['format' => 'isleward-unit-types', 'version' => 1, 'types' => []], '/no unit type in this document/'];
-        yield 'a reference to itself' => [$type(['frame' => $frame, 'root' => ['$ref' => '#/types/0/tree/root']]), '/Type 2, B, of this document cannot be read.+Nothing was brought in/'];
+        yield 'a reference to itself' => [
+            $type(['frame' => $frame, 'root' => ['$ref' => '#/types/0/tree/root']]),
+            '/Type 2, B, of this document cannot be read.+Nothing was brought in/',
+        ];
         yield 'divided without end' => [$type(['frame' => $frame, 'root' => $endless]), '/20 deep at the most.+Nothing was brought in/'];
-        yield 'a sash larger than its light' => [$type(['frame' => $frame, 'root' => ['operation' => 'side-hung', 'hinge' => 'left', 'opens' => 'inward', 'sashFace' => 500, 'sashDepth' => 68, 'glass' => 6]]), '/Type 2, B/'];
+        yield 'a sash larger than its light' => [
+            $type([
+                'frame' => $frame,
+                'root' => [
+                    'operation' => 'side-hung',
+                    'hinge' => 'left',
+                    'opens' => 'inward',
+                    'sashFace' => 500,
+                    'sashDepth' => 68,
+                    'glass' => 6,
+                ],
+            ]),
+            '/Type 2, B/',
+        ];
         yield 'figures that are none' => [$type(['frame' => ['jamb' => 'wide'] + $frame, 'root' => Units::GLASS]), '/Type 2, B/'];
     }
 }

@@ -79,7 +79,11 @@ final class ContourTest extends TestCase
                 foreach ($contour->leftOf($from, $to) as $piece) {
                     $sum += $piece->area();
                     foreach ($piece->edges() as $edge) {
-                        self::assertGreaterThan(-1e-4, $b->minus($a)->cross((new Vec2(...$edge->at(0.5)))->minus($a)) * $sign / 1000.0, "outline $i");
+                        self::assertGreaterThan(
+                            -1e-4,
+                            $b->minus($a)->cross((new Vec2(...$edge->at(0.5)))->minus($a)) * $sign / 1000.0,
+                            "outline $i",
+                        );
                     }
                     $cut++;
                 }
@@ -125,7 +129,15 @@ final class ContourTest extends TestCase
         foreach ([0.01, 0.5, 5.0] as $sagitta) {
             $ring = Units::bare(Units::GLASS, 1000, 1000)->outline->ring($sagitta);
             self::assertCount(8, $ring);
-            $round = Units::solve(['outline' => ['kind' => 'round'], 'frame' => ['jamb' => 0, 'head' => 0, 'sill' => 0, 'depth' => 70], 'root' => Units::GLASS], 1000, 1000)->outline->ring($sagitta);
+            $round = Units::solve(
+                [
+                    'outline' => ['kind' => 'round'],
+                    'frame' => ['jamb' => 0, 'head' => 0, 'sill' => 0, 'depth' => 70],
+                    'root' => Units::GLASS,
+                ],
+                1000,
+                1000,
+            )->outline->ring($sagitta);
             for ($i = 0, $n = count($round); $i < $n; $i += 2) {
                 $middle = hypot(($round[$i] + $round[($i + 2) % $n]) / 2 - 500, ($round[$i + 1] + $round[($i + 3) % $n]) / 2 - 500);
                 self::assertLessThanOrEqual($sagitta + 1e-9, 500 - $middle);
@@ -143,7 +155,11 @@ final class ContourTest extends TestCase
     {
         $margin = Margin::inside(Contour::rectangle(0, 0, 1000, 600), [40.0, 30.0, 20.0, 10.0]);
         self::assertSame([10.0, 40.0, 970.0, 580.0], $margin->inner?->bounds());
-        $round = Units::solve(['outline' => ['kind' => 'round'], 'frame' => ['jamb' => 0, 'head' => 0, 'sill' => 0, 'depth' => 70], 'root' => Units::GLASS], 800, 800)->outline;
+        $round = Units::solve(
+            ['outline' => ['kind' => 'round'], 'frame' => ['jamb' => 0, 'head' => 0, 'sill' => 0, 'depth' => 70], 'root' => Units::GLASS],
+            800,
+            800,
+        )->outline;
         self::assertEqualsWithDelta(M_PI * 450 ** 2, Margin::outside($round, 50.0)->inner?->area(), 1e-6);
         self::assertNull(Margin::inside($round, [410.0, 410.0])->inner);
     }

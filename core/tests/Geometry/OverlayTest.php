@@ -104,7 +104,11 @@ final class OverlayTest extends TestCase
                     continue;
                 }
                 [$inA, $inB] = [self::holds($a, $x, $y), self::holds($b, $x, $y)];
-                self::assertSame([$inA || $inB, $inA && $inB, $inA && ! $inB], [self::holds($union, $x, $y), self::holds($common, $x, $y), self::holds($less, $x, $y)], "round $round at $x, $y");
+                self::assertSame(
+                    [$inA || $inB, $inA && $inB, $inA && ! $inB],
+                    [self::holds($union, $x, $y), self::holds($common, $x, $y), self::holds($less, $x, $y)],
+                    "round $round at $x, $y",
+                );
             }
         }
         self::assertGreaterThan(100, $met);
@@ -120,7 +124,9 @@ final class OverlayTest extends TestCase
                 foreach ($given as $profile) {
                     foreach ($profile->contours() as $c) {
                         foreach ($c->edges() as $e) {
-                            $on = $on || ($e->isCurved() === $side->isCurved() && Crossing::passes($e, $x, $y, 0.05) && abs($e->rx - $side->rx) < 1e-6);
+                            $on = $on || ($e->isCurved() === $side->isCurved()
+                                                            && Crossing::passes($e, $x, $y, 0.05)
+                                                            && abs($e->rx - $side->rx) < 1e-6);
                         }
                     }
                 }
@@ -177,7 +183,10 @@ final class OverlayTest extends TestCase
     /** @param  list<Profile>  $of */
     private static function perimeter(array $of): float
     {
-        return array_sum(array_map(static fn (Profile $p): float => array_sum(array_map(static fn (Contour $c): float => $c->perimeter(), $p->contours())), $of));
+        return array_sum(array_map(
+            static fn (Profile $p): float => array_sum(array_map(static fn (Contour $c): float => $c->perimeter(), $p->contours())),
+            $of,
+        ));
     }
 
     /** @param  list<Profile>  $of */

@@ -12,7 +12,9 @@ use PHPUnit\Framework\TestCase;
 
 final class PathTest extends TestCase
 {
-    /** Circular segment: r = c²/(8h) + h/2, arc = 2 r asin(c/2r); c = 2000, h = 500 gives 1250 and 2318.2 (handbook formula, from memory). */
+    /**
+     * Circular segment: r = c²/(8h) + h/2, arc = 2 r asin(c/2r); c = 2000, h = 500 gives 1250 and 2318.2 (handbook formula, from memory).
+     */
     public function test_an_arc_over_a_chord_has_the_handbook_radius_and_length(): void
     {
         $arc = Curve::overChord(new Vec2(0, 0), new Vec2(2000, 0), 500);

@@ -81,7 +81,8 @@ final class RegionTest extends TestCase
         $sum = 0.0;
         for ($i = 0; $i < count($corners); $i += 3) {
             [$a, $b, $c] = [2 * $corners[$i], 2 * $corners[$i + 1], 2 * $corners[$i + 2]];
-            $area = (($points[$b] - $points[$a]) * ($points[$c + 1] - $points[$a + 1]) - ($points[$b + 1] - $points[$a + 1]) * ($points[$c] - $points[$a])) / 2;
+            [$dx, $dy] = [$points[$b] - $points[$a], $points[$b + 1] - $points[$a + 1]];
+            $area = ($dx * ($points[$c + 1] - $points[$a + 1]) - $dy * ($points[$c] - $points[$a])) / 2;
             self::assertGreaterThanOrEqual(-1e-6, $area, 'no triangle is turned over');
             $sum += $area;
         }

@@ -25,10 +25,14 @@ final class LengthTest extends TestCase
         $mm = Units::Millimetre;
         $ft = Units::FeetInches;
         foreach ([
-            ['1450', $mm, 1450], ['1200+150', $mm, 1350], ['1.2m', $mm, 1200], ['1.2 m + 50', $mm, 1250], ['45 cm', $mm, 450], ['1 450', $mm, 1450],
-            ["1\u{202F}450.5", $mm, 1450.5], ['3*1200-70', $mm, 3530], ['(1200+300)/2', $mm, 750], ['2400/2', $mm, 1200], ['-50', $mm, -50], ['1,5', Units::Metre, 1500],
-            ['3.6', Units::Metre, 3600], ['250 mm', Units::Metre, 250], ["5' 6\"", $mm, 1676.4], ["3' 6\"", $ft, 1066.8], ["5' 6 1/2\"", $mm, 1689.1], ["5'-6\"", $ft, 1676.4],
-            ["5' - 6\"", $ft, 1371.6], ['1/16"', $mm, 1.5875], ['1/32"', $mm, 0.79375], ['66', $ft, 1676.4], ['6 1/2', $ft, 165.1], ["12'", $ft, 3657.6], ["5'6", $ft, 1676.4],
+            ['1450', $mm, 1450], ['1200+150', $mm, 1350], ['1.2m', $mm, 1200], ['1.2 m + 50', $mm, 1250], ['45 cm', $mm, 450],
+            ['1 450', $mm, 1450],
+            ["1\u{202F}450.5", $mm, 1450.5], ['3*1200-70', $mm, 3530], ['(1200+300)/2', $mm, 750], ['2400/2', $mm, 1200], ['-50', $mm, -50],
+            ['1,5', Units::Metre, 1500],
+            ['3.6', Units::Metre, 3600], ['250 mm', Units::Metre, 250], ["5' 6\"", $mm, 1676.4], ["3' 6\"", $ft, 1066.8],
+            ["5' 6 1/2\"", $mm, 1689.1], ["5'-6\"", $ft, 1676.4],
+            ["5' - 6\"", $ft, 1371.6], ['1/16"', $mm, 1.5875], ['1/32"', $mm, 0.79375], ['66', $ft, 1676.4], ['6 1/2', $ft, 165.1],
+            ["12'", $ft, 3657.6], ["5'6", $ft, 1676.4],
             ['3 mm + (2*1")', $mm, 53.8], ['2930 mm + (400+25)', $ft, 2930 + 425 * 25.4],
         ] as $case) {
             yield $case[0].' in '.$case[1]->value => [$case[0], $case[1], (float) $case[2]];
@@ -51,9 +55,12 @@ final class LengthTest extends TestCase
     public static function nonsense(): iterable
     {
         foreach ([
-            '' => 'length.empty', '  ' => 'length.empty', 'abc' => 'length.unreadable', '12oo' => 'length.unreadable', '1200+' => 'length.unreadable', '(12' => 'length.unreadable',
-            '1..2' => 'length.unreadable', '5/0' => 'length.divided_by_zero', '1/0"' => 'length.divided_by_zero', '2 m * 3 m' => 'length.not_plain', '12/3 m' => 'length.not_plain',
-            '1,450' => 'length.ambiguous', '600 m' => 'length.out_of_range', '1e9' => 'length.unreadable', '<script>' => 'length.unreadable',
+            '' => 'length.empty', '  ' => 'length.empty', 'abc' => 'length.unreadable', '12oo' => 'length.unreadable',
+            '1200+' => 'length.unreadable', '(12' => 'length.unreadable',
+            '1..2' => 'length.unreadable', '5/0' => 'length.divided_by_zero', '1/0"' => 'length.divided_by_zero',
+            '2 m * 3 m' => 'length.not_plain', '12/3 m' => 'length.not_plain',
+            '1,450' => 'length.ambiguous', '600 m' => 'length.out_of_range', '1e9' => 'length.unreadable',
+            '<script>' => 'length.unreadable',
         ] as $text => $code) {
             yield "“{$text}”" => [(string) $text, $code];
         }

@@ -36,11 +36,24 @@ final class MasonryTest extends TestCase
         self::assertSame([235.0, 215.0], [$brick->opening(30.0), $brick->pier(30.0)], 'one brick is the least');
     }
 
-    /** A nib of 200 beside a door in an inner wall, and 150 of bearing for a lintel (common practice; NHBC, BS 5977-1 for the bearing, from memory). */
+    /**
+     * A nib of 200 beside a door in an inner wall, and 150 of bearing for a lintel (common practice; NHBC, BS 5977-1 for the bearing, from
+     * memory).
+     */
     public function test_nibs_and_bearings_short_of_the_usual_are_found(): void
     {
         $house = House::box(heights: [3000]);
-        $house->do('outline.draw', ['points' => [[6000, 300], [6000, 7700]], 'closed' => false, 'inner' => true, 'thickness' => 100, 'base' => $house->storey(0), 'top' => $house->storey(0)]);
+        $house->do(
+            'outline.draw',
+            [
+                'points' => [[6000, 300], [6000, 7700]],
+                'closed' => false,
+                'inner' => true,
+                'thickness' => 100,
+                'base' => $house->storey(0),
+                'top' => $house->storey(0),
+            ],
+        );
         $door = $house->place(['left' => 199, 'type' => $house->type('D-01')->id], wall: 4);
         $nibs = Findings::of($house->design, $house->body(4));
         self::assertSame(['door.nib', 199.0], [$nibs[0]->rule, $nibs[0]->figure]);

@@ -26,7 +26,13 @@ final class SchedulesTest extends TestCase
         $house->place(['left' => 7000, 'width' => 1500, 'type' => $house->type('W-03')->id]);
         $house->place(['left' => 9500, 'width' => 1000, 'height' => 1000, 'shape' => [0, 0, 1, 0, 1, 1]]);
         $report = self::report($house, 'by-type');
-        self::assertSame([['bare', 1000.0, 1, 1, 0], ['W-03', 1200.0, 3, 2, 1], ['W-03', 1500.0, 1, 1, 0]], array_map(static fn (array $r): array => [$r['values'][0], $r['values'][2], $r['values'][4], $r['values'][5], (int) $r['values'][6]], $report->rows));
+        self::assertSame(
+            [['bare', 1000.0, 1, 1, 0], ['W-03', 1200.0, 3, 2, 1], ['W-03', 1500.0, 1, 1, 0]],
+            array_map(
+                static fn (array $r): array => [$r['values'][0], $r['values'][2], $r['values'][4], $r['values'][5], (int) $r['values'][6]],
+                $report->rows,
+            ),
+        );
         self::assertCount(3, $report->rows[1]['elements']);
         self::assertSame(['Total', null, null, null, 5, 4, 1, null], array_slice($report->table()->totals ?? [], 0, 8));
         self::assertEqualsWithDelta(3 * 1.2 * 1.45 + 1.5 * 1.45 + 0.5, $report->table()->totals[8] ?? 0, 1e-9);
@@ -60,7 +66,15 @@ final class SchedulesTest extends TestCase
         }
         $whole = array_sum(array_map(static fn ($o): float => $o->width * 900, $house->design->openings));
         foreach ([[['storey'], false], [['storey', 'mark'], true], [['width'], true], [[], true]] as [$groups, $merge]) {
-            $report = self::report($house, ['source' => 'openings', 'columns' => [['key' => 'mark'], ['key' => 'count'], ['key' => 'area']], 'groups' => $groups, 'merge' => $merge]);
+            $report = self::report(
+                $house,
+                [
+                    'source' => 'openings',
+                    'columns' => [['key' => 'mark'], ['key' => 'count'], ['key' => 'area']],
+                    'groups' => $groups,
+                    'merge' => $merge,
+                ],
+            );
             $rows = array_filter($report->rows, static fn (array $r): bool => $r['kind'] === 'row');
             self::assertSame([40, 40], [array_sum(array_column(array_column($rows, 'values'), 1)), $report->totals[1] ?? null]);
             self::assertEqualsWithDelta($whole, array_sum(array_column(array_column($rows, 'values'), 2)), 1e-3);
@@ -81,10 +95,16 @@ final class SchedulesTest extends TestCase
     private static function report(House $house, string|array $layout): Report
     {
         $bodies = Bodies::of($house->design);
-        $made = is_string($layout) ? Layout::ready($layout, $house->design->storeys) : Layout::from(new Fields(['id' => 'la', 'name' => 'Tried'] + $layout));
+        $made = is_string($layout)
+                    ? Layout::ready($layout, $house->design->storeys)
+                    : Layout::from(new Fields(['id' => 'la', 'name' => 'Tried'] + $layout));
         self::assertNotNull($made);
 
-        return Report::of(Source::of($made->source, $house->design, $bodies, Frontages::of($house->design, $bodies)), $made, $house->design->settings->units);
+        return Report::of(
+            Source::of($made->source, $house->design, $bodies, Frontages::of($house->design, $bodies)),
+            $made,
+            $house->design->settings->units,
+        );
     }
 
     /** RFC 4180 (from memory): CRLF, quotes doubled inside quoted fields. Read back by PHP's own reader. */
@@ -100,7 +120,10 @@ final class SchedulesTest extends TestCase
         while (($row = fgetcsv($file, null, ',', '"', '')) !== false) {
             $back[] = $row;
         }
-        self::assertSame([['A', 'B', 'C', 'D'], ['W "wide"', 'a,b', "two\nlines", '3'], ['plain', '-5', "'=1+1", '0'], ['Total', '', '', '3']], $back);
+        self::assertSame(
+            [['A', 'B', 'C', 'D'], ['W "wide"', 'a,b', "two\nlines", '3'], ['plain', '-5', "'=1+1", '0'], ['Total', '', '', '3']],
+            $back,
+        );
         self::assertStringEndsWith("\r\n", $text);
     }
 }

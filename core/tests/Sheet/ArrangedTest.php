@@ -24,8 +24,18 @@ final class ArrangedTest extends TestCase
     public function test_what_has_no_place_finds_one_and_what_overlaps_or_is_gone_is_said(): void
     {
         [$house, $drawings] = self::drawings();
-        $wanted = static fn (string $kind, string $ref): array => ['kind' => $kind, 'ref' => $ref, 'scale' => null, 'x' => null, 'y' => null];
-        $items = Arranged::place($drawings, Paper::A2, [$wanted('elevation', 'outside'), $wanted('plan', $house->storey(0)), $wanted('schedule', 'by-type')]);
+        $wanted = static fn (string $kind, string $ref): array => [
+            'kind' => $kind,
+            'ref' => $ref,
+            'scale' => null,
+            'x' => null,
+            'y' => null,
+        ];
+        $items = Arranged::place(
+            $drawings,
+            Paper::A2,
+            [$wanted('elevation', 'outside'), $wanted('plan', $house->storey(0)), $wanted('schedule', 'by-type')],
+        );
         $sheet = self::arranged($drawings, $items);
         self::assertSame([null, null, null], array_column($sheet['blocks'], 'problem'));
         self::assertCount(1, $sheet['pages']);
@@ -42,9 +52,16 @@ final class ArrangedTest extends TestCase
     public function test_a_long_schedule_goes_on_over_further_sheets_and_loses_no_row(): void
     {
         [$house, $drawings] = self::drawings(90);
-        $pages = self::arranged($drawings, [['kind' => 'schedule', 'ref' => 'each', 'scale' => 1.0, 'x' => 25.0, 'y' => 15.0]], 'A4')['pages'];
+        $pages = self::arranged(
+            $drawings,
+            [['kind' => 'schedule', 'ref' => 'each', 'scale' => 1.0, 'x' => 25.0, 'y' => 15.0]],
+            'A4',
+        )['pages'];
         self::assertGreaterThan(1, count($pages));
-        self::assertSame(count($house->design->openings), array_sum(array_map(static fn (string $p): int => substr_count($p, '>W-09<'), $pages)));
+        self::assertSame(
+            count($house->design->openings),
+            array_sum(array_map(static fn (string $p): int => substr_count($p, '>W-09<'), $pages)),
+        );
         foreach ($pages as $page) {
             self::assertNotFalse(simplexml_load_string($page));
         }
@@ -60,11 +77,19 @@ final class ArrangedTest extends TestCase
         $bodies = Bodies::of($house->design);
         $frontages = Frontages::of($house->design, $bodies);
 
-        return [$house, new SheetDrawings($house->design, $bodies, $frontages, static function (string $id) use ($house, $bodies, $frontages): ?Report {
-            $layout = Layout::ready($id, $house->design->storeys);
+        return [
+            $house, new SheetDrawings(
+                $house->design, $bodies, $frontages, static function (string $id) use ($house, $bodies, $frontages): ?Report {
+                    $layout = Layout::ready($id, $house->design->storeys);
 
-            return $layout === null ? null : Report::of(Source::of($layout->source, $house->design, $bodies, $frontages), $layout, $house->design->settings->units);
-        })];
+                    return $layout === null
+                                    ? null
+                                    : Report::of(
+                                        Source::of($layout->source, $house->design, $bodies, $frontages),
+                                        $layout,
+                                        $house->design->settings->units,
+                                    );
+                })];
     }
 
     /**
@@ -73,6 +98,11 @@ final class ArrangedTest extends TestCase
      */
     private static function arranged(SheetDrawings $drawings, array $items, string $paper = 'A2'): array
     {
-        return Arranged::of($drawings, SheetPlan::from(new Fields(['id' => 'sh', 'number' => 'A-01', 'name' => 'Quay', 'paper' => $paper, 'items' => $items])), '25 November 2026', 'C');
+        return Arranged::of(
+            $drawings,
+            SheetPlan::from(new Fields(['id' => 'sh', 'number' => 'A-01', 'name' => 'Quay', 'paper' => $paper, 'items' => $items])),
+            '25 November 2026',
+            'C',
+        );
     }
 }

@@ -35,7 +35,10 @@ final class UnitSheetTest extends TestCase
                             $texts[] = $text->textContent;
                             foreach (['x' => $width, 'y' => $height] as $axis => $most) {
                                 $at = (float) $text->getAttribute($axis);
-                                self::assertTrue($at > 0 && $at < $most, "$type->mark on $paper->value: “{$text->textContent}” lies at $axis $at");
+                                self::assertTrue(
+                                    $at > 0 && $at < $most,
+                                    "$type->mark on $paper->value: “{$text->textContent}” lies at $axis $at",
+                                );
                             }
                         }
                     }
@@ -60,7 +63,11 @@ final class UnitSheetTest extends TestCase
         $scale = static function (Paper $paper) use ($house): float {
             $svg = UnitSheet::pages($house->type('D-18'), $house->design->settings, [], $paper, '25 November 2026')[0];
             self::assertSame(1, preg_match('/>1:(\d+)<\/text>/', $svg, $m));
-            self::assertSame(3, substr_count($svg, sprintf('scale(%s)', rtrim(number_format(1 / (float) $m[1], 8, '.', ''), '0'))), 'elevation, section and plan at one scale');
+            self::assertSame(
+                3,
+                substr_count($svg, sprintf('scale(%s)', rtrim(number_format(1 / (float) $m[1], 8, '.', ''), '0'))),
+                'elevation, section and plan at one scale',
+            );
 
             return (float) $m[1];
         };

@@ -15,7 +15,9 @@ final class AnyEdit
     {
         $design = $house->design;
         $pick = static fn (array $of): mixed => $of === [] ? null : array_values($of)[mt_rand(0, count($of) - 1)];
-        $some = static fn (array $of, int $most): array => array_values(array_unique(array_filter(array_map(static fn (): ?string => $pick($of)?->id, range(1, $most)))));
+        $some = static fn (array $of, int $most): array => array_values(
+            array_unique(array_filter(array_map(static fn (): ?string => $pick($of)?->id, range(1, $most)))),
+        );
         $storey = $pick($design->storeys->all)->id;
         $wall = $pick($design->walls)?->id;
         $opening = $pick($design->openings)?->id ?? 'op-none';
@@ -25,25 +27,62 @@ final class AnyEdit
             'fraction' => ['from' => $r, 'value' => mt_rand(0, 100) / 100],
             'point' => ['from' => $r, 'at' => mt_rand(0, 9000), 'value' => mt_rand(-300, 300) / 7],
             'line' => ['from' => $r, 'ref' => $pick($design->lines)?->id, 'value' => mt_rand(-900, 900) / 7],
-            'opening' => ['from' => $r, 'ref' => $opening, 'point' => $pick(['left', 'centre', 'right']), 'value' => mt_rand(-2000, 4000) / 7],
+            'opening' => [
+                'from' => $r,
+                'ref' => $opening,
+                'point' => $pick(['left', 'centre', 'right']),
+                'value' => mt_rand(-2000, 4000) / 7,
+            ],
             default => ['from' => $r, 'value' => mt_rand(0, 12000) / 7, 'face' => $pick(['outer', 'inner'])],
         };
         $sill = static fn (): array => match ($r = $pick(['floor', 'floor', 'foot', 'datum', 'line', 'opening'])) {
             'line' => ['from' => $r, 'ref' => $pick($design->lines)?->id, 'height' => 10, 'edge' => $pick(['sill', 'head'])],
-            'opening' => ['from' => $r, 'ref' => $opening, 'point' => $pick(['sill', 'head']), 'edge' => $pick(['sill', 'head']), 'height' => mt_rand(-90, 90) / 7],
+            'opening' => [
+                'from' => $r,
+                'ref' => $opening,
+                'point' => $pick(['sill', 'head']),
+                'edge' => $pick(['sill', 'head']),
+                'height' => mt_rand(-90, 90) / 7,
+            ],
             default => ['from' => $r, 'height' => mt_rand(0, 2000) / 3],
         };
-        $kept = static fn (Kind $kind, string $none = 'none'): string => $pick(array_filter($design->kept, static fn ($k): bool => $k->kind() === $kind))?->id() ?? $none;
+        $kept = static fn (Kind $kind, string $none = 'none'): string => $pick(
+            array_filter($design->kept, static fn ($k): bool => $k->kind() === $kind),
+        )?->id() ?? $none;
         $fit = ['fit' => $pick(['all', 'fitting', 'fitting'])];
 
         return [$edit, match ($edit) {
-            'settings.change' => ['cornerMargin' => mt_rand(0, 300), 'north' => mt_rand(0, 359), 'units' => $pick(['mm', 'm', 'ft-in']), 'nib' => mt_rand(0, 300), 'module' => $pick([null, ['length' => 200, 'height' => 100, 'joint' => 8]]), 'slab' => mt_rand(100, 400), 'setting' => mt_rand(0, 50)],
-            'storey.insert' => ['above' => mt_rand(0, 3) === 0 ? null : $storey, 'name' => 'N'.mt_rand(), 'height' => mt_rand(24, 48) * 100 + 0.1],
+            'settings.change' => [
+                'cornerMargin' => mt_rand(0, 300),
+                'north' => mt_rand(0, 359),
+                'units' => $pick(['mm', 'm', 'ft-in']),
+                'nib' => mt_rand(0, 300),
+                'module' => $pick([null, ['length' => 200, 'height' => 100, 'joint' => 8]]),
+                'slab' => mt_rand(100, 400),
+                'setting' => mt_rand(0, 50),
+            ],
+            'storey.insert' => [
+                'above' => mt_rand(0, 3) === 0 ? null : $storey,
+                'name' => 'N'.mt_rand(),
+                'height' => mt_rand(24, 48) * 100 + 0.1,
+            ],
             'storey.change' => ['id' => $storey, 'name' => 'R'.mt_rand(), 'height' => mt_rand(24, 48) * 100],
             'storey.remove' => ['id' => $storey, 'withContents' => count($design->storeys->all) > 4],
             'outline.draw' => mt_rand(0, 1) === 0
-                ? ['rectangle' => ['x' => mt_rand(0, 50) * 1000, 'width' => mt_rand(3, 30) * 1000, 'depth' => 7000 / 3], 'thickness' => mt_rand(100, 400), 'base' => $storey, 'top' => $storey]
-                : ['points' => [[$x = mt_rand(1, 11) * 1000, 200], [$x, 7800]], 'closed' => false, 'inner' => true, 'thickness' => 100, 'base' => $storey, 'top' => $storey],
+                ? [
+                    'rectangle' => ['x' => mt_rand(0, 50) * 1000, 'width' => mt_rand(3, 30) * 1000, 'depth' => 7000 / 3],
+                    'thickness' => mt_rand(100, 400),
+                    'base' => $storey,
+                    'top' => $storey,
+                ]
+                : [
+                    'points' => [[$x = mt_rand(1, 11) * 1000, 200], [$x, 7800]],
+                    'closed' => false,
+                    'inner' => true,
+                    'thickness' => 100,
+                    'base' => $storey,
+                    'top' => $storey,
+                ],
             'outline.turn' => ['id' => $pick($design->outlines)?->id],
             'outline.remove' => ['id' => $pick($design->outlines)?->id, 'withContents' => count($design->outlines) > 3],
             'outline.recess' => ['wall' => $wall, 'from' => 0, 'to' => mt_rand(5, 40) * 100, 'depth' => mt_rand(3, 12) * 100],
@@ -51,47 +90,170 @@ final class AnyEdit
             'wall.move' => ['wall' => $wall, 'by' => mt_rand(-900, 900) / 7],
             'wall.turn' => ['wall' => $wall, 'degrees' => mt_rand(-60, 60) / 7, 'about' => $pick(['left', 'middle', 'right'])],
             'wall.stack' => ['walls' => [$wall], 'from' => $design->walls[$wall]->base ?? $storey, 'storeys' => [$storey]] + $fit,
-            'line.add' => ['wall' => $wall] + $pick([['axis' => 'upright', 'rule' => $along()], ['axis' => 'level', 'rule' => ['edge' => 'sill'] + $sill(), 'storey' => $pick([null, $storey])], ['axis' => 'upright', 'parts' => mt_rand(2, 4)], ['axis' => 'upright', 'percentages' => [12.5, 99]]]),
+            'line.add' => ['wall' => $wall] + $pick(
+                [
+                    ['axis' => 'upright', 'rule' => $along()],
+                    ['axis' => 'level', 'rule' => ['edge' => 'sill'] + $sill(), 'storey' => $pick([null, $storey])],
+                    ['axis' => 'upright', 'parts' => mt_rand(2, 4)],
+                    ['axis' => 'upright', 'percentages' => [12.5, 99]],
+                ],
+            ),
             'line.across' => ['id' => $pick($design->lines)?->id ?? 'li-none', 'side' => $pick(['left', 'right'])],
             'line.change' => ['id' => $pick($design->lines)?->id ?? 'li-none', 'by' => mt_rand(-700, 700) / 7, 'name' => 'M'.mt_rand()],
             'line.remove' => ['ids' => $some($design->lines, 2), 'keepFigures' => true],
-            'opening.place' => ['wall' => $wall, 'storey' => $storey, 'type' => $pick([...array_values($design->types), null])?->id, 'position' => $along() + ['to' => $pick(['near', 'far', 'centre'])], 'sill' => $sill()],
-            'opening.change' => mt_rand(0, 3) === 0 ? ['ids' => $openings, 'width' => $pick(['+10', '-10', '900']), 'keep' => $pick(['sill', 'head']), 'head' => '+5'] + $fit : ['id' => $opening] + $pick([
-                ['by' => ['u' => mt_rand(-500, 500) / 3]], ['by' => ['v' => 10]], ['width' => mt_rand(600, 2000)], ['head' => 2400], ['facesOut' => false], ['mirrored' => true],
-                ['setback' => mt_rand(0, 200)], ['measure' => $along() + ['to' => 'centre']], ['measureSill' => $sill()], ['type' => null], ['ajar' => $pick([null, 0.25, 1.0])],
-            ]),
+            'opening.place' => [
+                'wall' => $wall,
+                'storey' => $storey,
+                'type' => $pick([...array_values($design->types), null])?->id,
+                'position' => $along() + ['to' => $pick(['near', 'far', 'centre'])],
+                'sill' => $sill(),
+            ],
+            'opening.change' => mt_rand(0, 3) === 0
+                            ? [
+                                'ids' => $openings,
+                                'width' => $pick(['+10', '-10', '900']),
+                                'keep' => $pick(['sill', 'head']),
+                                'head' => '+5',
+                            ] + $fit
+                            : ['id' => $opening] + $pick([
+                                ['by' => ['u' => mt_rand(-500, 500) / 3]], ['by' => ['v' => 10]], ['width' => mt_rand(600, 2000)],
+                                ['head' => 2400],
+                                ['facesOut' => false], ['mirrored' => true],
+                                ['setback' => mt_rand(0, 200)], ['measure' => $along() + ['to' => 'centre']], ['measureSill' => $sill()],
+                                ['type' => null],
+                                ['ajar' => $pick([null, 0.25, 1.0])],
+                            ]),
             'opening.remove' => ['ids' => array_slice($openings, 0, 2), 'keepFigures' => true],
-            'opening.repeat' => ['ids' => [$opening]] + $pick([['pitch' => mt_rand(-3000, 3000), 'count' => mt_rand(1, 4)], ['by' => 'ends', 'count' => mt_rand(1, 4)], ['by' => 'fit', 'pier' => mt_rand(900, 3000)]]) + $fit,
+            'opening.repeat' => ['ids' => [$opening]] + $pick(
+                [
+                    ['pitch' => mt_rand(-3000, 3000), 'count' => mt_rand(1, 4)],
+                    ['by' => 'ends', 'count' => mt_rand(1, 4)],
+                    ['by' => 'fit', 'pier' => mt_rand(900, 3000)],
+                ],
+            ) + $fit,
             'opening.space' => ['ids' => $openings, 'between' => $pick(['outer', 'ends']), 'by' => $pick(['gaps', 'centres'])] + $fit,
-            'opening.copy' => ['ids' => array_slice($openings, 0, 2)] + $pick([['walls' => $some($design->walls, 2)], ['walls' => 'opposite'], ['pick' => ['opening' => $openings[0] ?? 'op-none', 'point' => 'centre'], 'put' => ['wall' => $wall, 'storey' => $storey, 'from' => 'middle', 'value' => 0]]]) + $fit,
+            'opening.copy' => ['ids' => array_slice($openings, 0, 2)] + $pick(
+                [
+                    ['walls' => $some($design->walls, 2)],
+                    ['walls' => 'opposite'],
+                    [
+                        'pick' => ['opening' => $openings[0] ?? 'op-none', 'point' => 'centre'],
+                        'put' => ['wall' => $wall, 'storey' => $storey, 'from' => 'middle', 'value' => 0],
+                    ],
+                ],
+            ) + $fit,
             'opening.stack' => ['ids' => array_slice($openings, 0, 2), 'storeys' => $pick([[$storey], 'all'])] + $fit,
-            'opening.mirror' => ['ids' => $openings, 'about' => $pick(['middle', 'outline']), 'copy' => (bool) mt_rand(0, 1), 'along' => (bool) mt_rand(0, 1)] + $fit,
-            'opening.align' => ['ids' => $openings, 'edge' => $pick(['head', 'sill', 'left', 'right', 'centre']), 'to' => $pick(['below', $openings[0] ?? 'below']), 'hold' => (bool) mt_rand(0, 1)] + $fit,
-            'opening.carry' => ['from' => $opening, 'ids' => $openings, 'settings' => $pick([['type', 'width'], ['sill', 'head'], ['height', 'facing', 'handing'], ['setback', 'shape'], ['ajar']])] + $fit,
-            'opening.fill' => ['ids' => array_keys($design->openings) ?: ['op-none'], 'door' => $pick($design->types)->id, 'window' => $pick($design->types)->id],
+            'opening.mirror' => [
+                'ids' => $openings,
+                'about' => $pick(['middle', 'outline']),
+                'copy' => (bool) mt_rand(0, 1),
+                'along' => (bool) mt_rand(0, 1),
+            ] + $fit,
+            'opening.align' => [
+                'ids' => $openings,
+                'edge' => $pick(['head', 'sill', 'left', 'right', 'centre']),
+                'to' => $pick(['below', $openings[0] ?? 'below']),
+                'hold' => (bool) mt_rand(0, 1),
+            ] + $fit,
+            'opening.carry' => [
+                'from' => $opening,
+                'ids' => $openings,
+                'settings' => $pick([['type', 'width'], ['sill', 'head'], ['height', 'facing', 'handing'], ['setback', 'shape'], ['ajar']]),
+            ] + $fit,
+            'opening.fill' => [
+                'ids' => array_keys($design->openings) ?: ['op-none'],
+                'door' => $pick($design->types)->id,
+                'window' => $pick($design->types)->id,
+            ],
             'opening.empty' => ['ids' => $openings],
-            'type.change' => ['id' => $pick($design->types)?->id, 'fit' => $pick(['all', 'fitting'])] + $pick([['name' => 'renamed '.mt_rand()], ['width' => mt_rand(600, 3000), 'height' => mt_rand(600, 3000)],
-                ['tree' => $pick($design->types)?->tree()->toArray()], ['tree' => ['outline' => ['kind' => 'arch', 'form' => 'semicircular']] + ($pick($design->types)?->tree()->toArray() ?? [])]]),
+            'type.change' => ['id' => $pick($design->types)?->id, 'fit' => $pick(['all', 'fitting'])] + $pick(
+                [['name' => 'renamed '.mt_rand()], ['width' => mt_rand(600, 3000), 'height' => mt_rand(600, 3000)],
+                    ['tree' => $pick($design->types)?->tree()->toArray()],
+                    ['tree' => [
+                        'outline' => ['kind' => 'arch', 'form' => 'semicircular'],
+                    ] + ($pick($design->types)?->tree()->toArray() ?? [])]]),
             'type.remove' => ['id' => $pick($design->types)?->id, 'instead' => $pick([null, $pick($design->types)?->id])],
-            'type.import' => ['document' => json_decode(\Isleward\Core\Exchange\TypesJson::write($design->settings, [$pick($design->types)]), true)],
+            'type.import' => [
+                'document' => json_decode(\Isleward\Core\Exchange\TypesJson::write($design->settings, [$pick($design->types)]), true),
+            ],
             'opening.own-type' => ['ids' => [$opening]],
             'set.keep' => ['name' => 'S'.mt_rand(), 'members' => [...$openings, $wall]],
-            'given.keep' => ['name' => 'G'.mt_rand(), 'file' => md5((string) mt_rand()).'.json', 'sheet' => 0, 'header' => $pick([null, 2]), 'columns' => [['role' => 'mark'], ['role' => 'width', 'unit' => $pick(['mm', 'ft'])], ['role' => 'on-storey', 'storey' => $storey]]],
+            'given.keep' => [
+                'name' => 'G'.mt_rand(),
+                'file' => md5((string) mt_rand()).'.json',
+                'sheet' => 0,
+                'header' => $pick([null, 2]),
+                'columns' => [
+                    ['role' => 'mark'],
+                    ['role' => 'width', 'unit' => $pick(['mm', 'ft'])],
+                    ['role' => 'on-storey', 'storey' => $storey],
+                ],
+            ],
             'given.remove' => ['id' => $kept(Kind::Given)],
-            'layout.keep' => ['source' => 'openings', 'name' => 'L'.mt_rand(), 'columns' => [['key' => 'mark', 'name' => $pick([null, 'Ref'])]], 'merge' => (bool) mt_rand(0, 1)] + $pick([[], ['id' => $kept(Kind::Layout)]]),
+            'layout.keep' => [
+                'source' => 'openings',
+                'name' => 'L'.mt_rand(),
+                'columns' => [['key' => 'mark', 'name' => $pick([null, 'Ref'])]],
+                'merge' => (bool) mt_rand(0, 1),
+            ] + $pick([[], ['id' => $kept(Kind::Layout)]]),
             'layout.remove' => ['id' => $kept(Kind::Layout)],
-            'section.keep' => ['name' => 'X'.mt_rand(), 'fromX' => mt_rand(-900, 900) / 7, 'fromY' => -1000, 'toX' => mt_rand(0, 9000), 'toY' => 9000],
+            'section.keep' => [
+                'name' => 'X'.mt_rand(),
+                'fromX' => mt_rand(-900, 900) / 7,
+                'fromY' => -1000,
+                'toX' => mt_rand(0, 9000),
+                'toY' => 9000,
+            ],
             'section.remove' => ['id' => $kept(Kind::Section)],
-            'sheet.keep' => ['name' => 'T', 'number' => 'A'.mt_rand(), 'paper' => $pick(['A3', 'ANSI-D']), 'items' => [['kind' => 'plan', 'ref' => $storey, 'scale' => $pick([50, 96]), 'x' => mt_rand(0, 900) / 7, 'y' => 20]]],
+            'sheet.keep' => [
+                'name' => 'T',
+                'number' => 'A'.mt_rand(),
+                'paper' => $pick(['A3', 'ANSI-D']),
+                'items' => [['kind' => 'plan', 'ref' => $storey, 'scale' => $pick([50, 96]), 'x' => mt_rand(0, 900) / 7, 'y' => 20]],
+            ],
             'sheet.remove' => ['id' => $kept(Kind::Sheet)],
-            'tracing.keep' => ['name' => 'T'.mt_rand(), 'storeys' => [$storey], 'file' => md5('x').$pick(['.json', '.png']), 'width' => 800, 'height' => 600.5, 'x' => 0, 'y' => mt_rand(-900, 900) / 7, 'scale' => mt_rand(1, 900) / 7, 'locked' => mt_rand(0, 3) === 0],
+            'tracing.keep' => [
+                'name' => 'T'.mt_rand(),
+                'storeys' => [$storey],
+                'file' => md5('x').$pick(['.json', '.png']),
+                'width' => 800,
+                'height' => 600.5,
+                'x' => 0,
+                'y' => mt_rand(-900, 900) / 7,
+                'scale' => mt_rand(1, 900) / 7,
+                'locked' => mt_rand(0, 3) === 0,
+            ],
             'tracing.remove' => ['id' => $kept(Kind::Tracing)],
-            'tracing.place' => ['id' => $kept(Kind::Tracing), 'a' => [mt_rand(0, 900) / 7, 10]] + $pick([['b' => [2000, 20], 'distance' => '3.2 m'], ['to' => [100, 200.5]], ['to' => [100, 200.5], 'b' => [3000, 40], 'towards' => [mt_rand(0, 900) / 7, 9000]]]),
+            'tracing.place' => ['id' => $kept(Kind::Tracing), 'a' => [mt_rand(0, 900) / 7, 10]] + $pick(
+                [
+                    ['b' => [2000, 20], 'distance' => '3.2 m'],
+                    ['to' => [100, 200.5]],
+                    ['to' => [100, 200.5], 'b' => [3000, 40], 'towards' => [mt_rand(0, 900) / 7, 9000]],
+                ],
+            ),
             'picture.keep' => ['name' => 'P'.mt_rand(), 'file' => md5('x').'.png'],
             'picture.remove' => ['id' => $kept(Kind::Picture)],
-            'opening.from-marks' => ['storey' => $storey, 'marks' => [['wall' => $wall, 'from' => $from = mt_rand(0, 60000) / 7, 'to' => $from + mt_rand(300, 2000)]], 'rounded' => (bool) mt_rand(0, 1), 'type' => $pick([null, $pick($design->types)?->id])],
-            'opening.number' => ['text' => $pick(['{storey}.{n}', '{type}/{n}', '']), 'order' => $pick(['storey', 'along']), 'start' => mt_rand(0, 9)] + $pick([[], ['ids' => $openings], ['keep' => true]]),
-            'type.from-lines' => ['fit' => 'fitting', 'lines' => [['mark' => 'G-'.mt_rand(0, 999), 'kind' => $pick(['pair of doors', 'fixed', 'tilt and turn', 'xyz']), 'width' => 900.5, 'height' => mt_rand(500, 2500), 'sill' => $pick([null, 100])]]],
+            'opening.from-marks' => [
+                'storey' => $storey,
+                'marks' => [['wall' => $wall, 'from' => $from = mt_rand(0, 60000) / 7, 'to' => $from + mt_rand(300, 2000)]],
+                'rounded' => (bool) mt_rand(0, 1),
+                'type' => $pick([null, $pick($design->types)?->id]),
+            ],
+            'opening.number' => [
+                'text' => $pick(['{storey}.{n}', '{type}/{n}', '']),
+                'order' => $pick(['storey', 'along']),
+                'start' => mt_rand(0, 9),
+            ] + $pick([[], ['ids' => $openings], ['keep' => true]]),
+            'type.from-lines' => [
+                'fit' => 'fitting',
+                'lines' => [[
+                    'mark' => 'G-'.mt_rand(0, 999),
+                    'kind' => $pick(['pair of doors', 'fixed', 'tilt and turn', 'xyz']),
+                    'width' => 900.5,
+                    'height' => mt_rand(500, 2500),
+                    'sill' => $pick([null, 100]),
+                ]],
+            ],
             'set.remove' => ['id' => $kept(Kind::Set, 'se-none')],
             'finding.accept' => ['wall' => $wall, 'finding' => 'opening.overlap '.$opening, 'figure' => mt_rand(0, 100) / 3, 'note' => 'n'],
             'finding.reopen' => ['id' => $pick($design->acceptances)?->id ?? 'ac-none'],

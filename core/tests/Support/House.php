@@ -34,8 +34,13 @@ final class House implements Ids
     }
 
     /** Storeys of these heights, a rectangle through them all, and the stock of unit types. @param  list<float|string>  $heights */
-    public static function box(float|string $width = 12000, float|string $depth = 8000, float|string $thickness = 300, array $heights = [3600, 3600], Units $units = Units::Millimetre): self
-    {
+    public static function box(
+        float|string $width = 12000,
+        float|string $depth = 8000,
+        float|string $thickness = 300,
+        array $heights = [3600, 3600],
+        Units $units = Units::Millimetre,
+    ): self {
         $house = new self($units);
         foreach ($heights as $i => $height) {
             $house->do('storey.insert', ['name' => "S$i", 'height' => $height, 'above' => $i === 0 ? null : $house->storey($i - 1)]);
@@ -43,7 +48,15 @@ final class House implements Ids
         foreach (Stock::types() as $type) {
             $house->do('type.add', $type);
         }
-        $house->do('outline.draw', ['rectangle' => ['width' => $width, 'depth' => $depth], 'thickness' => $thickness, 'base' => $house->storey(0), 'top' => $house->storey(count($heights) - 1)]);
+        $house->do(
+            'outline.draw',
+            [
+                'rectangle' => ['width' => $width, 'depth' => $depth],
+                'thickness' => $thickness,
+                'base' => $house->storey(0),
+                'top' => $house->storey(count($heights) - 1),
+            ],
+        );
 
         return $house;
     }
@@ -117,7 +130,11 @@ final class House implements Ids
         return $this->design->opening($change->chosen[0]);
     }
 
-    /** One that is moved over others, since none is placed over one: put down first where the wall is free at that height. @param  array<string, mixed>  $args with "left" */
+    /**
+     * One that is moved over others, since none is placed over one: put down first where the wall is free at that height.
+     *
+     * @param  array<string, mixed>  $args with "left"
+     */
     public function moved(array $args, int $wall = 0, int $storey = 0): Opening
     {
         for ($left = 0; $left < 12000; $left += 100) {

@@ -51,9 +51,20 @@ final class Units
      * @param  list<array{string, array<string, mixed>}>  $steps
      * @param  array<string, mixed>  $frame
      */
-    public static function made(float|string $width, float|string $height, array $steps, Measure $units = Measure::Millimetre, string $measure = 'centres', array $frame = ['jamb' => 55, 'head' => 55, 'sill' => 60, 'depth' => 90]): Draft
-    {
-        $draft = Draft::from(new Fields(['width' => $width, 'height' => $height, 'tree' => ['measure' => $measure, 'frame' => $frame, 'root' => self::GLASS]], $units));
+    public static function made(
+        float|string $width,
+        float|string $height,
+        array $steps,
+        Measure $units = Measure::Millimetre,
+        string $measure = 'centres',
+        array $frame = ['jamb' => 55, 'head' => 55, 'sill' => 60, 'depth' => 90],
+    ): Draft {
+        $draft = Draft::from(
+            new Fields(
+                ['width' => $width, 'height' => $height, 'tree' => ['measure' => $measure, 'frame' => $frame, 'root' => self::GLASS]],
+                $units,
+            ),
+        );
         foreach ($steps as [$step, $args]) {
             $draft = Steps::take($draft, $step, new Fields($args, $units));
         }
@@ -67,7 +78,14 @@ final class Units
         while (true) {
             $tree = [
                 'outline' => self::outline(), 'measure' => mt_rand(0, 1) === 1 ? 'centres' : 'faces',
-                'frame' => ['left' => mt_rand(0, 90), 'right' => mt_rand(0, 90), 'head' => mt_rand(0, 90), 'sill' => mt_rand(0, 90), 'depth' => mt_rand(60, 160), 'mitred' => mt_rand(0, 1) === 1],
+                'frame' => [
+                    'left' => mt_rand(0, 90),
+                    'right' => mt_rand(0, 90),
+                    'head' => mt_rand(0, 90),
+                    'sill' => mt_rand(0, 90),
+                    'depth' => mt_rand(60, 160),
+                    'mitred' => mt_rand(0, 1) === 1,
+                ],
                 'root' => self::node(mt_rand(0, 3), $moving),
             ];
             try {
@@ -81,8 +99,15 @@ final class Units
     /** @return array<string, mixed> */
     private static function outline(): array
     {
-        $stretch = static fn (): array => (mt_rand(0, 1) === 1 ? ['share' => mt_rand(1, 4)] : ['length' => mt_rand(200, 900)]) + (mt_rand(0, 2) === 0 ? ['angle' => mt_rand(-35, 35)] : ['rise' => mt_rand(-400, 400)]);
-        $run = static fn (int $most): array => [...array_map($stretch, $most > 0 ? range(1, mt_rand(1, $most)) : []), ['share' => 1, 'rise' => mt_rand(-300, 300)]];
+        $stretch = static fn (): array => (mt_rand(0, 1) === 1
+                    ? ['share' => mt_rand(1, 4)]
+                    : ['length' => mt_rand(200, 900)]) + (mt_rand(0, 2) === 0
+                    ? ['angle' => mt_rand(-35, 35)]
+                    : ['rise' => mt_rand(-400, 400)]);
+        $run = static fn (int $most): array => [
+            ...array_map($stretch, $most > 0 ? range(1, mt_rand(1, $most)) : []),
+            ['share' => 1, 'rise' => mt_rand(-300, 300)],
+        ];
 
         return match (mt_rand(0, 9)) {
             0, 1 => ['kind' => 'rectangle'],
@@ -91,7 +116,16 @@ final class Units
             6 => ['kind' => 'arch', 'form' => 'semicircular'],
             7 => ['kind' => 'arch', 'form' => 'pointed', 'riseShare' => mt_rand(60, 110) / 100],
             8 => ['kind' => 'round'],
-            default => ['kind' => 'polygon', 'corners' => array_map(static fn (int $k): array => ['x' => 0.5 + 0.5 * cos($k * M_PI / 3), 'y' => 0.5 + 0.5 * sin($k * M_PI / 3) / sin(M_PI / 3)], range(0, 5))],
+            default => [
+                'kind' => 'polygon',
+                'corners' => array_map(
+                    static fn (int $k): array => [
+                        'x' => 0.5 + 0.5 * cos($k * M_PI / 3),
+                        'y' => 0.5 + 0.5 * sin($k * M_PI / 3) / sin(M_PI / 3),
+                    ],
+                    range(0, 5),
+                ),
+            ],
         };
     }
 
@@ -99,11 +133,19 @@ final class Units
     private static function node(int $depth, bool $moving): array
     {
         if ($depth === 0) {
-            return ! $moving || mt_rand(0, 1) === 0 ? self::GLASS : ['operation' => ['side-hung', 'top-hung', 'tilt-and-turn'][mt_rand(0, 2)], 'hinge' => 'left', 'opens' => 'outward', 'sashFace' => mt_rand(30, 60), 'sashDepth' => 50] + self::GLASS;
+            return ! $moving || mt_rand(0, 1) === 0 ? self::GLASS : [
+                'operation' => ['side-hung', 'top-hung', 'tilt-and-turn'][mt_rand(0, 2)],
+                'hinge' => 'left',
+                'opens' => 'outward',
+                'sashFace' => mt_rand(30, 60),
+                'sashDepth' => 50,
+            ] + self::GLASS;
         }
         $parts = [];
         foreach (range(1, mt_rand(2, 3)) as $i) {
-            $parts[] = (mt_rand(0, 2) === 0 ? ['fixed' => mt_rand(150, 700)] : ['share' => mt_rand(1, 3)]) + ['node' => self::node(mt_rand(0, $depth - 1), $moving)];
+            $parts[] = (mt_rand(0, 2) === 0 ? ['fixed' => mt_rand(150, 700)] : ['share' => mt_rand(1, 3)]) + [
+                'node' => self::node(mt_rand(0, $depth - 1), $moving),
+            ];
         }
 
         return ['axis' => mt_rand(0, 1) === 1 ? 'rows' : 'columns', 'face' => mt_rand(20, 80), 'parts' => $parts];

@@ -14,10 +14,15 @@ use PHPUnit\Framework\TestCase;
 /** What stands free when lights are open, and how leaves stand: each figure worked by hand from the geometry beside it. */
 final class FreeOpeningTest extends TestCase
 {
-    /** An escape window leaves 0.33 m² and 450 mm each way (Approved Document B; from memory). Turned by 90° a sash 68 deep hides its depth. */
+    /**
+     * An escape window leaves 0.33 m² and 450 mm each way (Approved Document B; from memory). Turned by 90° a sash 68 deep hides its depth.
+     */
     public function test_a_side_hung_light_at_the_size_of_an_escape_window(): void
     {
-        $free = static fn (float $w, float $h): FreeOpening => self::free(Units::bare(['operation' => 'side-hung', 'hinge' => 'left', 'opens' => 'outward', 'reach' => 90] + Units::SASH, $w, $h), 1.0);
+        $free = static fn (float $w, float $h): FreeOpening => self::free(
+            Units::bare(['operation' => 'side-hung', 'hinge' => 'left', 'opens' => 'outward', 'reach' => 90] + Units::SASH, $w, $h),
+            1.0,
+        );
         self::assertEqualsWithDelta(450.0, $free(518, 734)->width, 1e-9);
         self::assertEqualsWithDelta(450.0 * 734, $free(518, 734)->area, 1e-3);
         self::assertGreaterThanOrEqual(0.33e6, $free(518, 734)->area);
@@ -25,9 +30,12 @@ final class FreeOpeningTest extends TestCase
     }
 
     /**
-     * Worked by hand: sashes that meet at a share s of a light h high overlap by a rail r there, so the lower is s·h + r/2 high and the upper (1 − s)·h + r/2.
-     * Raised, the lower leaves free what the upper does not cover, s·h − r/2, or less where it is the taller and meets the head; lowered, the upper the
-     * same from above. So the most is the shorter part less half a rail; half way each, as both are shown, they leave half of it below and half above.
+     * Worked by hand: sashes that meet at a share s of a light h high overlap by a rail r there, so the lower is s·h + r/2 high and the
+     * upper (1 − s)·h + r/2.
+     * Raised, the lower leaves free what the upper does not cover, s·h − r/2, or less where it is the taller and meets the head; lowered,
+     * the upper the
+     * same from above. So the most is the shorter part less half a rail; half way each, as both are shown, they leave half of it below and
+     * half above.
      */
     public function test_with_both_sashes_moving_the_larger_way_is_with_one_of_them(): void
     {
@@ -45,7 +53,10 @@ final class FreeOpeningTest extends TestCase
         }
     }
 
-    /** 5.7 ft², 20 in wide and 24 in high (IRC R310; from memory): a vertical sliding light whose lower sash goes up behind the upper leaves what is over the taller sash. */
+    /**
+     * 5.7 ft², 20 in wide and 24 in high (IRC R310; from memory): a vertical sliding light whose lower sash goes up behind the upper leaves
+     * what is over the taller sash.
+     */
     public function test_a_vertical_sliding_light_in_inches(): void
     {
         $inch = 25.4;
@@ -68,11 +79,36 @@ final class FreeOpeningTest extends TestCase
     /** @return iterable<string, array{array<string, mixed>, float, float, float}> */
     public static function cases(): iterable
     {
-        yield 'top-hung at 30°: what its tilted leaf, 68 thick, does not hide' => [['operation' => 'top-hung', 'opens' => 'outward', 'reach' => 60], 0.5, 1200.0, 1000 - 1000 * cos(M_PI / 6) - 68 * 0.5];
-        yield 'a pair at 90°: its width less both leaves’ depth' => [['operation' => 'side-hung-pair', 'opens' => 'inward', 'reach' => 90], 1.0, 1200 - 2 * 68.0, 1000.0];
-        yield 'pivoted level at 90°: half its height less half its depth' => [['operation' => 'horizontal-pivot', 'reach' => 90], 1.0, 1200.0, 500 - 34.0];
-        yield 'sliding pair: its width less a leaf of half of it and half a meeting stile' => [['operation' => 'sliding', 'leaves' => ['fixed', 'left']], 1.0, 1200 - 630.0, 1000.0];
-        yield 'four leaves folded at 90°: their four depths side by side' => [['operation' => 'folding', 'folds' => 4, 'hinge' => 'left', 'opens' => 'outward', 'reach' => 90], 1.0, 1200 - 4 * 68.0, 1000.0];
+        yield 'top-hung at 30°: what its tilted leaf, 68 thick, does not hide' => [
+            ['operation' => 'top-hung', 'opens' => 'outward', 'reach' => 60],
+            0.5,
+            1200.0,
+            1000 - 1000 * cos(M_PI / 6) - 68 * 0.5,
+        ];
+        yield 'a pair at 90°: its width less both leaves’ depth' => [
+            ['operation' => 'side-hung-pair', 'opens' => 'inward', 'reach' => 90],
+            1.0,
+            1200 - 2 * 68.0,
+            1000.0,
+        ];
+        yield 'pivoted level at 90°: half its height less half its depth' => [
+            ['operation' => 'horizontal-pivot', 'reach' => 90],
+            1.0,
+            1200.0,
+            500 - 34.0,
+        ];
+        yield 'sliding pair: its width less a leaf of half of it and half a meeting stile' => [
+            ['operation' => 'sliding', 'leaves' => ['fixed', 'left']],
+            1.0,
+            1200 - 630.0,
+            1000.0,
+        ];
+        yield 'four leaves folded at 90°: their four depths side by side' => [
+            ['operation' => 'folding', 'folds' => 4, 'hinge' => 'left', 'opens' => 'outward', 'reach' => 90],
+            1.0,
+            1200 - 4 * 68.0,
+            1000.0,
+        ];
         yield 'open: all of it' => [['operation' => 'open'], 1.0, 1200.0, 1000.0];
         yield 'shut: nothing' => [['operation' => 'hinged-door', 'hinge' => 'left', 'opens' => 'inward'], 0.0, 0.0, 0.0];
     }
@@ -97,11 +133,17 @@ final class FreeOpeningTest extends TestCase
         }
     }
 
-    /** Flat blades 80 × 2 at 75 in a louvre 1000 × 1000 with a frame of 25: their gap square to the blades, p·cos a − t, times their length. */
+    /**
+     * Flat blades 80 × 2 at 75 in a louvre 1000 × 1000 with a frame of 25: their gap square to the blades, p·cos a − t, times their length.
+     */
     #[DataProvider('blades')]
     public function test_the_free_area_of_a_louvre_by_hand(float $angle, float $projected): void
     {
-        $unit = Units::bare(['operation' => 'louvre', 'louvre' => ['angle' => $angle, 'chord' => 80, 'thickness' => 2, 'pitch' => 75, 'face' => 25]], 1000, 1000);
+        $unit = Units::bare(
+            ['operation' => 'louvre', 'louvre' => ['angle' => $angle, 'chord' => 80, 'thickness' => 2, 'pitch' => 75, 'face' => 25]],
+            1000,
+            1000,
+        );
         $louvre = $unit->lights[0]->louvre ?? self::fail('a louvre');
         $count = (int) floor((950 - $projected) / 75) + 1;
         $end = (950 - $projected - 75 * ($count - 1)) / 2;
@@ -123,7 +165,11 @@ final class FreeOpeningTest extends TestCase
     public function test_folding_leaves_stay_hinged_to_each_other(): void
     {
         foreach (['left', 'right'] as $hinge) {
-            $leaves = Units::bare(['operation' => 'folding', 'folds' => 4, 'hinge' => $hinge, 'opens' => 'outward'] + Units::SASH, 3600, 2300)->lights[0]->leaves;
+            $leaves = Units::bare(
+                ['operation' => 'folding', 'folds' => 4, 'hinge' => $hinge, 'opens' => 'outward'] + Units::SASH,
+                3600,
+                2300,
+            )->lights[0]->leaves;
             usort($leaves, static fn ($a, $b): int => ($a->motion->fold['index'] ?? 0) <=> ($b->motion->fold['index'] ?? 0));
             for ($share = 0.0; $share <= 1.0; $share += 0.125) {
                 for ($i = 1; $i < 4; $i++) {
@@ -131,7 +177,12 @@ final class FreeOpeningTest extends TestCase
                     $seam = $hinge === 'left' ? $b->contour->bounds()[0] : $b->contour->bounds()[2];
                     // the first hangs on the second at the face away from that to which they open, the second on the third at that
                     $z = $b->motion->z + ($i % 2 === 1 ? 68.0 : 0.0);
-                    self::assertEqualsWithDelta($a->motion->at($share)->of($seam, 0.0, $z), $b->motion->at($share)->of($seam, 0.0, $z), 1e-6, "$hinge $i at $share");
+                    self::assertEqualsWithDelta(
+                        $a->motion->at($share)->of($seam, 0.0, $z),
+                        $b->motion->at($share)->of($seam, 0.0, $z),
+                        1e-6,
+                        "$hinge $i at $share",
+                    );
                 }
             }
         }

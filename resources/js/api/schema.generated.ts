@@ -1330,8 +1330,8 @@ export interface components {
             kind: "end" | "middle" | "face" | "nib" | "margin" | "jamb" | "centre" | "sill" | "head" | "line";
             /** @description The opening, wall or setting-out line it belongs to */
             element: string | null;
-            /** @enum {string|null} */
-            side: "left" | "right" | null;
+            /** @description Of what it belongs to, as seen from outside: left or right */
+            side: string | null;
         };
         Catches: {
             upright: components["schemas"]["Catch"][];

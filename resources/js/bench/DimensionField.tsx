@@ -18,7 +18,10 @@ function argsOf(d: BenchDimension, text: string): Args {
     return name ? { ...d.args, [group!]: { ...(d.args[group!] as Args), [name]: text } } : { ...d.args, [d.field]: text };
 }
 
-/** A figure that follows from others, with no field: frame and dividers between the parts of a chain. Where it has no room it is told on asking. */
+/**
+ * A figure that follows from others, with no field: frame and dividers between the parts of a chain. Where it has no room it is told
+ * on asking.
+ */
 export function Between({ dimension: d, line }: { dimension: BenchDimension; line: Line }) {
     const data = useData();
     const shown = formatLength(d.value, data.project.settings.units);

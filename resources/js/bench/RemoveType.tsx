@@ -37,7 +37,8 @@ export function RemoveType({ type, mark, openings, open, onClose, onRemoved }: P
             )}
             {instead !== null && (
                 <p className="mb-3">
-                    It is in {openings === 1 ? '1 opening' : openings > 1 ? `${openings} openings` : 'openings'}: in its place there goes{' '}
+                    It is in {openings === 1 ? '1 opening' : openings > 1 ? `${openings} openings` : 'openings'}: in its place{' '}
+                    there goes{' '}
                     <Choice
                         label="Instead"
                         value={instead}

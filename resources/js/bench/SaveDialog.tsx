@@ -114,8 +114,8 @@ function SaveChange({ type, onClose, onSaved }: Omit<Props, 'how'>) {
                 <>
                     <p className="mb-2">
                         <b className="text-buoy">{openings(misfits.length)}</b> would no longer fit and{' '}
-                        {misfits.length === 1 ? 'keeps' : 'keep'} the unit as it was, as a type of {misfits.length === 1 ? 'its' : 'their'}{' '}
-                        own:
+                        {misfits.length === 1 ? 'keeps' : 'keep'} the unit as it was, as a type of{' '}
+                        {misfits.length === 1 ? 'its own' : 'their own'}:
                     </p>
                     <ul
                         className="mb-3 max-h-48 overflow-auto border-l-3 border-buoy bg-buoy-wash px-2.5 py-1.5 leading-snug"

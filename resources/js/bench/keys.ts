@@ -19,7 +19,8 @@ export function useBenchKeys(save: () => void): void {
             if (event.ctrlKey || event.metaKey) {
                 if (!data.mayEdit || (typing && key !== 's')) return;
                 if (key === 's') {
-                    // what is typed counts: the field sends it, and it is saved with the rest when it has been taken; what is refused stays in hand
+                    // what is typed counts: the field sends it, and it is saved with the rest when it has been taken; what is
+                    // refused stays in hand
                     const field = document.activeElement as HTMLElement | null;
                     commitTyped();
                     void settled().then(() =>

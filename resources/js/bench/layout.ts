@@ -42,7 +42,8 @@ export function boundsOf(shapes: Shape[], least: Box): Box {
 }
 
 /**
- * Elevation with its chains, section to its right at the same heights, plan under it at the same widths: as large as fits. What is held stays
+ * Elevation with its chains, section to its right at the same heights, plan under it at the same widths: as large as fits. What is
+ * held stays
  * where it is and as large as it is for as long as all of it has room there, so that nothing moves from under the pointer.
  */
 export function layOut(

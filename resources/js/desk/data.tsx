@@ -45,7 +45,10 @@ type DeskData = {
     accepted: FoundFinding[];
     mayEdit: boolean;
     length: (mm: number) => string;
-    /** Does one thing; a refusal is said and comes back as null. With quiet, the problem is thrown instead. One that touches many runs on its own. */
+    /**
+     * Does one thing; a refusal is said and comes back as null. With quiet, the problem is thrown instead. One that touches many
+     * runs on its own.
+     */
     edit: (name: string, args: Args, options?: { quiet?: boolean; many?: number; place?: Place }) => Promise<Outcome | null>;
     tryEdit: (name: string, args: Args) => Promise<Outcome>;
     undo: () => Promise<void>;

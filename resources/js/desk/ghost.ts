@@ -11,7 +11,10 @@ const SILL_REACH = 16;
 
 export type Gap = { from: number; name: string };
 
-/** What an opening's left and right gaps are measured to: the neighbour or the wall that meets its own at its height, else the wall's end. u on the wall. */
+/**
+ * What an opening's left and right gaps are measured to: the neighbour or the wall that meets its own at its height, else the wall's
+ * end. u on the wall.
+ */
 export function gaps(data: Data, ghost: Pick<Ghost, 'wall' | 'left' | 'width' | 'sill' | 'height' | 'moving'>): { left: Gap; right: Gap } {
     const wall = data.walls.get(ghost.wall);
     const left: Gap = { from: wall?.start ?? 0, name: 'left end' };
@@ -105,7 +108,10 @@ export function ghostAt(
     return ghost;
 }
 
-/** An opening that is being dragged, its left jamb and sill near (left, sill); one that stands on its floor stays there unless it is loose. */
+/**
+ * An opening that is being dragged, its left jamb and sill near (left, sill); one that stands on its floor stays there unless it is
+ * loose.
+ */
 export function movedGhost(data: Data, opening: PlacedOpening, left: number, sill: number, k: number, loose = false): Ghost {
     const ghost: Ghost = {
         moving: opening.id,

@@ -178,7 +178,10 @@ type BlocksProps = {
     onOff: (index: number) => void;
 };
 
-/** Frames over what stands on the sheet: dragged with the pointer, moved by arrows (with Shift in whole centimetres), taken off by Delete. */
+/**
+ * Frames over what stands on the sheet: dragged with the pointer, moved by arrows (with Shift in whole centimetres), taken off by
+ * Delete.
+ */
 function Blocks({ sheet, chosen, drag, mayEdit, onChoose, onDrag, onMoved, onOff }: BlocksProps) {
     const layer = useRef<HTMLDivElement>(null);
     const start = useRef<{ x: number; y: number } | null>(null);

@@ -11,7 +11,8 @@ export type Typed = {
 };
 
 /**
- * What is typed in a field until it is taken. Enter, leaving the field and a shortcut may all ask for it to be sent, before the page has been
+ * What is typed in a field until it is taken. Enter, leaving the field and a shortcut may all ask for it to be sent, before the
+ * page has been
  * drawn anew: it is sent once ("−75" twice over would be −150). What is typed while the one before is under way waits for it, and stays.
  *
  * @param shown how the stored figure is written; the same again is not sent

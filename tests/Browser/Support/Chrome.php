@@ -17,14 +17,19 @@ final class Chrome
 
     private static int $port = 0;
 
-    /** @param  bool  $softwareGl composites through software OpenGL, which the solid model needs; else without OpenGL, much faster on a machine with no graphics card */
+    /**
+     * @param  bool  $softwareGl composites through software OpenGL, which the solid model needs; else without OpenGL, much faster on a
+     *    machine with no graphics card
+     */
     public static function open(int $width = 1280, int $height = 800, bool $softwareGl = true): RemoteWebDriver
     {
         self::startDriver();
         $options = new ChromeOptions;
         $profile = sys_get_temp_dir().'/isleward-chrome-'.getmypid().'-'.bin2hex(random_bytes(4));
         $options->addArguments([
-            '--headless=new', '--no-sandbox', ...($softwareGl ? ['--use-angle=swiftshader', '--enable-unsafe-swiftshader'] : ['--disable-gpu']), '--disable-dev-shm-usage', '--disable-quic',
+            '--headless=new', '--no-sandbox',
+            ...($softwareGl ? ['--use-angle=swiftshader', '--enable-unsafe-swiftshader'] : ['--disable-gpu']), '--disable-dev-shm-usage',
+            '--disable-quic',
             '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--hide-scrollbars',
             '--force-device-scale-factor=1', "--user-data-dir=$profile", "--window-size=$width,$height",
         ]);
@@ -32,8 +37,17 @@ final class Chrome
         $capabilities->setCapability(ChromeOptions::CAPABILITY, $options);
         $capabilities->setCapability('goog:loggingPrefs', ['browser' => 'ALL']);
         $driver = RemoteWebDriver::create('http://127.0.0.1:'.self::$port, $capabilities, 30000, 120000);
-        (new ChromeDevToolsDriver($driver))->execute('Emulation.setDeviceMetricsOverride', ['width' => $width, 'height' => $height, 'deviceScaleFactor' => 1, 'mobile' => false]);
-        (new ChromeDevToolsDriver($driver))->execute('Emulation.setEmulatedMedia', ['features' => [['name' => 'prefers-reduced-motion', 'value' => 'reduce'], ['name' => 'prefers-color-scheme', 'value' => 'light']]]);
+        (new ChromeDevToolsDriver($driver))->execute(
+            'Emulation.setDeviceMetricsOverride',
+            ['width' => $width, 'height' => $height, 'deviceScaleFactor' => 1, 'mobile' => false],
+        );
+        (new ChromeDevToolsDriver($driver))->execute(
+            'Emulation.setEmulatedMedia',
+            ['features' => [
+                ['name' => 'prefers-reduced-motion', 'value' => 'reduce'],
+                ['name' => 'prefers-color-scheme', 'value' => 'light'],
+            ]],
+        );
 
         return $driver;
     }
@@ -49,7 +63,11 @@ final class Chrome
         if ($socket !== false) {
             fclose($socket);
         }
-        $process = proc_open(['chromedriver', '--port='.self::$port, '--log-level=SEVERE'], [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['file', '/dev/null', 'w']], $pipes);
+        $process = proc_open(
+            ['chromedriver', '--port='.self::$port, '--log-level=SEVERE'],
+            [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['file', '/dev/null', 'w']],
+            $pipes,
+        );
         if ($process === false) {
             throw new \RuntimeException('chromedriver does not start.');
         }

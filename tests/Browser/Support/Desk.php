@@ -37,7 +37,9 @@ final readonly class Desk
     /** Waits until the drawing stands and nothing is being fetched. */
     public function ready(): void
     {
-        $this->waitUntil(fn (): bool => (string) $this->driver->executeScript("return document.querySelector('[data-pane]')?.dataset.view ?? ''") !== '');
+        $this->waitUntil(fn (): bool => (string) $this->driver->executeScript(
+            "return document.querySelector('[data-pane]')?.dataset.view ?? ''",
+        ) !== '');
         usleep(400_000);
     }
 
@@ -140,7 +142,9 @@ final readonly class Desk
     /** Does something with a key held down. */
     public function holding(string $key, \Closure $do): void
     {
-        $press = fn (string $what) => $this->perform([['type' => 'key', 'id' => 'keyboard', 'actions' => [['type' => $what, 'value' => $key]]]]);
+        $press = fn (string $what) => $this->perform(
+            [['type' => 'key', 'id' => 'keyboard', 'actions' => [['type' => $what, 'value' => $key]]]],
+        );
         $press('keyDown');
         try {
             $do();
@@ -232,7 +236,14 @@ final readonly class Desk
                 }
             });
         } catch (TimeoutException) {
-            throw new \RuntimeException(sprintf("Waited in vain for %s. %s\nThe page says: %s", $what, $this->underWay(), preg_replace('/\n+/', ' | ', $this->text())));
+            throw new \RuntimeException(
+                sprintf(
+                    "Waited in vain for %s. %s\nThe page says: %s",
+                    $what,
+                    $this->underWay(),
+                    preg_replace('/\n+/', ' | ', $this->text()),
+                ),
+            );
         }
     }
 
@@ -242,9 +253,12 @@ final readonly class Desk
         $signs = $this->driver->executeScript(<<<'JS'
             const of = (q, a) => [...document.querySelectorAll(q)].map((e) => `${a}=${e.getAttribute(a) || e.innerText}`);
             return [
-                ...of('[data-away]', 'data-away'), ...of('[data-kept]', 'data-kept'), ...of('[data-preview]', 'data-preview'), ...of('[role=alert]', 'role'),
-                ...Object.keys(localStorage).concat(Object.keys(sessionStorage)).map((k) => `${k}: ${(localStorage[k] ?? sessionStorage[k]).slice(0, 300)}`),
-                ...performance.getEntriesByType('resource').slice(-8).map((r) => `${r.name.replace(/^.*\/api/, '')} ${r.responseStatus} ${Math.round(r.duration)} ms`),
+                ...of('[data-away]', 'data-away'), ...of('[data-kept]', 'data-kept'), ...of('[data-preview]', 'data-preview'),
+                ...of('[role=alert]', 'role'),
+                ...Object.keys(localStorage).concat(Object.keys(sessionStorage))
+                    .map((k) => `${k}: ${(localStorage[k] ?? sessionStorage[k]).slice(0, 300)}`),
+                ...performance.getEntriesByType('resource').slice(-8)
+                    .map((r) => `${r.name.replace(/^.*\/api/, '')} ${r.responseStatus} ${Math.round(r.duration)} ms`),
                 `focus: ${document.activeElement?.outerHTML.slice(0, 120)}`,
             ].join('; ');
             JS);

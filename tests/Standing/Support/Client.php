@@ -42,7 +42,8 @@ final class Client
             $token = $parts[5] === 'XSRF-TOKEN' ? urldecode($parts[6]) : $token;
         }
         curl_setopt_array($this->curl, [
-            CURLOPT_URL => $this->address.$path, CURLOPT_CUSTOMREQUEST => $method, CURLOPT_POSTFIELDS => is_string($body) ? $body : ($body === null ? '' : json_encode($body)),
+            CURLOPT_URL => $this->address.$path, CURLOPT_CUSTOMREQUEST => $method,
+            CURLOPT_POSTFIELDS => is_string($body) ? $body : ($body === null ? '' : json_encode($body)),
             CURLOPT_HTTPHEADER => [
                 'Accept: application/json',
                 'Content-Type: '.(is_string($body) ? 'application/octet-stream' : 'application/json'),

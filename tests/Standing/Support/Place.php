@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace Tests\Standing\Support;
 
 /**
- * A fresh copy of the project in a folder of its own, as after a clone: what git tracks, with the packages and the built interface linked in so
+ * A fresh copy of the project in a folder of its own, as after a clone: what git tracks, with the packages and the built interface linked
+ * in so
  * that they need not be fetched again; and one "up" in it, on a terminal or without.
  */
 final class Place
@@ -183,8 +184,11 @@ final class Place
     /** @return array<string, false> what a test run says of its own surroundings, taken out of those of a server that it starts */
     public static function withoutOurs(): array
     {
-        return array_fill_keys(['DB_HOST', 'DB_PORT', 'DB_DATABASE', 'DB_USERNAME', 'DB_PASSWORD', 'APP_URL', 'APP_ENV', 'APP_KEY', 'APP_DEBUG', 'APP_CONFIG_CACHE', 'APP_ROUTES_CACHE', 'APP_EVENTS_CACHE',
-            'CACHE_STORE', 'SESSION_DRIVER', 'DERIVED_STORE', 'LIMITER_STORE', 'BCRYPT_ROUNDS', 'ISLEWARD_BUILD', 'ISLEWARD_ADDRESS', 'ISLEWARD_URL'], false);
+        return array_fill_keys(
+            ['DB_HOST', 'DB_PORT', 'DB_DATABASE', 'DB_USERNAME', 'DB_PASSWORD', 'APP_URL', 'APP_ENV', 'APP_KEY', 'APP_DEBUG',
+                'APP_CONFIG_CACHE', 'APP_ROUTES_CACHE', 'APP_EVENTS_CACHE',
+                'CACHE_STORE', 'SESSION_DRIVER', 'DERIVED_STORE', 'LIMITER_STORE', 'BCRYPT_ROUNDS', 'ISLEWARD_BUILD', 'ISLEWARD_ADDRESS',
+                'ISLEWARD_URL'], false);
     }
 
     private static function run(string $command): string

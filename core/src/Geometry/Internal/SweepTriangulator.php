@@ -44,7 +44,9 @@ final class SweepTriangulator
     /** @var array<int, int> */
     private array $above = [];
 
-    /** @var array<int, int> region → corner where its lower edge starts, where its upper edge starts, bottom node, top node, rightmost node */
+    /**
+     * @var array<int, int> region → corner where its lower edge starts, where its upper edge starts, bottom node, top node, rightmost node
+     */
     private array $lower = [];
 
     /** @var array<int, int> */
@@ -125,7 +127,10 @@ final class SweepTriangulator
             $last = $key;
         }
         if ($shared) {
-            uksort($order, fn (int $v, int $w): int => [$this->key[$v], $this->startsHere($v), $v] <=> [$this->key[$w], $this->startsHere($w), $w]);
+            uksort(
+                $order,
+                fn (int $v, int $w): int => [$this->key[$v], $this->startsHere($v), $v] <=> [$this->key[$w], $this->startsHere($w), $w],
+            );
         }
 
         return $order;
@@ -165,7 +170,8 @@ final class SweepTriangulator
 
     private function isConvex(int $a, int $b, int $c): bool
     {
-        return ($this->x[$b] - $this->x[$a]) * ($this->y[$c] - $this->y[$b]) - ($this->y[$b] - $this->y[$a]) * ($this->x[$c] - $this->x[$b]) > 0;
+        return ($this->x[$b] - $this->x[$a]) * ($this->y[$c] - $this->y[$b])
+            - ($this->y[$b] - $this->y[$a]) * ($this->x[$c] - $this->x[$b]) > 0;
     }
 
     private function start(int $p, int $v, int $n): void

@@ -52,7 +52,8 @@ export function WallCard({ wall }: { wall: Wall }) {
                 note={
                     outline?.inner
                         ? `${outline.name} · between rooms`
-                        : `${outline?.name ?? ''} · outside faces ${frontage ? `${frontage.name.toLowerCase().replace(/ \d+$/, '')}, ${Math.round(frontage.bearing)}°` : ''}`
+                        : `${outline?.name ?? ''} · outside faces ` +
+                          (frontage ? `${frontage.name.toLowerCase().replace(/ \d+$/, '')}, ${Math.round(frontage.bearing)}°` : '')
                 }
             />
             <ActionRow actions={[...wallActions(data), ...deskActions(data).filter((a) => a.short !== undefined)]} />

@@ -25,7 +25,14 @@ function neighbours(data: Data, o: FoundOpening, also: string | null): FoundOpen
 }
 
 const where = (data: Data, o: FoundOpening, n: FoundOpening) =>
-    `${n.label} ${n.storey !== o.storey ? `on ${data.storeys.get(n.storey)?.name ?? ''}` : n.wall !== o.wall ? `in ${n.frontage.name}` : n.left < o.left ? 'on its left' : 'on its right'}`;
+    `${n.label} ` +
+    (n.storey !== o.storey
+        ? `on ${data.storeys.get(n.storey)?.name ?? ''}`
+        : n.wall !== o.wall
+          ? `in ${n.frontage.name}`
+          : n.left < o.left
+            ? 'on its left'
+            : 'on its right');
 
 export function alongValue({ position }: FoundOpening): string {
     return position.from === 'line'

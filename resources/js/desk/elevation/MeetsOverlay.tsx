@@ -2,7 +2,10 @@ import { useData } from '../data';
 import { toScreen, type Size } from '../drawing/view';
 import { useDesk, type View } from '../store';
 
-/** Walls that end against those in sight, as hidden lines: in inner walls always, in outer ones while an opening is placed or moved there. */
+/**
+ * Walls that end against those in sight, as hidden lines: in inner walls always, in outer ones while an opening is placed or moved
+ * there.
+ */
 export function MeetsOverlay({ view, size }: { view: View; size: Size }) {
     const data = useData();
     const inner = useDesk((s) => s.face) === 'inner';

@@ -132,7 +132,8 @@ export function GivenReading({ first, name: called, id, onDone }: Props) {
                 </span>
                 <span className={`grow ${reading.problem ? 'text-buoy' : 'text-quiet'}`} role="status">
                     {reading.problem ??
-                        `${reading.lineCount} lines${reading.unread.length > 0 ? `, ${reading.unread.length} with something that cannot be read` : ', all read'}`}
+                        `${reading.lineCount} lines` +
+                            (reading.unread.length > 0 ? `, ${reading.unread.length} with something that cannot be read` : ', all read')}
                 </span>
                 <Button small look="plain" onClick={() => onDone(null)}>
                     Leave it
