@@ -24,11 +24,234 @@ use Isleward\Core\Drawing\Elevation;
 use Isleward\Core\Drawing\Symbols;
 use Isleward\Core\Geometry\Tolerance;
 use Isleward\Core\Unit\SolvedLight;
+use OpenApi\Attributes as OA;
 
 /**
  * What the desk shows of a frontage: its drawing, its openings with their rules and figures, its setting-out lines, lines to catch on,
  * findings.
  */
+#[OA\Schema(
+    schema: 'Position', description: 'Where along its wall something is, as it was said', required: [
+        'from',
+        'value',
+        'ref',
+        'point',
+        'at',
+        'face',
+        'to',
+    ], properties: [
+        new OA\Property(property: 'from', type: 'string', enum: ['left', 'right', 'middle', 'fraction', 'point', 'line', 'opening']),
+        new OA\Property(property: 'value', type: 'number'),
+        new OA\Property(property: 'ref', type: 'string', nullable: true),
+        new OA\Property(property: 'point', type: 'string', enum: ['left', 'centre', 'right']),
+        new OA\Property(property: 'at', type: 'number'),
+        new OA\Property(property: 'face', type: 'string', enum: ['outer', 'inner']),
+        new OA\Property(property: 'to', type: 'string', enum: ['near', 'far', 'centre']),
+    ])]
+#[OA\Schema(schema: 'Sill', required: ['from', 'height', 'ref', 'point', 'edge'], properties: [
+    new OA\Property(property: 'from', type: 'string', enum: ['floor', 'foot', 'datum', 'line', 'opening']),
+    new OA\Property(property: 'height', type: 'number'),
+    new OA\Property(property: 'ref', type: 'string', nullable: true),
+    new OA\Property(property: 'point', type: 'string', enum: ['sill', 'head']),
+    new OA\Property(property: 'edge', type: 'string', enum: ['sill', 'head']),
+])]
+#[OA\Schema(schema: 'SettingOutLine', required: ['id', 'name', 'wall', 'storey', 'axis', 'rule', 'u', 'levels', 'hangs'], properties: [
+    new OA\Property(property: 'id', type: 'string'),
+    new OA\Property(property: 'name', type: 'string'),
+    new OA\Property(property: 'wall', type: 'string'),
+    new OA\Property(property: 'storey', type: 'string', nullable: true),
+    new OA\Property(property: 'axis', type: 'string', enum: ['upright', 'level']),
+    new OA\Property(
+        property: 'rule',
+        type: 'object',
+        additionalProperties: true,
+        description: 'As a position when upright, as a sill when level',
+    ),
+    new OA\Property(property: 'u', type: 'number', nullable: true, description: 'On the frontage, when upright'),
+    new OA\Property(property: 'levels', type: 'array', items: new OA\Items(required: ['storey', 'level'], properties: [
+        new OA\Property(property: 'storey', type: 'string', nullable: true),
+        new OA\Property(property: 'level', type: 'number'),
+    ], type: 'object')),
+    new OA\Property(property: 'hangs', type: 'integer', description: 'How many things are placed from it'),
+])]
+#[OA\Schema(schema: 'Coordinated', required: ['width', 'height', 'fromLeft', 'fromRight'], properties: [
+    new OA\Property(property: 'width', type: 'number'),
+    new OA\Property(property: 'height', type: 'number'),
+    new OA\Property(property: 'fromLeft', type: 'number'),
+    new OA\Property(property: 'fromRight', type: 'number'),
+])]
+#[OA\Schema(schema: 'PlacedOpening', required: [
+    'id',
+    'wall',
+    'storey',
+    'type',
+    'width',
+    'height',
+    'shape',
+    'position',
+    'sill',
+    'facesOut',
+    'mirrored',
+    'setback',
+    'ajar',
+    'mark',
+    'label',
+    'symbol',
+    'u',
+    'left',
+    'fromLeft',
+    'fromRight',
+    'sillLevel',
+    'headLevel',
+    'area',
+    'coordinated',
+], properties: [
+    new OA\Property(property: 'area', type: 'number', description: 'What it takes out of the wall, mm²'),
+    new OA\Property(property: 'id', type: 'string'),
+    new OA\Property(property: 'wall', type: 'string'),
+    new OA\Property(property: 'storey', type: 'string'),
+    new OA\Property(property: 'type', type: 'string', nullable: true),
+    new OA\Property(property: 'width', type: 'number'),
+    new OA\Property(property: 'height', type: 'number'),
+    new OA\Property(property: 'shape', type: 'array', nullable: true, items: new OA\Items(type: 'number')),
+    new OA\Property(property: 'position', ref: '#/components/schemas/Position'),
+    new OA\Property(property: 'sill', ref: '#/components/schemas/Sill'),
+    new OA\Property(property: 'facesOut', type: 'boolean'),
+    new OA\Property(property: 'mirrored', type: 'boolean'),
+    new OA\Property(property: 'setback', type: 'number'),
+    new OA\Property(property: 'ajar', type: 'number', nullable: true, description: 'How far it is shown open, 0 to 1; null as its type is'),
+    new OA\Property(property: 'mark', type: 'string', nullable: true, description: 'Of its own'),
+    new OA\Property(property: 'label', type: 'string'),
+    new OA\Property(property: 'symbol', type: 'string'),
+    new OA\Property(property: 'u', type: 'number', description: 'Left jamb on the frontage'),
+    new OA\Property(property: 'left', type: 'number', description: 'Left jamb from the wall’s left end'),
+    new OA\Property(property: 'fromLeft', type: 'number', description: 'Left jamb from where the wall is measured from'),
+    new OA\Property(property: 'fromRight', type: 'number', description: 'Right jamb from where it is measured to'),
+    new OA\Property(
+        property: 'coordinated',
+        description: 'Nearest figures of the project’s masonry',
+        anyOf: [new OA\Schema(ref: '#/components/schemas/Coordinated'), new OA\Schema(type: 'null')],
+    ),
+    new OA\Property(property: 'sillLevel', type: 'number'),
+    new OA\Property(property: 'headLevel', type: 'number'),
+])]
+#[OA\Schema(schema: 'Remedy', required: ['label', 'edit', 'args'], properties: [
+    new OA\Property(property: 'label', type: 'string'),
+    new OA\Property(property: 'edit', type: 'string'),
+    new OA\Property(property: 'args', type: 'object', additionalProperties: true),
+])]
+#[OA\Schema(schema: 'Finding', required: ['key', 'rule', 'wall', 'elements', 'figure', 'sentence', 'at', 'remedy'], properties: [
+    new OA\Property(property: 'key', type: 'string', description: 'What it is about'),
+    new OA\Property(property: 'rule', type: 'string'),
+    new OA\Property(property: 'wall', type: 'string'),
+    new OA\Property(property: 'elements', type: 'array', items: new OA\Items(type: 'string')),
+    new OA\Property(property: 'figure', type: 'number'),
+    new OA\Property(property: 'sentence', type: 'string'),
+    new OA\Property(property: 'at', type: 'array', items: new OA\Items(type: 'number')),
+    new OA\Property(property: 'remedy', anyOf: [new OA\Schema(ref: '#/components/schemas/Remedy'), new OA\Schema(type: 'null')]),
+    new OA\Property(
+        property: 'accepted',
+        description: 'Accepted, with a reason',
+        anyOf: [
+            new OA\Schema(
+                required: ['id', 'note'],
+                properties: [new OA\Property(property: 'id', type: 'string'), new OA\Property(property: 'note', type: 'string')],
+                type: 'object',
+            ),
+            new OA\Schema(type: 'null'),
+        ],
+    ),
+])]
+#[OA\Schema(schema: 'Placement', required: ['symbol', 'x', 'y', 'element'], properties: [
+    new OA\Property(property: 'symbol', type: 'string'),
+    new OA\Property(property: 'x', type: 'number'),
+    new OA\Property(property: 'y', type: 'number'),
+    new OA\Property(property: 'element', type: 'string'),
+])]
+#[OA\Schema(schema: 'Catch', required: ['at', 'name', 'kind', 'element', 'side'], properties: [
+    new OA\Property(property: 'at', type: 'number'),
+    new OA\Property(property: 'name', description: 'For people; nothing is decided by it', type: 'string'),
+    new OA\Property(
+        property: 'kind',
+        type: 'string',
+        enum: ['end', 'middle', 'face', 'nib', 'margin', 'jamb', 'centre', 'sill', 'head', 'line'],
+    ),
+    new OA\Property(
+        property: 'element',
+        description: 'The opening, wall or setting-out line it belongs to',
+        type: 'string',
+        nullable: true,
+    ),
+    new OA\Property(
+        property: 'side',
+        type: 'string',
+        description: 'Of what it belongs to, as seen from outside: left or right',
+        nullable: true,
+    ),
+])]
+#[OA\Schema(schema: 'Catches', required: ['upright', 'level'], properties: [
+    new OA\Property(property: 'upright', type: 'array', items: new OA\Items(ref: '#/components/schemas/Catch')),
+    new OA\Property(property: 'level', type: 'array', items: new OA\Items(ref: '#/components/schemas/Catch')),
+])]
+#[OA\Schema(schema: 'UnitFigures', required: ['glass', 'frameShare', 'door', 'operations'], properties: [
+    new OA\Property(property: 'operations', type: 'array', items: new OA\Items(type: 'string')),
+    new OA\Property(property: 'glass', type: 'number', description: 'mm²'),
+    new OA\Property(property: 'frameShare', type: 'number'),
+    new OA\Property(property: 'door', type: 'boolean'),
+])]
+#[OA\Schema(schema: 'Meeting', required: ['from', 'to', 'foot', 'head', 'inside', 'name'], properties: [
+    new OA\Property(property: 'from', type: 'number', description: 'Along the wall from its left end'),
+    new OA\Property(property: 'to', type: 'number'),
+    new OA\Property(property: 'foot', type: 'number'),
+    new OA\Property(property: 'head', type: 'number'),
+    new OA\Property(property: 'inside', type: 'boolean', description: 'Against its inner face'),
+    new OA\Property(property: 'name', type: 'string'),
+])]
+#[OA\Schema(schema: 'Elevation', required: [
+    'frontage',
+    'drawing',
+    'openings',
+    'lines',
+    'figures',
+    'catches',
+    'meets',
+    'areas',
+    'findings',
+], properties: [
+    new OA\Property(property: 'lines', type: 'array', items: new OA\Items(ref: '#/components/schemas/SettingOutLine')),
+    new OA\Property(property: 'frontage', type: 'string'),
+    new OA\Property(property: 'drawing', ref: '#/components/schemas/Drawing'),
+    new OA\Property(property: 'openings', type: 'array', items: new OA\Items(ref: '#/components/schemas/PlacedOpening')),
+    new OA\Property(
+        property: 'figures',
+        type: 'object',
+        additionalProperties: new OA\AdditionalProperties(
+            anyOf: [new OA\Schema(ref: '#/components/schemas/UnitFigures'), new OA\Schema(type: 'null')],
+        ),
+    ),
+    new OA\Property(
+        property: 'catches',
+        type: 'object',
+        additionalProperties: new OA\AdditionalProperties(ref: '#/components/schemas/Catches'),
+    ),
+    new OA\Property(
+        property: 'areas', type: 'object', description: 'By wall, mm²', additionalProperties: new OA\AdditionalProperties(
+            required: ['gross', 'cutOut', 'net', 'openings', 'shapes'], properties: [
+                new OA\Property(property: 'gross', type: 'number'), new OA\Property(property: 'cutOut', type: 'number'),
+                new OA\Property(property: 'net', type: 'number'), new OA\Property(property: 'openings', type: 'integer'),
+                new OA\Property(
+                    property: 'shapes',
+                    description: 'Of all its openings, each whole: more than is cut out where they overlap or reach beyond the wall',
+                    type: 'number',
+                )], type: 'object')),
+    new OA\Property(
+        property: 'meets',
+        type: 'object',
+        description: 'Walls that end against each, by wall',
+        additionalProperties: new OA\AdditionalProperties(type: 'array', items: new OA\Items(ref: '#/components/schemas/Meeting')),
+    ),
+    new OA\Property(property: 'findings', type: 'array', items: new OA\Items(ref: '#/components/schemas/Finding')),
+])]
 final readonly class ElevationView
 {
     /** @param  array<string, Body>  $bodies */

@@ -21,8 +21,150 @@ use Isleward\Core\Given\Reading;
 use Isleward\Core\Measure\Length;
 use Isleward\Core\Measure\Refusal;
 use Isleward\Core\Measure\Units;
+use OpenApi\Attributes as OA;
 
 /** A given schedule as it is read, to be looked over, and as it is held against the model. */
+#[OA\Schema(
+    schema: 'GivenColumn', description: 'What a column of a given schedule holds', required: ['role', 'unit', 'storey'], properties: [
+        new OA\Property(
+            property: 'role',
+            type: 'string',
+            enum: ['mark', 'kind', 'width', 'height', 'size', 'sill', 'head', 'count', 'storey', 'on-storey', 'none'],
+        ),
+        new OA\Property(property: 'unit', anyOf: [
+            new OA\Schema(type: 'string', enum: ['mm', 'cm', 'm', 'in', 'ft']),
+            new OA\Schema(type: 'null'),
+        ]),
+        new OA\Property(property: 'storey', type: 'string', nullable: true),
+    ])]
+#[OA\Schema(schema: 'GivenSchedule', required: ['id', 'name', 'file', 'sheet', 'header', 'columns'], properties: [
+    new OA\Property(property: 'id', type: 'string'),
+    new OA\Property(property: 'name', type: 'string'),
+    new OA\Property(property: 'file', type: 'string'),
+    new OA\Property(property: 'sheet', type: 'integer'),
+    new OA\Property(property: 'header', type: 'integer', nullable: true),
+    new OA\Property(property: 'columns', type: 'array', items: new OA\Items(ref: '#/components/schemas/GivenColumn')),
+])]
+#[OA\Schema(schema: 'GivenLine', required: [
+    'row',
+    'mark',
+    'kind',
+    'width',
+    'height',
+    'sill',
+    'count',
+    'byStorey',
+    'problems',
+], properties: [
+    new OA\Property(property: 'row', type: 'integer'),
+    new OA\Property(property: 'mark', type: 'string'),
+    new OA\Property(property: 'kind', type: 'string'),
+    new OA\Property(property: 'width', type: 'number', nullable: true),
+    new OA\Property(property: 'height', type: 'number', nullable: true),
+    new OA\Property(property: 'sill', type: 'number', nullable: true),
+    new OA\Property(property: 'count', type: 'integer', nullable: true),
+    new OA\Property(property: 'byStorey', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'integer')),
+    new OA\Property(property: 'problems', type: 'array', items: new OA\Items(type: 'string')),
+])]
+#[OA\Schema(schema: 'Unread', required: ['row', 'mark', 'sentence'], properties: [
+    new OA\Property(property: 'row', type: 'integer'),
+    new OA\Property(property: 'mark', type: 'string'),
+    new OA\Property(property: 'sentence', type: 'string'),
+])]
+#[OA\Schema(schema: 'SheetOfCells', required: ['name', 'rows'], properties: [
+    new OA\Property(property: 'name', type: 'string'),
+    new OA\Property(property: 'rows', type: 'integer'),
+])]
+#[OA\Schema(schema: 'Reading', required: [
+    'file',
+    'sheet',
+    'header',
+    'sheets',
+    'notes',
+    'columns',
+    'rows',
+    'rowCount',
+    'lines',
+    'lineCount',
+    'unread',
+    'problem',
+], properties: [
+    new OA\Property(property: 'file', type: 'string'),
+    new OA\Property(property: 'sheet', type: 'integer'),
+    new OA\Property(property: 'header', type: 'integer', nullable: true),
+    new OA\Property(property: 'sheets', type: 'array', items: new OA\Items(ref: '#/components/schemas/SheetOfCells')),
+    new OA\Property(property: 'notes', type: 'array', items: new OA\Items(type: 'string')),
+    new OA\Property(property: 'columns', type: 'array', items: new OA\Items(ref: '#/components/schemas/GivenColumn')),
+    new OA\Property(property: 'rowCount', type: 'integer'),
+    new OA\Property(property: 'lines', type: 'array', items: new OA\Items(ref: '#/components/schemas/GivenLine')),
+    new OA\Property(property: 'lineCount', type: 'integer'),
+    new OA\Property(property: 'unread', type: 'array', items: new OA\Items(ref: '#/components/schemas/Unread')),
+    new OA\Property(property: 'problem', type: 'string', nullable: true),
+    new OA\Property(
+        property: 'rows',
+        type: 'array',
+        items: new OA\Items(
+            type: 'array',
+            items: new OA\Items(oneOf: [new OA\Schema(type: 'string'), new OA\Schema(type: 'number'), new OA\Schema(type: 'null')]),
+        ),
+    ),
+])]
+#[OA\Schema(schema: 'Discrepancy', required: [
+    'what',
+    'mark',
+    'row',
+    'storey',
+    'sentence',
+    'openings',
+    'count',
+    'remedy',
+    'place',
+], properties: [
+    new OA\Property(property: 'what', type: 'string', enum: ['missing', 'surplus', 'size', 'sill', 'storey', 'duplicate']),
+    new OA\Property(property: 'mark', type: 'string'),
+    new OA\Property(property: 'row', type: 'integer', nullable: true),
+    new OA\Property(property: 'storey', type: 'string', nullable: true),
+    new OA\Property(property: 'sentence', type: 'string'),
+    new OA\Property(property: 'openings', type: 'array', items: new OA\Items(type: 'string')),
+    new OA\Property(property: 'count', type: 'integer'),
+    new OA\Property(property: 'remedy', anyOf: [new OA\Schema(ref: '#/components/schemas/Remedy'), new OA\Schema(type: 'null')]),
+    new OA\Property(property: 'place', type: 'string', nullable: true, description: 'The unit type that is to be placed'),
+])]
+#[OA\Schema(schema: 'FreshLine', required: ['mark', 'kind', 'width', 'height', 'sill'], properties: [
+    new OA\Property(property: 'mark', type: 'string'),
+    new OA\Property(property: 'kind', type: 'string'),
+    new OA\Property(property: 'width', type: 'number'),
+    new OA\Property(property: 'height', type: 'number'),
+    new OA\Property(property: 'sill', type: 'number', nullable: true),
+])]
+#[OA\Schema(schema: 'FreshKind', required: ['kind', 'count', 'like'], properties: [
+    new OA\Property(property: 'kind', type: 'string'),
+    new OA\Property(property: 'count', type: 'integer'),
+    new OA\Property(property: 'like', type: 'string', nullable: true, description: 'Mark of the ready type it is taken for'),
+])]
+#[OA\Schema(schema: 'Held', required: ['found', 'right', 'lines', 'unread', 'fresh', 'ready', 'kinds'], properties: [
+    new OA\Property(
+        property: 'ready',
+        type: 'array',
+        description: 'Ready types that a kind can be taken for',
+        items: new OA\Items(
+            required: ['mark', 'name'],
+            properties: [new OA\Property(property: 'mark', type: 'string'), new OA\Property(property: 'name', type: 'string')],
+            type: 'object',
+        ),
+    ),
+    new OA\Property(property: 'found', type: 'array', items: new OA\Items(ref: '#/components/schemas/Discrepancy')),
+    new OA\Property(property: 'right', type: 'integer', description: 'Openings that are as they are given'),
+    new OA\Property(property: 'lines', type: 'integer'),
+    new OA\Property(property: 'unread', type: 'array', items: new OA\Items(ref: '#/components/schemas/Unread')),
+    new OA\Property(
+        property: 'fresh',
+        type: 'array',
+        items: new OA\Items(ref: '#/components/schemas/FreshLine'),
+        description: 'Lines whose mark no unit type has',
+    ),
+    new OA\Property(property: 'kinds', type: 'array', items: new OA\Items(ref: '#/components/schemas/FreshKind')),
+])]
 final readonly class GivenView
 {
     private const SHOWN = 30;

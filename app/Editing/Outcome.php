@@ -12,8 +12,89 @@ use Isleward\Core\Design\Misfit;
 use Isleward\Core\Design\Opening;
 use Isleward\Core\Design\Settings;
 use Isleward\Core\Design\UnitType;
+use OpenApi\Attributes as OA;
 
 /** What an edit, an undo or a redo came to, as the client is told. */
+#[OA\Schema(
+    schema: 'Place', description: 'Where an opening stands or would stand', required: [
+        'wall',
+        'storey',
+        'left',
+        'sillLevel',
+        'width',
+        'height',
+    ], properties: [
+        new OA\Property(property: 'id', type: 'string'),
+        new OA\Property(property: 'wall', type: 'string'),
+        new OA\Property(property: 'storey', type: 'string'),
+        new OA\Property(property: 'left', type: 'number'),
+        new OA\Property(property: 'sillLevel', type: 'number'),
+        new OA\Property(property: 'width', type: 'number'),
+        new OA\Property(property: 'height', type: 'number'),
+    ])]
+#[OA\Schema(schema: 'Misfit', required: ['element', 'sentence', 'place'], properties: [
+    new OA\Property(property: 'element', type: 'string'),
+    new OA\Property(property: 'sentence', type: 'string'),
+    new OA\Property(property: 'place', anyOf: [new OA\Schema(ref: '#/components/schemas/Place'), new OA\Schema(type: 'null')]),
+])]
+#[OA\Schema(schema: 'Outcome', required: [
+    'number',
+    'summary',
+    'chosen',
+    'touched',
+    'removed',
+    'undo',
+    'redo',
+    'placed',
+    'findings',
+    'wanted',
+    'misfits',
+    'notes',
+    'lines',
+    'walls',
+], properties: [
+    new OA\Property(
+        property: 'walls', type: 'array', description: 'How walls would stand, when it is tried', items: new OA\Items(
+            required: ['id', 'fromX', 'fromY', 'toX', 'toY', 'thickness', 'base', 'top'], properties: [
+                new OA\Property(property: 'id', type: 'string'),
+                new OA\Property(property: 'fromX', type: 'number'),
+                new OA\Property(property: 'fromY', type: 'number'),
+                new OA\Property(property: 'toX', type: 'number'),
+                new OA\Property(property: 'toY', type: 'number'),
+                new OA\Property(property: 'thickness', type: 'number'),
+                new OA\Property(property: 'base', type: 'string'),
+                new OA\Property(property: 'top', type: 'string'),
+            ], type: 'object')),
+    new OA\Property(
+        property: 'lines', type: 'array', description: 'Where setting-out lines would stand, when it is tried', items: new OA\Items(
+            required: ['id', 'wall', 'u', 'levels'], properties: [
+                new OA\Property(property: 'id', type: 'string'),
+                new OA\Property(property: 'wall', type: 'string'),
+                new OA\Property(property: 'u', type: 'number', nullable: true, description: 'From the wall’s left end'),
+                new OA\Property(property: 'levels', type: 'array', items: new OA\Items(type: 'number')),
+            ], type: 'object')),
+    new OA\Property(property: 'wanted', type: 'integer', description: 'How many openings were asked for, when it is one of many'),
+    new OA\Property(property: 'misfits', type: 'array', items: new OA\Items(ref: '#/components/schemas/Misfit')),
+    new OA\Property(property: 'notes', type: 'array', description: 'To be said before it is done', items: new OA\Items(type: 'string')),
+    new OA\Property(property: 'number', type: 'integer'),
+    new OA\Property(property: 'summary', type: 'string'),
+    new OA\Property(property: 'chosen', type: 'array', items: new OA\Items(type: 'string')),
+    new OA\Property(property: 'touched', required: ['structure', 'project', 'walls', 'storeys'], properties: [
+        new OA\Property(
+            property: 'project',
+            description: 'What the project itself tells has changed: its types, layouts, sets …',
+            type: 'boolean',
+        ),
+        new OA\Property(property: 'structure', type: 'boolean'),
+        new OA\Property(property: 'walls', type: 'array', items: new OA\Items(type: 'string')),
+        new OA\Property(property: 'storeys', type: 'array', items: new OA\Items(type: 'string')),
+    ], type: 'object'),
+    new OA\Property(property: 'removed', type: 'array', items: new OA\Items(type: 'string')),
+    new OA\Property(property: 'placed', type: 'array', items: new OA\Items(ref: '#/components/schemas/Place')),
+    new OA\Property(property: 'undo', type: 'string', nullable: true),
+    new OA\Property(property: 'redo', type: 'string', nullable: true),
+    new OA\Property(property: 'findings', type: 'array', items: new OA\Items(ref: '#/components/schemas/Finding')),
+])]
 final readonly class Outcome
 {
     /**

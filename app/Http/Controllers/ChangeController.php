@@ -12,6 +12,13 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use OpenApi\Attributes as OA;
 
+#[OA\Schema(schema: 'ChangeLine', required: ['number', 'summary', 'kind', 'person', 'at'], properties: [
+    new OA\Property(property: 'number', type: 'integer'),
+    new OA\Property(property: 'summary', type: 'string'),
+    new OA\Property(property: 'kind', type: 'string', enum: ['do', 'undo', 'redo']),
+    new OA\Property(property: 'person', type: 'string'),
+    new OA\Property(property: 'at', type: 'string', format: 'date-time'),
+])]
 final class ChangeController
 {
     private const MOST = 200;

@@ -27,6 +27,70 @@ use Isleward\Core\Scene\Scene;
 use OpenApi\Attributes as OA;
 
 /** What is worked out from a design, by frontage and by storey, answered 304 when the content is the same. */
+#[OA\Schema(
+    schema: 'Shape', description: 'A line, an area, an arc or a text of a drawing, on its layer', required: [
+        'layer',
+        'kind',
+        'rings',
+    ], properties: [
+        new OA\Property(property: 'layer', type: 'string'),
+        new OA\Property(property: 'kind', type: 'string', enum: ['area', 'line', 'arc', 'text']),
+        new OA\Property(property: 'rings', type: 'array', items: new OA\Items(type: 'array', items: new OA\Items(type: 'number'))),
+        new OA\Property(property: 'dashed', type: 'boolean'),
+        new OA\Property(property: 'text', type: 'string'),
+        new OA\Property(
+            property: 'curves',
+            type: 'array',
+            description: 'By ring: sides that are curves, [number of the point it begins at, centre x, centre y, half axis x, half axis y, start, sweep, and for an ellipse that is turned by how much]',
+            items: new OA\Items(type: 'array', items: new OA\Items(type: 'array', items: new OA\Items(type: 'number'))),
+        ),
+    ])]
+#[OA\Schema(schema: 'Drawing', required: ['title', 'bounds', 'shapes', 'symbols', 'placements'], properties: [
+    new OA\Property(property: 'title', type: 'string'),
+    new OA\Property(property: 'bounds', type: 'array', items: new OA\Items(type: 'number')),
+    new OA\Property(property: 'shapes', type: 'array', items: new OA\Items(ref: '#/components/schemas/Shape')),
+    new OA\Property(
+        property: 'symbols',
+        type: 'object',
+        additionalProperties: new OA\AdditionalProperties(type: 'array', items: new OA\Items(ref: '#/components/schemas/Shape')),
+    ),
+    new OA\Property(property: 'placements', type: 'array', items: new OA\Items(ref: '#/components/schemas/Placement')),
+])]
+#[OA\Schema(schema: 'Plan', required: ['storey', 'drawing', 'walls', 'openings'], properties: [
+    new OA\Property(
+        property: 'walls',
+        type: 'array',
+        description: 'Which wall each shape of the drawing is',
+        items: new OA\Items(type: 'string'),
+    ),
+    new OA\Property(property: 'storey', type: 'string'),
+    new OA\Property(property: 'drawing', ref: '#/components/schemas/Drawing'),
+    new OA\Property(
+        property: 'openings',
+        type: 'object',
+        additionalProperties: new OA\AdditionalProperties(type: 'array', items: new OA\Items(ref: '#/components/schemas/Shape')),
+    ),
+])]
+#[OA\Schema(schema: 'SectionLine', required: ['id', 'name', 'fromX', 'fromY', 'toX', 'toY'], properties: [
+    new OA\Property(property: 'id', type: 'string'),
+    new OA\Property(property: 'name', type: 'string'),
+    new OA\Property(property: 'fromX', type: 'number'),
+    new OA\Property(property: 'fromY', type: 'number'),
+    new OA\Property(property: 'toX', type: 'number'),
+    new OA\Property(property: 'toY', type: 'number'),
+])]
+#[OA\Schema(schema: 'CutOpening', required: ['id', 'x0', 'x1', 'sill', 'head'], properties: [
+    new OA\Property(property: 'id', type: 'string'),
+    new OA\Property(property: 'x0', type: 'number'),
+    new OA\Property(property: 'x1', type: 'number'),
+    new OA\Property(property: 'sill', type: 'number'),
+    new OA\Property(property: 'head', type: 'number'),
+])]
+#[OA\Schema(schema: 'Section', required: ['drawing', 'line', 'openings'], properties: [
+    new OA\Property(property: 'drawing', ref: '#/components/schemas/Drawing'),
+    new OA\Property(property: 'line', ref: '#/components/schemas/SectionLine'),
+    new OA\Property(property: 'openings', type: 'array', items: new OA\Items(ref: '#/components/schemas/CutOpening')),
+])]
 final readonly class DrawingController
 {
     public function __construct(private Assembly $assembly)

@@ -16,6 +16,23 @@ use Isleward\Core\Measure\Refusal;
 use OpenApi\Attributes as OA;
 
 /** Ways into a project for those who are not in it yet: an invitation, a read-only link. */
+#[OA\Schema(
+    schema: 'Letter', description: 'A letter in the simulated outbox', required: ['id', 'to', 'subject', 'body', 'at'], properties: [
+        new OA\Property(property: 'id', type: 'string'),
+        new OA\Property(property: 'to', type: 'string'),
+        new OA\Property(property: 'subject', type: 'string'),
+        new OA\Property(property: 'body', type: 'string'),
+        new OA\Property(property: 'at', type: 'string'),
+    ])]
+#[OA\Schema(schema: 'Entrance', required: ['project', 'by', 'email', 'role', 'over', 'hasAccount'], properties: [
+    new OA\Property(property: 'project', type: 'string'),
+    new OA\Property(property: 'by', type: 'string'),
+    new OA\Property(property: 'email', type: 'string'),
+    new OA\Property(property: 'role', type: 'string', enum: ['owner', 'editor', 'viewer']),
+    new OA\Property(property: 'over', type: 'string', nullable: true),
+    new OA\Property(property: 'hasAccount', type: 'boolean'),
+    new OA\Property(property: 'id', type: 'string', nullable: true),
+])]
 final readonly class EntranceController
 {
     public function __construct(private People $people)

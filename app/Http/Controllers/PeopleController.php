@@ -19,6 +19,42 @@ use Isleward\Core\Measure\Refusal;
 use OpenApi\Attributes as OA;
 
 /** Who is in a project: members, invitations, read-only links, and who is there now. */
+#[OA\Schema(schema: 'Member', description: 'Someone in a project', required: ['id', 'name', 'email', 'role', 'you'], properties: [
+    new OA\Property(property: 'id', type: 'integer'),
+    new OA\Property(property: 'name', type: 'string'),
+    new OA\Property(property: 'email', type: 'string', nullable: true),
+    new OA\Property(property: 'role', type: 'string', enum: ['owner', 'editor', 'viewer']),
+    new OA\Property(property: 'you', type: 'boolean'),
+])]
+#[OA\Schema(schema: 'WaitingInvitation', required: ['id', 'email', 'role', 'expiresAt'], properties: [
+    new OA\Property(property: 'id', type: 'string'),
+    new OA\Property(property: 'email', type: 'string'),
+    new OA\Property(property: 'role', type: 'string', enum: ['owner', 'editor', 'viewer']),
+    new OA\Property(property: 'expiresAt', type: 'string'),
+])]
+#[OA\Schema(schema: 'ReadOnlyLink', required: ['id', 'name', 'createdAt', 'usedAt'], properties: [
+    new OA\Property(property: 'id', type: 'string'),
+    new OA\Property(property: 'name', type: 'string'),
+    new OA\Property(property: 'createdAt', type: 'string'),
+    new OA\Property(property: 'usedAt', type: 'string', nullable: true),
+])]
+#[OA\Schema(schema: 'People', required: ['members', 'mayManage', 'invitations', 'links'], properties: [
+    new OA\Property(property: 'members', type: 'array', items: new OA\Items(ref: '#/components/schemas/Member')),
+    new OA\Property(property: 'mayManage', type: 'boolean'),
+    new OA\Property(property: 'invitations', type: 'array', items: new OA\Items(ref: '#/components/schemas/WaitingInvitation')),
+    new OA\Property(property: 'links', type: 'array', items: new OA\Items(ref: '#/components/schemas/ReadOnlyLink')),
+])]
+#[OA\Schema(schema: 'Here', required: ['id', 'name', 'role', 'place'], properties: [
+    new OA\Property(property: 'id', type: 'integer'),
+    new OA\Property(property: 'name', type: 'string'),
+    new OA\Property(property: 'role', type: 'string', enum: ['owner', 'editor', 'viewer']),
+    new OA\Property(property: 'place', type: 'string'),
+])]
+#[OA\Schema(schema: 'Presence', required: ['number', 'role', 'here'], properties: [
+    new OA\Property(property: 'number', type: 'integer'),
+    new OA\Property(property: 'role', type: 'string', enum: ['owner', 'editor', 'viewer']),
+    new OA\Property(property: 'here', type: 'array', items: new OA\Items(ref: '#/components/schemas/Here')),
+])]
 final readonly class PeopleController
 {
     /** Whoever was not heard of for so long is no longer there, seconds. */

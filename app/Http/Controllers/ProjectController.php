@@ -18,6 +18,14 @@ use Illuminate\Http\Request;
 use Isleward\Core\Measure\Fields;
 use OpenApi\Attributes as OA;
 
+#[OA\Schema(schema: 'ProjectLine', required: ['id', 'name', 'role', 'updatedAt', 'openings', 'storeys'], properties: [
+    new OA\Property(property: 'id', type: 'string'),
+    new OA\Property(property: 'name', type: 'string'),
+    new OA\Property(property: 'role', type: 'string', enum: ['owner', 'editor', 'viewer']),
+    new OA\Property(property: 'updatedAt', type: 'string', format: 'date-time'),
+    new OA\Property(property: 'openings', type: 'integer'),
+    new OA\Property(property: 'storeys', type: 'integer'),
+])]
 final class ProjectController
 {
     #[OA\Get(path: '/projects', operationId: 'listProjects', summary: 'The projects you may see', responses: [

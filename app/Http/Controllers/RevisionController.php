@@ -18,6 +18,36 @@ use Isleward\Core\Measure\Refusal;
 use OpenApi\Attributes as OA;
 
 /** Lettered states of a project: kept for good, looked at, gone back to. */
+#[OA\Schema(
+    schema: 'Revision', description: 'A state of the project that is kept for good', required: [
+        'letter',
+        'number',
+        'note',
+        'person',
+        'at',
+    ], properties: [
+        new OA\Property(property: 'letter', type: 'string'),
+        new OA\Property(property: 'number', type: 'integer', description: 'of the latest change it holds'),
+        new OA\Property(property: 'note', type: 'string'),
+        new OA\Property(property: 'person', type: 'string'),
+        new OA\Property(property: 'at', type: 'string', format: 'date-time'),
+    ])]
+#[OA\Schema(schema: 'Difference', required: ['kind', 'what', 'element', 'sentence', 'then', 'now'], properties: [
+    new OA\Property(property: 'kind', type: 'string'),
+    new OA\Property(property: 'what', type: 'string', enum: ['added', 'removed', 'moved', 'changed']),
+    new OA\Property(property: 'element', type: 'string'),
+    new OA\Property(property: 'sentence', type: 'string'),
+    new OA\Property(
+        property: 'then',
+        description: 'Where an opening was',
+        anyOf: [new OA\Schema(ref: '#/components/schemas/Place'), new OA\Schema(type: 'null')],
+    ),
+    new OA\Property(
+        property: 'now',
+        description: 'Where it is',
+        anyOf: [new OA\Schema(ref: '#/components/schemas/Place'), new OA\Schema(type: 'null')],
+    ),
+])]
 final readonly class RevisionController
 {
     private const LONGEST_NOTE = 300;

@@ -14,6 +14,65 @@ use Isleward\Core\Schedule\Layout;
 use Isleward\Core\Schedule\Source;
 use OpenApi\Attributes as OA;
 
+#[OA\Schema(schema: 'LayoutColumn', required: ['key', 'name'], properties: [
+    new OA\Property(property: 'key', type: 'string'),
+    new OA\Property(property: 'name', type: 'string', nullable: true),
+])]
+#[OA\Schema(schema: 'LayoutSort', required: ['key', 'down'], properties: [
+    new OA\Property(property: 'key', type: 'string'),
+    new OA\Property(property: 'down', type: 'boolean'),
+])]
+#[OA\Schema(schema: 'LayoutFilter', required: ['key', 'test', 'value'], properties: [
+    new OA\Property(property: 'key', type: 'string'),
+    new OA\Property(property: 'test', type: 'string', enum: ['is', 'is-not', 'holds', 'above', 'below']),
+    new OA\Property(property: 'value', type: 'string'),
+])]
+#[OA\Schema(schema: 'Layout', required: ['id', 'name', 'source', 'columns', 'merge', 'groups', 'sort', 'filters', 'totals'], properties: [
+    new OA\Property(property: 'id', type: 'string'),
+    new OA\Property(property: 'name', type: 'string'),
+    new OA\Property(property: 'source', type: 'string', enum: ['openings', 'types', 'walls']),
+    new OA\Property(property: 'columns', type: 'array', items: new OA\Items(ref: '#/components/schemas/LayoutColumn')),
+    new OA\Property(property: 'merge', type: 'boolean'),
+    new OA\Property(property: 'groups', type: 'array', items: new OA\Items(type: 'string')),
+    new OA\Property(property: 'sort', type: 'array', items: new OA\Items(ref: '#/components/schemas/LayoutSort')),
+    new OA\Property(property: 'filters', type: 'array', items: new OA\Items(ref: '#/components/schemas/LayoutFilter')),
+    new OA\Property(property: 'totals', type: 'boolean'),
+])]
+#[OA\Schema(schema: 'ReportField', required: ['key', 'name', 'measured', 'summed'], properties: [
+    new OA\Property(property: 'key', type: 'string'),
+    new OA\Property(property: 'name', type: 'string'),
+    new OA\Property(property: 'measured', type: 'string', enum: ['text', 'count', 'length', 'area', 'weight', 'share']),
+    new OA\Property(property: 'summed', type: 'boolean'),
+])]
+#[OA\Schema(schema: 'ReportColumn', required: ['key', 'heading', 'measured'], properties: [
+    new OA\Property(property: 'key', type: 'string'),
+    new OA\Property(property: 'heading', type: 'string'),
+    new OA\Property(property: 'measured', type: 'string', enum: ['text', 'count', 'length', 'area', 'weight', 'share']),
+])]
+#[OA\Schema(schema: 'ReportRow', required: ['kind', 'text', 'values', 'elements'], properties: [
+    new OA\Property(property: 'kind', type: 'string', enum: ['row', 'group', 'sum']),
+    new OA\Property(property: 'text', type: 'string'),
+    new OA\Property(
+        property: 'values',
+        type: 'array',
+        items: new OA\Items(oneOf: [new OA\Schema(type: 'string'), new OA\Schema(type: 'number'), new OA\Schema(type: 'null')]),
+        description: 'Lengths in mm, areas in mm²',
+    ),
+    new OA\Property(property: 'elements', type: 'array', items: new OA\Items(type: 'string')),
+])]
+#[OA\Schema(schema: 'Report', required: ['name', 'layout', 'fields', 'columns', 'rows', 'totals'], properties: [
+    new OA\Property(property: 'name', type: 'string'),
+    new OA\Property(property: 'layout', ref: '#/components/schemas/Layout'),
+    new OA\Property(property: 'fields', type: 'array', items: new OA\Items(ref: '#/components/schemas/ReportField')),
+    new OA\Property(property: 'columns', type: 'array', items: new OA\Items(ref: '#/components/schemas/ReportColumn')),
+    new OA\Property(property: 'rows', type: 'array', items: new OA\Items(ref: '#/components/schemas/ReportRow')),
+    new OA\Property(
+        property: 'totals',
+        nullable: true,
+        type: 'array',
+        items: new OA\Items(oneOf: [new OA\Schema(type: 'string'), new OA\Schema(type: 'number'), new OA\Schema(type: 'null')]),
+    ),
+])]
 final readonly class ScheduleController
 {
     public function __construct(private Schedules $schedules)

@@ -13,6 +13,11 @@ use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Hash;
 use OpenApi\Attributes as OA;
 
+#[OA\Schema(schema: 'User', required: ['name', 'email', 'guest'], properties: [
+    new OA\Property(property: 'name', type: 'string'),
+    new OA\Property(property: 'email', type: 'string'),
+    new OA\Property(property: 'guest', type: 'boolean', description: 'By a read-only link'),
+])]
 final class SessionController
 {
     #[OA\Get(path: '/session', operationId: 'whoAmI', summary: 'Who is signed in', responses: [

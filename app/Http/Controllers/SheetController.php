@@ -23,6 +23,46 @@ use Isleward\Core\Sheet\SheetPlan;
 use OpenApi\Attributes as OA;
 
 /** Sheets of unit types, and sheets of drawings. */
+#[OA\Schema(
+    schema: 'SheetItem', description: 'A drawing or schedule on a sheet', required: ['kind', 'ref', 'scale', 'x', 'y'], properties: [
+        new OA\Property(property: 'kind', type: 'string', enum: ['elevation', 'plan', 'section', 'schedule']),
+        new OA\Property(property: 'ref', type: 'string', description: 'Frontage, “outside”, “inside”, storey, section line or layout'),
+        new OA\Property(property: 'scale', type: 'number'),
+        new OA\Property(property: 'x', type: 'number'),
+        new OA\Property(property: 'y', type: 'number'),
+    ])]
+#[OA\Schema(schema: 'WantedItem', required: ['kind', 'ref'], properties: [
+    new OA\Property(property: 'kind', type: 'string', enum: ['elevation', 'plan', 'section', 'schedule']),
+    new OA\Property(property: 'ref', type: 'string'),
+    new OA\Property(property: 'scale', type: 'number', nullable: true),
+    new OA\Property(property: 'x', type: 'number', nullable: true),
+    new OA\Property(property: 'y', type: 'number', nullable: true),
+])]
+#[OA\Schema(schema: 'SheetPlan', required: ['id', 'name', 'number', 'paper', 'items'], properties: [
+    new OA\Property(property: 'id', type: 'string'),
+    new OA\Property(property: 'name', type: 'string'),
+    new OA\Property(property: 'number', type: 'string'),
+    new OA\Property(
+        property: 'paper',
+        type: 'string',
+        enum: ['A4', 'A3', 'A2', 'A1', 'A0', 'ANSI-A', 'ANSI-B', 'ANSI-C', 'ANSI-D', 'ANSI-E'],
+    ),
+    new OA\Property(property: 'items', type: 'array', items: new OA\Items(ref: '#/components/schemas/SheetItem')),
+])]
+#[OA\Schema(schema: 'SheetBlock', required: ['title', 'x', 'y', 'width', 'height', 'problem'], properties: [
+    new OA\Property(property: 'title', type: 'string'),
+    new OA\Property(property: 'x', type: 'number'),
+    new OA\Property(property: 'y', type: 'number'),
+    new OA\Property(property: 'width', type: 'number'),
+    new OA\Property(property: 'height', type: 'number'),
+    new OA\Property(property: 'problem', type: 'string', nullable: true),
+])]
+#[OA\Schema(schema: 'DrawnSheet', required: ['plan', 'size', 'pages', 'blocks'], properties: [
+    new OA\Property(property: 'plan', ref: '#/components/schemas/SheetPlan'),
+    new OA\Property(property: 'size', type: 'array', items: new OA\Items(type: 'number'), description: 'Width and height of the paper, mm'),
+    new OA\Property(property: 'pages', type: 'array', items: new OA\Items(type: 'string')),
+    new OA\Property(property: 'blocks', type: 'array', items: new OA\Items(ref: '#/components/schemas/SheetBlock')),
+])]
 final readonly class SheetController
 {
     private const PAPERS = ['A4', 'A3', 'A2', 'A1', 'A0', 'ANSI-A', 'ANSI-B', 'ANSI-C', 'ANSI-D', 'ANSI-E'];

@@ -15,6 +15,38 @@ use Symfony\Component\HttpFoundation\BinaryFileResponse;
 /**
  * Edits and files in the making that run on their own: how far they are, stopping them, and what they wrote. Each is seen by who began it.
  */
+#[OA\Schema(
+    schema: 'Task', description: 'Something long that goes on by itself', required: [
+        'id',
+        'state',
+        'done',
+        'total',
+        'outcome',
+        'file',
+        'problem',
+    ], properties: [
+        new OA\Property(property: 'id', type: 'string'),
+        new OA\Property(property: 'state', type: 'string', enum: ['waiting', 'running', 'stopping', 'done', 'refused', 'cancelled']),
+        new OA\Property(property: 'done', type: 'integer'),
+        new OA\Property(property: 'total', type: 'integer'),
+        new OA\Property(
+            property: 'outcome',
+            description: 'of an edit',
+            anyOf: [new OA\Schema(ref: '#/components/schemas/Outcome'), new OA\Schema(type: 'null')],
+        ),
+        new OA\Property(property: 'file', description: 'that it has made', anyOf: [
+            new OA\Schema(
+                required: ['name', 'sheets', 'bytes'],
+                properties: [
+                    new OA\Property(property: 'name', type: 'string'),
+                    new OA\Property(property: 'sheets', type: 'integer'),
+                    new OA\Property(property: 'bytes', type: 'integer'),
+                ],
+            ),
+            new OA\Schema(type: 'null'),
+        ]),
+        new OA\Property(property: 'problem', anyOf: [new OA\Schema(ref: '#/components/schemas/Problem'), new OA\Schema(type: 'null')]),
+    ])]
 final readonly class TaskController
 {
     public function __construct(private Tasks $tasks)

@@ -22,6 +22,89 @@ use OpenApi\Attributes as OA;
 use Symfony\Component\HttpFoundation\Response;
 
 /** Drawings of others under the plan, and pictures beside the desk. */
+#[OA\Schema(schema: 'Tracing', description: 'A drawing laid under the plan', required: [
+    'id',
+    'name',
+    'storeys',
+    'file',
+    'width',
+    'height',
+    'x',
+    'y',
+    'scale',
+    'angle',
+    'opacity',
+    'locked',
+], properties: [
+    new OA\Property(property: 'id', type: 'string'),
+    new OA\Property(property: 'name', type: 'string'),
+    new OA\Property(property: 'storeys', type: 'array', items: new OA\Items(type: 'string')),
+    new OA\Property(property: 'file', type: 'string'),
+    new OA\Property(property: 'width', type: 'number'),
+    new OA\Property(property: 'height', type: 'number'),
+    new OA\Property(property: 'x', type: 'number'),
+    new OA\Property(property: 'y', type: 'number'),
+    new OA\Property(property: 'scale', type: 'number'),
+    new OA\Property(property: 'angle', type: 'number'),
+    new OA\Property(property: 'opacity', type: 'number'),
+    new OA\Property(property: 'locked', type: 'boolean'),
+])]
+#[OA\Schema(schema: 'Picture', required: ['id', 'name', 'file'], properties: [
+    new OA\Property(property: 'id', type: 'string'),
+    new OA\Property(property: 'name', type: 'string'),
+    new OA\Property(property: 'file', type: 'string'),
+])]
+#[OA\Schema(schema: 'ReadTracing', required: ['file', 'kind', 'width', 'height', 'lines', 'pages', 'page', 'notes'], properties: [
+    new OA\Property(property: 'file', type: 'string'),
+    new OA\Property(property: 'kind', type: 'string', enum: ['vector', 'picture']),
+    new OA\Property(property: 'width', type: 'number'),
+    new OA\Property(property: 'height', type: 'number'),
+    new OA\Property(property: 'lines', type: 'integer'),
+    new OA\Property(property: 'pages', type: 'integer'),
+    new OA\Property(property: 'page', type: 'integer'),
+    new OA\Property(property: 'notes', type: 'array', items: new OA\Items(type: 'string')),
+])]
+#[OA\Schema(schema: 'TracedText', required: ['x', 'y', 'size', 'angle', 'text'], properties: [
+    new OA\Property(property: 'x', type: 'number'),
+    new OA\Property(property: 'y', type: 'number'),
+    new OA\Property(property: 'size', type: 'number'),
+    new OA\Property(property: 'angle', type: 'number'),
+    new OA\Property(property: 'text', type: 'string'),
+])]
+#[OA\Schema(schema: 'TracedLines', required: ['width', 'height', 'lines', 'curves', 'lettering', 'texts'], properties: [
+    new OA\Property(property: 'width', type: 'number'),
+    new OA\Property(property: 'height', type: 'number'),
+    new OA\Property(property: 'lines', type: 'array', items: new OA\Items(type: 'number')),
+    new OA\Property(property: 'curves', type: 'array', items: new OA\Items(type: 'number')),
+    new OA\Property(property: 'lettering', type: 'array', items: new OA\Items(type: 'number')),
+    new OA\Property(property: 'texts', type: 'array', items: new OA\Items(ref: '#/components/schemas/TracedText')),
+])]
+#[OA\Schema(schema: 'Candidate', required: ['wall', 'from', 'to', 'width', 'rounded'], properties: [
+    new OA\Property(property: 'wall', type: 'string'),
+    new OA\Property(property: 'from', type: 'number'),
+    new OA\Property(property: 'to', type: 'number'),
+    new OA\Property(property: 'width', type: 'number'),
+    new OA\Property(property: 'rounded', type: 'number'),
+])]
+#[OA\Schema(schema: 'OffMark', required: ['opening', 'sentence', 'by', 'args'], properties: [
+    new OA\Property(property: 'opening', type: 'string'),
+    new OA\Property(property: 'sentence', type: 'string'),
+    new OA\Property(property: 'by', type: 'number'),
+    new OA\Property(
+        property: 'args',
+        type: 'object',
+        nullable: true,
+        additionalProperties: true,
+        description: 'Of the edit opening.change that moves it to its marks',
+    ),
+])]
+#[OA\Schema(schema: 'Offered', required: ['lines', 'marks', 'undrawn', 'candidates', 'off'], properties: [
+    new OA\Property(property: 'lines', type: 'integer'),
+    new OA\Property(property: 'marks', type: 'integer'),
+    new OA\Property(property: 'undrawn', type: 'integer', description: 'Openings in walls of which nothing is drawn'),
+    new OA\Property(property: 'candidates', type: 'array', items: new OA\Items(ref: '#/components/schemas/Candidate')),
+    new OA\Property(property: 'off', type: 'array', items: new OA\Items(ref: '#/components/schemas/OffMark')),
+])]
 final readonly class TracingController
 {
     public function __construct(private Assembly $assembly, private Store $files, private Foreign $foreign)

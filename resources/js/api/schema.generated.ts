@@ -871,7 +871,6 @@ export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
         Problem: {
-            /** @description The parts of the API's description that belong to no one route. */
             type?: string;
             /** @description A sentence for people */
             title: string;
@@ -885,149 +884,7 @@ export interface components {
                 [key: string]: unknown;
             };
         };
-        User: {
-            name: string;
-            email: string;
-            /** @description By a read-only link */
-            guest: boolean;
-        };
-        ProjectLine: {
-            id: string;
-            name: string;
-            /** @enum {string} */
-            role: "owner" | "editor" | "viewer";
-            /** Format: date-time */
-            updatedAt: string;
-            openings: number;
-            storeys: number;
-        };
-        Settings: {
-            /** @description Thickness of floors where they are cut */
-            slab: number;
-            /** @description How far a jamb may lie from its mark */
-            setting: number;
-            finishes: components["schemas"]["Finish"][];
-            unitRules: components["schemas"]["UnitRules"];
-            id: string;
-            name: string;
-            /** @enum {string} */
-            units: "mm" | "m" | "ft-in";
-            cornerMargin: number;
-            baseLevel: number;
-            north: number;
-            nib: number;
-            /** @description What masonry is coordinated to */
-            module: components["schemas"]["Module"] | null;
-        };
-        Finish: {
-            id: string;
-            name: string;
-            /** @description #rrggbb */
-            colour: string;
-            /** @enum {string} */
-            sheen: "matt" | "satin" | "gloss";
-        };
-        UnitRules: {
-            /** @description Greatest leaf by operation: mm and kg */
-            limits: {
-                [key: string]: {
-                    width: number;
-                    height: number;
-                    weight: number;
-                };
-            };
-            doorClear: number;
-            /** @description kg/m³ */
-            frameDensity: number;
-            /** @description kg/m³ */
-            infillDensity: number;
-        };
-        Module: {
-            length: number;
-            height: number;
-            joint: number;
-        };
-        Storey: {
-            id: string;
-            name: string;
-            position: number;
-            height: number;
-            floor: number;
-            ceiling: number;
-        };
-        Outline: {
-            id: string;
-            name: string;
-            position: number;
-            closed: boolean;
-            inner: boolean;
-        };
-        Wall: {
-            id: string;
-            outline: string;
-            position: number;
-            fromX: number;
-            fromY: number;
-            toX: number;
-            toY: number;
-            rise: number;
-            thickness: number;
-            base: string;
-            top: string;
-            length: number;
-            /** @description From where it is measured from its left end: 0, or where an inner wall stands clear */
-            start: number;
-            end: number;
-            /** @description The same of its inner face */
-            innerStart: number;
-            innerEnd: number;
-            foot: number;
-            head: number;
-            leftJoint: string;
-            rightJoint: string;
-        };
-        Frontage: {
-            id: string;
-            name: string;
-            outline: string;
-            bearing: number;
-            /** @description The eighth of the compass: North, North-east … */
-            facing: string;
-            width: number;
-            foot: number;
-            head: number;
-            /** @description Where it begins in the developed elevation */
-            offset: number;
-            folds: boolean;
-            inner: boolean;
-            /** @description wall → u of its left end */
-            walls: {
-                [key: string]: number;
-            };
-        };
-        Shape: {
-            layer: string;
-            /** @enum {string} */
-            kind: "area" | "line" | "arc" | "text";
-            rings: number[][];
-            dashed?: boolean;
-            text?: string;
-            /** @description By ring: sides that are curves, [number of the point it begins at, centre x, centre y, half axis x, half axis y, start, sweep, and for an ellipse that is turned by how much] */
-            curves?: number[][][];
-        };
-        RackType: {
-            door: boolean;
-            id: string;
-            mark: string;
-            name: string;
-            width: number;
-            height: number;
-            sill: number;
-            /** @description Operations, finishes and so on that it is found by */
-            words: string[];
-            /** @description Equal for equal makes */
-            hash: string;
-        };
+        /** @description What a unit type is made of */
         UnitTypeValues: {
             id?: string;
             mark: string;
@@ -1175,32 +1032,344 @@ export interface components {
                 [key: string]: number;
             };
         };
-        Project: {
-            settings: components["schemas"]["Settings"];
-            /** @enum {string} */
-            role: "owner" | "editor" | "viewer";
-            /** @description Number of the latest change */
+        ChangeLine: {
             number: number;
-            undo: string | null;
-            redo: string | null;
-            storeys: components["schemas"]["Storey"][];
-            outlines: components["schemas"]["Outline"][];
-            walls: components["schemas"]["Wall"][];
-            frontages: components["schemas"]["Frontage"][];
-            sets: components["schemas"]["NamedSet"][];
-            givens: components["schemas"]["GivenSchedule"][];
-            layouts: components["schemas"]["Layout"][];
-            sections: components["schemas"]["SectionLine"][];
-            sheets: components["schemas"]["SheetPlan"][];
-            tracings: components["schemas"]["Tracing"][];
-            pictures: components["schemas"]["Picture"][];
-            types: components["schemas"]["RackType"][];
+            summary: string;
+            /** @enum {string} */
+            kind: "do" | "undo" | "redo";
+            person: string;
+            /** Format: date-time */
+            at: string;
         };
-        NamedSet: {
+        /** @description A line, an area, an arc or a text of a drawing, on its layer */
+        Shape: {
+            layer: string;
+            /** @enum {string} */
+            kind: "area" | "line" | "arc" | "text";
+            rings: number[][];
+            dashed?: boolean;
+            text?: string;
+            /** @description By ring: sides that are curves, [number of the point it begins at, centre x, centre y, half axis x, half axis y, start, sweep, and for an ellipse that is turned by how much] */
+            curves?: number[][][];
+        };
+        Drawing: {
+            title: string;
+            bounds: number[];
+            shapes: components["schemas"]["Shape"][];
+            symbols: {
+                [key: string]: components["schemas"]["Shape"][];
+            };
+            placements: components["schemas"]["Placement"][];
+        };
+        Plan: {
+            /** @description Which wall each shape of the drawing is */
+            walls: string[];
+            storey: string;
+            drawing: components["schemas"]["Drawing"];
+            openings: {
+                [key: string]: components["schemas"]["Shape"][];
+            };
+        };
+        SectionLine: {
             id: string;
             name: string;
-            members: string[];
+            fromX: number;
+            fromY: number;
+            toX: number;
+            toY: number;
         };
+        CutOpening: {
+            id: string;
+            x0: number;
+            x1: number;
+            sill: number;
+            head: number;
+        };
+        Section: {
+            drawing: components["schemas"]["Drawing"];
+            line: components["schemas"]["SectionLine"];
+            openings: components["schemas"]["CutOpening"][];
+        };
+        /** @description A letter in the simulated outbox */
+        Letter: {
+            id: string;
+            to: string;
+            subject: string;
+            body: string;
+            at: string;
+        };
+        Entrance: {
+            project: string;
+            by: string;
+            email: string;
+            /** @enum {string} */
+            role: "owner" | "editor" | "viewer";
+            over: string | null;
+            hasAccount: boolean;
+            id?: string | null;
+        };
+        /** @description Someone in a project */
+        Member: {
+            id: number;
+            name: string;
+            email: string | null;
+            /** @enum {string} */
+            role: "owner" | "editor" | "viewer";
+            you: boolean;
+        };
+        WaitingInvitation: {
+            id: string;
+            email: string;
+            /** @enum {string} */
+            role: "owner" | "editor" | "viewer";
+            expiresAt: string;
+        };
+        ReadOnlyLink: {
+            id: string;
+            name: string;
+            createdAt: string;
+            usedAt: string | null;
+        };
+        People: {
+            members: components["schemas"]["Member"][];
+            mayManage: boolean;
+            invitations: components["schemas"]["WaitingInvitation"][];
+            links: components["schemas"]["ReadOnlyLink"][];
+        };
+        Here: {
+            id: number;
+            name: string;
+            /** @enum {string} */
+            role: "owner" | "editor" | "viewer";
+            place: string;
+        };
+        Presence: {
+            number: number;
+            /** @enum {string} */
+            role: "owner" | "editor" | "viewer";
+            here: components["schemas"]["Here"][];
+        };
+        ProjectLine: {
+            id: string;
+            name: string;
+            /** @enum {string} */
+            role: "owner" | "editor" | "viewer";
+            /** Format: date-time */
+            updatedAt: string;
+            openings: number;
+            storeys: number;
+        };
+        /** @description A state of the project that is kept for good */
+        Revision: {
+            letter: string;
+            /** @description of the latest change it holds */
+            number: number;
+            note: string;
+            person: string;
+            /** Format: date-time */
+            at: string;
+        };
+        Difference: {
+            kind: string;
+            /** @enum {string} */
+            what: "added" | "removed" | "moved" | "changed";
+            element: string;
+            sentence: string;
+            /** @description Where an opening was */
+            then: components["schemas"]["Place"] | null;
+            /** @description Where it is */
+            now: components["schemas"]["Place"] | null;
+        };
+        LayoutColumn: {
+            key: string;
+            name: string | null;
+        };
+        LayoutSort: {
+            key: string;
+            down: boolean;
+        };
+        LayoutFilter: {
+            key: string;
+            /** @enum {string} */
+            test: "is" | "is-not" | "holds" | "above" | "below";
+            value: string;
+        };
+        Layout: {
+            id: string;
+            name: string;
+            /** @enum {string} */
+            source: "openings" | "types" | "walls";
+            columns: components["schemas"]["LayoutColumn"][];
+            merge: boolean;
+            groups: string[];
+            sort: components["schemas"]["LayoutSort"][];
+            filters: components["schemas"]["LayoutFilter"][];
+            totals: boolean;
+        };
+        ReportField: {
+            key: string;
+            name: string;
+            /** @enum {string} */
+            measured: "text" | "count" | "length" | "area" | "weight" | "share";
+            summed: boolean;
+        };
+        ReportColumn: {
+            key: string;
+            heading: string;
+            /** @enum {string} */
+            measured: "text" | "count" | "length" | "area" | "weight" | "share";
+        };
+        ReportRow: {
+            /** @enum {string} */
+            kind: "row" | "group" | "sum";
+            text: string;
+            /** @description Lengths in mm, areas in mm² */
+            values: (string | number | null)[];
+            elements: string[];
+        };
+        Report: {
+            name: string;
+            layout: components["schemas"]["Layout"];
+            fields: components["schemas"]["ReportField"][];
+            columns: components["schemas"]["ReportColumn"][];
+            rows: components["schemas"]["ReportRow"][];
+            totals: (string | number | null)[] | null;
+        };
+        User: {
+            name: string;
+            email: string;
+            /** @description By a read-only link */
+            guest: boolean;
+        };
+        /** @description A drawing or schedule on a sheet */
+        SheetItem: {
+            /** @enum {string} */
+            kind: "elevation" | "plan" | "section" | "schedule";
+            /** @description Frontage, “outside”, “inside”, storey, section line or layout */
+            ref: string;
+            scale: number;
+            x: number;
+            y: number;
+        };
+        WantedItem: {
+            /** @enum {string} */
+            kind: "elevation" | "plan" | "section" | "schedule";
+            ref: string;
+            scale?: number | null;
+            x?: number | null;
+            y?: number | null;
+        };
+        SheetPlan: {
+            id: string;
+            name: string;
+            number: string;
+            /** @enum {string} */
+            paper: "A4" | "A3" | "A2" | "A1" | "A0" | "ANSI-A" | "ANSI-B" | "ANSI-C" | "ANSI-D" | "ANSI-E";
+            items: components["schemas"]["SheetItem"][];
+        };
+        SheetBlock: {
+            title: string;
+            x: number;
+            y: number;
+            width: number;
+            height: number;
+            problem: string | null;
+        };
+        DrawnSheet: {
+            plan: components["schemas"]["SheetPlan"];
+            /** @description Width and height of the paper, mm */
+            size: number[];
+            pages: string[];
+            blocks: components["schemas"]["SheetBlock"][];
+        };
+        /** @description Something long that goes on by itself */
+        Task: {
+            id: string;
+            /** @enum {string} */
+            state: "waiting" | "running" | "stopping" | "done" | "refused" | "cancelled";
+            done: number;
+            total: number;
+            /** @description of an edit */
+            outcome: components["schemas"]["Outcome"] | null;
+            /** @description that it has made */
+            file: {
+                name: string;
+                sheets: number;
+                bytes: number;
+            } | null;
+            problem: components["schemas"]["Problem"] | null;
+        };
+        /** @description A drawing laid under the plan */
+        Tracing: {
+            id: string;
+            name: string;
+            storeys: string[];
+            file: string;
+            width: number;
+            height: number;
+            x: number;
+            y: number;
+            scale: number;
+            angle: number;
+            opacity: number;
+            locked: boolean;
+        };
+        Picture: {
+            id: string;
+            name: string;
+            file: string;
+        };
+        ReadTracing: {
+            file: string;
+            /** @enum {string} */
+            kind: "vector" | "picture";
+            width: number;
+            height: number;
+            lines: number;
+            pages: number;
+            page: number;
+            notes: string[];
+        };
+        TracedText: {
+            x: number;
+            y: number;
+            size: number;
+            angle: number;
+            text: string;
+        };
+        TracedLines: {
+            width: number;
+            height: number;
+            lines: number[];
+            curves: number[];
+            lettering: number[];
+            texts: components["schemas"]["TracedText"][];
+        };
+        Candidate: {
+            wall: string;
+            from: number;
+            to: number;
+            width: number;
+            rounded: number;
+        };
+        OffMark: {
+            opening: string;
+            sentence: string;
+            by: number;
+            /** @description Of the edit opening.change that moves it to its marks */
+            args: {
+                [key: string]: unknown;
+            } | null;
+        };
+        Offered: {
+            lines: number;
+            marks: number;
+            /** @description Openings in walls of which nothing is drawn */
+            undrawn: number;
+            candidates: components["schemas"]["Candidate"][];
+            off: components["schemas"]["OffMark"][];
+        };
+        /** @description Where along its wall something is, as it was said */
         Position: {
             /** @enum {string} */
             from: "left" | "right" | "middle" | "fraction" | "point" | "line" | "opening";
@@ -1313,15 +1482,6 @@ export interface components {
             y: number;
             element: string;
         };
-        Drawing: {
-            title: string;
-            bounds: number[];
-            shapes: components["schemas"]["Shape"][];
-            symbols: {
-                [key: string]: components["schemas"]["Shape"][];
-            };
-            placements: components["schemas"]["Placement"][];
-        };
         Catch: {
             at: number;
             /** @description For people; nothing is decided by it */
@@ -1382,115 +1542,7 @@ export interface components {
             };
             findings: components["schemas"]["Finding"][];
         };
-        Plan: {
-            /** @description Which wall each shape of the drawing is */
-            walls: string[];
-            storey: string;
-            drawing: components["schemas"]["Drawing"];
-            openings: {
-                [key: string]: components["schemas"]["Shape"][];
-            };
-        };
-        Place: {
-            id?: string;
-            wall: string;
-            storey: string;
-            left: number;
-            sillLevel: number;
-            width: number;
-            height: number;
-        };
-        Misfit: {
-            element: string;
-            sentence: string;
-            place: components["schemas"]["Place"] | null;
-        };
-        Revision: {
-            letter: string;
-            /** @description of the latest change it holds */
-            number: number;
-            note: string;
-            person: string;
-            /** Format: date-time */
-            at: string;
-        };
-        Difference: {
-            kind: string;
-            /** @enum {string} */
-            what: "added" | "removed" | "moved" | "changed";
-            element: string;
-            sentence: string;
-            /** @description Where an opening was */
-            then: components["schemas"]["Place"] | null;
-            /** @description Where it is */
-            now: components["schemas"]["Place"] | null;
-        };
-        Task: {
-            id: string;
-            /** @enum {string} */
-            state: "waiting" | "running" | "stopping" | "done" | "refused" | "cancelled";
-            done: number;
-            total: number;
-            /** @description of an edit */
-            outcome: components["schemas"]["Outcome"] | null;
-            /** @description that it has made */
-            file: {
-                name: string;
-                sheets: number;
-                bytes: number;
-            } | null;
-            problem: components["schemas"]["Problem"] | null;
-        };
-        Outcome: {
-            /** @description How walls would stand, when it is tried */
-            walls: {
-                id: string;
-                fromX: number;
-                fromY: number;
-                toX: number;
-                toY: number;
-                thickness: number;
-                base: string;
-                top: string;
-            }[];
-            /** @description Where setting-out lines would stand, when it is tried */
-            lines: {
-                id: string;
-                wall: string;
-                /** @description From the wall’s left end */
-                u: number | null;
-                levels: number[];
-            }[];
-            /** @description How many openings were asked for, when it is one of many */
-            wanted: number;
-            misfits: components["schemas"]["Misfit"][];
-            /** @description To be said before it is done */
-            notes: string[];
-            number: number;
-            summary: string;
-            chosen: string[];
-            touched: {
-                /** @description What the project itself tells has changed: its types, layouts, sets … */
-                project: boolean;
-                structure: boolean;
-                walls: string[];
-                storeys: string[];
-            };
-            removed: string[];
-            placed: components["schemas"]["Place"][];
-            undo: string | null;
-            redo: string | null;
-            findings: components["schemas"]["Finding"][];
-        };
-        ChangeLine: {
-            number: number;
-            summary: string;
-            /** @enum {string} */
-            kind: "do" | "undo" | "redo";
-            person: string;
-            /** Format: date-time */
-            at: string;
-        };
+        /** @description What a column of a given schedule holds */
         GivenColumn: {
             /** @enum {string} */
             role: "mark" | "kind" | "width" | "height" | "size" | "sill" | "head" | "count" | "storey" | "on-storey" | "none";
@@ -1582,246 +1634,205 @@ export interface components {
             fresh: components["schemas"]["FreshLine"][];
             kinds: components["schemas"]["FreshKind"][];
         };
-        LayoutColumn: {
-            key: string;
-            name: string | null;
-        };
-        LayoutSort: {
-            key: string;
-            down: boolean;
-        };
-        LayoutFilter: {
-            key: string;
-            /** @enum {string} */
-            test: "is" | "is-not" | "holds" | "above" | "below";
-            value: string;
-        };
-        Layout: {
+        /** @description A project’s settings */
+        Settings: {
+            /** @description Thickness of floors where they are cut */
+            slab: number;
+            /** @description How far a jamb may lie from its mark */
+            setting: number;
+            finishes: components["schemas"]["Finish"][];
+            unitRules: components["schemas"]["UnitRules"];
             id: string;
             name: string;
             /** @enum {string} */
-            source: "openings" | "types" | "walls";
-            columns: components["schemas"]["LayoutColumn"][];
-            merge: boolean;
-            groups: string[];
-            sort: components["schemas"]["LayoutSort"][];
-            filters: components["schemas"]["LayoutFilter"][];
-            totals: boolean;
+            units: "mm" | "m" | "ft-in";
+            cornerMargin: number;
+            baseLevel: number;
+            north: number;
+            nib: number;
+            /** @description What masonry is coordinated to */
+            module: components["schemas"]["Module"] | null;
         };
-        ReportField: {
-            key: string;
-            name: string;
-            /** @enum {string} */
-            measured: "text" | "count" | "length" | "area" | "weight" | "share";
-            summed: boolean;
-        };
-        ReportColumn: {
-            key: string;
-            heading: string;
-            /** @enum {string} */
-            measured: "text" | "count" | "length" | "area" | "weight" | "share";
-        };
-        ReportRow: {
-            /** @enum {string} */
-            kind: "row" | "group" | "sum";
-            text: string;
-            /** @description Lengths in mm, areas in mm² */
-            values: (string | number | null)[];
-            elements: string[];
-        };
-        Report: {
-            name: string;
-            layout: components["schemas"]["Layout"];
-            fields: components["schemas"]["ReportField"][];
-            columns: components["schemas"]["ReportColumn"][];
-            rows: components["schemas"]["ReportRow"][];
-            totals: (string | number | null)[] | null;
-        };
-        SectionLine: {
+        Finish: {
             id: string;
             name: string;
+            /** @description #rrggbb */
+            colour: string;
+            /** @enum {string} */
+            sheen: "matt" | "satin" | "gloss";
+        };
+        UnitRules: {
+            /** @description Greatest leaf by operation: mm and kg */
+            limits: {
+                [key: string]: {
+                    width: number;
+                    height: number;
+                    weight: number;
+                };
+            };
+            doorClear: number;
+            /** @description kg/m³ */
+            frameDensity: number;
+            /** @description kg/m³ */
+            infillDensity: number;
+        };
+        Module: {
+            length: number;
+            height: number;
+            joint: number;
+        };
+        Storey: {
+            id: string;
+            name: string;
+            position: number;
+            height: number;
+            floor: number;
+            ceiling: number;
+        };
+        Outline: {
+            id: string;
+            name: string;
+            position: number;
+            closed: boolean;
+            inner: boolean;
+        };
+        Wall: {
+            id: string;
+            outline: string;
+            position: number;
             fromX: number;
             fromY: number;
             toX: number;
             toY: number;
-        };
-        CutOpening: {
-            id: string;
-            x0: number;
-            x1: number;
-            sill: number;
+            rise: number;
+            thickness: number;
+            base: string;
+            top: string;
+            length: number;
+            /** @description From where it is measured from its left end: 0, or where an inner wall stands clear */
+            start: number;
+            end: number;
+            /** @description The same of its inner face */
+            innerStart: number;
+            innerEnd: number;
+            foot: number;
             head: number;
+            leftJoint: string;
+            rightJoint: string;
         };
-        Section: {
-            drawing: components["schemas"]["Drawing"];
-            line: components["schemas"]["SectionLine"];
-            openings: components["schemas"]["CutOpening"][];
-        };
-        SheetItem: {
-            /** @enum {string} */
-            kind: "elevation" | "plan" | "section" | "schedule";
-            /** @description Frontage, “outside”, “inside”, storey, section line or layout */
-            ref: string;
-            scale: number;
-            x: number;
-            y: number;
-        };
-        WantedItem: {
-            /** @enum {string} */
-            kind: "elevation" | "plan" | "section" | "schedule";
-            ref: string;
-            scale?: number | null;
-            x?: number | null;
-            y?: number | null;
-        };
-        SheetPlan: {
+        Frontage: {
             id: string;
             name: string;
-            number: string;
-            /** @enum {string} */
-            paper: "A4" | "A3" | "A2" | "A1" | "A0" | "ANSI-A" | "ANSI-B" | "ANSI-C" | "ANSI-D" | "ANSI-E";
-            items: components["schemas"]["SheetItem"][];
-        };
-        SheetBlock: {
-            title: string;
-            x: number;
-            y: number;
+            outline: string;
+            bearing: number;
+            /** @description The eighth of the compass: North, North-east … */
+            facing: string;
             width: number;
-            height: number;
-            problem: string | null;
+            foot: number;
+            head: number;
+            /** @description Where it begins in the developed elevation */
+            offset: number;
+            folds: boolean;
+            inner: boolean;
+            /** @description wall → u of its left end */
+            walls: {
+                [key: string]: number;
+            };
         };
-        DrawnSheet: {
-            plan: components["schemas"]["SheetPlan"];
-            /** @description Width and height of the paper, mm */
-            size: number[];
-            pages: string[];
-            blocks: components["schemas"]["SheetBlock"][];
-        };
-        Tracing: {
+        RackType: {
+            door: boolean;
             id: string;
+            mark: string;
             name: string;
-            storeys: string[];
-            file: string;
             width: number;
             height: number;
-            x: number;
-            y: number;
-            scale: number;
-            angle: number;
-            opacity: number;
-            locked: boolean;
+            sill: number;
+            /** @description Operations, finishes and so on that it is found by */
+            words: string[];
+            /** @description Equal for equal makes */
+            hash: string;
         };
-        Picture: {
-            id: string;
-            name: string;
-            file: string;
-        };
-        ReadTracing: {
-            file: string;
-            /** @enum {string} */
-            kind: "vector" | "picture";
-            width: number;
-            height: number;
-            lines: number;
-            pages: number;
-            page: number;
-            notes: string[];
-        };
-        TracedText: {
-            x: number;
-            y: number;
-            size: number;
-            angle: number;
-            text: string;
-        };
-        TracedLines: {
-            width: number;
-            height: number;
-            lines: number[];
-            curves: number[];
-            lettering: number[];
-            texts: components["schemas"]["TracedText"][];
-        };
-        Candidate: {
-            wall: string;
-            from: number;
-            to: number;
-            width: number;
-            rounded: number;
-        };
-        OffMark: {
-            opening: string;
-            sentence: string;
-            by: number;
-            /** @description Of the edit opening.change that moves it to its marks */
-            args: {
-                [key: string]: unknown;
-            } | null;
-        };
-        Offered: {
-            lines: number;
-            marks: number;
-            /** @description Openings in walls of which nothing is drawn */
-            undrawn: number;
-            candidates: components["schemas"]["Candidate"][];
-            off: components["schemas"]["OffMark"][];
-        };
-        Member: {
-            id: number;
-            name: string;
-            email: string | null;
+        Project: {
+            settings: components["schemas"]["Settings"];
             /** @enum {string} */
             role: "owner" | "editor" | "viewer";
-            you: boolean;
-        };
-        WaitingInvitation: {
-            id: string;
-            email: string;
-            /** @enum {string} */
-            role: "owner" | "editor" | "viewer";
-            expiresAt: string;
-        };
-        ReadOnlyLink: {
-            id: string;
-            name: string;
-            createdAt: string;
-            usedAt: string | null;
-        };
-        People: {
-            members: components["schemas"]["Member"][];
-            mayManage: boolean;
-            invitations: components["schemas"]["WaitingInvitation"][];
-            links: components["schemas"]["ReadOnlyLink"][];
-        };
-        Here: {
-            id: number;
-            name: string;
-            /** @enum {string} */
-            role: "owner" | "editor" | "viewer";
-            place: string;
-        };
-        Presence: {
+            /** @description Number of the latest change */
             number: number;
-            /** @enum {string} */
-            role: "owner" | "editor" | "viewer";
-            here: components["schemas"]["Here"][];
+            undo: string | null;
+            redo: string | null;
+            storeys: components["schemas"]["Storey"][];
+            outlines: components["schemas"]["Outline"][];
+            walls: components["schemas"]["Wall"][];
+            frontages: components["schemas"]["Frontage"][];
+            sets: components["schemas"]["NamedSet"][];
+            givens: components["schemas"]["GivenSchedule"][];
+            layouts: components["schemas"]["Layout"][];
+            sections: components["schemas"]["SectionLine"][];
+            sheets: components["schemas"]["SheetPlan"][];
+            tracings: components["schemas"]["Tracing"][];
+            pictures: components["schemas"]["Picture"][];
+            types: components["schemas"]["RackType"][];
         };
-        Letter: {
+        NamedSet: {
             id: string;
-            to: string;
-            subject: string;
-            body: string;
-            at: string;
+            name: string;
+            members: string[];
         };
-        Entrance: {
-            project: string;
-            by: string;
-            email: string;
-            /** @enum {string} */
-            role: "owner" | "editor" | "viewer";
-            over: string | null;
-            hasAccount: boolean;
-            id?: string | null;
+        /** @description Where an opening stands or would stand */
+        Place: {
+            id?: string;
+            wall: string;
+            storey: string;
+            left: number;
+            sillLevel: number;
+            width: number;
+            height: number;
+        };
+        Misfit: {
+            element: string;
+            sentence: string;
+            place: components["schemas"]["Place"] | null;
+        };
+        Outcome: {
+            /** @description How walls would stand, when it is tried */
+            walls: {
+                id: string;
+                fromX: number;
+                fromY: number;
+                toX: number;
+                toY: number;
+                thickness: number;
+                base: string;
+                top: string;
+            }[];
+            /** @description Where setting-out lines would stand, when it is tried */
+            lines: {
+                id: string;
+                wall: string;
+                /** @description From the wall’s left end */
+                u: number | null;
+                levels: number[];
+            }[];
+            /** @description How many openings were asked for, when it is one of many */
+            wanted: number;
+            misfits: components["schemas"]["Misfit"][];
+            /** @description To be said before it is done */
+            notes: string[];
+            number: number;
+            summary: string;
+            chosen: string[];
+            touched: {
+                /** @description What the project itself tells has changed: its types, layouts, sets … */
+                project: boolean;
+                structure: boolean;
+                walls: string[];
+                storeys: string[];
+            };
+            removed: string[];
+            placed: components["schemas"]["Place"][];
+            undo: string | null;
+            redo: string | null;
+            findings: components["schemas"]["Finding"][];
         };
     };
     responses: never;
