@@ -7,9 +7,6 @@ namespace Isleward\Core\Design;
 /** What is to be known of a kind of element: the one place where each kind is described is core/src/kinds.php. */
 final readonly class Descriptor
 {
-    /** Whether it is kept under a name beside the building. */
-    public bool $isKept;
-
     /**
      * @param  string  $word  what people call one
      * @param  string  $prefix  what ids of it begin with
@@ -23,6 +20,11 @@ final readonly class Descriptor
         public string $class,
         public bool $bearing = false,
     ) {
-        $this->isKept = is_a($class, Kept::class, true);
+    }
+
+    /** Whether it is kept under a name beside the building. Asked when it is needed: its class is loaded for it. */
+    public function isKept(): bool
+    {
+        return is_a($this->class, Kept::class, true);
     }
 }

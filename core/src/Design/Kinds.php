@@ -36,7 +36,7 @@ final class Kinds
     /** @return list<Kind> what is kept under a name beside the building */
     public static function kept(): array
     {
-        return self::where(static fn (Descriptor $d): bool => $d->isKept);
+        return self::where(static fn (Descriptor $d): bool => $d->isKept());
     }
 
     /** @return list<Kind> what is read with every drawing */
