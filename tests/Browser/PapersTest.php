@@ -203,12 +203,12 @@ final class PapersTest extends BrowserCase
             // a link lets one look, until it is ended
             $whom = 'client '.random_int(1000, 9999);
             $this->desk->type('Whom the link is for', $whom);
-            $this->desk->waitFor('[aria-label="Address of the link"]');
+            $this->desk->waitFor('[aria-label="Link"]');
             $mate->driver->get(getenv('ISLEWARD_ADDRESS').'/outbox'); // where nothing asks on, and so no answer brings the old cookies back
             $mate->waitForText('Outbox');
             usleep(500_000);
             $mate->driver->manage()->deleteAllCookies();
-            $mate->driver->get((string) $this->desk->css('[aria-label="Address of the link"]')->getAttribute('value'));
+            $mate->driver->get((string) $this->desk->css('[aria-label="Link"]')->getAttribute('value'));
             $mate->waitForText('to look at');
             self::assertSame(0, $mate->count('[data-card] input'));
             $this->desk->button("End the link $whom")->click();

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Api\ProblemResponse;
 use App\Models\Project;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -276,11 +277,7 @@ final class BenchController
                 description: 'What it is now',
                 content: new OA\JsonContent(ref: '#/components/schemas/BenchView'),
             ),
-            new OA\Response(
-                response: 422,
-                description: 'It cannot be built so',
-                content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
-            ),
+            new ProblemResponse(422, 'It cannot be built so'),
         ])]
     public function view(Request $request, Project $project): JsonResponse
     {

@@ -8,6 +8,7 @@ use App\Assembly\Assembly;
 use App\Derived\ElevationView;
 use App\Derived\Structure;
 use App\Derived\Worked;
+use App\Http\Api\ProblemResponse;
 use App\Http\Asked;
 use App\Models\Project;
 use Illuminate\Database\Query\Builder;
@@ -206,7 +207,7 @@ final readonly class DrawingController
         responses: [
             new OA\Response(response: 200, description: 'The section', content: new OA\JsonContent(ref: '#/components/schemas/Section')),
             new OA\Response(response: 304, description: 'As you have it'),
-            new OA\Response(response: 404, description: 'None', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+            new ProblemResponse(404, 'None'),
         ])]
     public function section(Request $request, Project $project): Response
     {

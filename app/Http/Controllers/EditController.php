@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Editing\Editor;
 use App\Editing\Key;
+use App\Http\Api\ProblemResponse;
 use App\Http\Asked;
 use App\Models\Project;
 use App\Models\User;
@@ -52,36 +53,12 @@ final readonly class EditController
         responses: [
             new OA\Response(response: 200, description: 'Done', content: new OA\JsonContent(ref: '#/components/schemas/Outcome')),
             new OA\Response(response: 202, description: 'Begun', content: new OA\JsonContent(ref: '#/components/schemas/Task')),
-            new OA\Response(
-                response: 403,
-                description: 'You may not edit',
-                content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
-            ),
-            new OA\Response(
-                response: 409,
-                description: 'Changed by someone meanwhile',
-                content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
-            ),
-            new OA\Response(
-                response: 422,
-                description: 'Refused, with the reason',
-                content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
-            ),
-            new OA\Response(
-                response: 429,
-                description: 'Too many are waiting already',
-                content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
-            ),
-            new OA\Response(
-                response: 423,
-                description: 'Someone else’s change is being written; nothing was done yet',
-                content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
-            ),
-            new OA\Response(
-                response: 503,
-                description: 'Not known whether it was done: ask again under the same key',
-                content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
-            ),
+            new ProblemResponse(403, 'You may not edit'),
+            new ProblemResponse(409, 'Changed by someone meanwhile'),
+            new ProblemResponse(422, 'Refused, with the reason'),
+            new ProblemResponse(429, 'Too many are waiting already'),
+            new ProblemResponse(423, 'Someone else’s change is being written; nothing was done yet'),
+            new ProblemResponse(503, 'Not known whether it was done: ask again under the same key'),
         ])]
     public function run(Request $request, Project $project): JsonResponse
     {
@@ -110,21 +87,9 @@ final readonly class EditController
         ),
         responses: [
             new OA\Response(response: 200, description: 'Done', content: new OA\JsonContent(ref: '#/components/schemas/Outcome')),
-            new OA\Response(
-                response: 422,
-                description: 'Nothing to undo, or changed since',
-                content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
-            ),
-            new OA\Response(
-                response: 423,
-                description: 'Someone else’s change is being written; nothing was done yet',
-                content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
-            ),
-            new OA\Response(
-                response: 503,
-                description: 'Not known whether it was done: ask again under the same key',
-                content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
-            ),
+            new ProblemResponse(422, 'Nothing to undo, or changed since'),
+            new ProblemResponse(423, 'Someone else’s change is being written; nothing was done yet'),
+            new ProblemResponse(503, 'Not known whether it was done: ask again under the same key'),
         ])]
     public function undo(Request $request, Project $project): JsonResponse
     {
@@ -143,21 +108,9 @@ final readonly class EditController
         ),
         responses: [
             new OA\Response(response: 200, description: 'Done', content: new OA\JsonContent(ref: '#/components/schemas/Outcome')),
-            new OA\Response(
-                response: 422,
-                description: 'Nothing to redo, or changed since',
-                content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
-            ),
-            new OA\Response(
-                response: 423,
-                description: 'Someone else’s change is being written; nothing was done yet',
-                content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
-            ),
-            new OA\Response(
-                response: 503,
-                description: 'Not known whether it was done: ask again under the same key',
-                content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
-            ),
+            new ProblemResponse(422, 'Nothing to redo, or changed since'),
+            new ProblemResponse(423, 'Someone else’s change is being written; nothing was done yet'),
+            new ProblemResponse(503, 'Not known whether it was done: ask again under the same key'),
         ])]
     public function redo(Request $request, Project $project): JsonResponse
     {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Api\ProblemResponse;
 use App\Models\Invitation;
 use App\Models\Link;
 use App\Models\User;
@@ -43,7 +44,7 @@ final readonly class EntranceController
         parameters: [new OA\Parameter(name: 'token', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
         responses: [
             new OA\Response(response: 200, description: 'It', content: new OA\JsonContent(ref: '#/components/schemas/Entrance')),
-            new OA\Response(response: 404, description: 'None', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+            new ProblemResponse(404, 'None'),
         ])]
     public function invitation(string $token): JsonResponse
     {
@@ -79,7 +80,7 @@ final readonly class EntranceController
                     properties: [new OA\Property(property: 'id', type: 'string', description: 'of the project')],
                 ),
             ),
-            new OA\Response(response: 422, description: 'Not so', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+            new ProblemResponse(422, 'Not so'),
         ])]
     public function join(Request $request, string $token): JsonResponse
     {
@@ -104,7 +105,7 @@ final readonly class EntranceController
         parameters: [new OA\Parameter(name: 'token', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
         responses: [
             new OA\Response(response: 200, description: 'It', content: new OA\JsonContent(ref: '#/components/schemas/Entrance')),
-            new OA\Response(response: 404, description: 'None', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+            new ProblemResponse(404, 'None'),
         ])]
     public function link(Request $request, string $token): JsonResponse
     {
@@ -136,7 +137,7 @@ final readonly class EntranceController
                     properties: [new OA\Property(property: 'id', type: 'string', description: 'of the project')],
                 ),
             ),
-            new OA\Response(response: 422, description: 'Ended', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+            new ProblemResponse(422, 'Ended'),
         ])]
     public function open(Request $request, string $token): JsonResponse
     {

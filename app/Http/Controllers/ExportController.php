@@ -8,6 +8,7 @@ use App\Derived\Schedules;
 use App\Exports\Exporter;
 use App\Exports\Pdf;
 use App\Exports\SheetPlans;
+use App\Http\Api\ProblemResponse;
 use App\Http\Asked;
 use App\Models\Project;
 use Illuminate\Http\Request;
@@ -91,7 +92,7 @@ final readonly class ExportController
                 new OA\MediaType(mediaType: self::XLSX, schema: new OA\Schema(type: 'string', format: 'binary')),
                 new OA\MediaType(mediaType: 'application/pdf', schema: new OA\Schema(type: 'string', format: 'binary')),
             ]),
-            new OA\Response(response: 404, description: 'None', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+            new ProblemResponse(404, 'None'),
         ])]
     public function schedule(Project $project, string $layout, string $format): Response
     {
@@ -117,11 +118,7 @@ final readonly class ExportController
                 new OA\MediaType(mediaType: self::XLSX, schema: new OA\Schema(type: 'string', format: 'binary')),
                 new OA\MediaType(mediaType: 'application/pdf', schema: new OA\Schema(type: 'string', format: 'binary')),
             ]),
-            new OA\Response(
-                response: 422,
-                description: 'It cannot be laid out so',
-                content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
-            ),
+            new ProblemResponse(422, 'It cannot be laid out so'),
         ])]
     public function triedSchedule(Request $request, Project $project, string $format): Response
     {

@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Assembly\Assembly;
 use App\Derived\Gather;
 use App\Derived\Structure;
+use App\Http\Api\ProblemResponse;
 use App\Models\Project;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -68,11 +69,7 @@ final class GatherController
                             additionalProperties: new OA\AdditionalProperties(type: 'integer'),
                         ),
                     ])),
-            new OA\Response(
-                response: 422,
-                description: 'Something asked for cannot be',
-                content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
-            ),
+            new ProblemResponse(422, 'Something asked for cannot be'),
         ])]
     public function __invoke(Request $request, Project $project, Assembly $assembly): JsonResponse
     {

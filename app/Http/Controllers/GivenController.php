@@ -9,6 +9,7 @@ use App\Derived\GivenView;
 use App\Derived\Structure;
 use App\Files\Foreign;
 use App\Files\Store;
+use App\Http\Api\ProblemResponse;
 use App\Http\Asked;
 use App\Models\Project;
 use App\Models\User;
@@ -44,7 +45,7 @@ final readonly class GivenController
                 description: 'As it would be read',
                 content: new OA\JsonContent(ref: '#/components/schemas/Reading'),
             ),
-            new OA\Response(response: 422, description: 'No table', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+            new ProblemResponse(422, 'No table'),
         ])]
     public function upload(Request $request, Project $project): JsonResponse
     {
@@ -79,7 +80,7 @@ final readonly class GivenController
                 description: 'As it would be read',
                 content: new OA\JsonContent(ref: '#/components/schemas/Reading'),
             ),
-            new OA\Response(response: 422, description: 'Not so', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+            new ProblemResponse(422, 'Not so'),
         ])]
     public function reading(Request $request, Project $project): JsonResponse
     {
@@ -100,7 +101,7 @@ final readonly class GivenController
         ],
         responses: [
             new OA\Response(response: 200, description: 'What differs', content: new OA\JsonContent(ref: '#/components/schemas/Held')),
-            new OA\Response(response: 404, description: 'None', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+            new ProblemResponse(404, 'None'),
         ])]
     public function held(Project $project, string $given): JsonResponse
     {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Api\ProblemResponse;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Isleward\Core\Measure\Fields;
@@ -24,7 +25,7 @@ final class LengthController
                 description: 'In mm',
                 content: new OA\JsonContent(required: ['mm'], properties: [new OA\Property(property: 'mm', type: 'number')]),
             ),
-            new OA\Response(response: 422, description: 'Not a length', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+            new ProblemResponse(422, 'Not a length'),
         ])]
     public function __invoke(Request $request): JsonResponse
     {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Api\ProblemResponse;
 use App\Models\Invitation;
 use App\Models\Letter;
 use App\Models\Link;
@@ -112,7 +113,7 @@ final readonly class PeopleController
                 description: 'The letter is in the outbox',
                 content: new OA\JsonContent(required: ['id'], properties: [new OA\Property(property: 'id', type: 'string')]),
             ),
-            new OA\Response(response: 422, description: 'Not so', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+            new ProblemResponse(422, 'Not so'),
         ])]
     public function invite(Request $request, Project $project): JsonResponse
     {
@@ -157,7 +158,7 @@ final readonly class PeopleController
         ),
         responses: [
             new OA\Response(response: 204, description: 'Done'),
-            new OA\Response(response: 422, description: 'Not so', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+            new ProblemResponse(422, 'Not so'),
         ])]
     public function role(Request $request, Project $project, int $user): JsonResponse
     {
@@ -175,7 +176,7 @@ final readonly class PeopleController
         ],
         responses: [
             new OA\Response(response: 204, description: 'Gone'),
-            new OA\Response(response: 422, description: 'Not so', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+            new ProblemResponse(422, 'Not so'),
         ])]
     public function remove(Request $request, Project $project, int $user): JsonResponse
     {

@@ -10,6 +10,7 @@ use App\Derived\Structure;
 use App\Editing\Key;
 use App\Editing\NewProject;
 use App\Files\Store;
+use App\Http\Api\ProblemResponse;
 use App\Models\Project;
 use App\Models\Task;
 use App\Models\User;
@@ -73,7 +74,7 @@ final class ProjectController
                 description: 'Started',
                 content: new OA\JsonContent(required: ['id'], properties: [new OA\Property(property: 'id', type: 'string')]),
             ),
-            new OA\Response(response: 422, description: 'Refused', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+            new ProblemResponse(422, 'Refused'),
         ])]
     public function create(Request $request, NewProject $new): JsonResponse
     {
@@ -92,11 +93,7 @@ final class ProjectController
         parameters: [new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
         responses: [
             new OA\Response(response: 200, description: 'The project', content: new OA\JsonContent(ref: '#/components/schemas/Project')),
-            new OA\Response(
-                response: 404,
-                description: 'None, or not yours',
-                content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
-            ),
+            new ProblemResponse(404, 'None, or not yours'),
         ])]
     public function show(Request $request, Project $project, Assembly $assembly, ProjectView $view): JsonResponse
     {

@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Editing\Editor;
 use App\Editing\Key;
 use App\Editing\Revisions;
+use App\Http\Api\ProblemResponse;
 use App\Http\Asked;
 use App\Models\Project;
 use App\Models\Revision;
@@ -83,11 +84,7 @@ final readonly class RevisionController
         ),
         responses: [
             new OA\Response(response: 201, description: 'Kept', content: new OA\JsonContent(ref: '#/components/schemas/Revision')),
-            new OA\Response(
-                response: 422,
-                description: 'Nothing has changed since the latest',
-                content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
-            ),
+            new ProblemResponse(422, 'Nothing has changed since the latest'),
         ])]
     public function keep(Request $request, Project $project): JsonResponse
     {
@@ -153,11 +150,7 @@ final readonly class RevisionController
         ),
         responses: [
             new OA\Response(response: 200, description: 'Done', content: new OA\JsonContent(ref: '#/components/schemas/Outcome')),
-            new OA\Response(
-                response: 422,
-                description: 'Changed meanwhile, or the same',
-                content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
-            ),
+            new ProblemResponse(422, 'Changed meanwhile, or the same'),
         ])]
     public function restore(Request $request, Project $project, string $letter, Editor $editor): JsonResponse
     {

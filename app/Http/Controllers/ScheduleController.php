@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Derived\Schedules;
+use App\Http\Api\ProblemResponse;
 use App\Models\Project;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -88,7 +89,7 @@ final readonly class ScheduleController
         ],
         responses: [
             new OA\Response(response: 200, description: 'Its rows', content: new OA\JsonContent(ref: '#/components/schemas/Report')),
-            new OA\Response(response: 404, description: 'None', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+            new ProblemResponse(404, 'None'),
         ])]
     public function show(Project $project, string $layout): JsonResponse
     {
@@ -104,11 +105,7 @@ final readonly class ScheduleController
         requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/Layout')),
         responses: [
             new OA\Response(response: 200, description: 'Its rows', content: new OA\JsonContent(ref: '#/components/schemas/Report')),
-            new OA\Response(
-                response: 422,
-                description: 'It cannot be laid out so',
-                content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
-            ),
+            new ProblemResponse(422, 'It cannot be laid out so'),
         ])]
     public function try(Request $request, Project $project): JsonResponse
     {

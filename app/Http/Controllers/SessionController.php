@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Api\ProblemResponse;
 use App\Http\Problems;
 use App\Models\User;
 use App\People\Email;
@@ -44,11 +45,7 @@ final class SessionController
                     properties: [new OA\Property(property: 'user', ref: '#/components/schemas/User')],
                 ),
             ),
-            new OA\Response(
-                response: 422,
-                description: 'Wrong address or password',
-                content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
-            ),
+            new ProblemResponse(422, 'Wrong address or password'),
         ])]
     public function create(Request $request): JsonResponse
     {

@@ -8,6 +8,7 @@ use App\Editing\Key;
 use App\Exports\Pdf;
 use App\Exports\SheetPlans;
 use App\Exports\UnitSheets;
+use App\Http\Api\ProblemResponse;
 use App\Http\Asked;
 use App\Models\Project;
 use App\Models\User;
@@ -91,7 +92,7 @@ final readonly class SheetController
                     properties: [new OA\Property(property: 'pages', type: 'array', items: new OA\Items(type: 'string'))],
                 ),
             ),
-            new OA\Response(response: 404, description: 'None', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+            new ProblemResponse(404, 'None'),
         ])]
     public function show(Request $request, Project $project, string $type): JsonResponse
     {
@@ -117,7 +118,7 @@ final readonly class SheetController
                     new OA\MediaType(mediaType: 'application/pdf', schema: new OA\Schema(type: 'string', format: 'binary')),
                 ],
             ),
-            new OA\Response(response: 404, description: 'None', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+            new ProblemResponse(404, 'None'),
         ])]
     public function file(Request $request, Project $project, string $type, string $format): Response
     {
@@ -141,16 +142,8 @@ final readonly class SheetController
         ])),
         responses: [
             new OA\Response(response: 202, description: 'Begun', content: new OA\JsonContent(ref: '#/components/schemas/Task')),
-            new OA\Response(
-                response: 422,
-                description: 'Cannot be drawn',
-                content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
-            ),
-            new OA\Response(
-                response: 429,
-                description: 'Too many are being made already',
-                content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
-            ),
+            new ProblemResponse(422, 'Cannot be drawn'),
+            new ProblemResponse(429, 'Too many are being made already'),
         ])]
     public function make(Request $request, Project $project, Tasks $tasks): JsonResponse
     {
@@ -180,7 +173,7 @@ final readonly class SheetController
             ])),
         responses: [
             new OA\Response(response: 200, description: 'Its pages', content: new OA\JsonContent(ref: '#/components/schemas/DrawnSheet')),
-            new OA\Response(response: 422, description: 'Not so', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+            new ProblemResponse(422, 'Not so'),
         ])]
     public function draw(Request $request, Project $project): JsonResponse
     {
@@ -215,7 +208,7 @@ final readonly class SheetController
                     new OA\MediaType(mediaType: 'application/pdf', schema: new OA\Schema(type: 'string', format: 'binary')),
                 ],
             ),
-            new OA\Response(response: 404, description: 'None', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+            new ProblemResponse(404, 'None'),
         ])]
     public function planFile(Request $request, Project $project, string $sheet, string $format): Response
     {

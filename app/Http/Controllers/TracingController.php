@@ -8,6 +8,7 @@ use App\Assembly\Assembly;
 use App\Derived\Structure;
 use App\Files\Foreign;
 use App\Files\Store;
+use App\Http\Api\ProblemResponse;
 use App\Http\Asked;
 use App\Http\Problems;
 use App\Models\Project;
@@ -134,7 +135,7 @@ final readonly class TracingController
                 description: 'What was read',
                 content: new OA\JsonContent(ref: '#/components/schemas/ReadTracing'),
             ),
-            new OA\Response(response: 422, description: 'It cannot be', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+            new ProblemResponse(422, 'It cannot be'),
         ])]
     public function upload(Request $request, Project $project): JsonResponse
     {
@@ -161,7 +162,7 @@ final readonly class TracingController
                 new OA\MediaType(mediaType: 'image/png', schema: new OA\Schema(type: 'string', format: 'binary')),
                 new OA\MediaType(mediaType: 'image/jpeg', schema: new OA\Schema(type: 'string', format: 'binary')),
             ]),
-            new OA\Response(response: 404, description: 'None', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+            new ProblemResponse(404, 'None'),
         ])]
     public function file(Project $project, string $file): Response
     {

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Assembly\Assembly;
 use App\Derived\Structure;
+use App\Http\Api\ProblemResponse;
 use App\Http\Asked;
 use App\Models\Opening;
 use App\Models\Project;
@@ -38,7 +39,7 @@ final readonly class UnitTypeController
                     new OA\Property(property: 'type', ref: '#/components/schemas/UnitTypeValues'),
                     new OA\Property(property: 'openings', type: 'integer'),
                 ])),
-            new OA\Response(response: 404, description: 'None', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+            new ProblemResponse(404, 'None'),
         ])]
     public function show(Project $project, string $type): JsonResponse
     {

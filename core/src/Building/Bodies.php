@@ -6,7 +6,6 @@ namespace Isleward\Core\Building;
 
 use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Wall;
-use Isleward\Core\Geometry\Curve;
 use Isleward\Core\Geometry\Tolerance;
 use Isleward\Core\Geometry\Vec2;
 use Isleward\Core\Measure\Refusal;
@@ -164,7 +163,7 @@ final class Bodies
         $corner = $atRight ? $wall->to : $wall->from;
         $rank = self::rank($design, $wall) <=> self::rank($design, $other);
         if ($rank === 0 && $toOuter === null) {
-            $inner = self::innerFace($wall, $surface)->meetsLine(self::innerFace($other, $otherSurface));
+            $inner = $surface->innerFace($wall->thickness)->meetsLine($otherSurface->innerFace($other->thickness));
 
             return End::along($surface, $corner, ($inner ?? $corner)->minus($corner), Joint::Mitre, $other->id);
         }
@@ -179,11 +178,6 @@ final class Bodies
     private static function rank(Design $design, Wall $wall): array
     {
         return [round($wall->thickness, 2), (float) ($design->storeys->indexOf($wall->top) - $design->storeys->indexOf($wall->base))];
-    }
-
-    private static function innerFace(Wall $wall, Surface $surface): Curve
-    {
-        return Curve::line($surface->inPlan(0.0, $wall->thickness), $surface->inPlan(1000.0, $wall->thickness));
     }
 
     /** An end that makes no corner: free, or of an inner wall that runs into the body of another wall. */

@@ -6,7 +6,6 @@ namespace Isleward\Core\Building;
 
 use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Wall;
-use Isleward\Core\Geometry\Curve;
 use Isleward\Core\Geometry\Tolerance;
 
 /** What of other walls stands in a wall's way: those that end against its faces, and the returns at its corners. */
@@ -66,7 +65,7 @@ final class Meeting
             ) {
                 continue;
             }
-            $return = self::innerFace($body->wall, $body->surface)->meetsLine(self::innerFace($other, Surface::of($other)));
+            $return = $body->surface->innerFace($body->wall->thickness)->meetsLine(Surface::of($other)->innerFace($other->thickness));
             $inner = $return === null ? $at : $body->surface->along($return);
             $at = $atRight ? min($at, $inner) : max($at, $inner);
         }
@@ -88,10 +87,5 @@ final class Meeting
         }
 
         return false;
-    }
-
-    private static function innerFace(Wall $wall, Surface $surface): Curve
-    {
-        return Curve::line($surface->inPlan(0.0, $wall->thickness), $surface->inPlan(1000.0, $wall->thickness));
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Isleward\Core\Building;
 
 use Isleward\Core\Design\Wall;
+use Isleward\Core\Geometry\Curve;
 use Isleward\Core\Geometry\Vec2;
 
 /**
@@ -30,6 +31,12 @@ final readonly class Surface
     public function inPlan(float $u, float $depth = 0.0): Vec2
     {
         return $this->origin->plus($this->along->times($u))->plus($this->outward->times(-$depth));
+    }
+
+    /** A stretch of the line in plan that the inner face of a wall so thick lies on. */
+    public function innerFace(float $thickness): Curve
+    {
+        return Curve::line($this->inPlan(0.0, $thickness), $this->inPlan(1000.0, $thickness));
     }
 
     /** u of a plan point's foot on the face. */

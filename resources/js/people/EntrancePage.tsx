@@ -150,8 +150,7 @@ export function OutboxPage() {
                 </a>
             </header>
             <p className="mb-4 text-quiet">
-                A stand-in for a mail server: letters sent in your name are kept here and go nowhere. Give the address in a letter to whom
-                it is for.
+                A stand-in for a mail server: emails sent in your name are kept here and go nowhere. Give the link in one to whom it is for.
             </p>
             {letters.isError && <p className="text-buoy">{letters.error.message}</p>}
             {letters.data?.letters.length === 0 && (

@@ -140,7 +140,7 @@ function Invite({ onInvite }: { onInvite: (email: string, role: 'editor' | 'view
             <input
                 type="email"
                 required
-                aria-label="Address to invite"
+                aria-label="Email to invite"
                 placeholder="name@place.example"
                 value={email}
                 onChange={(e) => setEmail(e.target.value)}
@@ -206,7 +206,7 @@ function Links({ links, onMade, onEnd }: { links: LinkLine[]; onMade: () => Prom
                 <p className="mt-2 flex items-center gap-2 bg-tide-wash px-2 py-1.5">
                     <input
                         readOnly
-                        aria-label="Address of the link"
+                        aria-label="Link"
                         value={made}
                         onFocus={(e) => e.target.select()}
                         className="min-w-0 grow bg-transparent"

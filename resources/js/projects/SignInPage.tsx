@@ -33,7 +33,7 @@ export function SignInPage() {
                         <p className="text-quiet">The building’s envelope, set out exactly</p>
                     </div>
                 </div>
-                <TextField label="Address" type="email" autoComplete="username" required autoFocus value={email} onChange={setEmail} />
+                <TextField label="Email" type="email" autoComplete="username" required autoFocus value={email} onChange={setEmail} />
                 <TextField
                     className="mt-3"
                     label="Password"
