@@ -32,6 +32,11 @@ foreach ([100, 1000, 4000] as $n) {
         $n === 1000 ? 0.25 : null,
     ];
 }
+$figures['cut.curved_vs_flat.1000'] = [
+    $ours['curved'] / $ours[1000],
+    sprintf('%.1f ms against %.1f ms', $ours['curved'], $ours[1000]),
+    4.0,
+];
 $figures['cut.growth.1000_4000'] = [$ours[4000] / $ours[1000] / 4, 'time ratio over 4', 1.3];
 foreach (['100' => $small, '1000' => $middle, '10000' => $large] as $n => $pair) {
     $figures["edit.vs_bare_write.$n"] = [

@@ -155,7 +155,10 @@ foreach ([[2000, 2000], [14000, 2000], [14000, 6000]] as [$x, $y]) {
     $desk->click('plan', $x, $y);
     usleep(250_000);
 }
-$desk->hover('plan', 9000, 9000);
-$desk->keys('7500', Keys::TAB, '150');
+// an arc back over them: its end, and the rise that follows the pointer
+$desk->keys('a');
+$desk->click('plan', 5000, 8000);
+$desk->hover('plan', 10500, 9500);
+$desk->keys(Keys::TAB, '6500');
 $shoot('outline');
 $desk->driver->quit();

@@ -17,6 +17,7 @@ use Isleward\Core\Design\Kinds;
 use Isleward\Core\Design\Operation;
 use Isleward\Core\Design\SettingOutLine;
 use Isleward\Core\Design\Storey;
+use Isleward\Core\Design\Tie;
 use Isleward\Core\Edit\Scope;
 use Isleward\Core\Measure\Refusal;
 
@@ -29,7 +30,7 @@ final class Assembly
     /** @var array<string, list<Element>> the structure read last, by its version */
     private array $ready = [];
 
-    public function __construct(private readonly Referring $referring)
+    public function __construct(private readonly Ties $ties)
     {
     }
 
@@ -41,29 +42,46 @@ final class Assembly
     public function design(Project $project, Scope $scope, bool $reading = false): Design
     {
         $structure = $reading ? $this->readyStructure($project) : $this->structure($project);
-        $lines = [];
-        foreach ($structure as $element) {
-            if ($element instanceof SettingOutLine) {
-                $lines[$element->id] = $element->ref();
-            }
+        $openings = $this->elements([Kind::Opening->value => $scope->everything
+            ? $this->rows(Kind::Opening, $project)
+            : $this->inScope($project, $scope, $structure)]);
+        if (! $scope->everything) {
+            $openings = $this->withNamed($project, $structure, $openings);
         }
         $rows = [];
-        if ($scope->everything) {
-            $rows[Kind::Opening->value] = $this->rows(Kind::Opening, $project);
-        } else {
-            $rows[Kind::Opening->value] = $this->referring->withReferred(
-                $project,
-                $this->inScope($project, $scope, $structure, $lines),
-                array_values($lines),
-            );
-        }
         if ($scope->kept || $scope->everything) {
             foreach ([...Kinds::kept(), Kind::Acceptance] as $kind) {
                 $rows[$kind->value] = $this->rows($kind, $project);
             }
         }
 
-        return Design::of($project->settings(), [...$structure, ...$this->elements($rows)]);
+        return Design::of($project->settings(), [...$structure, ...$openings, ...$this->elements($rows)]);
+    }
+
+    /**
+     * Openings, with those that they and the lines are placed from, on and on, by id.
+     *
+     * @param  list<Element>  $structure
+     * @param  list<Element>  $openings
+     * @return list<Element>
+     */
+    private function withNamed(Project $project, array $structure, array $openings): array
+    {
+        $there = [];
+        foreach ($structure as $element) {
+            $there[$element->id()] = true;
+        }
+        $lines = array_values(array_filter($structure, static fn (Element $e): bool => $e instanceof SettingOutLine));
+        $all = Ties::withNamed([...$openings, ...$lines], $there, fn (array $ids): array => $this->elements([
+            Kind::Opening->value => $this->rows(Kind::Opening, $project, static fn (Builder $q) => $q->whereIn('id', $ids)),
+        ]));
+        if (count($all) === count($openings) + count($lines)) {
+            return $openings; // none that was not there
+        }
+        $all = array_values(array_filter($all, static fn (Element $e): bool => ! $e instanceof SettingOutLine));
+        usort($all, static fn (Element $a, Element $b): int => $a->id() <=> $b->id());
+
+        return $all;
     }
 
     /** @return list<Element> */
@@ -93,15 +111,16 @@ final class Assembly
 
     /**
      * @param  list<Element>  $structure
-     * @param  array<string, string|null>  $lines  with what each is placed from
      * @return list<array<string, mixed>>
      */
-    private function inScope(Project $project, Scope $scope, array $structure, array $lines): array
+    private function inScope(Project $project, Scope $scope, array $structure): array
     {
-        $openings = $scope->types === [] ? $scope->openings
-            : Opening::query()->toBase()->where('project_id', $project->id)->whereIn('unit_type_id', $scope->types)->pluck('id')->all();
+        $openings = $scope->types === []
+            ? $scope->openings
+            : $this->ties->naming($project, $scope->types, Tie::MadeOf, Kind::Opening);
         if ($scope->referrers) {
-            $openings = $this->referring->referrers($project, [...$openings, ...$scope->lines], $lines);
+            $hanging = $this->ties->hanging($project, [...$openings, ...$scope->lines]);
+            array_push($openings, ...array_map(strval(...), array_keys($hanging, Kind::Opening, true)));
         }
         $walls = $scope->walls;
         if ($scope->wallsToo && $openings !== []) {
@@ -195,6 +214,7 @@ final class Assembly
                 $progress($written, $total);
             }
         };
+        $this->ties->write($project, $change);
         $added = $removed = [];
         if (array_filter($change->operations, static fn (Operation $o): bool => in_array($o->kind, Kinds::bearing(), true)) !== []) {
             $project->structure_version = (string) Str::ulid();

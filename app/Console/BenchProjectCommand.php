@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use App\Assembly\Assembly;
+use App\Assembly\Ties;
 use App\Editing\NewProject;
 use App\Models\Opening;
 use App\Models\Outline;
@@ -15,6 +17,7 @@ use Illuminate\Console\Command;
 use Illuminate\Support\Str;
 use Isleward\Core\Design\Ids;
 use Isleward\Core\Design\Kind;
+use Isleward\Core\Edit\Scope;
 use Isleward\Core\Measure\Fields;
 use Isleward\Core\Unit\Stock;
 
@@ -32,7 +35,7 @@ final class BenchProjectCommand extends Command
 
     protected $description = 'Make a project of many openings';
 
-    public function handle(NewProject $new, Ids $ids): int
+    public function handle(NewProject $new, Ids $ids, Assembly $assembly, Ties $ties): int
     {
         $user = User::query()->firstOrCreate(['email' => 'bench@skerrow.example'], ['name' => 'Bench', 'password' => 'harbour-light']);
         $wanted = $this->argument('openings');
@@ -73,6 +76,7 @@ final class BenchProjectCommand extends Command
         for ($block = 0; $left > 0; $block++) {
             $left = $this->block($project, $ids, $block, $storeyIds, $types, $left);
         }
+        $ties->rebuild($project, $assembly->design($project, Scope::everything())->elements());
         $project->update(['structure_version' => (string) Str::ulid()]);
         $this->line($project->id);
 

@@ -28,9 +28,9 @@ use Isleward\Core\Sheet\Paper;
 use Isleward\Core\Tracing\Vectors;
 
 /**
- * The demo: an invented pilot house on an invented tidal island. Four storeys, a watch room on the roof's south-east corner
- * and a boat workshop at its west; rooms behind inner walls, setting-out lines, sets, and one finding that is accepted. Two
- * of its openings are placed wrongly on purpose, to be found.
+ * The demo: an invented pilot house on an invented tidal island. Four storeys, a watch room on the roof's south-east corner, a boat
+ * workshop at its west and a curved lookout at its east; rooms behind inner walls, setting-out lines, sets, and one finding that is
+ * accepted. Two of its openings are placed wrongly on purpose, to be found.
  */
 final class SkerrowPilotHouse
 {
@@ -85,6 +85,7 @@ final class SkerrowPilotHouse
         $this->watchRoom($watch);
         $this->workshop($workshop);
         $this->innerWalls();
+        $this->lookout();
         $this->settingOut($main[0], $main[1]);
         $this->sets($main[0]);
         $this->run('section.keep', ['name' => 'A', 'fromX' => 14900, 'fromY' => -2000, 'toX' => 14900, 'toY' => 13400]);
@@ -139,6 +140,26 @@ final class SkerrowPilotHouse
         $this->run('opening.mirror', ['ids' => $window, 'about' => 'middle', 'copy' => true]);
         $this->row($walls[2], 'Quay', 'W-39', 1250, 2000, 5);
         $this->row($walls[3], 'Quay', 'D-18', 1650, 0, 1);
+    }
+
+    /**
+     * The curved lookout on the point east of the house: an arc towards the sea and a straight wall behind. Below it is cut with parallel
+     * jambs for hung windows, above with fixed lights that are bent to it.
+     */
+    private function lookout(): void
+    {
+        [$arc, $back] = $this->outline('Lookout', [[23000, 6400], ['x' => 31000, 'y' => 6400, 'radius' => 4400]], 250, 'Quay', 'Charts');
+        $this->place($arc, 'Quay', 'W-27', ['from' => 'middle', 'value' => 0, 'to' => 'centre']);
+        foreach ([0.2, 0.35, 0.65, 0.8] as $share) {
+            $this->place($arc, 'Quay', 'W-27', ['from' => 'fraction', 'value' => $share, 'to' => 'centre']);
+        }
+        foreach ([0.1, 0.25, 0.4, 0.55, 0.7, 0.85] as $share) {
+            $this->place($arc, 'Charts', 'W-01', ['from' => 'fraction', 'value' => $share + 0.025, 'to' => 'centre'], [
+                'width' => 1300, 'jambs' => 'bent',
+            ]);
+        }
+        $this->row($back, 'Quay', 'D-01', 3550, 0, 1);
+        $this->row($back, 'Charts', 'W-13', 1700, 2000, 3);
     }
 
     /** Rooms on two storeys: a corridor wall, and walls between the rooms with a door at a nib in each; one nib is agreed to be less. */
@@ -250,6 +271,8 @@ final class SkerrowPilotHouse
                 [
                     ...array_map(static fn (string $f): array => ['elevation', $f, 100.0], array_slice($frontages, 0, 4)),
                     ['schedule', 'by-type'],
+                    // all of it from the south, with the lookout’s curved face foreshortened
+                    ['elevation', 'from:180', 100.0],
                 ],
             ],
             ['A-02', 'Charts floor and section', [['plan', $this->storeys['Charts']], ['section', $section]]],
@@ -307,7 +330,7 @@ final class SkerrowPilotHouse
     }
 
     /**
-     * @param  list<array{int, int}>  $points
+     * @param  list<array<array-key, int>>  $points
      * @return list<string> wall ids in order
      */
     private function outline(string $name, array $points, float $thickness, string $base, string $top): array

@@ -16,7 +16,9 @@ use Isleward\Core\Check\WallInQuestion;
 use Isleward\Core\Design\Acceptance;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Design\LineAxis;
+use Isleward\Core\Design\Namings;
 use Isleward\Core\Design\SettingOutLine;
+use Isleward\Core\Design\Tie;
 use Isleward\Core\Drawing\Catches;
 use Isleward\Core\Drawing\CatchKind;
 use Isleward\Core\Drawing\CatchLine;
@@ -95,10 +97,13 @@ use OpenApi\Attributes as OA;
     'setback',
     'ajar',
     'mark',
+    'jambs',
     'label',
     'symbol',
     'u',
     'left',
+    'span',
+    'bow',
     'fromLeft',
     'fromRight',
     'sillLevel',
@@ -121,10 +126,20 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'setback', type: 'number'),
     new OA\Property(property: 'ajar', type: 'number', nullable: true, description: 'How far it is shown open, 0 to 1; null as its type is'),
     new OA\Property(property: 'mark', type: 'string', nullable: true, description: 'Of its own'),
+    new OA\Property(
+        property: 'jambs',
+        description: 'How it is cut into a curved wall; null as the project says',
+        anyOf: [
+            new OA\Schema(type: 'string', enum: ['parallel', 'radial', 'bent']),
+            new OA\Schema(type: 'null'),
+        ],
+    ),
     new OA\Property(property: 'label', type: 'string'),
     new OA\Property(property: 'symbol', type: 'string'),
     new OA\Property(property: 'u', type: 'number', description: 'Left jamb on the frontage'),
     new OA\Property(property: 'left', type: 'number', description: 'Left jamb from the wall’s left end'),
+    new OA\Property(property: 'span', type: 'number', description: 'From jamb to jamb along the outer face: its width, in a flat wall'),
+    new OA\Property(property: 'bow', type: 'number', description: 'How far the face stands off the chord between its jambs; outward, mm'),
     new OA\Property(property: 'fromLeft', type: 'number', description: 'Left jamb from where the wall is measured from'),
     new OA\Property(property: 'fromRight', type: 'number', description: 'Right jamb from where it is measured to'),
     new OA\Property(
@@ -333,7 +348,8 @@ final readonly class ElevationView
         $module = $this->design->settings->module;
 
         return [...$p->opening->toArray(), 'label' => $this->design->label($p->opening), 'symbol' => $symbol, 'u' => $u + $p->left,
-            'left' => $p->left, 'fromLeft' => $p->left - $body->start(), 'fromRight' => $body->end() - $p->right, 'sillLevel' => $p->sill,
+            'left' => $p->left, 'span' => $p->right - $p->left, 'bow' => $p->bow($body->surface),
+            'fromLeft' => $p->left - $body->start(), 'fromRight' => $body->end() - $p->right, 'sillLevel' => $p->sill,
             'headLevel' => $p->head, 'area' => $p->area(),
             'coordinated' => $module === null ? null : [
                 'width' => $module->opening($p->opening->width), 'height' => $module->height($p->opening->height),
@@ -364,15 +380,7 @@ final readonly class ElevationView
     /** How many openings and lines are placed straight from a line. */
     private function hangs(SettingOutLine $line): int
     {
-        $count = 0;
-        foreach ($this->design->openings as $opening) {
-            $count += (int) ($opening->position->along->ref === $line->id || $opening->sill->ref === $line->id);
-        }
-        foreach ($this->design->lines as $other) {
-            $count += (int) ($other->ref() === $line->id);
-        }
-
-        return $count;
+        return count(Namings::in($this->design)->of([$line->id], Tie::MeasuredFrom));
     }
 
     /**

@@ -31,7 +31,14 @@ use OpenApi\Attributes as OA;
     'unitRules',
     'slab',
     'setting',
+    'jambs',
 ], properties: [
+    new OA\Property(
+        property: 'jambs',
+        type: 'string',
+        enum: ['parallel', 'radial'],
+        description: 'How openings are cut into curved walls that do not say it themselves',
+    ),
     new OA\Property(property: 'slab', type: 'number', description: 'Thickness of floors where they are cut'),
     new OA\Property(property: 'setting', type: 'number', description: 'How far a jamb may lie from its mark'),
     new OA\Property(property: 'finishes', type: 'array', items: new OA\Items(ref: '#/components/schemas/Finish')),
@@ -103,6 +110,8 @@ use OpenApi\Attributes as OA;
     'toX',
     'toY',
     'rise',
+    'keeps',
+    'arc',
     'thickness',
     'base',
     'top',
@@ -123,7 +132,18 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'fromY', type: 'number'),
     new OA\Property(property: 'toX', type: 'number'),
     new OA\Property(property: 'toY', type: 'number'),
-    new OA\Property(property: 'rise', type: 'number'),
+    new OA\Property(property: 'rise', type: 'number', description: 'Of an arc over its chord, outward; 0 when straight'),
+    new OA\Property(
+        property: 'keeps',
+        type: 'string',
+        enum: ['rise', 'radius', 'angle', 'length'],
+        description: 'What of an arc stays when an end of it moves',
+    ),
+    new OA\Property(
+        property: 'arc',
+        description: 'Its outer face in plan, when that is curved',
+        anyOf: [new OA\Schema(ref: '#/components/schemas/Arc'), new OA\Schema(type: 'null')],
+    ),
     new OA\Property(property: 'thickness', type: 'number'),
     new OA\Property(property: 'base', type: 'string'),
     new OA\Property(property: 'top', type: 'string'),
@@ -141,11 +161,22 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'leftJoint', type: 'string'),
     new OA\Property(property: 'rightJoint', type: 'string'),
 ])]
+#[OA\Schema(schema: 'Arc', required: ['x', 'y', 'radius', 'start', 'turn', 'chord', 'centreLine', 'innerFace'], properties: [
+    new OA\Property(property: 'x', type: 'number', description: 'Of its centre'),
+    new OA\Property(property: 'y', type: 'number'),
+    new OA\Property(property: 'radius', type: 'number', description: 'Positive where it bulges outward'),
+    new OA\Property(property: 'start', type: 'number', description: 'Angle of its left end from the centre, radians from +x'),
+    new OA\Property(property: 'turn', type: 'number', description: 'From there to its right end, radians counter-clockwise'),
+    new OA\Property(property: 'chord', type: 'number'),
+    new OA\Property(property: 'centreLine', type: 'number', description: 'Its length along the middle of the wall'),
+    new OA\Property(property: 'innerFace', type: 'number', description: 'Its length along the inner face, between the walls it meets'),
+])]
 #[OA\Schema(schema: 'Frontage', required: [
     'id',
     'name',
     'outline',
     'bearing',
+    'bearings',
     'facing',
     'width',
     'foot',
@@ -158,7 +189,14 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'id', type: 'string'),
     new OA\Property(property: 'name', type: 'string'),
     new OA\Property(property: 'outline', type: 'string'),
-    new OA\Property(property: 'bearing', type: 'number'),
+    new OA\Property(property: 'bearing', type: 'number', description: 'Of a curved one at its middle'),
+    new OA\Property(
+        property: 'bearings',
+        type: 'array',
+        nullable: true,
+        description: 'Of a curved one at its left and right end',
+        items: new OA\Items(type: 'number'),
+    ),
     new OA\Property(property: 'facing', type: 'string', description: 'The eighth of the compass: North, North-east …'),
     new OA\Property(property: 'width', type: 'number'),
     new OA\Property(property: 'foot', type: 'number'),
@@ -249,6 +287,7 @@ final readonly class ProjectView
                 $f = $group[$i];
                 $rows[] = [
                     'id' => $f->id, 'name' => $f->name, 'outline' => $f->outline, 'bearing' => round($f->bearing, 2),
+                    'bearings' => $f->bearings === null ? null : array_map(static fn (float $b): float => round($b, 2), $f->bearings),
                     'facing' => $f->facing(), 'width' => $f->width,
                     'foot' => $f->foot, 'head' => $f->head, 'offset' => $offset, 'folds' => $f->folds, 'walls' => $f->walls,
                     'inner' => $inner,
@@ -273,8 +312,9 @@ final readonly class ProjectView
             'outlines' => array_values(array_map(static fn (Outline $o): array => $o->toArray(), $design->outlines)),
             'walls' => array_map(
                 static fn ($b): array => [
-                    ...$b->wall->toArray(), 'length' => $b->length, 'start' => $b->start(), 'end' => $b->end(),
-                    'innerStart' => $b->left->atDepth($b->wall->thickness), 'innerEnd' => $b->right->atDepth($b->wall->thickness),
+                    ...$b->wall->toArray(), 'arc' => self::arc($b),
+                    'length' => $b->length, 'start' => $b->start(), 'end' => $b->end(),
+                    'innerStart' => $b->left->inner, 'innerEnd' => $b->right->inner,
                     'foot' => $b->foot, 'head' => $b->head,
                     'leftJoint' => $b->left->joint->value,
                     'rightJoint' => $b->right->joint->value], self::inOrder($design, $structure->bodies())),
@@ -293,6 +333,20 @@ final readonly class ProjectView
         }
 
         return $all;
+    }
+
+    /** @return array<string, float>|null */
+    private static function arc(Body $body): ?array
+    {
+        [$surface, $thickness] = [$body->surface, $body->wall->thickness];
+        $foot = $surface->foot;
+
+        return $surface->isFlat() ? null : [
+            'x' => $foot->cx, 'y' => $foot->cy, 'radius' => $surface->radius(), 'start' => $foot->start, 'turn' => $foot->sweep,
+            'chord' => $foot->start()->distanceTo($foot->end()),
+            'centreLine' => $surface->lengthAt(0.0, $body->length, $thickness / 2),
+            'innerFace' => $surface->lengthAt($body->left->inner, $body->right->inner, $thickness),
+        ];
     }
 
     /**

@@ -21,7 +21,7 @@ final readonly class Schedules
     public function layout(Project $project, string $id): ?Layout
     {
         $structure = new Structure($this->assembly, $project);
-        $ready = Layout::ready($id, $structure->design()->storeys);
+        $ready = Layout::ready($id, $structure->design());
         foreach ($ready === null ? $structure->keptOf(Kind::Layout) : [] as $kept) {
             if ($kept instanceof Layout && $kept->id === $id) {
                 return $kept;

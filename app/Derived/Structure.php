@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Derived;
 
 use App\Assembly\Assembly;
-use App\Assembly\Referring;
+use App\Assembly\Ties;
 use App\Models\Project;
 use Illuminate\Database\Query\Builder;
 use Isleward\Core\Building\Bodies;
@@ -36,11 +36,14 @@ final class Structure
     /** @var list<Frontage>|null */
     private ?array $frontages = null;
 
-    private readonly Referring $referring;
+    private readonly Ties $ties;
+
+    /** @var array{string, list<array<string, mixed>>}|null lines asked for last, by what for */
+    private ?array $linesOf = null;
 
     public function __construct(private readonly Assembly $assembly, private readonly Project $project)
     {
-        $this->referring = new Referring;
+        $this->ties = new Ties;
         $this->rows = [];
         foreach (Kinds::bearing() as $kind) {
             $this->rows[$kind->value] = $assembly->rows($kind, $project);
@@ -96,11 +99,61 @@ final class Structure
     {
         $rows = $this->assembly->rows(Kind::Opening, $this->project, $narrow);
 
-        return $narrow === null ? $rows : $this->referring->withReferred(
-            $this->project,
-            $rows,
-            array_values(Referring::refs($this->referring->linesOf($this->lines, $walls, $rows))),
-        );
+        if ($narrow === null) {
+            return $rows;
+        }
+        $have = array_column($rows, null, 'id');
+        $lines = array_column($this->lines, null, 'id');
+        $asked = array_column(array_filter($this->lines, static fn (array $l): bool => in_array($l['wall_id'], $walls, true)), 'id');
+        for ($new = [...array_keys($have), ...$asked]; $new !== []; $new = $next) {
+            $next = $missing = [];
+            foreach ($this->ties->measuredFrom($this->project, array_map(strval(...), $new)) as $id) {
+                if (isset($lines[$id]) && ! in_array($id, $asked, true)) {
+                    $asked[] = $next[] = $id;
+                } elseif (! isset($lines[$id]) && ! isset($have[$id])) {
+                    $missing[] = $id;
+                }
+            }
+            $found = $missing === [] ? [] : $this->assembly->rows(
+                Kind::Opening,
+                $this->project,
+                static fn (Builder $q) => $q->whereIn('id', $missing),
+            );
+            $have += array_column($found, null, 'id');
+            array_push($next, ...array_column($found, 'id'));
+        }
+        ksort($have);
+
+        return array_values($have);
+    }
+
+    /**
+     * Lines that lie on these walls, and those that they and these openings are placed from, on and on.
+     *
+     * @param  list<string>  $walls
+     * @param  list<array<string, mixed>>  $openings  rows
+     * @return list<array<string, mixed>>
+     */
+    private function linesOf(array $walls, array $openings): array
+    {
+        if ($this->lines === []) {
+            return [];
+        }
+        $key = hash('xxh128', implode(' ', [...$walls, '', ...array_column($openings, 'id')]));
+        if ($this->linesOf !== null && $this->linesOf[0] === $key) {
+            return $this->linesOf[1];
+        }
+        $byId = array_column($this->lines, null, 'id');
+        $kept = array_filter($byId, static fn (array $l): bool => in_array($l['wall_id'], $walls, true));
+        for ($new = [...array_column($openings, 'id'), ...array_keys($kept)]; $new !== []; $new = array_keys($found)) {
+            $named = $this->ties->measuredFrom($this->project, array_map(strval(...), $new));
+            $found = array_diff_key(array_intersect_key($byId, array_flip($named)), $kept);
+            $kept += $found;
+        }
+        ksort($kept);
+        $this->linesOf = [$key, array_values($kept)];
+
+        return array_values($kept);
     }
 
     /**
@@ -110,7 +163,7 @@ final class Structure
     public function with(array $openings, array $walls = []): Design
     {
         $design = $this->design();
-        $lines = $this->referring->linesOf($this->lines, $walls, $openings);
+        $lines = $this->linesOf($walls, $openings);
 
         return Design::of(
             $design->settings,
@@ -169,7 +222,7 @@ final class Structure
         $rows[Kind::Type->value] = array_values(
             array_filter($rows[Kind::Type->value], static fn (array $row): bool => isset($used[$row['id']])),
         );
-        $lines = $this->referring->linesOf($this->lines, $walls, $openings);
+        $lines = $this->linesOf($walls, $openings);
 
         return hash(
             'xxh128',

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Editing;
 
 use App\Assembly\Assembly;
-use App\Assembly\Referring;
+use App\Assembly\Ties;
 use App\Models\Change as Logged;
 use App\Models\Opening;
 use App\Models\Project;
@@ -23,9 +23,11 @@ use Isleward\Core\Design\LineAxis;
 use Isleward\Core\Design\Opening as DesignOpening;
 use Isleward\Core\Design\Operation;
 use Isleward\Core\Design\SettingOutLine;
+use Isleward\Core\Design\Tie;
 use Isleward\Core\Design\Wall;
 use Isleward\Core\Edit\Edits;
 use Isleward\Core\Edit\Scope;
+use Isleward\Core\Edit\Standing;
 use Isleward\Core\Measure\Fields;
 use Isleward\Core\Measure\Refusal;
 
@@ -44,7 +46,7 @@ final readonly class Editor
     public function __construct(
         private Assembly $assembly,
         private History $history,
-        private Referring $referring,
+        private Ties $ties,
         private Ids $ids,
         private Holding $holding,
         private FilesNamed $files,
@@ -98,7 +100,7 @@ final readonly class Editor
                     $user,
                     $change,
                     self::placed($design->after($change), $change, self::MOST_PLACED),
-                    $this->dependants($held, $change, Referring::refsOf($design)),
+                    $this->dependants($held, $change),
                 );
             });
     }
@@ -212,7 +214,8 @@ final readonly class Editor
             $this->assembly->requireAsLeft($held, $operations);
             $what = (string) preg_replace('/^(Undid: |Redid: )+/', '', $whole->summary);
             $change = (new Change($what, $operations))->inverse(($kind === 'undo' ? 'Undid: ' : 'Redid: ').$what);
-            $this->referring->requireUnused($held, $change->operations);
+            $this->ties->requireUnused($held, $change->operations);
+            $this->requireStanding($held, $change);
             $this->assembly->write($held, $change);
             $this->history->append($held, $user, $whole->edit, $kind, $change, $whole->number, $key);
 
@@ -221,9 +224,27 @@ final readonly class Editor
                 $user,
                 $change,
                 [],
-                $this->dependants($held, $change, Referring::refs($this->assembly->rows(Kind::Line, $held))),
+                $this->dependants($held, $change),
             );
         });
+    }
+
+    /**
+     * What is put back stands among what has changed since: walls can be built, and openings go through those that are curved.
+     *
+     * @throws Refusal
+     */
+    private function requireStanding(Project $held, Change $change): void
+    {
+        $kinds = [Kind::Wall, Kind::Opening, Kind::Type, Kind::Settings];
+        if (array_filter($change->operations, static fn (Operation $o): bool => in_array($o->kind, $kinds, true)) === []) {
+            return;
+        }
+        $structure = $this->assembly->design($held, Scope::none())->after($change);
+        $curved = array_filter($structure->walls, static fn (Wall $w): bool => $w->isCurved());
+        if ($curved !== []) {
+            Standing::require($this->assembly->design($held, Scope::ofWalls(...array_keys($curved)))->after($change));
+        }
     }
 
     /**
@@ -285,7 +306,7 @@ final readonly class Editor
             self::MOST_PLACED,
         );
 
-        return $this->outcome($held, $user, $change, $placed, $this->dependants($held, $change, Referring::refsOf($design)));
+        return $this->outcome($held, $user, $change, $placed, $this->dependants($held, $change));
     }
 
     /**
@@ -310,10 +331,9 @@ final readonly class Editor
      * that
      * it touched.
      *
-     * @param  array<string, string|null>  $lines  every line with what it is placed from
      * @return array{list<string>, list<string>}
      */
-    private function dependants(Project $project, Change $change, array $lines): array
+    private function dependants(Project $project, Change $change): array
     {
         $ids = $types = [];
         foreach ($change->operations as $operation) {
@@ -323,15 +343,13 @@ final readonly class Editor
                 $types[] = $operation->id;
             }
         }
-        $moved = $ids === [] ? [] : array_values(array_diff($this->referring->referrers($project, $ids, $lines), $ids));
+        $moved = $ids === [] ? [] : array_map(strval(...), array_keys($this->ties->hanging($project, $ids), Kind::Opening, true));
+        $filled = $types === [] ? [] : $this->ties->naming($project, $types, Tie::MadeOf, Kind::Opening);
         $walls = $storeys = [];
-        foreach ([['id', $moved], ['unit_type_id', $types]] as [$column, $of]) {
-            if ($of === []) {
-                continue;
-            }
+        foreach (array_chunk(array_values(array_unique([...$moved, ...$filled])), 2000) as $of) {
             $places = Opening::query()->toBase()
                 ->where('project_id', $project->id)
-                ->whereIn($column, $of)
+                ->whereIn('id', $of)
                 ->distinct()
                 ->get(['wall_id', 'storey_id']);
             foreach ($places as $place) {
@@ -356,19 +374,10 @@ final readonly class Editor
             }
         }
 
-        return array_map(static function (DesignOpening $o) use ($after): array {
-            $p = Places::in($after)->of($o);
-
-            return [
-                'id' => $o->id,
-                'wall' => $o->wall,
-                'storey' => $o->storey,
-                'left' => $p->left,
-                'sillLevel' => $p->sill,
-                'width' => $o->width,
-                'height' => $o->height,
-            ];
-        }, $openings);
+        return array_map(
+            static fn (DesignOpening $o): array => ['id' => $o->id] + Places::in($after)->of($o)->spot()->toArray(),
+            $openings,
+        );
     }
 
     /** @return list<array<string, mixed>> */
@@ -379,7 +388,7 @@ final readonly class Editor
             if ($operation->after instanceof Wall) {
                 $walls[] = array_intersect_key(
                     $operation->after->toArray(),
-                    array_flip(['id', 'fromX', 'fromY', 'toX', 'toY', 'thickness', 'base', 'top']),
+                    array_flip(['id', 'fromX', 'fromY', 'toX', 'toY', 'rise', 'thickness', 'base', 'top']),
                 );
             }
         }

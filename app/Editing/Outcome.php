@@ -23,6 +23,7 @@ use OpenApi\Attributes as OA;
         'sillLevel',
         'width',
         'height',
+        'span',
     ], properties: [
         new OA\Property(property: 'id', type: 'string'),
         new OA\Property(property: 'wall', type: 'string'),
@@ -31,6 +32,7 @@ use OpenApi\Attributes as OA;
         new OA\Property(property: 'sillLevel', type: 'number'),
         new OA\Property(property: 'width', type: 'number'),
         new OA\Property(property: 'height', type: 'number'),
+        new OA\Property(property: 'span', type: 'number', description: 'From jamb to jamb along the outer face'),
     ])]
 #[OA\Schema(schema: 'Misfit', required: ['element', 'sentence', 'place'], properties: [
     new OA\Property(property: 'element', type: 'string'),
@@ -55,12 +57,13 @@ use OpenApi\Attributes as OA;
 ], properties: [
     new OA\Property(
         property: 'walls', type: 'array', description: 'How walls would stand, when it is tried', items: new OA\Items(
-            required: ['id', 'fromX', 'fromY', 'toX', 'toY', 'thickness', 'base', 'top'], properties: [
+            required: ['id', 'fromX', 'fromY', 'toX', 'toY', 'rise', 'thickness', 'base', 'top'], properties: [
                 new OA\Property(property: 'id', type: 'string'),
                 new OA\Property(property: 'fromX', type: 'number'),
                 new OA\Property(property: 'fromY', type: 'number'),
                 new OA\Property(property: 'toX', type: 'number'),
                 new OA\Property(property: 'toY', type: 'number'),
+                new OA\Property(property: 'rise', type: 'number'),
                 new OA\Property(property: 'thickness', type: 'number'),
                 new OA\Property(property: 'base', type: 'string'),
                 new OA\Property(property: 'top', type: 'string'),

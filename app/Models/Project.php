@@ -36,6 +36,7 @@ class Project extends Model implements HoldsElement
             'id' => 'id', 'name' => 'name', 'units' => 'units', 'cornerMargin' => 'corner_margin', 'baseLevel' => 'base_level',
             'north' => 'north', 'nib' => 'nib', 'module' => 'module',
             'finishes' => 'finishes', 'unitRules' => 'unit_rules', 'slab' => 'slab', 'setting' => 'setting',
+            'jambs' => 'jambs',
         ], json: ['module', 'finishes', 'unitRules']);
     }
 

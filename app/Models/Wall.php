@@ -25,6 +25,7 @@ class Wall extends Model implements HoldsElement
         return new ElementTable(Kind::Wall, 'walls', [
             'id' => 'id', 'outline' => 'outline_id', 'position' => 'position',
             'fromX' => 'from_x', 'fromY' => 'from_y', 'toX' => 'to_x', 'toY' => 'to_y', 'rise' => 'rise',
+            'keeps' => 'keeps',
             'thickness' => 'thickness', 'base' => 'base_storey_id', 'top' => 'top_storey_id',
         ]);
     }

@@ -6,6 +6,8 @@ namespace Tests\Feature;
 
 use App\Assembly\Assembly;
 use App\Assembly\Tables;
+use App\Assembly\Ties;
+use Illuminate\Support\Facades\DB;
 use Isleward\Core\Design\Change;
 use Isleward\Core\Design\Ids;
 use Isleward\Core\Design\Kind;
@@ -57,6 +59,7 @@ final class EveryEditTest extends FurnishedCase
         foreach ($this->furnished->edits() as $name => $args) {
             $before = $this->everyRow();
             $this->edit($name, $args)->assertOk();
+            $this->requireTied($name);
             $after = $this->everyRow();
             if ($before === $after) {
                 continue;
@@ -64,6 +67,7 @@ final class EveryEditTest extends FurnishedCase
             $done[] = $name;
             $this->postJson("/api/projects/{$this->project->id}/undo")->assertOk();
             self::assertSame($before, $this->everyRow(), "$name, undone");
+            $this->requireTied("$name, undone");
             $this->postJson("/api/projects/{$this->project->id}/redo")->assertOk();
             self::assertSame($after, $this->everyRow(), "$name, redone");
             $this->postJson("/api/projects/{$this->project->id}/undo")->assertOk();
@@ -102,6 +106,17 @@ final class EveryEditTest extends FurnishedCase
                 return $kind->id('new'.++$this->count);
             }
         };
+    }
+
+    /** The table of who names whom says what the elements say themselves. */
+    private function requireTied(string $when): void
+    {
+        $assembly = $this->app->make(Assembly::class);
+        $ties = static fn (): array => DB::table('ties')->orderBy('from_id')->orderBy('how')->orderBy('to_id')->get()->all();
+        $kept = $ties();
+        $this->app->make(Ties::class)->rebuild($this->project, $assembly->design($this->project, Scope::everything())->elements());
+        self::assertEquals($ties(), $kept, $when);
+        self::assertNotSame([], $kept);
     }
 
     /** @return array<string, list<array<string, mixed>>> of every kind, but for what counts changes */

@@ -152,6 +152,22 @@ final class PeersTest extends PeerCase
         self::assertSame(0, self::validate(Glb::write(Scene::of('Empty', (new House)->design, [])))['issues']['numErrors']);
     }
 
+    public function test_glb_of_curved_walls_has_normals_and_no_errors(): void
+    {
+        $house = House::box(12000, 8000, 300, [3600]);
+        $house->do('wall.bend', ['wall' => $house->wall(2)->id, 'radius' => 9000]);
+        $house->place(['left' => 2000, 'type' => $house->type('W-03')->id], 2);
+        $house->place(['left' => 5000, 'type' => $house->type('W-01')->id, 'jambs' => 'bent'], 2);
+        $glb = Glb::write(Scene::of('Test', $house->design, Bodies::of($house->design)));
+        $report = self::validate($glb);
+        self::assertSame(
+            [0, 0],
+            [$report['issues']['numErrors'], $report['issues']['numWarnings']],
+            (string) json_encode($report['issues']),
+        );
+        self::assertStringContainsString('"NORMAL"', $glb);
+    }
+
     /** @return array{issues: array{numErrors: int, numWarnings: int, messages: list<mixed>}} */
     private static function validate(string $glb): array
     {

@@ -30,7 +30,7 @@ final class TablesTest extends PeerCase
         foreach ([1000, 4000, 7000] as $left) {
             $house->place(['left' => $left, 'type' => $house->type('W-03')->id]);
         }
-        $layout = Layout::ready('by-type', $house->design->storeys);
+        $layout = Layout::ready('by-type', $house->design);
         self::assertNotNull($layout);
         $ours = (string) tempnam(sys_get_temp_dir(), 'ours');
         $theirs = tempnam(sys_get_temp_dir(), 'theirs').'.xlsx';
@@ -73,7 +73,7 @@ final class TablesTest extends PeerCase
         $house->place(['left' => 3000, 'type' => $house->type('W-03')->id]);
         $bodies = Bodies::of($house->design);
         $frontages = Frontages::of($house->design, $bodies);
-        $layout = Layout::ready('by-type', $house->design->storeys);
+        $layout = Layout::ready('by-type', $house->design);
         self::assertNotNull($layout);
         $drawings = new SheetDrawings(
             $house->design,

@@ -120,6 +120,8 @@ final class Furnished
             'wall.move' => ['wall' => $i['south'], 'by' => 250],
             'wall.turn' => ['wall' => $i['south'], 'degrees' => 2, 'about' => 'left'],
             'wall.stack' => ['walls' => [$i['south']], 'from' => $i['quay'], 'storeys' => [$i['charts']], 'fit' => 'fitting'],
+            'wall.bend' => ['wall' => $i['south'], 'rise' => '0.6 m', 'keeps' => 'radius'],
+            'outline.round' => ['outline' => $i['outline'], 'radius' => 900],
             'outline.recess' => ['wall' => $i['east'], 'from' => 2000, 'to' => 5000, 'depth' => 900],
             'line.add' => ['wall' => $i['east'], 'axis' => 'upright', 'rule' => ['from' => 'left', 'value' => '1200+150']],
             'line.across' => ['id' => $i['level'], 'side' => 'right'],

@@ -6,8 +6,11 @@ namespace Isleward\Core\Building;
 
 use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Wall;
+use Isleward\Core\Geometry\Curve;
 use Isleward\Core\Geometry\Tolerance;
+use Isleward\Core\Geometry\Upright;
 use Isleward\Core\Geometry\Vec2;
+use Isleward\Core\Measure\Length;
 use Isleward\Core\Measure\Refusal;
 
 /**
@@ -22,6 +25,9 @@ use Isleward\Core\Measure\Refusal;
  */
 final class Bodies
 {
+    /** Walls that turn by less than this where they meet run on into one another (sine of the angle). */
+    private const TANGENT = 1e-4;
+
     /**
      * @return array<string, Body> by wall id
      *
@@ -76,18 +82,20 @@ final class Bodies
      */
     private static function among(Design $design, Wall $wall, array $ends): Body
     {
-        if ($wall->rise !== 0.0) {
-            throw Refusal::because('wall.curved', 'This wall is curved; only straight walls can be built yet.', [$wall->id]);
+        $surface = $wall->surface();
+        $length = $surface->length;
+        if ($surface->radius() > 0 && $wall->thickness > $surface->radius() - 1.0) {
+            throw Refusal::because('wall.thicker_than_radius', sprintf(
+                'A wall %s thick cannot be bent to a radius of %s: its inner face would pass the centre.',
+                Length::mark($wall->thickness),
+                Length::mark($surface->radius()),
+            ), [$wall->id], ['field' => 'thickness']);
         }
-        $surface = Surface::of($wall);
-        $length = $wall->face()->length();
         $left = self::corner($design, $wall, $surface, false, $ends) ?? self::freeEnd($design, $wall, $surface, 0.0);
         $right = self::corner($design, $wall, $surface, true, $ends) ?? self::freeEnd($design, $wall, $surface, $length);
-        foreach ([0.0, $wall->thickness] as $depth) {
-            if ($right->atDepth($depth) - $left->atDepth($depth) < 1.0) {
-                throw Refusal::because('wall.too_short', sprintf(
-                    'A wall %.0f long leaves no room between its corners when it is %.0f thick.', $length, $wall->thickness), [$wall->id]);
-            }
+        if (min($right->at - $left->at, $right->inner - $left->inner) < 1.0) {
+            throw Refusal::because('wall.too_short', sprintf(
+                'A wall %.0f long leaves no room between its corners when it is %.0f thick.', $length, $wall->thickness), [$wall->id]);
         }
 
         return new Body(
@@ -106,7 +114,7 @@ final class Bodies
      *
      * @param  array{array<string, list<Wall>>, array<string, list<Wall>>}  $ends
      */
-    private static function corner(Design $design, Wall $wall, Surface $surface, bool $atRight, array $ends): ?End
+    private static function corner(Design $design, Wall $wall, Upright $surface, bool $atRight, array $ends): ?End
     {
         [$lefts, $rights] = $ends;
         $spot = self::spot($atRight ? $wall->to : $wall->from);
@@ -117,7 +125,7 @@ final class Bodies
         }
         $reachesOut = self::differs($design, $wall, $surface, $atRight, $mine);
         $theirs = self::meeting($design, $other, $atRight ? $rights[$spot] ?? [] : $lefts[$spot] ?? []);
-        $givesWay = self::differs($design, $other, Surface::of($other), ! $atRight, $theirs);
+        $givesWay = self::differs($design, $other, $other->surface(), ! $atRight, $theirs);
 
         $end = self::joint($design, $wall, $surface, $other, $atRight, $reachesOut === $givesWay ? null : $reachesOut);
 
@@ -129,7 +137,7 @@ final class Bodies
      *
      * @param  list<Wall>  $others
      */
-    private static function differs(Design $design, Wall $wall, Surface $surface, bool $atRight, array $others): bool
+    private static function differs(Design $design, Wall $wall, Upright $surface, bool $atRight, array $others): bool
     {
         $first = array_shift($others);
         if ($first === null) {
@@ -142,9 +150,7 @@ final class Bodies
             }
             $a ??= self::joint($design, $wall, $surface, $first, $atRight, null);
             $b = self::joint($design, $wall, $surface, $other, $atRight, null);
-            if (abs($a->atDepth(0.0) - $b->atDepth(0.0)) > 0.01 || abs(
-                $a->atDepth($wall->thickness) - $b->atDepth($wall->thickness),
-            ) > 0.01) {
+            if (abs($a->at - $b->at) > 0.01 || abs($a->inner - $b->inner) > 0.01) {
                 return true;
             }
         }
@@ -153,25 +159,82 @@ final class Bodies
     }
 
     /** @param  bool|null  $toOuter  whether it ends at the other's outer face or at its inner one; null as the two rank */
-    private static function joint(Design $design, Wall $wall, Surface $surface, Wall $other, bool $atRight, ?bool $toOuter): End
+    private static function joint(Design $design, Wall $wall, Upright $surface, Wall $other, bool $atRight, ?bool $toOuter): End
     {
-        $otherSurface = Surface::of($other);
-        $turn = $atRight ? $surface->along->cross($otherSurface->along) : $otherSurface->along->cross($surface->along);
-        if (abs($turn) < 1e-4) {
-            return End::square($atRight ? $wall->face()->length() : 0.0, Joint::Flush, $other->id);
+        $theirs = $other->surface();
+        [$mine, $its] = [$surface->tangent($atRight ? $surface->length : 0.0), $theirs->tangent($atRight ? 0.0 : $theirs->length)];
+        $turn = $atRight ? $mine->cross($its) : $its->cross($mine);
+        if (abs($turn) < self::TANGENT) {
+            return End::square($atRight ? $surface->length : 0.0, Joint::Flush, $other->id);
         }
         $corner = $atRight ? $wall->to : $wall->from;
         $rank = self::rank($design, $wall) <=> self::rank($design, $other);
         if ($rank === 0 && $toOuter === null) {
-            $inner = $surface->innerFace($wall->thickness)->meetsLine($otherSurface->innerFace($other->thickness));
-
-            return End::along($surface, $corner, ($inner ?? $corner)->minus($corner), Joint::Mitre, $other->id);
+            return self::mitre($wall, $surface, $other, $theirs, $atRight, $corner, $mine, $its);
         }
         // Convex: the one that runs through reaches the other's outer face. Re-entrant: its inner face.
         $toOuter ??= ($rank > 0) === ($turn > 0);
-        $point = $toOuter ? $corner : $otherSurface->inPlan($otherSurface->along($corner), $other->thickness);
+        $line = $toOuter ? $theirs->foot : $theirs->behind($other->thickness);
+        $end = End::along(
+            $surface,
+            $wall->thickness,
+            $line,
+            $toOuter ? $corner : $theirs->inPlan($theirs->u($corner), $other->thickness),
+            $toOuter === ($turn > 0) ? Joint::Through : Joint::Butt,
+            $other->id,
+        );
 
-        return End::along($surface, $point, $otherSurface->along, $toOuter === ($turn > 0) ? Joint::Through : Joint::Butt, $other->id);
+        return $end ?? throw self::apart($wall, $other);
+    }
+
+    /** From where the outer faces meet to where the inner faces do. */
+    private static function mitre(
+        Wall $wall,
+        Upright $surface,
+        Wall $other,
+        Upright $theirs,
+        bool $atRight,
+        Vec2 $corner,
+        Vec2 $mine,
+        Vec2 $its,
+    ): End {
+        [$a, $b] = [$surface->behind($wall->thickness), $theirs->behind($other->thickness)];
+        if ($surface->isFlat() && $theirs->isFlat()) {
+            $inner = $a->meetsLine($b) ?? throw self::apart($wall, $other);
+
+            return End::along($surface, $wall->thickness, Curve::line($corner, $inner), $corner, Joint::Mitre, $other->id)
+                ?? throw self::apart($wall, $other);
+        }
+        // of two points where the inner faces meet, the one where straight walls would meet at this angle
+        $inward = $mine->rightHand()->times(-1.0)->plus($its->rightHand()->times(-1.0));
+        $flat = $corner->plus($inward->times($wall->thickness / (1 + $mine->dot($its))));
+        $inner = End::crossing($a, $b, $flat) ?? throw self::apart($wall, $other);
+        $cut = $inner->minus($corner);
+        foreach ([[$surface, $wall], [$theirs, $other]] as [$one, $each]) {
+            // cut straight from face to face, it must go on inward all the way
+            if ($cut->dot($one->outward($one->u($corner))) >= 0 || $cut->dot($one->outward($one->u($inner))) >= 0) {
+                throw Refusal::because('wall.corner_too_sharp', sprintf(
+                    'These walls meet at %.1f°: their corner would reach %s inward, farther than their arcs allow.',
+                    180 - rad2deg(abs(atan2($mine->cross($its), $mine->dot($its)))),
+                    Length::mark($cut->length()),
+                ), [$wall->id, $other->id]);
+            }
+        }
+
+        return new End($atRight ? $surface->length : 0.0, $surface->u($inner), Joint::Mitre, $other->id);
+    }
+
+    private static function apart(Wall $wall, Wall $other): Refusal
+    {
+        return Refusal::because(
+            'wall.faces_apart',
+            sprintf(
+                'Two walls that meet here are too thick to be joined: %s and %s behind their outer faces they no longer meet.',
+                Length::mark($wall->thickness),
+                Length::mark($other->thickness),
+            ),
+            [$wall->id, $other->id],
+        );
     }
 
     /** @return list<float> who runs through: the thicker, then the one through more storeys */
@@ -181,7 +244,7 @@ final class Bodies
     }
 
     /** An end that makes no corner: free, or of an inner wall that runs into the body of another wall. */
-    private static function freeEnd(Design $design, Wall $wall, Surface $surface, float $at): End
+    private static function freeEnd(Design $design, Wall $wall, Upright $surface, float $at): End
     {
         if (! $design->isInner($wall)) {
             return End::square($at);
@@ -191,20 +254,21 @@ final class Bodies
             if ($other->id === $wall->id || ! self::shareStorey($design, $wall, $other)) {
                 continue;
             }
-            $face = Surface::of($other);
-            $depth = -$tip->minus($face->origin)->dot($face->outward());
-            $along = $face->along($tip);
+            $face = $other->surface();
+            $depth = $face->depth($tip);
+            $along = $face->u($tip);
             if ($depth < -1
                             || $depth > $other->thickness + 1
                             || $along < -1
-                            || $along > $other->face()->length() + 1
-                            || abs($surface->along->cross($face->along)) < 0.05) {
+                            || $along > $face->length + 1
+                            || abs($surface->tangent($at)->cross($face->tangent($along))) < 0.05) {
                 continue;
             }
-            $middle = $surface->inPlan($wall->face()->length() / 2, $wall->thickness / 2);
-            $behind = -$middle->minus($face->origin)->dot($face->outward()) > $other->thickness / 2;
+            $behind = $face->depth($surface->inPlan($surface->length / 2, $wall->thickness / 2)) > $other->thickness / 2;
+            $line = $behind ? $face->behind($other->thickness) : $face->foot;
+            $near = $face->inPlan($along, $behind ? $other->thickness : 0.0);
 
-            return End::along($surface, $face->inPlan($along, $behind ? $other->thickness : 0.0), $face->along, Joint::Tee, $other->id);
+            return End::along($surface, $wall->thickness, $line, $near, Joint::Tee, $other->id) ?? throw self::apart($wall, $other);
         }
 
         return End::square($at);

@@ -5,9 +5,12 @@ declare(strict_types=1);
 namespace Isleward\Core\Building;
 
 use Isleward\Core\Design\Wall;
+use Isleward\Core\Geometry\Contour;
+use Isleward\Core\Geometry\Curve;
 use Isleward\Core\Geometry\Region;
+use Isleward\Core\Geometry\Upright;
 
-/** A wall as it stands: its face, its foot and head, and the planes its ends are cut by. */
+/** A wall as it stands: its face, its foot and head, and how its ends are cut. */
 final readonly class Body
 {
     /**
@@ -17,7 +20,7 @@ final readonly class Body
      */
     public function __construct(
         public Wall $wall,
-        public Surface $surface,
+        public Upright $surface,
         public float $length,
         public float $foot,
         public float $head,
@@ -49,14 +52,37 @@ final readonly class Body
         return Region::rectangle($this->start(), $this->foot, $this->end(), $this->head);
     }
 
-    /** The wall cut level, in (u, depth). */
-    public function footprint(): Region
+    /** Whether its faces are flat and its ends are cut by planes. */
+    public function isPlane(): bool
+    {
+        return $this->surface->isFlat() && $this->left->arc === null && $this->right->arc === null;
+    }
+
+    /** The wall cut level, in plan: along its outer face, along its right end, back along its inner face and its left end. */
+    public function footprint(): Contour
     {
         $t = $this->wall->thickness;
+        [$left, $right] = [$this->left, $this->right];
+        $corners = [
+            $this->surface->inPlan($left->at),
+            $this->surface->inPlan($right->at),
+            $this->surface->inPlan($right->inner, $t),
+            $this->surface->inPlan($left->inner, $t),
+        ];
+        $flat = $this->surface->isFlat();
+        $sides = [];
+        foreach ([
+            $flat ? null : $this->surface->stretch($left->at, $right->at)->foot,
+            $right->arc,
+            $flat ? null : $this->surface->behind($t)->part($left->inner / $this->length, $right->inner / $this->length)->reversed(),
+            $left->arc?->reversed(),
+        ] as $i => $curve) {
+            [$a, $b] = [$corners[$i], $corners[($i + 1) % 4]];
+            if ($curve !== null || ! $a->isAt($b)) {
+                $sides[] = $curve?->between($a->x, $a->y, $b->x, $b->y) ?? Curve::straight($a->x, $a->y, $b->x, $b->y);
+            }
+        }
 
-        return Region::polygon([
-            $this->left->atDepth(0.0), 0.0, $this->right->atDepth(0.0), 0.0,
-            $this->right->atDepth($t), $t, $this->left->atDepth($t), $t,
-        ]);
+        return Contour::of($sides === [] ? throw new \LogicException('A wall has a length.') : $sides);
     }
 }

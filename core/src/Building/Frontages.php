@@ -6,9 +6,11 @@ namespace Isleward\Core\Building;
 
 use Isleward\Core\Design\Design;
 use Isleward\Core\Geometry\Tolerance;
+use Isleward\Core\Geometry\Vec2;
 
 /**
- * Gathers walls whose outer faces lie in one plane and touch or stand over each other, in the order of the outlines; inner walls come last.
+ * Gathers walls whose outer faces lie in one plane, or on one cylinder, and touch or stand over each other, in the order of the outlines;
+ * inner walls come last.
  */
 final class Frontages
 {
@@ -82,14 +84,14 @@ final class Frontages
 
     private static function continues(Body $a, Body $b): bool
     {
-        if ($a->surface->along->dot($b->surface->along) < 0 || abs($a->surface->along->cross($b->surface->along)) > 1e-6) {
+        if (! $a->surface->isOneWith($b->surface)) {
             return false;
         }
-        $from = $b->surface->origin->minus($a->surface->origin);
-        $start = $from->dot($a->surface->along);
+        $start = $a->surface->u($b->surface->start());
 
-        return abs($from->dot($a->surface->outward())) <= 0.1
-            && $start <= $a->length + Tolerance::LENGTH && $start + $b->length >= -Tolerance::LENGTH;
+        return ($start <= $a->length + Tolerance::LENGTH && $start + $b->length >= -Tolerance::LENGTH)
+            // round a circle the other way
+            || $b->surface->inPlan($b->length)->isAt($a->surface->start());
     }
 
     /**
@@ -102,7 +104,7 @@ final class Frontages
         $first = $group[0];
         $starts = [];
         foreach ($group as $body) {
-            $starts[$body->wall->id] = $first->surface->along($body->surface->origin);
+            $starts[$body->wall->id] = $first->surface->u($body->surface->start());
         }
         $least = min($starts);
         $width = 0.0;
@@ -112,22 +114,32 @@ final class Frontages
             $width = max($width, $walls[$body->wall->id] + $body->length);
         }
         $inner = $design->isInner($first->wall);
-        $out = $first->surface->outward();
-        $bearing = fmod(rad2deg(atan2($out->x, $out->y)) + $design->settings->north + 720, 360);
+        $surface = $first->surface->stretch($least, $least + $width);
+        $bearing = self::bearing($design, $surface->outward($width / 2));
 
         return new Frontage(
             'fr-'.substr($first->wall->id, 3),
             $inner ? self::free('Inner wall', ' 1', $names) : self::free(Frontage::eighth($bearing), '', $names),
             $first->wall->outline,
             $bearing,
-            new Surface($first->surface->inPlan($least), $first->surface->along),
+            $surface,
             $width,
             min(array_map(static fn (Body $b): float => $b->foot, $group)),
             max(array_map(static fn (Body $b): float => $b->head, $group)),
             $walls,
             $before !== null && $inner === $design->isInner($before[0]->wall) && self::meetAtCorner($before, $group),
             $inner,
+            $surface->isFlat() ? null : [
+                self::bearing($design, $surface->outward()),
+                self::bearing($design, $surface->outward($width)),
+            ],
         );
+    }
+
+    /** Compass bearing of a direction in plan, degrees clockwise from north. */
+    private static function bearing(Design $design, Vec2 $out): float
+    {
+        return fmod(rad2deg(atan2($out->x, $out->y)) + $design->settings->north + 720, 360);
     }
 
     /**

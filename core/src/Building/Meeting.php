@@ -7,6 +7,7 @@ namespace Isleward\Core\Building;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Wall;
 use Isleward\Core\Geometry\Tolerance;
+use Isleward\Core\Geometry\Upright;
 
 /** What of other walls stands in a wall's way: those that end against its faces, and the returns at its corners. */
 final class Meeting
@@ -29,11 +30,11 @@ final class Meeting
                     continue;
                 }
                 $corners = [
-                    $its->surface->inPlan($end->atDepth(0.0), 0.0),
-                    $its->surface->inPlan($end->atDepth($other->thickness), $other->thickness),
+                    $its->surface->inPlan($end->at),
+                    $its->surface->inPlan($end->inner, $other->thickness),
                 ];
-                $us = array_map($body->surface->along(...), $corners);
-                $depth = -$corners[0]->minus($body->surface->origin)->dot($body->surface->outward());
+                $us = array_map($body->surface->u(...), $corners);
+                $depth = $body->surface->depth($corners[0]);
                 $found[] = new Abutment($other, min($us), max($us), $its->foot, $its->head, $depth > $body->wall->thickness / 2);
             }
         }
@@ -59,28 +60,42 @@ final class Meeting
         $slack = Tolerance::LENGTH;
         foreach ($end->meets === null ? [] : [$end->meets, ...$end->others] as $id) {
             $other = $design->walls[$id] ?? null;
+            $theirs = $other?->surface();
             if (
-                $other === null || abs($body->surface->along->cross(Surface::of($other)->along)) < 1e-4
+                $other === null || $theirs === null
                 || $design->storeys->floor($other->base) >= $head - $slack || $design->storeys->ceiling($other->top) <= $sill + $slack
+                || self::runsOn($body->surface, $theirs, $atRight)
             ) {
                 continue;
             }
-            $return = $body->surface->innerFace($body->wall->thickness)->meetsLine(Surface::of($other)->innerFace($other->thickness));
-            $inner = $return === null ? $at : $body->surface->along($return);
+            $return = End::crossing(
+                $body->surface->behind($body->wall->thickness),
+                $theirs->behind($other->thickness),
+                $body->surface->inPlan($atRight ? $body->right->inner : $body->left->inner, $body->wall->thickness),
+            );
+            $inner = $return === null ? $at : $body->surface->u($return);
             $at = $atRight ? min($at, $inner) : max($at, $inner);
         }
 
         return $at;
     }
 
+    /** Whether the wall at an end goes on in the same direction there. */
+    private static function runsOn(Upright $surface, Upright $other, bool $atRight): bool
+    {
+        $u = $atRight ? $surface->length : 0.0;
+
+        return abs($surface->tangent($u)->cross($other->tangent($other->u($surface->inPlan($u))))) < 1e-4;
+    }
+
     /** Whether one of a wall's ends lies in another's body: what can be told before it is known how they stand. */
     private static function touches(Body $body, Wall $other): bool
     {
-        $surface = Surface::of($other);
-        foreach ([0.0, $other->face()->length()] as $u) {
+        $surface = $other->surface();
+        foreach ([0.0, $surface->length] as $u) {
             $tip = $surface->inPlan($u, $other->thickness / 2);
-            $depth = -$tip->minus($body->surface->origin)->dot($body->surface->outward());
-            $along = $body->surface->along($tip);
+            $depth = $body->surface->depth($tip);
+            $along = $body->surface->u($tip);
             if ($depth >= -1 && $depth <= $body->wall->thickness + 1 && $along >= -1 && $along <= $body->length + 1) {
                 return true;
             }

@@ -16,12 +16,28 @@ use Isleward\Core\Geometry\Region;
  */
 final class Mesher
 {
-    /** @param  list<list<float>>  $holes rings in (u, v) */
+    /**
+     * A wall with its openings; a plane one ({@see Body::isPlane}) in (u, v, n), any other from its left end, x east and z south.
+     *
+     * @param  list<PlacedOpening>  $openings
+     * @param  float  $sagitta  by how much chords may leave the arc of a curved one, mm
+     */
+    public static function wall(Body $body, array $openings, float $sagitta = CurvedMesher::SAGITTA): Mesh
+    {
+        return $body->isPlane()
+            ? self::mesh($body, array_map(static fn (PlacedOpening $p): array => $p->ring(), $openings))
+            : CurvedMesher::mesh($body, $openings, $sagitta);
+    }
+
+    /**
+     * A flat wall.
+     *
+     * @param  list<list<float>>  $holes rings in (u, v)
+     */
     public static function mesh(Body $body, array $holes): Mesh
     {
-        $t = $body->wall->thickness;
-        $low = [min($body->left->atDepth(0), $body->left->atDepth($t)), max($body->left->atDepth(0), $body->left->atDepth($t))];
-        $high = [min($body->right->atDepth(0), $body->right->atDepth($t)), max($body->right->atDepth(0), $body->right->atDepth($t))];
+        $low = [min($body->left->at, $body->left->inner), max($body->left->at, $body->left->inner)];
+        $high = [min($body->right->at, $body->right->inner), max($body->right->at, $body->right->inner)];
         $whole = Region::rectangle($low[0], $body->foot, $high[1], $body->head)->cut($holes);
 
         foreach ($holes as $hole) {
@@ -40,8 +56,8 @@ final class Mesher
         $t = $body->wall->thickness;
         $outer = $inner = [];
         foreach ($whole->rings as $ring) {
-            $outer[] = self::withEndsAt($ring, $low, $body->left->atDepth(0), $high, $body->right->atDepth(0));
-            $inner[] = self::withEndsAt($ring, $low, $body->left->atDepth($t), $high, $body->right->atDepth($t));
+            $outer[] = self::withEndsAt($ring, $low, $body->left->at, $high, $body->right->at);
+            $inner[] = self::withEndsAt($ring, $low, $body->left->inner, $high, $body->right->inner);
         }
         [$front, $triangles] = Region::fromRings($outer)->triangles();
         [$back, $backTriangles] = Region::fromRings($inner)->triangles();
@@ -109,15 +125,16 @@ final class Mesher
         $positions = $triangles = [];
         // each plane: from u to u, depth = at + slope · u, seen from behind or not
         $planes = [
-            [$body->left->atDepth(0), $body->right->atDepth(0), 0.0, 0.0, false],
-            [$body->left->atDepth($t), $body->right->atDepth($t), $t, 0.0, true],
+            [$body->left->at, $body->right->at, 0.0, 0.0, false],
+            [$body->left->inner, $body->right->inner, $t, 0.0, true],
         ];
         foreach ([
-            [$body->left, $low, $body->left->slope > 0],
-            [$body->right, $high, $body->right->slope < 0],
+            [$body->left, $low, $body->left->inner > $body->left->at],
+            [$body->right, $high, $body->right->inner < $body->right->at],
         ] as [$end, $zone, $reversed]) {
             if ($zone[1] > $zone[0]) {
-                $planes[] = [$zone[0], $zone[1], -$end->at / $end->slope, 1 / $end->slope, $reversed];
+                $slope = $t / ($end->inner - $end->at);
+                $planes[] = [$zone[0], $zone[1], -$end->at * $slope, $slope, $reversed];
             }
         }
         foreach ($planes as [$from, $to, $at, $slope, $reversed]) {
@@ -169,8 +186,8 @@ final class Mesher
             for ($i = 0; $i < $n; $i++) {
                 $p = $polygon[$i];
                 $q = $polygon[($i + 1) % $n];
-                $a = $sign * ($p[0] - $end->atDepth($p[2]));
-                $b = $sign * ($q[0] - $end->atDepth($q[2]));
+                $a = $sign * ($p[0] - $end->atDepth($p[2], $t));
+                $b = $sign * ($q[0] - $end->atDepth($q[2], $t));
                 if ($a >= -1e-9) {
                     $kept[] = $p;
                 }

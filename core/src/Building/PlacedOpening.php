@@ -4,11 +4,15 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Building;
 
+use Isleward\Core\Design\Jambs;
 use Isleward\Core\Design\Opening;
 use Isleward\Core\Design\Spot;
 use Isleward\Core\Geometry\Contour;
+use Isleward\Core\Geometry\Curve;
 use Isleward\Core\Geometry\Region;
 use Isleward\Core\Geometry\Tolerance;
+use Isleward\Core\Geometry\Upright;
+use Isleward\Core\Geometry\Vec2;
 
 /** An opening where its rules put it: jambs in u from the wall's left end, sill and head as levels above the datum, mm. */
 final readonly class PlacedOpening
@@ -19,29 +23,104 @@ final readonly class PlacedOpening
 
     public float $head;
 
-    /** @param  Contour|null  $outline  as seen from outside the wall, from its left jamb and sill; null for a rectangle */
-    public function __construct(public Opening $opening, public float $left, public float $sill, public ?Contour $outline = null)
-    {
-        $this->right = $left + $opening->width;
+    /**
+     * @param  Contour|null  $outline  as seen from outside the wall, from its left jamb and sill; null for a rectangle
+     * @param  CurvedCut|null  $cut  how it goes through a curved wall; null in a flat one, where all its depths are alike
+     */
+    public function __construct(
+        public Opening $opening,
+        public float $left,
+        public float $sill,
+        public ?Contour $outline = null,
+        public ?CurvedCut $cut = null,
+    ) {
+        $this->right = $left + ($cut->span ?? $opening->width);
         $this->head = $sill + $opening->height;
     }
 
+    /** The same in another place of its wall. */
+    public function at(float $left, float $sill): self
+    {
+        return new self($this->opening, $left, $sill, $this->outline, $this->cut);
+    }
+
+    public function middle(): float
+    {
+        return ($this->left + $this->right) / 2;
+    }
+
+    /** The plan point at x over its width, z behind the chord of its jambs at the outer face (in a flat wall: behind that face). */
+    public function inPlan(Upright $surface, float $x, float $z = 0.0): Vec2
+    {
+        return $this->cut?->inPlan($x, $z, $this->left) ?? $surface->inPlan($this->left + $x, $z);
+    }
+
+    /** Angle in plan of its width, radians. */
+    public function angle(Upright $surface): float
+    {
+        return $this->cut?->angle($this->left) ?? $surface->angle();
+    }
+
+    /** Where along its width a plan point in the way through the wall lies. */
+    public function across(Upright $surface, Vec2 $point): float
+    {
+        return $this->cut?->across($point, $this->left) ?? $surface->u($point) - $this->left;
+    }
+
+    /** The line in plan through the wall at x over its width, from outside to inside. */
+    public function through(Upright $surface, float $x, float $thickness): Curve
+    {
+        return $this->cut?->through($x, $this->left, $thickness)
+            ?? Curve::line($surface->inPlan($this->left + $x, -1.0), $surface->inPlan($this->left + $x, $thickness + 1.0));
+    }
+
+    /** How far the outer face stands off the chord between its jambs, mm, positive outward; 0 in a flat wall and of what is bent to it. */
+    public function bow(Upright $surface): float
+    {
+        return $this->cut === null || $this->isBent() ? 0.0 : $this->cut->bow() * ($surface->radius() > 0 ? 1.0 : -1.0);
+    }
+
+    /** Whether its unit is bent to the wall. */
+    public function isBent(): bool
+    {
+        return $this->cut !== null && $this->cut->jambs === Jambs::Bent;
+    }
+
     /**
-     * The outline in (u, v), counter-clockwise; curves as chords that leave them by 0.05 mm at the most.
+     * The outline in (u, v) on the outer face, or at a depth, counter-clockwise; curves as chords that leave them by 0.05 mm at the most.
      *
      * @return list<float>
      */
-    public function ring(): array
+    public function ring(float $depth = 0.0): array
     {
+        if ($this->cut !== null && $this->outline === null) {
+            $left = $this->left + $this->cut->along(0.0, $depth);
+            $right = $this->left + $this->cut->along($this->opening->width, $depth);
+
+            return [$left, $this->sill, $right, $this->sill, $right, $this->head, $left, $this->head];
+        }
+        if ($this->cut !== null) {
+            $ring = [];
+            foreach ($this->cut->ring($this->outline->ring(self::SAGITTA), $depth) as $i => $figure) {
+                $ring[] = $figure + ($i % 2 === 0 ? $this->left : $this->sill);
+            }
+
+            return $ring;
+        }
+
         return $this->outline === null
             ? [$this->left, $this->sill, $this->right, $this->sill, $this->right, $this->head, $this->left, $this->head]
             : $this->outline->shifted($this->left, $this->sill)->ring(self::SAGITTA);
     }
 
-    /** What it takes out of the wall, mm². */
+    /** What it takes out of the wall's outer face, mm². */
     public function area(): float
     {
-        return $this->outline?->area() ?? $this->opening->width * $this->opening->height;
+        return match (true) {
+            $this->outline === null => ($this->right - $this->left) * $this->opening->height,
+            $this->cut === null => $this->outline->area(),
+            default => Region::polygon($this->ring())->area(),
+        };
     }
 
     public function spot(): Spot
@@ -53,6 +132,7 @@ final readonly class PlacedOpening
             $this->sill,
             $this->opening->width,
             $this->opening->height,
+            $this->right - $this->left,
         );
     }
 

@@ -15,6 +15,7 @@ use Isleward\Core\Design\SettingOutLine;
 use Isleward\Core\Design\SillDatum;
 use Isleward\Core\Design\SillRule;
 use Isleward\Core\Design\Wall;
+use Isleward\Core\Geometry\Upright;
 use Isleward\Core\Measure\Refusal;
 
 /**
@@ -29,7 +30,7 @@ final class Places
     /** @var array<string, float> line → u on its own wall */
     private array $lines = [];
 
-    /** @var array<string, Surface> */
+    /** @var array<string, Upright> */
     private array $surfaces = [];
 
     /** @var array<string, array{float, float}> */
@@ -48,7 +49,8 @@ final class Places
     public function of(Opening $opening): PlacedOpening
     {
         $wall = $this->design->wall($opening->wall);
-        $left = $this->along($opening->position->along, $wall) - $opening->position->pointInWidth($opening->width);
+        $cut = $wall->isCurved() ? $this->cut($opening, $wall) : null;
+        $left = $this->along($opening->position->along, $wall) - $opening->position->pointInWidth($cut->span ?? $opening->width);
         $level = $this->level($opening->sill, $wall, $opening->storey);
 
         return new PlacedOpening(
@@ -56,7 +58,34 @@ final class Places
             $left,
             $opening->sill->edge === Edge::Head ? $level - $opening->height : $level,
             $this->design->outlineOf($opening),
+            $cut,
         );
+    }
+
+    /** How much of its wall an opening takes from jamb to jamb, along the outer face, mm. */
+    public function spanOf(Opening $opening, ?Wall $wall = null): float
+    {
+        $wall ??= $this->design->wall($opening->wall);
+
+        return $wall->isCurved() ? $this->cut($opening, $wall)->span : $opening->width;
+    }
+
+    /** @throws Refusal when it is wider than the arc of its wall allows */
+    private function cut(Opening $opening, Wall $wall): CurvedCut
+    {
+        $deep = $opening->type === null ? 0.0 : $this->design->type($opening->type)->tree()->frame->depth;
+        try {
+            return CurvedCut::of(
+                $this->surface($wall),
+                $opening->jambs ?? $this->design->settings->jambs,
+                $opening->width,
+                $wall->thickness,
+                $opening->type === null ? 0.0 : $opening->setback,
+                $deep,
+            );
+        } catch (Refusal $e) {
+            throw $e->of($opening->id, $wall->id);
+        }
     }
 
     /** The opening of this id as the design holds it. */
@@ -100,10 +129,12 @@ final class Places
         });
     }
 
-    /** The same way of measuring, with the figure that puts an opening's left jamb at $left. */
-    public function positionAt(PositionRule $rule, Wall $wall, float $width, float $left): PositionRule
+    /** The same way of measuring, with the figure that puts the left jamb of an opening at $left, as it would stand in that wall. */
+    public function positionAt(PositionRule $rule, Wall $wall, Opening $opening, float $left): PositionRule
     {
-        return PositionRule::of($this->alongAt($rule->along, $wall, $left + $rule->pointInWidth($width)), $rule->to);
+        $point = $rule->pointInWidth($this->spanOf($opening, $wall));
+
+        return PositionRule::of($this->alongAt($rule->along, $wall, $left + $point), $rule->to);
     }
 
     /** The level a rule names, for an opening of this storey of the wall: of its sill, or of its head when the rule sets that. */
@@ -181,20 +212,20 @@ final class Places
             return [0.0, $wall->face()->length()];
         }
 
-        return $this->spans[$wall->id.$face->value] ??= $this->cutSpan($wall, $face === Face::Inner ? $wall->thickness : 0.0);
+        return $this->spans[$wall->id.$face->value] ??= $this->cutSpan($wall, $face);
     }
 
-    public function surface(Wall $wall): Surface
+    public function surface(Wall $wall): Upright
     {
-        return $this->surfaces[$wall->id] ??= Surface::of($wall);
+        return $this->surfaces[$wall->id] ??= $wall->surface();
     }
 
     /** @return array{float, float} */
-    private function cutSpan(Wall $wall, float $depth): array
+    private function cutSpan(Wall $wall, Face $face): array
     {
         $body = Bodies::one($this->design, $wall);
 
-        return [$body->left->atDepth($depth), $body->right->atDepth($depth)];
+        return $face === Face::Outer ? [$body->left->at, $body->right->at] : [$body->left->inner, $body->right->inner];
     }
 
     private function isByStorey(SettingOutLine $line): bool
@@ -225,18 +256,18 @@ final class Places
             return $u;
         }
 
-        return $this->surface($wall)->along($this->surface($this->design->wall($line->wall))->inPlan($u));
+        return $this->surface($wall)->u($this->surface($this->design->wall($line->wall))->inPlan($u));
     }
 
     private function pointOn(Along $along, Wall $wall): float
     {
         $other = $this->opening((string) $along->ref);
-        $u = $other->left + $along->point->inWidth($other->opening->width);
+        $u = $other->left + $along->point->inWidth($other->right - $other->left);
         if ($other->opening->wall === $wall->id) {
             return $u;
         }
 
-        return $this->surface($wall)->along($this->surface($this->design->wall($other->opening->wall))->inPlan($u));
+        return $this->surface($wall)->u($this->surface($this->design->wall($other->opening->wall))->inPlan($u));
     }
 
     /** A line of the next wall, as far from the corner between the two as it is there. */

@@ -21,7 +21,7 @@ final class Findings
         foreach ([
             new Overlap, new PastEdge, new NearCorner, new AcrossWall, new AcrossFloor, new SwingStruck,
             new SillFromElsewhere, new FacingIn, new Floating, new NameAndSize, new OffLine, new LintelBearing,
-            new UnitDoubts,
+            new BowedReveal, new UnitDoubts,
         ] as $rule) {
             foreach ($rule->check($wall) as $finding) {
                 if ($about === null || array_intersect_key(array_flip($finding->elements), $about) !== []) {

@@ -23,6 +23,9 @@ final class SwingStruck implements Rule
     /** So much less than its whole turn is no hindrance, radians (1°). */
     private const SLACK = 0.0175;
 
+    /** Curved walls are chords that leave their faces by so much at the most, mm. */
+    private const SAGITTA = 0.5;
+
     public function check(WallInQuestion $wall): array
     {
         $findings = [];
@@ -102,17 +105,16 @@ final class SwingStruck implements Rule
                 continue;
             }
             $body = Bodies::one($wall->design, $other);
-            foreach ($body->footprint()->rings as $ring) {
-                $corners = [];
-                for ($i = 0, $n = count($ring); $i < $n; $i += 2) {
-                    $corners[] = $body->surface->inPlan($ring[$i], $ring[$i + 1])->minus($hinge);
-                }
-                foreach ($corners as $i => $corner) {
-                    foreach (self::within($corner, $corners[($i + 1) % count($corners)], $radius) as $at) {
-                        $angle = $way * atan2($shut->cross($at), $shut->dot($at));
-                        if ($angle > 1e-6 && $angle < $turn - self::SLACK && ($best === null || $angle < $best[0])) {
-                            $best = [$angle, $other];
-                        }
+            $ring = $body->footprint()->ring(self::SAGITTA);
+            $corners = [];
+            for ($i = 0, $n = count($ring); $i < $n; $i += 2) {
+                $corners[] = (new Vec2($ring[$i], $ring[$i + 1]))->minus($hinge);
+            }
+            foreach ($corners as $i => $corner) {
+                foreach (self::within($corner, $corners[($i + 1) % count($corners)], $radius) as $at) {
+                    $angle = $way * atan2($shut->cross($at), $shut->dot($at));
+                    if ($angle > 1e-6 && $angle < $turn - self::SLACK && ($best === null || $angle < $best[0])) {
+                        $best = [$angle, $other];
                     }
                 }
             }
@@ -144,19 +146,19 @@ final class SwingStruck implements Rule
 
     private static function isNear(Wall $other, Vec2 $point, float $radius): bool
     {
-        $along = $other->to->minus($other->from);
-        $length = max(1e-9, $along->length());
-        $t = max(0.0, min($length, $point->minus($other->from)->dot($along) / $length));
+        $surface = $other->surface();
+        $nearest = $surface->inPlan(max(0.0, min($surface->length, $surface->u($point))));
 
-        return $point->minus($other->from->plus($along->times($t / $length)))->length() <= $radius + $other->thickness;
+        return $point->distanceTo($nearest) <= $radius + $other->thickness;
     }
 
     private static function inPlan(WallInQuestion $wall, PlacedOpening $p, SolvedUnit $unit, float $x, float $z): Vec2
     {
         $out = $p->opening->facesOut;
 
-        return $wall->body->surface->inPlan(
-            $p->left + ($out ? $x : $unit->width - $x),
+        return $p->inPlan(
+            $wall->body->surface,
+            $out ? $x : $unit->width - $x,
             $p->opening->setback + ($out ? $z : $unit->depth() - $z),
         );
     }

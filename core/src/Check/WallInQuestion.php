@@ -124,7 +124,7 @@ final readonly class WallInQuestion
      */
     public function moveAside(PlacedOpening $p, float $by): ?Remedy
     {
-        $there = new PlacedOpening($p->opening, $p->left + $by, $p->sill, $p->outline);
+        $there = $p->at($p->left + $by, $p->sill);
         [$from, $before] = $this->stop($there, false);
         [$to, $after] = $this->stop($there, true);
         $slack = Tolerance::LENGTH;
@@ -172,12 +172,12 @@ final readonly class WallInQuestion
     public function finding(string $rule, PlacedOpening $p, float $figure, string $what, ?Remedy $remedy, ?array $at = null): Finding
     {
         return new Finding($rule, $this->body->wall->id, [$p->opening->id], $figure, sprintf('%s %s.', ucfirst($this->label($p)), $what),
-            $at ?? [($p->left + $p->right) / 2, ($p->sill + $p->head) / 2], $remedy);
+            $at ?? [$p->middle(), ($p->sill + $p->head) / 2], $remedy);
     }
 
     private function isClear(PlacedOpening $p, float $left, float $sill): bool
     {
-        $there = new PlacedOpening($p->opening, $left, $sill, $p->outline);
+        $there = $p->at($left, $sill);
         foreach ($this->placed as $other) {
             if ($other->opening->id !== $p->opening->id && $there->overlaps($other)) {
                 return false;

@@ -41,6 +41,11 @@ final readonly class Acceptance implements Element
         return Kind::Acceptance;
     }
 
+    public function names(): array
+    {
+        return Naming::of(Tie::Lists, $this->wall);
+    }
+
     public function toArray(): array
     {
         return ['id' => $this->id, 'wall' => $this->wall, 'finding' => $this->finding, 'figure' => $this->figure, 'note' => $this->note];

@@ -16,6 +16,9 @@ interface Element
 
     public function kind(): Kind;
 
+    /** @return list<Naming> the elements it names, and how */
+    public function names(): array;
+
     /** @return array<string, mixed> plain values, lengths in mm, keys always in one order */
     public function toArray(): array;
 }

@@ -40,6 +40,11 @@ final readonly class NamedSet implements Kept
         return Kind::Set;
     }
 
+    public function names(): array
+    {
+        return Naming::of(Tie::Lists, ...$this->members);
+    }
+
     public function toArray(): array
     {
         return ['id' => $this->id, 'name' => $this->name, 'members' => $this->members];

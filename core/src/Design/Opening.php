@@ -22,6 +22,7 @@ final readonly class Opening implements Element
      * @param  bool  $mirrored  handed the other way than the type is drawn
      * @param  float  $setback  unit's outer side behind the wall's outer face, mm
      * @param  float|null  $ajar  how far its lights are shown open, 0 to 1; null as its type shows them
+     * @param  Jambs|null  $jambs  how it is cut into a curved wall; null as the project says
      * @param  string|null  $mark  of this one opening, where it has one beside its type's
      */
     private function __construct(
@@ -39,6 +40,7 @@ final readonly class Opening implements Element
         public float $setback,
         public ?float $ajar,
         public ?string $mark,
+        public ?Jambs $jambs,
     ) {
     }
 
@@ -59,6 +61,7 @@ final readonly class Opening implements Element
             self::setback($f),
             self::ajar($f),
             self::mark($f),
+            $f->has('jambs') ? $f->choice('jambs', Jambs::class) : null,
         );
     }
 
@@ -92,6 +95,15 @@ final readonly class Opening implements Element
         return Kind::Opening;
     }
 
+    public function names(): array
+    {
+        return [
+            ...Naming::of(Tie::StandsIn, $this->wall, $this->storey),
+            ...Naming::of(Tie::MadeOf, $this->type),
+            ...Naming::of(Tie::MeasuredFrom, $this->position->along->ref, $this->sill->ref),
+        ];
+    }
+
     public function toArray(): array
     {
         return [
@@ -99,7 +111,7 @@ final readonly class Opening implements Element
             'width' => $this->width, 'height' => $this->height, 'shape' => $this->shape,
             'position' => $this->position->toArray(), 'sill' => $this->sill->toArray(),
             'facesOut' => $this->facesOut, 'mirrored' => $this->mirrored, 'setback' => $this->setback, 'ajar' => $this->ajar,
-            'mark' => $this->mark,
+            'mark' => $this->mark, 'jambs' => $this->jambs?->value,
         ];
     }
 

@@ -28,6 +28,11 @@ final readonly class Outline implements Element
         return Kind::Outline;
     }
 
+    public function names(): array
+    {
+        return [];
+    }
+
     public function toArray(): array
     {
         return [

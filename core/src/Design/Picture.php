@@ -33,6 +33,11 @@ final readonly class Picture implements Kept
         return Kind::Picture;
     }
 
+    public function names(): array
+    {
+        return [];
+    }
+
     public function toArray(): array
     {
         return ['id' => $this->id, 'name' => $this->name, 'file' => $this->file];

@@ -47,6 +47,11 @@ final readonly class SectionLine implements Kept
         return Kind::Section;
     }
 
+    public function names(): array
+    {
+        return [];
+    }
+
     public function toArray(): array
     {
         return [

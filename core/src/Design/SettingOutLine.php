@@ -67,6 +67,11 @@ final readonly class SettingOutLine implements Element
         return Kind::Line;
     }
 
+    public function names(): array
+    {
+        return [...Naming::of(Tie::StandsIn, $this->wall, $this->storey), ...Naming::of(Tie::MeasuredFrom, $this->ref())];
+    }
+
     public function toArray(): array
     {
         return [

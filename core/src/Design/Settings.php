@@ -34,6 +34,7 @@ final readonly class Settings implements Element
      * @param  list<Finish>  $finishes
      * @param  float  $slab  thickness of floors where they are cut, mm
      * @param  float  $setting  how far a jamb may lie from its mark on a tracing, mm
+     * @param  Jambs  $jambs  how openings are cut into curved walls that do not say it themselves
      */
     private function __construct(
         public string $id,
@@ -48,6 +49,7 @@ final readonly class Settings implements Element
         public UnitRules $unitRules,
         public float $slab,
         public float $setting,
+        public Jambs $jambs,
     ) {
     }
 
@@ -66,6 +68,7 @@ final readonly class Settings implements Element
             UnitRules::usual(),
             self::SLAB,
             self::SETTING,
+            Jambs::Parallel,
         );
     }
 
@@ -100,7 +103,8 @@ final readonly class Settings implements Element
             $f->has('finishes') ? self::finishes($f) : self::usualFinishes(),
             $f->has('unitRules') ? UnitRules::from($f->fields('unitRules')) : UnitRules::usual(),
             $f->has('slab') ? $f->size('slab', 'The thickness of floors', 0.0) : self::SLAB,
-            $f->has('setting') ? $f->size('setting', 'How far a jamb may lie from its mark', 0.0) : self::SETTING);
+            $f->has('setting') ? $f->size('setting', 'How far a jamb may lie from its mark', 0.0) : self::SETTING,
+            $f->choice('jambs', Jambs::class, Jambs::Parallel));
     }
 
     public function finish(string $id): ?Finish
@@ -165,6 +169,11 @@ final readonly class Settings implements Element
         return Kind::Settings;
     }
 
+    public function names(): array
+    {
+        return [];
+    }
+
     public function toArray(): array
     {
         return [
@@ -172,6 +181,7 @@ final readonly class Settings implements Element
             'baseLevel' => $this->baseLevel, 'north' => $this->north,
             'nib' => $this->nib, 'module' => $this->module?->toArray(),
             'finishes' => array_map(static fn (Finish $finish): array => $finish->toArray(), $this->finishes),
-            'unitRules' => $this->unitRules->toArray(), 'slab' => $this->slab, 'setting' => $this->setting];
+            'unitRules' => $this->unitRules->toArray(), 'slab' => $this->slab, 'setting' => $this->setting,
+            'jambs' => $this->jambs->value];
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Design;
 
-/** A rectangle on a wall's outer face: u from its left end, levels over the datum, mm. */
+/** Where an opening is on a wall's outer face: u from its left end, levels over the datum, and its span from jamb to jamb there; mm. */
 final readonly class Spot
 {
     public function __construct(
@@ -14,10 +14,11 @@ final readonly class Spot
         public float $sillLevel,
         public float $width,
         public float $height,
+        public float $span,
     ) {
     }
 
-    /** @return array{wall: string, storey: string, left: float, sillLevel: float, width: float, height: float} */
+    /** @return array{wall: string, storey: string, left: float, sillLevel: float, width: float, height: float, span: float} */
     public function toArray(): array
     {
         return [
@@ -27,6 +28,7 @@ final readonly class Spot
             'sillLevel' => $this->sillLevel,
             'width' => $this->width,
             'height' => $this->height,
+            'span' => $this->span,
         ];
     }
 }

@@ -31,6 +31,11 @@ final readonly class Storey implements Element
         return Kind::Storey;
     }
 
+    public function names(): array
+    {
+        return [];
+    }
+
     public function toArray(): array
     {
         return ['id' => $this->id, 'name' => $this->name, 'position' => $this->position, 'height' => $this->height];

@@ -122,6 +122,11 @@ final readonly class Tracing implements Kept
         return Kind::Tracing;
     }
 
+    public function names(): array
+    {
+        return Naming::of(Tie::Lists, ...$this->storeys);
+    }
+
     public function toArray(): array
     {
         return [

@@ -122,6 +122,11 @@ final class UnitType implements Element
         return Kind::Type;
     }
 
+    public function names(): array
+    {
+        return [];
+    }
+
     public function toArray(): array
     {
         return [

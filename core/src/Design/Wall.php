@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Isleward\Core\Design;
 
 use Isleward\Core\Geometry\Curve;
+use Isleward\Core\Geometry\Upright;
 use Isleward\Core\Geometry\Vec2;
 use Isleward\Core\Measure\Fields;
 
@@ -17,6 +18,7 @@ final readonly class Wall implements Element
     /**
      * @param  int  $position  place in its outline's chain
      * @param  float  $rise  height of an arc over its chord, mm, positive outward; 0 for a straight wall
+     * @param  Bend  $keeps  what of an arc stays as it is when one of its ends moves
      * @param  float  $thickness  mm
      * @param  string  $base  storey on whose floor it stands
      * @param  string  $top  last storey it runs through
@@ -28,6 +30,7 @@ final readonly class Wall implements Element
         public Vec2 $from,
         public Vec2 $to,
         public float $rise,
+        public Bend $keeps,
         public float $thickness,
         public string $base,
         public string $top,
@@ -42,7 +45,8 @@ final readonly class Wall implements Element
             $f->int('position'),
             new Vec2($f->length('fromX'), $f->length('fromY')),
             new Vec2($f->length('toX'), $f->length('toY')),
-            $f->length('rise'),
+            $f->has('rise') ? $f->length('rise') : 0.0,
+            $f->choice('keeps', Bend::class, Bend::Rise),
             $f->size('thickness', 'The thickness of a wall'),
             $f->string('base'),
             $f->string('top'),
@@ -55,6 +59,35 @@ final readonly class Wall implements Element
         return $this->rise === 0.0 ? Curve::line($this->from, $this->to) : Curve::overChord($this->from, $this->to, $this->rise);
     }
 
+    /** What its outer face lies on. */
+    public function surface(): Upright
+    {
+        return Upright::over($this->face());
+    }
+
+    public function isCurved(): bool
+    {
+        return $this->rise !== 0.0;
+    }
+
+    /**
+     * With other ends; of an arc what it {@see $keeps} stays.
+     *
+     * @throws \Isleward\Core\Measure\Refusal when no such arc goes from the one to the other
+     */
+    public function between(Vec2 $from, Vec2 $to): self
+    {
+        $rise = $this->isCurved() ? $this->keeps->rise($this->face(), $from->distanceTo($to), $this->id) : 0.0;
+
+        return $this->with(['fromX' => $from->x, 'fromY' => $from->y, 'toX' => $to->x, 'toY' => $to->y, 'rise' => $rise]);
+    }
+
+    /** @param  array<string, mixed>  $values  some of {@see toArray()} */
+    public function with(array $values): self
+    {
+        return self::from(new Fields([...$this->toArray(), ...$values]));
+    }
+
     public function id(): string
     {
         return $this->id;
@@ -65,11 +98,17 @@ final readonly class Wall implements Element
         return Kind::Wall;
     }
 
+    public function names(): array
+    {
+        return Naming::of(Tie::StandsIn, $this->outline, $this->base, $this->top);
+    }
+
     public function toArray(): array
     {
         return [
             'id' => $this->id, 'outline' => $this->outline, 'position' => $this->position,
             'fromX' => $this->from->x, 'fromY' => $this->from->y, 'toX' => $this->to->x, 'toY' => $this->to->y, 'rise' => $this->rise,
+            'keeps' => $this->keeps->value,
             'thickness' => $this->thickness, 'base' => $this->base, 'top' => $this->top,
         ];
     }

@@ -8,8 +8,12 @@ use Isleward\Core\Building\Body;
 use Isleward\Core\Building\Frontage;
 use Isleward\Core\Building\Places;
 use Isleward\Core\Design\Design;
+use Isleward\Core\Measure\Length;
 
-/** A frontage seen square on from outside: x is its u, y the level above the datum. */
+/**
+ * A frontage seen square on from outside, a curved one unrolled: x is its u, y the level above the datum. Units that stand flat in a curved
+ * wall are drawn at their true size in the middle of their opening.
+ */
 final class Elevation
 {
     /** @param  array<string, Body>  $bodies */
@@ -22,7 +26,16 @@ final class Elevation
             $shapes[] = Shape::area(Layer::Face, $body->face()->rings)->placed($u, 0.0, 0.0);
             foreach ($design->openingsOf($wall) as $opening) {
                 $placed = Places::in($design)->of($opening);
-                $placements[] = new Placement($symbols->of($design, $opening), $u + $placed->left, $placed->sill, $opening->id);
+                if ($placed->cut !== null) {
+                    $ring = $placed->ring();
+                    $shapes[] = Shape::line(Layer::Reveal, [...$ring, $ring[0], $ring[1]])->placed($u, 0.0, 0.0);
+                }
+                $placements[] = new Placement(
+                    $symbols->of($design, $opening),
+                    $u + $placed->middle() - $opening->width / 2,
+                    $placed->sill,
+                    $opening->id,
+                );
             }
         }
 
@@ -38,12 +51,43 @@ final class Elevation
      */
     public static function developed(Design $design, array $bodies, array $frontages, float $letters = 250.0): Drawing
     {
-        $parts = $marks = [];
+        $parts = [];
         foreach (self::offsets($frontages) as $i => $x) {
             $parts[] = [self::of($design, $bodies, $frontages[$i]), $x];
         }
         $drawing = Drawing::sideBySide($design->settings->name, $parts);
         [$x0, $y0, $x1, $y1] = $drawing->bounds;
+        $marks = self::levels($design, $drawing->bounds, $letters);
+        foreach (self::offsets($frontages) as $i => $x) {
+            $f = $frontages[$i];
+            if ($f->folds) {
+                $marks[] = Shape::line(Layer::Fold, [$x, $y0 - $letters * 3, $x, $y1 + $letters * 2.4], true);
+            }
+            $marks[] = Shape::text($x + $f->width / 2, $y0 - $letters * 2.4, $letters * 1.2, $f->name);
+            if ($f->bearings !== null) {
+                array_push($marks, ...self::arcLength($design, $x, $f, $y0, $letters));
+            }
+        }
+
+        return new Drawing(
+            $drawing->title,
+            [$x0 - $letters * 16, $y0 - $letters * 5, $x1 + $letters * 2.4, $y1 + $letters * 3.2],
+            [...$drawing->shapes, ...$marks],
+            $drawing->symbols,
+            $drawing->placements,
+        );
+    }
+
+    /**
+     * Floors and storeys' names at the left of an elevation.
+     *
+     * @param  array{float, float, float, float}  $bounds  of what is drawn
+     * @return list<Shape>
+     */
+    public static function levels(Design $design, array $bounds, float $letters): array
+    {
+        [$x0, $y0, $x1, $y1] = $bounds;
+        $marks = [];
         foreach ($design->storeys->all as $storey) {
             $level = $design->storeys->floor($storey->id);
             if ($level >= $y1 - 1 || $design->storeys->ceiling($storey->id) <= $y0 + 1) {
@@ -53,21 +97,8 @@ final class Elevation
             $marks[] = Shape::text($x0 - $letters * 10, $level + $storey->height / 2, $letters, $storey->name);
             $marks[] = Shape::text($x0 - $letters * 10, $level, $letters * 0.8, SectionLevels::level($level, $design->settings->units));
         }
-        foreach (self::offsets($frontages) as $i => $x) {
-            $f = $frontages[$i];
-            if ($f->folds) {
-                $marks[] = Shape::line(Layer::Fold, [$x, $y0 - $letters * 3, $x, $y1 + $letters * 2.4], true);
-            }
-            $marks[] = Shape::text($x + $f->width / 2, $y0 - $letters * 2.4, $letters * 1.2, $f->name);
-        }
 
-        return new Drawing(
-            $drawing->title,
-            [$x0 - $letters * 16, $y0 - $letters * 4, $x1 + $letters * 2.4, $y1 + $letters * 3.2],
-            [...$drawing->shapes, ...$marks],
-            $drawing->symbols,
-            $drawing->placements,
-        );
+        return $marks;
     }
 
     /**
@@ -89,5 +120,24 @@ final class Elevation
         }
 
         return $out;
+    }
+
+    /**
+     * The length of an unrolled frontage, with the sign of an arc over its figure (ISO 129-1; from memory).
+     *
+     * @return list<Shape>
+     */
+    private static function arcLength(Design $design, float $x, Frontage $frontage, float $foot, float $letters): array
+    {
+        $said = Length::format($frontage->width, $design->settings->units);
+        [$middle, $y] = [$x + $frontage->width / 2, $foot - $letters * 4.2];
+        $half = mb_strlen($said) * $letters * 0.3;
+        $steep = atan2(1.5, 1.0);
+
+        return [
+            Shape::text($middle, $y, $letters, $said),
+            // a flat arc as wide as the figure
+            Shape::arc(Layer::Reveal, $middle, $y + $letters * 0.8 - $half * 1.5, $half * hypot(1.0, 1.5), $steep, M_PI - 2 * $steep),
+        ];
     }
 }

@@ -9,6 +9,9 @@ use Isleward\Core\Building\PlacedOpening;
 use Isleward\Core\Building\Places;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Design\SectionLine;
+use Isleward\Core\Geometry\Contour;
+use Isleward\Core\Geometry\Crossing;
+use Isleward\Core\Geometry\Curve;
 use Isleward\Core\Geometry\Region;
 use Isleward\Core\Geometry\Vec2;
 use Isleward\Core\Measure\Fields;
@@ -21,6 +24,9 @@ final class Section
 {
     /** A wall cut at less than this to its length shows its opening without the unit in it: the unit would be cut along itself. */
     private const STEEP = 0.5;
+
+    /** Curves of an opening's shape are chords that leave them by so much at the most, mm. */
+    private const SAGITTA = 0.05;
 
     /** @var list<array{PlacedOpening, float, float}> openings that are cut, with where their wall begins and ends along the line */
     private array $openings = [];
@@ -75,17 +81,17 @@ final class Section
     {
         $placed = Places::in($design)->of($design->opening($opening));
         $surface = $bodies[$placed->opening->wall]->surface;
-        $middle = $surface->inPlan(($placed->left + $placed->right) / 2);
+        $middle = $surface->inPlan($placed->middle());
+        $outward = $surface->outward($placed->middle());
         [$near, $far] = [0.0, 0.0];
         foreach ($bodies as $body) {
-            foreach ($body->footprint()->rings as $ring) {
-                for ($i = 0, $n = count($ring); $i < $n; $i += 2) {
-                    $out = $body->surface->inPlan($ring[$i], $ring[$i + 1])->minus($middle)->dot($surface->outward());
-                    [$near, $far] = [max($near, $out), min($far, $out)];
-                }
+            $ring = $body->footprint()->ring();
+            for ($i = 0, $n = count($ring); $i < $n; $i += 2) {
+                $out = (new Vec2($ring[$i], $ring[$i + 1]))->minus($middle)->dot($outward);
+                [$near, $far] = [max($near, $out), min($far, $out)];
             }
         }
-        [$a, $b] = [$middle->plus($surface->outward()->times($near + 1000)), $middle->plus($surface->outward()->times($far - 1000))];
+        [$a, $b] = [$middle->plus($outward->times($near + 1000)), $middle->plus($outward->times($far - 1000))];
 
         return SectionLine::from(
             new Fields([
@@ -124,43 +130,30 @@ final class Section
     /** A wall that the line crosses. */
     private function cut(Body $body): void
     {
-        $quad = [];
-        $t = $body->wall->thickness;
-        foreach ([
-            [$body->left->atDepth(0.0), 0.0],
-            [$body->right->atDepth(0.0), 0.0],
-            [$body->right->atDepth($t), $t],
-            [$body->left->atDepth($t), $t],
-        ] as [$u, $depth]) {
-            $quad[] = $body->surface->inPlan($u, $depth);
-        }
-        foreach ($this->inside($quad) as [$s0, $s1]) {
+        foreach ($this->inside($body->footprint()) as [$s0, $s1]) {
             $this->cutBetween($body, $s0, $s1);
         }
     }
 
     private function cutBetween(Body $body, float $s0, float $s1): void
     {
-        $surface = $body->surface;
-        // along the line u and the depth behind the outer face run evenly
-        $u0 = $surface->along($this->from);
-        $du = $this->along->dot($surface->along);
-        $dDepth = -$this->along->dot($surface->outward());
-        $depth0 = -$this->from->minus($surface->origin)->dot($surface->outward());
         $holes = $units = [];
         foreach ($this->design->openingsOf($body->wall->id) as $opening) {
             $placed = Places::in($this->design)->of($opening);
-            $hole = $this->hole($placed, $s0, $s1, $u0, $du);
+            $hole = $this->isNear($body, $placed, $s0, $s1) ? $this->hole($body, $placed, $s0, $s1) : [];
             if ($hole === []) {
                 continue;
             }
             array_push($holes, ...$hole);
+            // along the line the place over its width and the depth behind its chord run evenly
+            $x = $placed->across($body->surface, $this->from->plus($this->along->times(($s0 + $s1) / 2)));
+            $angle = $placed->isBent() ? $body->surface->angle($placed->left + $x) : $placed->angle($body->surface);
+            $out = Vec2::atAngle($angle)->rightHand();
+            $dDepth = -$this->along->dot($out);
+            $depth0 = -$this->from->minus($placed->inPlan($body->surface, $placed->isBent() ? $x : 0.0))->dot($out);
             $this->openings[] = abs($dDepth) > 1e-6 && $dDepth < 0 ? [$placed, $s1, $s0] : [$placed, $s0, $s1];
             if (abs($dDepth) >= self::STEEP) {
-                array_push(
-                    $units,
-                    ...$this->unit($placed, $body->wall->thickness, ($s0 + $s1) / 2 * $du + $u0, -$depth0 / $dDepth, 1 / $dDepth),
-                );
+                array_push($units, ...$this->unit($placed, $x, -$depth0 / $dDepth, 1 / $dDepth));
             }
         }
         $rings = Region::rectangle($s0, $body->foot, $s1, $body->head)->cut($holes)->rings;
@@ -173,24 +166,47 @@ final class Section
         array_push($this->shapes, ...$units);
     }
 
-    /** @return list<list<float>> what an opening takes out of the cut face of its wall */
-    private function hole(PlacedOpening $placed, float $s0, float $s1, float $u0, float $du): array
+    /** Whether the line crosses a curved wall where an opening is: what lies across the arc has places over its width too. */
+    private function isNear(Body $body, PlacedOpening $placed, float $s0, float $s1): bool
     {
-        if (abs($du) < 1e-6) {
-            $u = $u0;
-            if ($u <= $placed->left || $u >= $placed->right) {
+        if ($placed->cut === null) {
+            return true;
+        }
+        $us = array_map(fn (float $s): float => $body->surface->u($this->from->plus($this->along->times($s))), [$s0, $s1]);
+        [$from, $to] = $placed->cut->reach($body->wall->thickness);
+
+        return max($us) > $placed->left + $from && min($us) < $placed->left + $to;
+    }
+
+    /** @return list<list<float>> what an opening takes out of the cut face of its wall */
+    private function hole(Body $body, PlacedOpening $placed, float $s0, float $s1): array
+    {
+        $x = array_map(
+            fn (float $s): float => $placed->across($body->surface, $this->from->plus($this->along->times($s))),
+            [$s0, $s1],
+        );
+        if (abs($x[1] - $x[0]) < 1e-6 * ($s1 - $s0)) {
+            if ($x[0] <= 0.0 || $x[0] >= $placed->opening->width) {
                 return [];
             }
             $spans = $placed->outline === null ? [[$placed->sill, $placed->head]] : array_map(
                 static fn (array $s): array => [$placed->sill + $s[0], $placed->sill + $s[1]],
-                $placed->outline->spans(true, $u - $placed->left),
+                $placed->outline->spans(true, $x[0]),
             );
 
             return array_map(static fn (array $s): array => [$s0, $s[0], $s1, $s[0], $s1, $s[1], $s0, $s[1]], $spans);
         }
-        $ring = Shape::area(Layer::Void, [$placed->ring()])->mapped(
-            static fn (float $u, float $v): array => [($u - $u0) / $du, $v],
-        )->rings[0];
+        $outline = $placed->outline ?? Contour::rectangle(0.0, 0.0, $placed->opening->width, $placed->opening->height);
+        $ring = [];
+        $shape = $outline->ring(self::SAGITTA);
+        for ($i = 0, $n = count($shape); $i < $n; $i += 2) {
+            $across = $placed->through($body->surface, $shape[$i], $body->wall->thickness);
+            $at = Curve::line($this->from, $this->from->plus($this->along))->meetsLine($across);
+            if ($at === null) {
+                return []; // it runs alike with one of its jambs, outside of it
+            }
+            array_push($ring, $this->s($at), $placed->sill + $shape[$i + 1]);
+        }
         $within = Region::polygon($ring)->intersection(Region::rectangle($s0, $placed->sill - 1, $s1, $placed->head + 1));
 
         return $within->rings;
@@ -199,19 +215,18 @@ final class Section
     /**
      * The unit of an opening where it is cut.
      *
-     * @param  float  $u  on the wall
-     * @param  float  $face  s of the wall's outer face
+     * @param  float  $x  over its width
+     * @param  float  $face  s where the depth behind the wall's outer face begins
      * @param  float  $per  s for a mm of depth
      * @return list<Shape>
      */
-    private function unit(PlacedOpening $placed, float $thickness, float $u, float $face, float $per): array
+    private function unit(PlacedOpening $placed, float $x, float $face, float $per): array
     {
         $unit = Symbols::solved($this->design, $placed->opening);
         if ($unit === null) {
             return [];
         }
         $opening = $placed->opening;
-        $x = $u - $placed->left;
         $shapes = UnitSection::shapes($unit, $opening->facesOut ? $x : $opening->width - $x, $opening->setback, $opening->ajar);
         $depth = $unit->depth();
 
@@ -231,17 +246,12 @@ final class Section
                 $here = array_values(
                     array_filter($walls, fn ($w): bool => $this->design->storeys->isWithin($storey->id, $w->base, $w->top)),
                 );
-                if (count($here) < 3 || count($here) !== count($walls)) {
+                if (count($here) < 2 || count($here) !== count($walls)) {
                     continue;
                 }
-                $ring = [];
-                foreach ($here as $wall) {
-                    $body = $this->bodies[$wall->id];
-                    $ring[] = $body->surface->inPlan($body->left->atDepth($wall->thickness), $wall->thickness);
-                    $ring[] = $body->surface->inPlan($body->right->atDepth($wall->thickness), $wall->thickness);
-                }
+                $inner = $this->within(array_map(fn ($w): Body => $this->bodies[$w->id], $here));
                 $floor = $this->design->storeys->floor($storey->id);
-                foreach ($this->inside($ring) as [$s0, $s1]) {
+                foreach ($this->inside($inner) as [$s0, $s1]) {
                     if ($s1 - $s0 > 1) {
                         $this->shapes[] = Shape::area(
                             Layer::Cut,
@@ -262,22 +272,58 @@ final class Section
         }
     }
 
+    /** @param  non-empty-list<Body>  $bodies  what they enclose, along their inner faces */
+    private function within(array $bodies): Contour
+    {
+        $sides = [];
+        foreach ($bodies as $i => $body) {
+            $t = $body->wall->thickness;
+            $next = $bodies[($i + 1) % count($bodies)];
+            $a = $body->surface->inPlan($body->left->inner, $t);
+            $b = $body->surface->inPlan($body->right->inner, $t);
+            $c = $next->surface->inPlan($next->left->inner, $next->wall->thickness);
+            $sides[] = $body->surface->behind($t)->between($a->x, $a->y, $b->x, $b->y);
+            if (! $b->isAt($c)) {
+                $sides[] = Curve::straight($b->x, $b->y, $c->x, $c->y);
+            }
+        }
+
+        return Contour::of($sides);
+    }
+
     /**
-     * Where the line runs inside a polygon in plan, from its first end to its last.
+     * Where the line runs inside a shape in plan, from its first end to its last.
      *
-     * @param  list<Vec2>  $polygon
      * @return list<array{float, float}>
      */
-    private function inside(array $polygon): array
+    private function inside(Contour $shape): array
     {
         $at = [];
-        $n = count($polygon);
-        foreach ($polygon as $i => $a) {
-            $b = $polygon[($i + 1) % $n];
-            [$da, $db] = [$this->away($a), $this->away($b)];
-            // an end on the line counts as lying beyond it, so that it counts once
-            if (($da >= 0) !== ($db >= 0)) {
-                $at[] = $this->s($a) + ($this->s($b) - $this->s($a)) * $da / ($da - $db);
+        $line = Curve::line($this->from, $this->from->plus($this->along));
+        foreach ($shape->edges() as $e) {
+            $marks = [0.0, 1.0];
+            foreach ($e->isCurved() ? Crossing::endless($line, $e) : [] as [$x, $y]) {
+                $share = $e->shareOf($x, $y);
+                if ($share > 0.0 && $share < 1.0) {
+                    $marks[] = $share;
+                }
+            }
+            sort($marks);
+            // an arc stays on one side between two crossings, so its middles there say where it crosses; an end on the line counts as
+            // lying beyond it, so that it counts once
+            $probes = [0.0];
+            for ($i = 1, $n = count($marks); $e->isCurved() && $i < $n; $i++) {
+                $probes[] = ($marks[$i - 1] + $marks[$i]) / 2;
+            }
+            $probes[] = 1.0;
+            for ($i = 1, $n = count($probes); $i < $n; $i++) {
+                [$a, $b] = [new Vec2(...$e->at($probes[$i - 1])), new Vec2(...$e->at($probes[$i]))];
+                [$da, $db] = [$this->away($a), $this->away($b)];
+                if (($da >= 0) !== ($db >= 0)) {
+                    $at[] = $e->isCurved()
+                        ? $this->s(new Vec2(...$e->at($marks[$i - 1])))
+                        : $this->s($a) + ($this->s($b) - $this->s($a)) * $da / ($da - $db);
+                }
             }
         }
         sort($at);

@@ -15,17 +15,8 @@ final class SectionBeyond
     /** @var list<Shape> */
     private array $shapes = [];
 
-    private readonly Vec2 $along;
-
-    private readonly Vec2 $towards;
-
-    private readonly float $length;
-
-    private function __construct(private readonly Design $design, private readonly Vec2 $from, Vec2 $to)
+    private function __construct(private readonly Design $design, private readonly View $view)
     {
-        $this->length = $from->distanceTo($to);
-        $this->along = $to->minus($from)->unit();
-        $this->towards = $this->along->rightHand()->times(-1.0);
     }
 
     /**
@@ -34,65 +25,17 @@ final class SectionBeyond
      */
     public static function of(Design $design, array $bodies, Vec2 $from, Vec2 $to): array
     {
-        $self = new self($design, $from, $to);
-        $faces = [];
-        foreach ($bodies as $body) {
-            $facing = $body->surface->outward()->dot($self->towards);
-            if (abs($facing) < 1e-6) {
-                continue; // seen edge on
-            }
-            $depth = $facing < 0 ? 0.0 : $body->wall->thickness;
-            [$a, $b] = [$body->left->atDepth($depth), $body->right->atDepth($depth)];
-            [$pa, $pb] = [$body->surface->inPlan($a, $depth), $body->surface->inPlan($b, $depth)];
-            [$ua, $ub] = $self->visible($pa, $pb, $a, $b);
-            if ($ub - $ua > 1) {
-                $middle = $body->surface->inPlan(($ua + $ub) / 2, $depth);
-                $faces[] = [$self->away($middle), $body, $depth, $ua, $ub];
-            }
-        }
-        usort($faces, static fn (array $x, array $y): int => $y[0] <=> $x[0]);
-        foreach ($faces as [, $body, $depth, $ua, $ub]) {
+        $self = new self($design, new View($from, $to));
+        foreach ($self->view->faces($bodies) as [$body, $depth, $ua, $ub]) {
             $self->face($body, $depth, $ua, $ub);
         }
 
         return $self->shapes;
     }
 
-    /**
-     * The part of a face that lies beyond the line and between its ends.
-     *
-     * @return array{float, float} u from and to
-     */
-    private function visible(Vec2 $pa, Vec2 $pb, float $a, float $b): array
-    {
-        foreach ([
-            [$this->away($pa), $this->away($pb)],
-            [$this->s($pa), $this->s($pb)],
-            [$this->length - $this->s($pa), $this->length - $this->s($pb)],
-        ] as [$fa, $fb]) {
-            if ($fa <= 1e-6 && $fb <= 1e-6) {
-                return [0.0, 0.0];
-            }
-        }
-        [$t0, $t1] = [0.0, 1.0];
-        foreach ([
-            [$this->away($pa), $this->away($pb)],
-            [$this->s($pa), $this->s($pb)],
-            [$this->length - $this->s($pa), $this->length - $this->s($pb)],
-        ] as [$fa, $fb]) {
-            if ($fa < 0) {
-                $t0 = max($t0, $fa / ($fa - $fb));
-            } elseif ($fb < 0) {
-                $t1 = min($t1, $fa / ($fa - $fb));
-            }
-        }
-
-        return [$a + ($b - $a) * $t0, $a + ($b - $a) * $t1];
-    }
-
     private function face(Body $body, float $depth, float $ua, float $ub): void
     {
-        $s = fn (float $u): float => $this->s($body->surface->inPlan($u, $depth));
+        $s = fn (float $u): float => $this->view->s($body->surface->inPlan($u, $depth));
         $this->shapes[] = Shape::area(
             Layer::Beyond,
             [[$s($ua), $body->foot, $s($ub), $body->foot, $s($ub), $body->head, $s($ua), $body->head]],
@@ -103,27 +46,19 @@ final class SectionBeyond
                 continue;
             }
             $map = static fn (float $u, float $v): array => [$s($u), $v];
-            $this->shapes[] = Shape::area(Layer::Void, [$placed->ring()])->mapped($map)->on(Layer::Beyond);
+            $this->shapes[] = Shape::area(Layer::Void, [$placed->ring($depth)])->mapped($map)->on(Layer::Beyond);
             foreach (Symbols::solved($this->design, $opening)->lights ?? [] as $light) {
                 $ring = $light->contour->ring(1.0);
                 $width = $opening->width;
                 $this->shapes[] = Shape::area(Layer::Glass, [$ring])->mapped(
-                    static fn (float $x, float $y): array => [
-                        $s($placed->left + ($opening->facesOut ? $x : $width - $x)),
+                    fn (float $x, float $y): array => [
+                        $placed->cut === null
+                            ? $s($placed->left + ($opening->facesOut ? $x : $width - $x))
+                            : $this->view->s($placed->inPlan($body->surface, $opening->facesOut ? $x : $width - $x)),
                         $placed->sill + $y,
                     ],
                 );
             }
         }
-    }
-
-    private function s(Vec2 $point): float
-    {
-        return $point->minus($this->from)->dot($this->along);
-    }
-
-    private function away(Vec2 $point): float
-    {
-        return $point->minus($this->from)->dot($this->towards);
     }
 }

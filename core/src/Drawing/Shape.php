@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Isleward\Core\Drawing;
 
 use Isleward\Core\Geometry\Contour;
+use Isleward\Core\Geometry\Curve;
+use Isleward\Core\Geometry\Upright;
 
 /**
  * A mark on a drawing, in mm, y up. Points are flat lists [x, y, …]; an arc is [centre x, centre y, radius, start, sweep]
@@ -137,6 +139,64 @@ final readonly class Shape
         }
 
         return new self($this->layer, $this->kind, $rings, $this->dashed, $this->text);
+    }
+
+    /** The same with its curves as chords that leave them by so much at the most, mm. */
+    public function straight(float $sagitta): self
+    {
+        if ($this->kind === 'arc') {
+            [$x, $y, $radius, $start, $sweep] = $this->rings[0];
+            $arc = Curve::curved($x, $y, $radius, $radius, $start, $sweep);
+
+            return new self($this->layer, 'line', [[$arc->x0, $arc->y0, ...$arc->chords($sagitta)]], $this->dashed);
+        }
+        $rings = $this->rings;
+        foreach ($this->curves as $r => $curves) {
+            $ring = [];
+            $at = [];
+            foreach ($curves as $curve) {
+                $at[(int) $curve[0]] = $curve;
+            }
+            for ($i = 0, $n = intdiv(count($rings[$r]), 2); $i < $n; $i++) {
+                array_push($ring, $rings[$r][2 * $i], $rings[$r][2 * $i + 1]);
+                if (isset($at[$i])) {
+                    [, $cx, $cy, $rx, $ry, $start, $sweep] = $at[$i];
+                    $chords = Curve::curved($cx, $cy, $rx, $ry, $start, $sweep, $at[$i][7] ?? 0.0)->chords($sagitta);
+                    array_push($ring, ...array_slice($chords, 0, -2)); // its end is the next point
+                }
+            }
+            $rings[$r] = $ring;
+        }
+
+        return new self($this->layer, $this->kind, $rings, $this->dashed, $this->text);
+    }
+
+    /**
+     * The shape laid round a curved wall: x runs along its face from the left end, y is the depth behind it. Stretches that run along the
+     * wall become arcs; others are straight from point to point.
+     */
+    public function bent(Upright $surface): self
+    {
+        if ($this->curves !== [] || $this->kind !== 'area' && $this->kind !== 'line') {
+            throw new \LogicException('Only straight shapes are bent to a wall.');
+        }
+        $rings = $curves = [];
+        foreach ($this->rings as $ring) {
+            $out = $arcs = [];
+            for ($i = 0, $n = count($ring); $i < $n; $i += 2) {
+                $p = $surface->inPlan($ring[$i], $ring[$i + 1]);
+                array_push($out, $p->x, $p->y);
+                $j = ($i + 2) % $n;
+                if (abs($ring[$i + 1] - $ring[$j + 1]) < 1e-6 && abs($ring[$i] - $ring[$j]) > 1e-6) {
+                    $arc = $surface->behind($ring[$i + 1])->part($ring[$i] / $surface->length, $ring[$j] / $surface->length);
+                    $arcs[] = [(float) intdiv($i, 2), $arc->cx, $arc->cy, $arc->rx, $arc->ry, $arc->start, $arc->sweep];
+                }
+            }
+            $rings[] = $out;
+            $curves[] = $arcs;
+        }
+
+        return new self($this->layer, $this->kind, $rings, $this->dashed, $this->text, $curves);
     }
 
     /** The same on another layer. */

@@ -24,6 +24,8 @@ final class Edits
         'wall.move' => WallMove::class,
         'wall.turn' => WallTurn::class,
         'wall.stack' => WallStack::class,
+        'wall.bend' => WallBend::class,
+        'outline.round' => OutlineRound::class,
         'outline.recess' => OutlineRecess::class,
         'line.add' => LineAdd::class,
         'line.across' => LineAcross::class,

@@ -134,7 +134,7 @@ final readonly class OpeningAlign implements Edit
             ['position' => $places->positionAt(
                 $opening->position,
                 $design->wall($opening->wall),
-                $opening->width,
+                $opening,
                 $places->of($aligned)->left,
             )->toArray()],
         );
@@ -151,7 +151,7 @@ final readonly class OpeningAlign implements Edit
         $least = INF;
         foreach ($design->openingsOf($opening->wall) as $other) {
             $away = $other->storey === $storey
-                            ? abs(Places::in($design)->of($other)->left + $other->width / 2 - $here->left - $opening->width / 2)
+                            ? abs(Places::in($design)->of($other)->middle() - $here->middle())
                             : INF;
             if ($away < $least) {
                 [$best, $least] = [$other, $away];

@@ -21,7 +21,7 @@ use Isleward\Core\Measure\Refusal;
  */
 final readonly class OpeningCarry implements Edit
 {
-    public const SETTINGS = ['type', 'width', 'height', 'sill', 'head', 'setback', 'facing', 'handing', 'shape', 'ajar'];
+    public const SETTINGS = ['type', 'width', 'height', 'sill', 'head', 'setback', 'facing', 'handing', 'shape', 'ajar', 'jambs'];
 
     /**
      * @param  list<string>  $ids
@@ -76,6 +76,7 @@ final readonly class OpeningCarry implements Edit
             'handing' => ['mirrored'],
             'shape' => ['shape'],
             'ajar' => ['ajar'],
+            'jambs' => ['jambs'],
         ];
         $values = [];
         foreach ($this->settings as $setting) {

@@ -88,8 +88,8 @@ final readonly class OpeningCopy implements Edit
         $rule = Places::in($design)->positionAt(
             $copy->position->turned($end - $start),
             $wall,
-            $copy->width,
-            Places::in($design)->surface($wall)->along($right),
+            $copy,
+            Places::in($design)->surface($wall)->u($right),
         );
 
         return $copy->with(['position' => $rule->toArray()]);
@@ -103,7 +103,8 @@ final readonly class OpeningCopy implements Edit
         $wall = $design->wall($put->string('wall'));
         $storey = $put->stringOrNull('storey');
         $target = Places::in($design)->along(Along::from($put), $wall);
-        $way = $target - Places::in($design)->of($held)->left - $pick->choice('point', Point::class)->inWidth($held->width);
+        $at = Places::in($design)->of($held);
+        $way = $target - $at->left - $pick->choice('point', Point::class)->inWidth($at->right - $at->left);
         $transplant = new Transplant($design, $attempt);
         $steps = $storey === null ? 0 : $design->storeys->indexOf($storey) - $design->storeys->indexOf($held->storey);
         foreach ($this->ids as $id) {
@@ -124,7 +125,7 @@ final readonly class OpeningCopy implements Edit
             $rule = Places::in($design)->positionAt(
                 $copy->position,
                 $wall,
-                $opening->width,
+                $opening,
                 Places::in($design)->of($opening)->left + $way,
             );
             $attempt->add($copy->with(['position' => $rule->toArray()]));
@@ -143,8 +144,10 @@ final readonly class OpeningCopy implements Edit
         $most = 0.0;
         foreach ($design->wallsOf($wall->outline) as $other) {
             $face = Places::in($design)->surface($other);
-            $away = -$other->from->minus($surface->origin)->dot($surface->outward());
-            $lies = $surface->along->dot($face->along) < -1 + 1e-9
+            [$here, $there] = [$surface->length / 2, $face->length / 2];
+            $away = $surface->depth($face->inPlan($there));
+            $lies = $surface->tangent($here)->dot($face->tangent($there)) < -1 + 1e-9
+                            && $surface->isFlat() === $face->isFlat()
                             && $design->storeys->isWithin($opening->storey, $other->base, $other->top);
             if ($lies && $away > $most) {
                 [$best, $most] = [$other, $away];

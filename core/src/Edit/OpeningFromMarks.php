@@ -59,15 +59,18 @@ final readonly class OpeningFromMarks implements Edit
             if ($b - $a < 1.0) {
                 throw Refusal::because('marks.same_place', 'Both marks are at the same place.', [$wall->id]);
             }
-            $width = $args->bool('rounded') ? $module?->opening($b - $a) ?? round(($b - $a) / 10) * 10 : round($b - $a, 2);
+            $clear = $wall->surface()->chordAt($a, $b);
+            $width = $args->bool('rounded') ? $module?->opening($clear) ?? round($clear / 10) * 10 : round($clear, 2);
             if ($args->bool('rounded')) {
-                $by[] = $width - ($b - $a);
+                $by[] = $width - $clear;
             }
             [$start] = Places::in($design)->span($wall);
             $attempt->add(Opening::from(new Fields([
                 'id' => $ids->next(Kind::Opening), 'wall' => $wall->id, 'storey' => $storey, 'type' => $type?->id, 'width' => $width,
                 'height' => $height, 'shape' => null,
-                'position' => ['from' => 'left', 'value' => round(($a + $b) / 2 - $width / 2 - $start, 2), 'to' => 'near'],
+                'position' => $wall->isCurved()
+                    ? ['from' => 'left', 'value' => round(($a + $b) / 2 - $start, 2), 'to' => 'centre']
+                    : ['from' => 'left', 'value' => round(($a + $b) / 2 - $width / 2 - $start, 2), 'to' => 'near'],
                 'sill' => ['from' => 'floor', 'height' => $sill],
                 'facesOut' => true, 'mirrored' => false,
                 'setback' => $type?->tree()->setback ?? OpeningPlace::usualSetback($wall->thickness, $type?->tree()->frame->depth ?? 0.0),

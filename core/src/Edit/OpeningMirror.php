@@ -78,7 +78,7 @@ final readonly class OpeningMirror implements Edit
         $placed = Places::in($design)->of($opening);
         if ($this->about === 'line') {
             $at = Places::in($design)->along(Along::of(Reference::Line, 0.0, $design->line($this->args->string('line'))->id), $wall);
-            $left = Spacing::mirrored($placed->left, $opening->width, $at);
+            $left = Spacing::mirrored($placed->left, $placed->right - $placed->left, $at);
 
             return self::at($design, References::onItsOwn($design, $opening), $wall, $left)->with($handed);
         }
@@ -91,7 +91,7 @@ final readonly class OpeningMirror implements Edit
             $design,
             References::onItsOwn($design, $opening),
             $wall,
-            Spacing::mirrored($placed->left, $opening->width, ($start + $end) / 2),
+            Spacing::mirrored($placed->left, $placed->right - $placed->left, ($start + $end) / 2),
         )->with($handed);
     }
 
@@ -100,27 +100,27 @@ final readonly class OpeningMirror implements Edit
         $walls = $design->wallsOf($wall->outline);
         $surface = Places::in($design)->surface($wall);
         // the axis that is mirrored: along the wall, or square to it
-        $axis = $this->args->bool('along') ? $surface->outward() : $surface->along;
+        $placed = Places::in($design)->of($opening);
+        $axis = $this->args->bool('along') ? $surface->outward($placed->middle()) : $surface->tangent($placed->middle());
         $reach = [$wall->from->dot($axis)];
         foreach ($walls as $each) {
             array_push($reach, $each->from->dot($axis), $each->to->dot($axis));
         }
         $centre = (min($reach) + max($reach)) / 2;
         $over = static fn (Vec2 $p): Vec2 => $p->plus($axis->times(2 * ($centre - $p->dot($axis))));
-        $placed = Places::in($design)->of($opening);
         $left = $over($surface->inPlan($placed->right));
         $right = $over($surface->inPlan($placed->left));
+        $span = $placed->right - $placed->left;
         foreach ($walls as $other) {
             $face = Places::in($design)->surface($other);
-            $on = static fn (Vec2 $p): bool => abs($p->minus($face->origin)->dot($face->outward())) <= 1.0;
-            if (! $on($left)
-                            || ! $on($right)
+            if (abs($face->depth($left)) > 1.0
+                            || abs($face->depth($right)) > 1.0
                             || ! $design->storeys->isWithin($opening->storey, $other->base, $other->top)
-                            || $face->along($right) - $face->along($left) < $opening->width - 1) {
+                            || $face->u($right) - $face->u($left) < $span - 1) {
                 continue;
             }
-            $u = $face->along($left);
-            if ($u > -$opening->width && $u < $other->face()->length()) {
+            $u = $face->u($left);
+            if ($u > -$span && $u < $face->length) {
                 $moved = References::onItsOwn($design, $opening)->with(['wall' => $other->id]);
 
                 return self::at($design, $moved, $other, abs($u) < Tolerance::LENGTH ? 0.0 : $u);
@@ -141,7 +141,7 @@ final readonly class OpeningMirror implements Edit
     private static function at(Design $design, Opening $opening, Wall $wall, float $left): Opening
     {
         return $opening->with(
-            ['position' => Places::in($design)->positionAt($opening->position, $wall, $opening->width, $left)->toArray()],
+            ['position' => Places::in($design)->positionAt($opening->position, $wall, $opening, $left)->toArray()],
         );
     }
 }

@@ -63,6 +63,7 @@ final readonly class OpeningPlace implements Edit
             'sill' => $sill,
             'facesOut' => $args->bool('facesOut', true),
             'mirrored' => $args->bool('mirrored'),
+            'jambs' => $args->stringOrNull('jambs'),
             'setback' => $args->has('setback') ? $args->length('setback') : $type?->tree()->setback ?? self::usualSetback(
                 $design->wall($args->string('wall'))->thickness,
                 $type?->tree()->frame->depth ?? 0.0,

@@ -97,10 +97,11 @@ final readonly class OpeningRepeat implements Edit
     private function between(Design $design, Attempt $attempt, Ids $ids, Opening $opening): void
     {
         [$start, $end] = Places::in($design)->span($design->wall($opening->wall));
+        $span = Places::in($design)->spanOf($opening);
         $spaced = $this->by === 'fit'
-            ? Spacing::asManyAsFit($opening->width, $start, $end, $this->args->size('pier', 'The least pier', 0.0))
+            ? Spacing::asManyAsFit($span, $start, $end, $this->args->size('pier', 'The least pier', 0.0))
             : Spacing::equalGaps(
-                array_fill(0, $this->args->count('count', 'The number between the ends', 1, self::MOST), $opening->width),
+                array_fill(0, $this->args->count('count', 'The number between the ends', 1, self::MOST), $span),
                 $start,
                 $end,
                 true,
@@ -128,7 +129,7 @@ final readonly class OpeningRepeat implements Edit
 
     private static function at(Design $design, Opening $opening, float $left, string $id): Opening
     {
-        $rule = Places::in($design)->positionAt($opening->position, $design->wall($opening->wall), $opening->width, $left);
+        $rule = Places::in($design)->positionAt($opening->position, $design->wall($opening->wall), $opening, $left);
 
         return $opening->with(['id' => $id, 'position' => $rule->toArray()]);
     }

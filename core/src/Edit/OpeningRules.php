@@ -8,10 +8,12 @@ use Isleward\Core\Building\PlacedOpening;
 use Isleward\Core\Building\Places;
 use Isleward\Core\Building\Solved;
 use Isleward\Core\Design\Design;
+use Isleward\Core\Design\Jambs;
 use Isleward\Core\Design\Opening;
 use Isleward\Core\Geometry\Tolerance;
 use Isleward\Core\Measure\Length;
 use Isleward\Core\Measure\Refusal;
+use Isleward\Core\Unit\Operation;
 
 /** What must hold of an opening that someone places or changes. What is merely doubtful is a finding. */
 final class OpeningRules
@@ -32,6 +34,7 @@ final class OpeningRules
             Solved::in($design->type($opening->type), $opening);
         }
         References::require($design, $opening);
+        self::requireBends($design, $opening);
         [$start, $end] = Places::in($design)->span($wall);
         $placed = Places::in($design)->of($opening);
         $foot = $design->storeys->floor($wall->base);
@@ -61,5 +64,32 @@ final class OpeningRules
         }
 
         return $placed;
+    }
+
+    /**
+     * What cannot bend is not bent to a curved wall.
+     *
+     * @throws Refusal
+     */
+    public static function requireBends(Design $design, Opening $opening): void
+    {
+        if ($opening->jambs !== Jambs::Bent || $opening->type === null || ! $design->wall($opening->wall)->isCurved()) {
+            return;
+        }
+        $type = $design->type($opening->type);
+        foreach ($type->tree()->lights() as $light) {
+            if ($light->operation !== Operation::Fixed) {
+                throw Refusal::because(
+                    'opening.cannot_bend',
+                    sprintf(
+                        '%s cannot be bent to the wall: one of its lights is %s, and only fixed ones bend. Let it stand flat, with parallel or radial jambs.',
+                        $type->mark,
+                        $light->operation->label(),
+                    ),
+                    [$opening->id],
+                    ['field' => 'jambs'],
+                );
+            }
+        }
     }
 }

@@ -51,7 +51,7 @@ final readonly class OpeningSpace implements Edit
         $attempt = Attempt::from($design, $this->args);
         foreach (Chosen::byRow($design, $this->ids) as $row) {
             [$from, $to, $ends] = $this->stretch($design, $row);
-            $widths = array_map(static fn (Opening $o): float => $o->width, $row);
+            $widths = array_map(Places::in($design)->spanOf(...), $row);
             $spaced = $this->centres ? Spacing::equalCentres($widths, $from, $to, $ends) : Spacing::equalGaps($widths, $from, $to, $ends);
             if (! $this->centres && $spaced->gap < -0.01) {
                 throw Refusal::because(
@@ -68,7 +68,7 @@ final readonly class OpeningSpace implements Edit
                 $rule = Places::in($design)->positionAt(
                     $opening->position,
                     $design->wall($opening->wall),
-                    $opening->width,
+                    $opening,
                     $spaced->starts[$i],
                 );
                 $attempt->alter($opening, $opening->with(['position' => $rule->toArray()]));

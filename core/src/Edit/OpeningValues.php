@@ -24,7 +24,7 @@ use Isleward\Core\Measure\Refusal;
 /** What an opening becomes when some of its values are changed: {@see OpeningChange} says which there are. */
 final readonly class OpeningValues
 {
-    private const PLAIN = ['storey', 'type', 'position', 'sill', 'facesOut', 'mirrored', 'ajar'];
+    private const PLAIN = ['storey', 'type', 'position', 'sill', 'facesOut', 'mirrored', 'ajar', 'jambs'];
 
     /** @param  bool  $differences  figures that begin with + or − are added to what is there */
     public function __construct(private Design $design, private Fields $args, private bool $differences)
@@ -114,7 +114,7 @@ final readonly class OpeningValues
             );
             $rule = PositionRule::of($along, $m->choice('to', Jamb::class, $after->position->to));
             $after = $after->with(
-                ['position' => $places->positionAt($rule, $this->design->wall($after->wall), $after->width, $was->left)->toArray()],
+                ['position' => $places->positionAt($rule, $this->design->wall($after->wall), $after, $was->left)->toArray()],
             );
         }
         if ($this->args->has('sillFrom') || $this->args->has('measureSill')) {
@@ -141,7 +141,7 @@ final readonly class OpeningValues
                     : ($by?->has('u') === true ? $was->left + $by->length('u') : null);
         if ($left !== null) {
             $after = $after->with(
-                ['position' => $places->positionAt($after->position, $this->design->wall($after->wall), $after->width, $left)->toArray()],
+                ['position' => $places->positionAt($after->position, $this->design->wall($after->wall), $after, $left)->toArray()],
             );
         }
         $sill = $this->args->has('sillLevel')

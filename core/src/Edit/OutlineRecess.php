@@ -13,7 +13,6 @@ use Isleward\Core\Design\Opening;
 use Isleward\Core\Design\Operation;
 use Isleward\Core\Design\Wall;
 use Isleward\Core\Geometry\Tolerance;
-use Isleward\Core\Geometry\Vec2;
 use Isleward\Core\Measure\Fields;
 use Isleward\Core\Measure\Refusal;
 
@@ -81,37 +80,40 @@ final readonly class OutlineRecess implements Edit
         );
     }
 
-    /** @return array{non-empty-list<array{Wall, Vec2, Vec2, bool}>, int} the sides in place of the wall, and which is set back */
+    /** @return array{non-empty-list<Side>, int} the sides in place of the wall, and which is set back */
     private function sides(Design $design, Wall $wall, Reshape $shape, int $at, bool $left, bool $right): array
     {
         $surface = Places::in($design)->surface($wall);
+        $length = $surface->length;
         [$a, $b] = [$surface->inPlan($this->from), $surface->inPlan($this->to)];
-        [$aBack, $bBack] = [$surface->inPlan($this->from, $this->depth), $surface->inPlan($this->to, $this->depth)];
+        $recessed = $surface->behind($this->depth)->part($this->from / $length, $this->to / $length);
+        [$aBack, $bBack] = [$recessed->start(), $recessed->end()];
         $sides = [];
         if ($left) {
-            $sides[] = [$wall, $wall->from, $a, false];
-            $sides[] = [$wall, $a, $aBack, true];
+            $sides[] = Side::along($wall, $wall->face()->part(0.0, $this->from / $length), false);
+            $sides[] = Side::straight($wall, $a, $aBack);
         } else {
             $before = $shape->beside($at, -1);
-            $met = $before === null ? null : $shape->meet($before, $aBack, $bBack);
+            $met = $before === null ? null : $shape->meet($before, $recessed, $aBack);
             if ($before !== null && $met !== null) {
                 $shape->setTo($before, $aBack = $met);
             } elseif ($before !== null) {
-                $sides[] = [$wall, $a, $aBack, true];
+                $sides[] = Side::straight($wall, $a, $aBack);
             }
         }
         $back = count($sides);
         $after = $right ? null : $shape->beside($at, 1);
-        $met = $after === null ? null : $shape->meet($after, $aBack, $bBack);
+        $met = $after === null ? null : $shape->meet($after, $recessed, $bBack);
         if ($after !== null && $met !== null) {
             $shape->setFrom($after, $met);
         }
-        $sides[] = [$wall, $aBack, $met ?? $bBack, true];
+        $end = $met ?? $bBack;
+        $sides[] = Side::along($wall, $recessed->between($aBack->x, $aBack->y, $end->x, $end->y), true);
         if ($right) {
-            $sides[] = [$wall, $bBack, $b, true];
-            $sides[] = [$wall, $b, $wall->to, $left];
+            $sides[] = Side::straight($wall, $bBack, $b);
+            $sides[] = Side::along($wall, $wall->face()->part($this->to / $length, 1.0), $left);
         } elseif ($after !== null && $met === null) {
-            $sides[] = [$wall, $bBack, $b, true];
+            $sides[] = Side::straight($wall, $bBack, $b);
         }
 
         return [$sides, $back];
@@ -173,11 +175,11 @@ final readonly class OutlineRecess implements Edit
             $ref = $element instanceof Opening ? $element->position->along->ref : $element->ref();
             $lost = $ref !== null && (($hosts[$ref] ?? '') === $back) !== ($hostId === $back);
             $now = $then->wall($hostId);
-            $u = Places::in($then)->surface($now)->along($surface->inPlan($places[$id]));
+            $u = Places::in($then)->surface($now)->u($surface->inPlan($places[$id]));
             if ($element instanceof Opening) {
                 $own = $lost ? References::onItsOwn($design, $element, [$ref => true]) : $element;
                 $rule = $own->position->along->ref === null
-                                    ? Places::in($then)->positionAt($own->position, $now, $own->width, $u)
+                                    ? Places::in($then)->positionAt($own->position, $now, $own, $u)
                                     : $own->position;
                 $operations[] = Operation::alter($element, $own->with(['wall' => $hostId, 'position' => $rule->toArray()]));
             } else {

@@ -4,37 +4,33 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Edit;
 
+use Isleward\Core\Geometry\Crossing;
 use Isleward\Core\Geometry\Curve;
 use Isleward\Core\Geometry\Tolerance;
-use Isleward\Core\Geometry\Vec2;
 
-/** What must hold of the corners of an outline: sides have length, do not cross, and meet at angles that walls can be joined at. */
+/** What must hold of the sides of an outline: they do not cross, and meet at angles that walls can be joined at. */
 final class OutlineShape
 {
     private const SHARPEST = 15.0;
 
     /**
-     * @param  list<Vec2>  $corners
+     * @param  list<Curve>  $sides  each from where the one before it ends
      *
      * @throws InvalidOutline
      */
-    public static function require(array $corners, bool $closed): void
+    public static function require(array $sides, bool $closed): void
     {
-        $count = count($corners);
-        if ($count < ($closed ? 3 : 2)) {
+        $count = count($sides);
+        $curved = array_filter($sides, static fn (Curve $c): bool => $c->isCurved()) !== [];
+        if ($count < ($closed ? ($curved ? 2 : 3) : 1)) {
             throw InvalidOutline::tooFew($closed);
-        }
-        $sides = [];
-        for ($i = 0; $i < ($closed ? $count : $count - 1); $i++) {
-            if ($corners[$i]->isAt($corners[($i + 1) % $count])) {
-                throw InvalidOutline::noLength($i + 1);
-            }
-            $sides[] = Curve::line($corners[$i], $corners[($i + 1) % $count]);
         }
         foreach ($sides as $i => $side) {
             self::requireOpenAngle($sides, $i, $closed);
-            for ($j = $i + 2; $j < count($sides); $j++) {
-                if (! ($closed && $i === 0 && $j === count($sides) - 1) && self::cross($side, $sides[$j])) {
+            for ($j = $i + 1; $j < $count; $j++) {
+                $next = $j === $i + 1;
+                $around = $closed && $i === 0 && $j === $count - 1;
+                if (self::cross($side, $sides[$j], $next, $around)) {
                     throw InvalidOutline::selfCrossing($i + 1, $j + 1);
                 }
             }
@@ -47,7 +43,8 @@ final class OutlineShape
         if ($i === 0 && ! $closed) {
             return;
         }
-        $before = $sides[($i + count($sides) - 1) % count($sides)]->directionAt(0);
+        $before = $sides[($i + count($sides) - 1) % count($sides)];
+        $before = $before->directionAt($before->length());
         $here = $sides[$i]->directionAt(0);
         $angle = 180 - rad2deg(abs(atan2($before->cross($here), $before->dot($here))));
         if ($angle < self::SHARPEST - 1e-6) {
@@ -55,20 +52,20 @@ final class OutlineShape
         }
     }
 
-    private static function cross(Curve $a, Curve $b): bool
+    /** Whether two sides meet anywhere but where one goes on into the other. */
+    private static function cross(Curve $a, Curve $b, bool $next, bool $around): bool
     {
-        $at = $a->meetsLine($b);
-        if ($at === null) {
-            $off = abs($b->start()->minus($a->start())->cross($a->directionAt(0)));
-            $s = $b->start()->minus($a->start())->dot($a->directionAt(0));
-            $e = $b->end()->minus($a->start())->dot($a->directionAt(0));
-
-            return $off <= Tolerance::LENGTH && max($s, $e) >= 0 && min($s, $e) <= $a->length();
+        if (($next || $around) && ! $a->isCurved() && ! $b->isCurved()) {
+            return false; // they meet in their corner alone, unless they lie on one another: then it is too sharp
         }
-        $s = $at->minus($a->start())->dot($a->directionAt(0));
-        $t = $at->minus($b->start())->dot($b->directionAt(0));
-        $slack = Tolerance::LENGTH;
+        foreach (Crossing::within($a, $b, Tolerance::LENGTH) as [$x, $y]) {
+            $corner = ($next && hypot($x - $a->x1, $y - $a->y1) <= 2 * Tolerance::LENGTH)
+                || ($around && hypot($x - $a->x0, $y - $a->y0) <= 2 * Tolerance::LENGTH);
+            if (! $corner) {
+                return true;
+            }
+        }
 
-        return $s >= -$slack && $s <= $a->length() + $slack && $t >= -$slack && $t <= $b->length() + $slack;
+        return false;
     }
 }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Edit;
 
-use Isleward\Core\Building\Bodies;
 use Isleward\Core\Building\Places;
 use Isleward\Core\Design\Along;
 use Isleward\Core\Design\Change;
@@ -12,7 +11,6 @@ use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Face;
 use Isleward\Core\Design\Ids;
 use Isleward\Core\Design\Operation;
-use Isleward\Core\Design\Wall;
 use Isleward\Core\Measure\Fields;
 
 /**
@@ -41,12 +39,11 @@ final readonly class OutlineTurn implements Edit
         $walls = $design->wallsOf($this->id);
         $operations = [];
         foreach ($walls as $i => $wall) {
-            $operations[] = Operation::alter($wall, Wall::from(new Fields([
-                ...$wall->toArray(),
+            $operations[] = Operation::alter($wall, $wall->with([
                 'position' => count($walls) - 1 - $i,
                 'fromX' => $wall->to->x, 'fromY' => $wall->to->y, 'toX' => $wall->from->x, 'toY' => $wall->from->y,
                 'rise' => -$wall->rise + 0.0,
-            ])));
+            ]));
         }
         // what is measured along the inner face gets the figure that leaves it where it is: that face lies on the other side now
         $then = $design->after(new Change('', $operations));
@@ -58,7 +55,7 @@ final readonly class OutlineTurn implements Edit
                     $rule = Places::in($then)->positionAt(
                         $rule,
                         $then->wall($wall->id),
-                        $opening->width,
+                        $opening,
                         $length - Places::in($design)->of($opening)->right,
                     );
                 }
@@ -76,7 +73,7 @@ final readonly class OutlineTurn implements Edit
             }
         }
         $change = new Change(sprintf('Turned %s round', $outline->name), $operations, [$this->id]);
-        Bodies::of($design->after($change));
+        Standing::require($design->after($change));
 
         return $change;
     }

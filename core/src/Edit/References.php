@@ -7,7 +7,9 @@ namespace Isleward\Core\Edit;
 use Isleward\Core\Building\Places;
 use Isleward\Core\Design\Along;
 use Isleward\Core\Design\Design;
+use Isleward\Core\Design\Element;
 use Isleward\Core\Design\LineAxis;
+use Isleward\Core\Design\Namings;
 use Isleward\Core\Design\Opening;
 use Isleward\Core\Design\Operation;
 use Isleward\Core\Design\PositionRule;
@@ -15,6 +17,7 @@ use Isleward\Core\Design\Reference;
 use Isleward\Core\Design\SettingOutLine;
 use Isleward\Core\Design\SillDatum;
 use Isleward\Core\Design\SillRule;
+use Isleward\Core\Design\Tie;
 use Isleward\Core\Design\Wall;
 use Isleward\Core\Measure\Refusal;
 
@@ -53,19 +56,10 @@ final class References
      */
     public static function to(Design $design, array $ids): array
     {
-        $found = [];
-        foreach ($design->openings as $opening) {
-            if (isset($ids[$opening->position->along->ref ?? '']) || isset($ids[$opening->sill->ref ?? ''])) {
-                $found[] = $opening;
-            }
-        }
-        foreach ($design->lines as $line) {
-            if (isset($ids[$line->ref() ?? ''])) {
-                $found[] = $line;
-            }
-        }
-
-        return $found;
+        return array_values(array_filter(
+            Namings::in($design)->of(array_map(strval(...), array_keys($ids)), Tie::MeasuredFrom),
+            static fn (Element $e): bool => $e instanceof Opening || $e instanceof SettingOutLine,
+        ));
     }
 
     /**
@@ -101,7 +95,7 @@ final class References
         $values = [];
         if (self::lost($opening->position->along->ref, $gone)) {
             $own = PositionRule::of(Along::of(Reference::Left, 0.0), $opening->position->to);
-            $values['position'] = $places->positionAt($own, $design->wall($opening->wall), $opening->width, $places->of($opening)->left)
+            $values['position'] = $places->positionAt($own, $design->wall($opening->wall), $opening, $places->of($opening)->left)
                 ->toArray();
         }
         if (self::lost($opening->sill->ref, $gone)) {
@@ -208,10 +202,8 @@ final class References
         if ($a->id === $b->id) {
             return true;
         }
-        $sa = Places::in($design)->surface($a);
-        $sb = Places::in($design)->surface($b);
 
-        return abs($sa->along->cross($sb->along)) < 1e-6 && abs($sb->origin->minus($sa->origin)->dot($sa->outward())) <= 0.1;
+        return Places::in($design)->surface($a)->liesIn(Places::in($design)->surface($b));
     }
 
     /** @param  bool  $along  follow places along the wall, else levels */

@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace Isleward\Core\Edit;
 
 use Isleward\Core\Building\Bodies;
+use Isleward\Core\Building\End;
 use Isleward\Core\Building\Places;
 use Isleward\Core\Design\Along;
+use Isleward\Core\Design\Bend;
 use Isleward\Core\Design\Change;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Ids;
@@ -17,8 +19,8 @@ use Isleward\Core\Design\Outline;
 use Isleward\Core\Design\SettingOutLine;
 use Isleward\Core\Design\Wall;
 use Isleward\Core\Geometry\Curve;
+use Isleward\Core\Geometry\Tolerance;
 use Isleward\Core\Geometry\Vec2;
-use Isleward\Core\Measure\Fields;
 use Isleward\Core\Measure\Refusal;
 
 /**
@@ -27,7 +29,7 @@ use Isleward\Core\Measure\Refusal;
  */
 final class Reshape
 {
-    /** @var array<int, array{Wall, Vec2, Vec2, bool}> in order, from 0: like which wall, from, to, and whether it is new */
+    /** @var array<int, Side> in order, from 0 */
     public array $sides = [];
 
     private function __construct(private readonly Design $design, public readonly Outline $outline)
@@ -38,7 +40,7 @@ final class Reshape
     {
         $shape = new self($design, $outline);
         foreach ($design->wallsOf($outline->id) as $wall) {
-            $shape->sides[] = [$wall, $wall->from, $wall->to, false];
+            $shape->sides[] = Side::of($wall);
         }
 
         return $shape;
@@ -46,8 +48,8 @@ final class Reshape
 
     public function indexOf(string $wall): int
     {
-        foreach ($this->sides as $i => [$side]) {
-            if ($side->id === $wall) {
+        foreach ($this->sides as $i => $side) {
+            if ($side->like->id === $wall) {
                 return $i;
             }
         }
@@ -68,20 +70,30 @@ final class Reshape
 
     public function setFrom(int $i, Vec2 $from): void
     {
-        $this->sides[$i][1] = $from;
+        $this->sides[$i] = $this->sides[$i]->from($from);
     }
 
     public function setTo(int $i, Vec2 $to): void
     {
-        $this->sides[$i][2] = $to;
+        $this->sides[$i] = $this->sides[$i]->to($to);
     }
 
-    /** Where side $i's line meets the line through two points; null when they run alike. */
-    public function meet(int $i, Vec2 $a, Vec2 $b): ?Vec2
+    /**
+     * Where side $i would meet a stretch that is moved, near an end of that; null when they run alike. An arc is met on its own circle when
+     * it keeps its radius; else its end goes to where that of the stretch is.
+     */
+    public function meet(int $i, Curve $moved, Vec2 $near): ?Vec2
     {
-        [, $from, $to] = $this->sides[$i];
+        $side = $this->sides[$i];
+        $curve = $side->wall($side->like->id, 0)->face();
+        if (! $curve->isCurved() && ! $moved->isCurved()) {
+            return $curve->meetsLine($moved);
+        }
+        if ($curve->isCurved() && $side->like->keeps !== Bend::Radius) {
+            return $near;
+        }
 
-        return Curve::line($from, $to)->meetsLine(Curve::line($a, $b));
+        return End::crossing($curve, $moved, $near);
     }
 
     /**
@@ -93,27 +105,18 @@ final class Reshape
      */
     public function change(Ids $ids): array
     {
-        $points = array_values(array_map(static fn (array $s): Vec2 => $s[1], $this->sides));
-        if (! $this->outline->closed) {
-            $points[] = $this->sides[count($this->sides) - 1][2];
-        }
-        foreach ($this->sides as $i => [$like, $from, $to, $new]) {
-            if (! $new
-                            && $to->minus($from)->dot($like->to->minus($like->from)) <= 0
-                            && $to->minus($from)->length() < $like->face()->length()) {
+        $walls = $operations = $order = [];
+        foreach (array_values($this->sides) as $i => $side) {
+            [$like, $way] = [$side->like, $side->to->minus($side->from)];
+            if ($way->length() <= Tolerance::LENGTH
+                || (! $side->new && $way->dot($like->to->minus($like->from)) <= 0 && $way->length() < $like->from->distanceTo($like->to))) {
                 throw Refusal::because('outline.turned_over', sprintf('Side %d would be left with no length.', $i + 1), [$like->id]);
             }
-        }
-        OutlineShape::require($points, $this->outline->closed);
-        $operations = $order = [];
-        foreach ($this->sides as $i => [$like, $from, $to, $new]) {
-            $wall = Wall::from(new Fields([
-                'id' => $new ? $ids->next(Kind::Wall) : $like->id, 'position' => $i, 'fromX' => $from->x, 'fromY' => $from->y,
-                'toX' => $to->x, 'toY' => $to->y,
-            ] + $like->toArray()));
-            $operations[] = $new ? Operation::add($wall) : Operation::alter($like, $wall);
+            $walls[] = $wall = $side->wall($side->new ? $ids->next(Kind::Wall) : $like->id, $i);
+            $operations[] = $side->new ? Operation::add($wall) : Operation::alter($like, $wall);
             $order[] = $wall->id;
         }
+        OutlineShape::require(array_map(static fn (Wall $w): Curve => $w->face(), $walls), $this->outline->closed);
         $change = new Change('', $operations);
         Bodies::of($this->design->after($change));
 
@@ -168,7 +171,7 @@ final class Reshape
     {
         $now = $then->wall($on);
         $was = Places::in($design)->surface($design->wall($own->wall));
-        $across = static fn (float $u): float => Places::in($then)->surface($now)->along($was->inPlan($u));
+        $across = static fn (float $u): float => Places::in($then)->surface($now)->u($was->inPlan($u));
         if ($own instanceof Opening) {
             return $own->with(
                 [
@@ -176,7 +179,7 @@ final class Reshape
                     'position' => Places::in($then)->positionAt(
                         $own->position,
                         $now,
-                        $own->width,
+                        $own,
                         $across(Places::in($design)->of($own)->left),
                     )
                         ->toArray(),

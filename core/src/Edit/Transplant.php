@@ -42,7 +42,7 @@ final readonly class Transplant
             );
             $at = $left + Places::in($this->design)->span($wall)[0];
 
-            return $copy->with(['position' => Places::in($this->design)->positionAt($own, $wall, $opening->width, $at)->toArray()]);
+            return $copy->with(['position' => Places::in($this->design)->positionAt($own, $wall, $opening, $at)->toArray()]);
         }
     }
 

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Edit;
 
-use Isleward\Core\Building\Bodies;
 use Isleward\Core\Design\Change;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Ids;
@@ -58,7 +57,7 @@ final readonly class WallChange implements Edit
             $operations[] = Operation::alter($before, $after);
         }
         $change = new Change(sprintf('Changed %s', Words::counts(['wall' => count($operations)])), $operations, $this->walls);
-        Bodies::of($design->after($change));
+        Standing::require($design->after($change));
 
         return $change;
     }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Edit;
 
-use Isleward\Core\Building\Places;
 use Isleward\Core\Design\Change;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Ids;
@@ -12,7 +11,7 @@ use Isleward\Core\Measure\Fields;
 use Isleward\Core\Measure\Refusal;
 
 /**
- * Moves a wall square to itself ("by", mm, outward; negative inward). The walls it meets grow or shrink with it; one that
+ * Moves a wall square to itself, an arc about its own centre ("by", mm, outward; negative inward). The walls it meets grow or shrink with it; one that
  * runs on in its line is joined by a short return. Openings keep their rules.
  */
 final readonly class WallMove implements Edit
@@ -41,29 +40,28 @@ final readonly class WallMove implements Edit
         $wall = $design->wall($this->wall);
         $shape = Reshape::of($design, $design->outline($wall->outline));
         $at = $shape->indexOf($wall->id);
-        $out = Places::in($design)->surface($wall)->outward()->times($this->by);
-        [$from, $to] = [$wall->from->plus($out), $wall->to->plus($out)];
+        $moved = $wall->face()->offset(-$this->by);
+        [$from, $to] = [$moved->start(), $moved->end()];
         $before = $shape->beside($at, -1);
         $after = $shape->beside($at, 1);
         $returns = [];
         if ($before !== null) {
-            $met = $shape->meet($before, $from, $to);
+            $met = $shape->meet($before, $moved, $from);
             if ($met === null) {
-                $returns[] = [$at, [$wall, $wall->from, $from, true]];
+                $returns[] = [$at, Side::straight($wall, $wall->from, $from)];
             } else {
                 $shape->setTo($before, $from = $met);
             }
         }
         if ($after !== null) {
-            $met = $shape->meet($after, $from, $to);
+            $met = $shape->meet($after, $moved, $to);
             if ($met === null) {
-                $returns[] = [$at + 1, [$wall, $to, $wall->to, true]];
+                $returns[] = [$at + 1, Side::straight($wall, $to, $wall->to)];
             } else {
                 $shape->setFrom($after, $to = $met);
             }
         }
-        $shape->setFrom($at, $from);
-        $shape->setTo($at, $to);
+        $shape->sides[$at] = Side::along($wall, $moved->between($from->x, $from->y, $to->x, $to->y), false);
         foreach (array_reverse($returns) as [$place, $side]) {
             array_splice($shape->sides, $place, 0, [$side]);
         }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Edit;
 
-use Isleward\Core\Building\Bodies;
 use Isleward\Core\Design\Change;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Ids;
@@ -52,7 +51,7 @@ final readonly class WallStack implements Edit
         $built = $this->build($design, $ids);
         $operations = array_merge(...array_map(static fn (array $b): array => $b[0], $built));
         $then = $design->after(new Change('', $operations));
-        Bodies::of($then);
+        Standing::require($then);
         $attempt = Attempt::from($then, $this->args);
         $transplant = new Transplant($then, $attempt);
         foreach ($built as [, $storey, $onto]) {

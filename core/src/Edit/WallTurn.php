@@ -69,7 +69,7 @@ final readonly class WallTurn implements Edit
         if ($after !== null) {
             $shape->setFrom($after, $to);
         }
-        $shape->sides[$at] = [$wall, $from, $to, false];
+        $shape->sides[$at] = Side::along($wall, $wall->face()->turned(deg2rad($this->degrees), $pivot), false);
         [$change, $order] = $shape->change($ids);
 
         return Reshape::settled($design, sprintf('Turned a wall by %s°', round($this->degrees, 3)), $change->operations, $wall->id, $order);

@@ -117,14 +117,17 @@ final class Glb
     /** @return array<string, mixed> */
     private function primitive(Mesh $mesh, string $material): array
     {
+        [$positions, $normals, $corners] = $mesh->normals === null ? [$mesh->positions, null, $mesh->triangles] : $mesh->shaded();
         $metres = [];
-        foreach ($mesh->positions as $mm) {
+        foreach ($positions as $mm) {
             $metres[] = $mm / 1000;
         }
 
         return [
-            'attributes' => ['POSITION' => $this->floats($metres, 'VEC3', 34962)],
-            'indices' => $this->indices($mesh->triangles),
+            // without normals every triangle is flat, as glTF has it
+            'attributes' => ['POSITION' => $this->floats($metres, 'VEC3', 34962)]
+                + ($normals === null ? [] : ['NORMAL' => $this->floats($normals, 'VEC3', 34962)]),
+            'indices' => $this->indices($corners),
             'material' => $this->materials[$material] ??= count($this->materials),
         ];
     }

@@ -270,6 +270,15 @@ final readonly class Curve
         return $length > 0.0 ? [$dx / $length, $dy / $length] : [0.0, 0.0];
     }
 
+    /**
+     * How far the middle of a circular arc stands off its chord, mm, positive to the right of its direction; 0 of a straight one. To a
+     * billionth of a mm, so that a rise that was typed is read again as it was.
+     */
+    public function rise(): float
+    {
+        return $this->isCurved() ? round($this->rx * (1 - cos($this->sweep / 2)) * ($this->sweep > 0 ? 1.0 : -1.0), 9) : 0.0;
+    }
+
     /** Which side of what it bounds it is, by where its outside lies at its middle (the inside is on its left). */
     public function side(): Side
     {

@@ -10,9 +10,67 @@ final readonly class Mesh
     /**
      * @param  list<float>  $positions  x, y, z in threes
      * @param  list<int>  $triangles  point numbers in threes
+     * @param  list<float>|null  $normals  unit vectors by corner of the triangles, x, y, z; null when every triangle is as flat as it looks
      */
-    public function __construct(public array $positions, public array $triangles)
+    public function __construct(public array $positions, public array $triangles, public ?array $normals = null)
     {
+    }
+
+    /** @return list<float> of each corner of its triangles: those it has, or of triangles as flat as they look */
+    public function normals(): array
+    {
+        if ($this->normals !== null) {
+            return $this->normals;
+        }
+        $normals = [];
+        for ($i = 0, $n = count($this->triangles); $i < $n; $i += 3) {
+            $normal = self::normal($this->positions, $this->triangles[$i], $this->triangles[$i + 1], $this->triangles[$i + 2]);
+            array_push($normals, ...$normal, ...$normal, ...$normal);
+        }
+
+        return $normals;
+    }
+
+    /**
+     * Points that have one normal each: those where two meet are there twice.
+     *
+     * @return array{list<float>, list<float>, list<int>} positions, normals, and point numbers in threes
+     */
+    public function shaded(): array
+    {
+        $positions = $normals = $corners = $seen = [];
+        $all = $this->normals();
+        foreach ($this->triangles as $i => $p) {
+            $normal = array_slice($all, 3 * $i, 3);
+            $key = sprintf('%d %.4f %.4f %.4f', $p, ...$normal);
+            if (! isset($seen[$key])) {
+                $seen[$key] = intdiv(count($positions), 3);
+                array_push($positions, $this->positions[3 * $p], $this->positions[3 * $p + 1], $this->positions[3 * $p + 2]);
+                array_push($normals, ...$normal);
+            }
+            $corners[] = $seen[$key];
+        }
+
+        return [$positions, $normals, $corners];
+    }
+
+    /**
+     * @param  list<float>  $positions
+     * @return array{float, float, float} unit normal of a triangle; up for one without an area
+     */
+    public static function normal(array $positions, int $a, int $b, int $c): array
+    {
+        [$a, $b, $c] = [3 * $a, 3 * $b, 3 * $c];
+        $ux = $positions[$b] - $positions[$a];
+        $uy = $positions[$b + 1] - $positions[$a + 1];
+        $uz = $positions[$b + 2] - $positions[$a + 2];
+        $vx = $positions[$c] - $positions[$a];
+        $vy = $positions[$c + 1] - $positions[$a + 1];
+        $vz = $positions[$c + 2] - $positions[$a + 2];
+        [$x, $y, $z] = [$uy * $vz - $uz * $vy, $uz * $vx - $ux * $vz, $ux * $vy - $uy * $vx];
+        $size = sqrt($x * $x + $y * $y + $z * $z);
+
+        return $size > 0.0 ? [$x / $size, $y / $size, $z / $size] : [0.0, 1.0, 0.0];
     }
 
     /** Enclosed by a closed mesh, mm³. */
@@ -39,8 +97,12 @@ final readonly class Mesh
      */
     public static function merged(array $meshes): self
     {
-        $positions = $triangles = [];
+        $positions = $triangles = $normals = [];
+        $curved = array_filter($meshes, static fn (self $m): bool => $m->normals !== null) !== [];
         foreach ($meshes as $mesh) {
+            if ($curved) {
+                array_push($normals, ...$mesh->normals());
+            }
             $first = intdiv(count($positions), 3);
             array_push($positions, ...$mesh->positions);
             foreach ($mesh->triangles as $corner) {
@@ -48,6 +110,6 @@ final readonly class Mesh
             }
         }
 
-        return new self($positions, $triangles);
+        return new self($positions, $triangles, $curved ? $normals : null);
     }
 }

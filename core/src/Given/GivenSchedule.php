@@ -69,6 +69,11 @@ final readonly class GivenSchedule implements Kept
         return Kind::Given;
     }
 
+    public function names(): array
+    {
+        return [];
+    }
+
     public function toArray(): array
     {
         return [

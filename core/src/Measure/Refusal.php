@@ -32,6 +32,12 @@ class Refusal extends \DomainException
         return Length::said($this->sentence, $units);
     }
 
+    /** The same about these elements. */
+    public function of(string ...$elements): self
+    {
+        return new self($this->reason, $this->sentence, array_values($elements), $this->details);
+    }
+
     /**
      * @param  list<string>  $elements
      * @param  array<string, mixed>  $details

@@ -202,17 +202,10 @@ final readonly class Difference
         }
     }
 
-    /** @return array{wall: string, storey: string, left: float, sillLevel: float, width: float, height: float}|null */
+    /** @return array{wall: string, storey: string, left: float, sillLevel: float, width: float, height: float, span: float}|null */
     private static function place(?PlacedOpening $p): ?array
     {
-        return $p === null ? null : [
-            'wall' => $p->opening->wall,
-            'storey' => $p->opening->storey,
-            'left' => $p->left,
-            'sillLevel' => $p->sill,
-            'width' => $p->opening->width,
-            'height' => $p->opening->height,
-        ];
+        return $p?->spot()->toArray();
     }
 
     private function mm(float $length): string

@@ -6,9 +6,13 @@ namespace Isleward\Core\Scene;
 
 use Isleward\Core\Building\Body;
 use Isleward\Core\Building\Mesher;
+use Isleward\Core\Building\PlacedOpening;
 use Isleward\Core\Building\Places;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Drawing\Symbols;
+use Isleward\Core\Geometry\Curve;
+use Isleward\Core\Geometry\Upright;
+use Isleward\Core\Unit\SolvedUnit;
 
 /**
  * The solid model: mm, x east, y north, z up. A wall's geometry is in its own (u, v, n) with v the level; a unit's has its
@@ -30,37 +34,51 @@ final readonly class Scene
     {
         $geometries = $parts = [];
         foreach ($bodies as $body) {
-            $angle = $body->surface->angle();
-            $origin = $body->surface->origin;
-            $holes = [];
+            $placed = [];
             foreach ($design->openingsOf($body->wall->id) as $opening) {
-                $placed = Places::in($design)->of($opening);
-                if ($placed->isOff($body)) {
-                    continue;
-                }
-                $holes[] = $placed->ring();
-                $unit = Symbols::solved($design, $opening);
-                if ($unit !== null) {
-                    $key = sprintf('unit %s %s %s', Symbols::key($opening), round($opening->setback, 3), $opening->ajar ?? '')
-                        .(($unit->tree->frame->trim['inside'] ?? false) ? ' '.round($body->wall->thickness, 3) : '');
-                    $geometries[$key] ??= UnitParts::geometry(
-                        $unit,
-                        $design->settings,
-                        $opening->setback,
-                        $opening->facesOut,
-                        $body->wall->thickness,
-                        $opening->ajar,
-                    );
-                    $at = $body->surface->inPlan($placed->left);
-                    $parts[] = new Part($key, $opening->id, $at->x, $at->y, $placed->sill, $angle);
+                $p = Places::in($design)->of($opening);
+                if (! $p->isOff($body)) {
+                    $placed[] = $p;
+                    $unit = Symbols::solved($design, $opening);
+                    if ($unit !== null) {
+                        [$key, $bent] = self::key($body, $p, $unit);
+                        $geometries[$key] ??= UnitParts::geometry(
+                            $unit,
+                            $design->settings,
+                            $opening->setback,
+                            $opening->facesOut,
+                            $body->wall->thickness,
+                            $opening->ajar,
+                            $bent,
+                        );
+                        $at = $p->inPlan($body->surface, 0.0);
+                        $angle = $bent === null ? $p->angle($body->surface) : $body->surface->angle($p->left);
+                        $parts[] = new Part($key, $opening->id, $at->x, $at->y, $p->sill, $angle);
+                    }
                 }
             }
             $key = 'wall '.$body->wall->id;
-            $geometries[$key] = new Geometry([Material::Wall->value => Mesher::mesh($body, $holes)]);
-            $parts[] = new Part($key, $body->wall->id, $origin->x, $origin->y, 0.0, $angle);
+            $geometries[$key] = new Geometry([Material::Wall->value => Mesher::wall($body, $placed)]);
+            $start = $body->surface->start();
+            $parts[] = new Part($key, $body->wall->id, $start->x, $start->y, 0.0, $body->isPlane() ? $body->surface->angle() : 0.0);
         }
 
         return new self($name, $geometries, $parts);
+    }
+
+    /** @return array{string, Upright|null} what names a unit's geometry, and what it is bent to, from its left jamb towards +x */
+    private static function key(Body $body, PlacedOpening $placed, SolvedUnit $unit): array
+    {
+        $opening = $placed->opening;
+        $key = sprintf('unit %s %s %s', Symbols::key($opening), round($opening->setback, 3), $opening->ajar ?? '')
+            .(($unit->tree->frame->trim['inside'] ?? false) ? ' '.round($body->wall->thickness, 3) : '');
+        if (! $placed->isBent()) {
+            return [$key, null];
+        }
+        $radius = $body->surface->radius();
+        $arc = Curve::curved(0.0, $radius, abs($radius), abs($radius), $radius > 0 ? -M_PI / 2 : M_PI / 2, $opening->width / $radius);
+
+        return [$key.' bent '.round($radius, 3), Upright::over($arc)];
     }
 
     /** One unit by itself. */

@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace Isleward\Core\Scene;
 
 use Isleward\Core\Design\Settings;
+use Isleward\Core\Geometry\CurvedSheet;
 use Isleward\Core\Geometry\Mesh;
 use Isleward\Core\Geometry\Region;
+use Isleward\Core\Geometry\Upright;
 use Isleward\Core\Unit\FinishPart;
 use Isleward\Core\Unit\Member;
 use Isleward\Core\Unit\Pose;
@@ -32,6 +34,7 @@ final class UnitParts
         private readonly bool $facesOut,
         private readonly float $thickness,
         private readonly array $poses,
+        private readonly ?Upright $bent,
     ) {
     }
 
@@ -39,6 +42,7 @@ final class UnitParts
      * @param  float  $setback  unit's outer side behind the wall's outer face, mm
      * @param  float  $thickness  of the wall, mm
      * @param  float|null  $ajar  how far its lights stand open; null as their type shows them
+     * @param  Upright|null  $bent  what it is bent to, from its left jamb on; null for one that is flat
      */
     public static function geometry(
         SolvedUnit $unit,
@@ -47,8 +51,12 @@ final class UnitParts
         bool $facesOut,
         float $thickness,
         ?float $ajar,
+        ?Upright $bent = null,
     ): Geometry {
-        return new Geometry(array_map(Mesh::merged(...), self::solids($unit, $settings, $setback, $facesOut, $thickness, $ajar)));
+        return new Geometry(array_map(
+            Mesh::merged(...),
+            self::solids($unit, $settings, $setback, $facesOut, $thickness, $ajar, $bent),
+        ));
     }
 
     /**
@@ -62,6 +70,7 @@ final class UnitParts
         bool $facesOut,
         float $thickness,
         ?float $ajar,
+        ?Upright $bent = null,
     ): array {
         $poses = [];
         foreach ($unit->lights as $light) {
@@ -72,16 +81,12 @@ final class UnitParts
                 }
             }
         }
-        $parts = new self($unit, $settings, $setback, $facesOut, $thickness, $poses);
+        $parts = new self($unit, $settings, $setback, $facesOut, $thickness, $poses, $bent);
         foreach ($unit->members as $member) {
             $parts->member($member);
         }
         foreach ($unit->panes as $pane) {
-            $parts->add(
-                Material::Glass->value,
-                self::prism($pane->contour->ring(self::SAGITTA), $pane->back, $pane->thickness()),
-                $pane->leaf,
-            );
+            $parts->prism(Material::Glass->value, $pane->contour->ring(self::SAGITTA), $pane->back, $pane->thickness(), $pane->leaf);
         }
 
         return $parts->meshes;
@@ -104,7 +109,7 @@ final class UnitParts
                 [$trim['inside'], $this->thickness - $this->setback],
             ] as [$there, $back]) {
                 if ($there) {
-                    $this->add($material, self::prism($ring, $back, $member->depth), null);
+                    $this->prism($material, $ring, $back, $member->depth, null);
                 }
             }
 
@@ -117,12 +122,12 @@ final class UnitParts
         }
         $inside = $this->finish(FinishPart::FrameInside);
         if ($member->part() === FinishPart::FrameOutside && $inside !== null && $inside !== $material) {
-            $this->add($material, self::prism($ring, $member->back, $member->depth / 2), null);
-            $this->add($inside, self::prism($ring, $member->back + $member->depth / 2, $member->depth / 2), null);
+            $this->prism($material, $ring, $member->back, $member->depth / 2, null);
+            $this->prism($inside, $ring, $member->back + $member->depth / 2, $member->depth / 2, null);
 
             return;
         }
-        $this->add($material, self::prism($ring, $member->back, $member->depth), $member->leaf);
+        $this->prism($material, $ring, $member->back, $member->depth, $member->leaf);
     }
 
     /** In the reveal as wide as the unit; before the wall with its horns. */
@@ -131,18 +136,12 @@ final class UnitParts
         [$x0, $y0, $x1, $y1] = $member->contour->bounds();
         $outline = [0.0, $this->unit->width];
         if ($this->setback > 0) {
-            $this->add(
-                $material,
-                self::prism([$outline[0], $y0, $outline[1], $y0, $outline[1], $y1, $outline[0], $y1], -$this->setback, $this->setback),
-                null,
-            );
+            $ring = [$outline[0], $y0, $outline[1], $y0, $outline[1], $y1, $outline[0], $y1];
+            $this->prism($material, $ring, -$this->setback, $this->setback, null);
         }
         if ($member->depth > 0) {
-            $this->add(
-                $material,
-                self::prism([$x0, $y0, $x1, $y0, $x1, $y1, $x0, $y1], -max(0.0, $this->setback) - $member->depth, $member->depth),
-                null,
-            );
+            $ring = [$x0, $y0, $x1, $y0, $x1, $y1, $x0, $y1];
+            $this->prism($material, $ring, -max(0.0, $this->setback) - $member->depth, $member->depth, null);
         }
     }
 
@@ -183,11 +182,38 @@ final class UnitParts
     }
 
     /**
+     * A piece over a ring, so deep.
+     *
+     * @param  list<float>  $ring  x and y, the inside on its left
+     * @param  float  $back  behind the unit's outer side, mm
+     */
+    private function prism(string $material, array $ring, float $back, float $depth, ?int $leaf): void
+    {
+        if ($this->bent === null) {
+            $this->add($material, self::straight($ring, $back, $depth), $leaf);
+
+            return;
+        }
+        $near = $this->setback + $back;
+        if (! $this->facesOut) {
+            $near = $this->setback + $this->unit->depth() - $back - $depth;
+            $turned = [];
+            for ($i = 0, $n = count($ring); $i < $n; $i += 2) {
+                array_push($turned, $this->unit->width - $ring[$i], $ring[$i + 1]);
+            }
+            $ring = $turned;
+        }
+        $ring = Region::polygon($ring)->rings[0];
+        $rings = [[$ring, $ring]];
+        $this->meshes[$material][] = CurvedSheet::mesh($this->bent, $this->bent->start(), $rings, $near, $near + $depth, self::SAGITTA);
+    }
+
+    /**
      * In (x, y, depth inward), so that it is turned inside out until the depth becomes −z.
      *
      * @param  list<float>  $ring
      */
-    private static function prism(array $ring, float $back, float $depth): Mesh
+    private static function straight(array $ring, float $back, float $depth): Mesh
     {
         [$flat, $triangles] = Region::polygon($ring)->triangles();
         $n = intdiv(count($flat), 2);

@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Schedule;
 
+use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Kept;
 use Isleward\Core\Design\Kind;
 use Isleward\Core\Design\Storey;
-use Isleward\Core\Design\Storeys;
+use Isleward\Core\Design\Wall;
 use Isleward\Core\Measure\Fields;
 use Isleward\Core\Measure\Refusal;
 
@@ -79,10 +80,12 @@ final readonly class Layout implements Kept
             $filters, $f->bool('totals', true));
     }
 
-    /** The layouts that are always there, by name: openings by type and size, each opening, unit types, walls. */
-    public static function ready(string $name, Storeys $storeys): ?self
+    /** The layouts that are always there: openings by type and size, each opening, unit types, walls (with radii where there are arcs). */
+    public static function ready(string $name, Design $design): ?self
     {
-        $on = array_map(static fn (Storey $s): string => 'on:'.$s->id, $storeys->all);
+        $on = array_map(static fn (Storey $s): string => 'on:'.$s->id, $design->storeys->all);
+        // how long an arc is depends on where it is measured
+        $arcs = array_filter($design->walls, static fn (Wall $w): bool => $w->isCurved()) === [] ? [] : ['centreLine', 'radius'];
         [$source, $keys, $merge, $groups] = match ($name) {
             'by-type' => ['openings', ['mark', 'name', 'width', 'height', 'count', ...$on, 'areaEach', 'area', 'glass'], true, []],
             'each' => [
@@ -97,7 +100,12 @@ final readonly class Layout implements Kept
                 false,
                 [],
             ],
-            'walls' => ['walls', ['name', 'outline', 'length', 'height', 'thickness', 'openings', 'gross', 'cutOut', 'net'], false, []],
+            'walls' => [
+                'walls',
+                ['name', 'outline', 'length', ...$arcs, 'height', 'thickness', 'openings', 'gross', 'cutOut', 'net'],
+                false,
+                [],
+            ],
             default => [null, [], false, []],
         };
 
@@ -126,6 +134,11 @@ final readonly class Layout implements Kept
     public function kind(): Kind
     {
         return Kind::Layout;
+    }
+
+    public function names(): array
+    {
+        return [];
     }
 
     public function toArray(): array

@@ -62,6 +62,7 @@ final readonly class Source
             ),
             new Field('frontage', 'Frontage', Measured::Text), new Field('outline', 'Outline', Measured::Text),
             new Field('width', 'Width', Measured::Length), new Field('height', 'Height', Measured::Length),
+            new Field('jambs', 'In a curved wall', Measured::Text),
             new Field('sill', 'Sill over floor', Measured::Length), new Field('head', 'Head over floor', Measured::Length),
             new Field('sillLevel', 'Sill level', Measured::Length),
             new Field('fromLeft', 'From left end', Measured::Length), new Field('setback', 'Set back', Measured::Length),
@@ -106,6 +107,7 @@ final readonly class Source
                 'storey' => $design->storeys->get($opening->storey)->name,
                 'frontage' => $frontageOf[$opening->wall] ?? '',
                 'outline' => $design->outlines[$design->wall($opening->wall)->outline]->name ?? '',
+                'jambs' => $placed->cut?->jambs->label() ?? '',
                 'width' => $opening->width, 'height' => $opening->height, 'sill' => $placed->sill - $floor,
                 'head' => $placed->head - $floor, 'sillLevel' => $placed->sill,
                 'fromLeft' => $placed->left - (($bodies[$opening->wall] ?? null)?->start() ?? 0.0), 'setback' => $opening->setback,
@@ -175,9 +177,12 @@ final readonly class Source
         return self::keyed([
             new Field('name', 'Wall', Measured::Text), new Field('outline', 'Outline', Measured::Text),
             new Field('frontage', 'Frontage', Measured::Text), new Field('facing', 'Facing', Measured::Text),
+            new Field('bearing', 'Bearing', Measured::Text),
             new Field('place', 'Outer or inner', Measured::Text), new Field('from', 'From storey', Measured::Text),
             new Field('to', 'To storey', Measured::Text),
-            new Field('length', 'Length', Measured::Length, true), new Field('height', 'Height', Measured::Length),
+            new Field('length', 'Length', Measured::Length, true),
+            new Field('centreLine', 'Centre line', Measured::Length, true), new Field('radius', 'Radius', Measured::Length),
+            new Field('height', 'Height', Measured::Length),
             new Field('thickness', 'Thickness', Measured::Length), new Field('openings', 'Openings', Measured::Count, true),
             new Field('gross', 'Gross', Measured::Area, true), new Field('cutOut', 'Openings', Measured::Area, true),
             new Field('net', 'Net', Measured::Area, true), new Field('share', 'Opening share', Measured::Share),
@@ -202,10 +207,13 @@ final readonly class Source
                 $rows[] = ['elements' => [$id], 'values' => [
                     'name' => $frontage->name.($i > 0 ? ', part '.($i + 1) : ''),
                     'outline' => $design->outlines[$body->wall->outline]->name ?? '', 'frontage' => $frontage->name,
-                    'facing' => $frontage->facing(),
+                    'facing' => $frontage->facing(), 'bearing' => self::bearing($frontage),
                     'place' => $frontage->inner ? 'inner' : 'outer', 'from' => $design->storeys->get($body->wall->base)->name,
                     'to' => $design->storeys->get($body->wall->top)->name,
-                    'length' => $body->length, 'height' => $body->height(), 'thickness' => $body->wall->thickness,
+                    'length' => $body->length,
+                    'centreLine' => $body->surface->lengthAt(0.0, $body->length, $body->wall->thickness / 2),
+                    'radius' => $body->surface->isFlat() ? null : $body->surface->radius(), 'height' => $body->height(),
+                    'thickness' => $body->wall->thickness,
                     'openings' => $area->openings, 'gross' => $area->gross, 'cutOut' => $area->cutOut(), 'net' => $area->net,
                     'share' => $area->share(), 'count' => 1,
                 ]];
@@ -213,6 +221,15 @@ final readonly class Source
         }
 
         return $rows;
+    }
+
+    /** Degrees clockwise from north; of a curved one from its left end to its right end. */
+    private static function bearing(Frontage $frontage): string
+    {
+        return implode(' to ', array_map(
+            static fn (float $b): string => (round($b) % 360).'°',
+            $frontage->bearings ?? [$frontage->bearing],
+        ));
     }
 
     /** @return array{operations: string, glass: float, weight: float} */

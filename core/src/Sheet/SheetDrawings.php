@@ -15,6 +15,7 @@ use Isleward\Core\Drawing\Layer;
 use Isleward\Core\Drawing\Plan;
 use Isleward\Core\Drawing\Section;
 use Isleward\Core\Drawing\Shape;
+use Isleward\Core\Drawing\SquareOn;
 use Isleward\Core\Measure\Refusal;
 use Isleward\Core\Schedule\Report;
 
@@ -22,6 +23,9 @@ use Isleward\Core\Schedule\Report;
 final class SheetDrawings
 {
     public const LETTERS = 2.5;
+
+    /** An elevation that is seen square on is named by this and the bearing one looks from. */
+    public const FROM = 'from:';
 
     /** @var array<string, Drawing> */
     private array $made = [];
@@ -56,7 +60,9 @@ final class SheetDrawings
     public function drawing(string $kind, string $ref, float $scale): Drawing
     {
         return $this->made["$kind $ref $scale"] ??= match ($kind) {
-            'elevation' => $this->elevation($ref, self::LETTERS * $scale),
+            'elevation' => str_starts_with($ref, self::FROM)
+                ? SquareOn::of($this->design, $this->bodies, (float) substr($ref, strlen(self::FROM)), self::LETTERS * $scale)
+                : $this->elevation($ref, self::LETTERS * $scale),
             'plan' => $this->plan($ref, self::LETTERS * $scale),
             default => Section::of($this->design, $this->bodies, $this->line($ref), self::LETTERS * $scale)[0],
         };
@@ -72,9 +78,12 @@ final class SheetDrawings
     public function title(string $kind, string $ref): string
     {
         return match ($kind) {
-            'elevation' => $ref === 'outside'
-                            ? 'Elevations, unfolded'
-                            : ($ref === 'inside' ? 'Inner walls' : 'Elevation '.$this->frontage($ref)->name),
+            'elevation' => match (true) {
+                $ref === 'outside' => 'Elevations, unfolded',
+                $ref === 'inside' => 'Inner walls',
+                str_starts_with($ref, self::FROM) => SquareOn::title((float) substr($ref, strlen(self::FROM))),
+                default => 'Elevation '.$this->frontage($ref)->name,
+            },
             'plan' => $this->design->storeys->has($ref)
                             ? 'Plan '.$this->design->storeys->get($ref)->name
                             : throw Refusal::because('sheet.gone', 'This plan’s storey is not in the project any more.'),

@@ -6,6 +6,8 @@ namespace Isleward\Core\Sheet;
 
 use Isleward\Core\Design\Kept;
 use Isleward\Core\Design\Kind;
+use Isleward\Core\Design\Naming;
+use Isleward\Core\Design\Tie;
 use Isleward\Core\Measure\Fields;
 use Isleward\Core\Measure\Refusal;
 
@@ -78,6 +80,11 @@ final readonly class SheetPlan implements Kept
     public function kind(): Kind
     {
         return Kind::Sheet;
+    }
+
+    public function names(): array
+    {
+        return Naming::of(Tie::Lists, ...array_column($this->items, 'ref'));
     }
 
     public function toArray(): array

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Isleward\Core\Tracing;
 
 use Isleward\Core\Building\Body;
+use Isleward\Core\Geometry\Vec2;
 
 /**
  * What a tracing marks along a wall: lines across it, where jambs are, and the lines that run along its faces and within it. u on the
@@ -32,22 +33,17 @@ final readonly class Marks
     public static function along(Body $body, array $lines): self
     {
         $t = $body->wall->thickness;
-        $o = $body->surface->origin;
-        $a = $body->surface->along;
-        $n = $body->surface->outward();
-        [$ox, $oy, $ax, $ay, $nx, $ny] = [$o->x, $o->y, $a->x, $a->y, $n->x, $n->y];
+        $surface = $body->surface;
         $length = $body->length;
         $near = max(40.0, $t * 0.18);
         $across = $outer = $inner = $within = [];
         for ($i = 0, $count = count($lines); $i < $count; $i += 4) {
-            [$x0, $y0, $x1, $y1] = [$lines[$i] - $ox, $lines[$i + 1] - $oy, $lines[$i + 2] - $ox, $lines[$i + 3] - $oy];
-            $d0 = -($x0 * $nx + $y0 * $ny);
-            $d1 = -($x1 * $nx + $y1 * $ny);
+            [$a, $b] = [new Vec2($lines[$i], $lines[$i + 1]), new Vec2($lines[$i + 2], $lines[$i + 3])];
+            [$d0, $d1] = [$surface->depth($a), $surface->depth($b)];
             if (($d0 < -$near && $d1 < -$near) || ($d0 > $t + $near && $d1 > $t + $near)) {
                 continue;
             }
-            $u0 = $x0 * $ax + $y0 * $ay;
-            $u1 = $x1 * $ax + $y1 * $ay;
+            [$u0, $u1] = [$surface->u($a), $surface->u($b)];
             [$du, $dd] = [abs($u1 - $u0), abs($d1 - $d0)];
             if (max($u0, $u1) < -$near || min($u0, $u1) > $length + $near) {
                 continue;

@@ -100,11 +100,11 @@ final class FrontagesTest extends TestCase
                 foreach ($frontage->walls as $id => $start) {
                     $there = $frontage->surface->inPlan($start);
                     self::assertEqualsWithDelta(
-                        [$bodies[$id]->surface->origin->x, $bodies[$id]->surface->origin->y],
+                        [$bodies[$id]->surface->start()->x, $bodies[$id]->surface->start()->y],
                         [$there->x, $there->y],
                         0.2,
                     );
-                    self::assertEqualsWithDelta(1.0, $bodies[$id]->surface->along->dot($frontage->surface->along), 1e-9);
+                    self::assertEqualsWithDelta(1.0, $bodies[$id]->surface->tangent()->dot($frontage->surface->tangent($start)), 1e-9);
                     self::assertLessThanOrEqual($frontage->width + 1e-6, $start + $bodies[$id]->length);
                     self::assertTrue($frontage->foot <= $bodies[$id]->foot && $bodies[$id]->head <= $frontage->head);
                 }

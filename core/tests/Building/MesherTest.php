@@ -6,12 +6,14 @@ namespace Isleward\Core\Tests\Building;
 
 use Isleward\Core\Building\Bodies;
 use Isleward\Core\Building\Mesher;
-use Isleward\Core\Geometry\Mesh;
+use Isleward\Core\Tests\Support\ClosedSolids;
 use Isleward\Core\Tests\Support\House;
 use PHPUnit\Framework\TestCase;
 
 final class MesherTest extends TestCase
 {
+    use ClosedSolids;
+
     public function test_mitred_walls_fill_the_ring_between_outer_and_inner_line_once(): void
     {
         $house = House::box(12000, 8000, 300, [3600]);
@@ -98,31 +100,5 @@ final class MesherTest extends TestCase
         self::assertClosed($mesh);
         // 900 × 300 in plan less the triangle that the mitre had taken off already: 200²/2
         self::assertEqualsWithDelta(Mesher::mesh($body, [])->volume() - 1000 * (900 * 300 - 200 * 200 / 2), $mesh->volume(), 10.0);
-    }
-
-    /** Every edge is used once each way: the surface is closed and nowhere joined to itself. */
-    private static function assertClosed(Mesh $mesh): void
-    {
-        $spot = [];
-        for ($i = 0; $i < count($mesh->positions); $i += 3) {
-            $spot[] = sprintf(
-                '%.2f %.2f %.2f',
-                $mesh->positions[$i] + 0.0017,
-                $mesh->positions[$i + 1] + 0.0017,
-                $mesh->positions[$i + 2] + 0.0017,
-            );
-        }
-        $edges = [];
-        for ($i = 0; $i < count($mesh->triangles); $i += 3) {
-            for ($k = 0; $k < 3; $k++) {
-                $edge = $spot[$mesh->triangles[$i + $k]].'>'.$spot[$mesh->triangles[$i + ($k + 1) % 3]];
-                self::assertArrayNotHasKey($edge, $edges, 'an edge is used twice in one direction');
-                $edges[$edge] = true;
-            }
-        }
-        foreach (array_keys($edges) as $edge) {
-            [$a, $b] = explode('>', $edge);
-            self::assertArrayHasKey("$b>$a", $edges, 'an edge has a triangle on one side only');
-        }
     }
 }

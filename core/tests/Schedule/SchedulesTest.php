@@ -96,7 +96,7 @@ final class SchedulesTest extends TestCase
     {
         $bodies = Bodies::of($house->design);
         $made = is_string($layout)
-                    ? Layout::ready($layout, $house->design->storeys)
+                    ? Layout::ready($layout, $house->design)
                     : Layout::from(new Fields(['id' => 'la', 'name' => 'Tried'] + $layout));
         self::assertNotNull($made);
 

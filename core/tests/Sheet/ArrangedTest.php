@@ -80,7 +80,7 @@ final class ArrangedTest extends TestCase
         return [
             $house, new SheetDrawings(
                 $house->design, $bodies, $frontages, static function (string $id) use ($house, $bodies, $frontages): ?Report {
-                    $layout = Layout::ready($id, $house->design->storeys);
+                    $layout = Layout::ready($id, $house->design);
 
                     return $layout === null
                                     ? null

@@ -85,6 +85,10 @@ final class AnyEdit
                 ],
             'outline.turn' => ['id' => $pick($design->outlines)?->id],
             'outline.remove' => ['id' => $pick($design->outlines)?->id, 'withContents' => count($design->outlines) > 3],
+            'wall.bend' => ['wall' => $wall, 'rise' => $pick([0, mt_rand(-400, 900), mt_rand(100, 2000)])]
+                + $pick([[], ['keeps' => $pick(['rise', 'radius', 'angle', 'length'])]]),
+            'outline.round' => ['outline' => $design->walls[$wall]->outline ?? '', 'radius' => mt_rand(1, 12) * 100]
+                + $pick([[], ['walls' => [$wall]]]),
             'outline.recess' => ['wall' => $wall, 'from' => 0, 'to' => mt_rand(5, 40) * 100, 'depth' => mt_rand(3, 12) * 100],
             'wall.change' => ['walls' => [$wall], 'thickness' => mt_rand(100, 500), 'top' => $storey],
             'wall.move' => ['wall' => $wall, 'by' => mt_rand(-900, 900) / 7],

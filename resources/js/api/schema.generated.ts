@@ -1438,12 +1438,18 @@ export interface components {
             ajar: number | null;
             /** @description Of its own */
             mark: string | null;
+            /** @description How it is cut into a curved wall; null as the project says */
+            jambs: ("parallel" | "radial" | "bent") | null;
             label: string;
             symbol: string;
             /** @description Left jamb on the frontage */
             u: number;
             /** @description Left jamb from the wall’s left end */
             left: number;
+            /** @description From jamb to jamb along the outer face: its width, in a flat wall */
+            span: number;
+            /** @description How far the face stands off the chord between its jambs; outward, mm */
+            bow: number;
             /** @description Left jamb from where the wall is measured from */
             fromLeft: number;
             /** @description Right jamb from where it is measured to */
@@ -1636,6 +1642,11 @@ export interface components {
         };
         /** @description A project’s settings */
         Settings: {
+            /**
+             * @description How openings are cut into curved walls that do not say it themselves
+             * @enum {string}
+             */
+            jambs: "parallel" | "radial";
             /** @description Thickness of floors where they are cut */
             slab: number;
             /** @description How far a jamb may lie from its mark */
@@ -1704,7 +1715,15 @@ export interface components {
             fromY: number;
             toX: number;
             toY: number;
+            /** @description Of an arc over its chord, outward; 0 when straight */
             rise: number;
+            /**
+             * @description What of an arc stays when an end of it moves
+             * @enum {string}
+             */
+            keeps: "rise" | "radius" | "angle" | "length";
+            /** @description Its outer face in plan, when that is curved */
+            arc: components["schemas"]["Arc"] | null;
             thickness: number;
             base: string;
             top: string;
@@ -1720,11 +1739,30 @@ export interface components {
             leftJoint: string;
             rightJoint: string;
         };
+        Arc: {
+            /** @description Of its centre */
+            x: number;
+            y: number;
+            /** @description Positive where it bulges outward */
+            radius: number;
+            /** @description Angle of its left end from the centre, radians from +x */
+            start: number;
+            /** @description From there to its right end, radians counter-clockwise */
+            turn: number;
+            chord: number;
+            /** @description Its length along the middle of the wall */
+            centreLine: number;
+            /** @description Its length along the inner face, between the walls it meets */
+            innerFace: number;
+        };
         Frontage: {
             id: string;
             name: string;
             outline: string;
+            /** @description Of a curved one at its middle */
             bearing: number;
+            /** @description Of a curved one at its left and right end */
+            bearings: number[] | null;
             /** @description The eighth of the compass: North, North-east … */
             facing: string;
             width: number;
@@ -1787,6 +1825,8 @@ export interface components {
             sillLevel: number;
             width: number;
             height: number;
+            /** @description From jamb to jamb along the outer face */
+            span: number;
         };
         Misfit: {
             element: string;
@@ -1801,6 +1841,7 @@ export interface components {
                 fromY: number;
                 toX: number;
                 toY: number;
+                rise: number;
                 thickness: number;
                 base: string;
                 top: string;

@@ -28,6 +28,7 @@ export function RemoveType({ type, mark, openings, open, onClose, onRemoved }: P
         setInstead(null);
         onClose();
     };
+    const held = openings === 1 ? '1 opening' : openings > 1 ? `${openings} openings` : 'openings';
     return (
         <Dialog open={open} onClose={close} title={`Remove ${mark} from the rack`} note="It can be undone at the desk.">
             {why && (
@@ -37,8 +38,7 @@ export function RemoveType({ type, mark, openings, open, onClose, onRemoved }: P
             )}
             {instead !== null && (
                 <p className="mb-3">
-                    It is in {openings === 1 ? '1 opening' : openings > 1 ? `${openings} openings` : 'openings'}: in its place{' '}
-                    there goes{' '}
+                    It is in {held}: in its place there goes{' '}
                     <Choice
                         label="Instead"
                         value={instead}

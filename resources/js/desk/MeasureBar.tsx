@@ -3,7 +3,7 @@ import { tell } from '../ui/notices';
 import { useData } from './data';
 import { CaughtName, Cross } from './drawing/Caught';
 import { toScreen, type Size } from './drawing/view';
-import { useDesk, type View } from './store';
+import { useDesk, type Spot, type View } from './store';
 
 /** The points measured between, and the line that joins them. */
 export function MeasureOverlay({ pane, view, size }: { pane: 'elevation' | 'plan'; view: View; size: Size }) {
@@ -42,6 +42,7 @@ export function MeasureBar({ pane }: { pane: 'elevation' | 'plan' }) {
         from && end
             ? [
                   ['straight', Math.hypot(end.x - from.x, end.y - from.y)],
+                  ...alongArc(data, from, end),
                   [pane === 'plan' ? 'across the sheet' : 'horizontal', Math.abs(end.x - from.x)],
                   [pane === 'plan' ? 'up the sheet' : 'vertical', Math.abs(end.y - from.y)],
               ]
@@ -86,4 +87,11 @@ export function MeasureBar({ pane }: { pane: 'elevation' | 'plan' }) {
             </Button>
         </div>
     );
+}
+
+/** Along the face of a curved wall that both points lie on. */
+function alongArc(data: ReturnType<typeof useData>, from: Spot, to: Spot): [string, number][] {
+    const radius = data.walls.get(from.on?.wall ?? '')?.arc?.radius;
+    if (radius === undefined || !from.on || from.on.wall !== to.on?.wall || from.on.depth !== to.on.depth) return [];
+    return [['along the arc ⌒', Math.abs(to.on.u - from.on.u) * (1 - from.on.depth / radius)]];
 }

@@ -4,6 +4,7 @@ import type { Args } from '../api/client';
 import { FileButton } from '../ui/FileButton';
 import { complain, tell } from '../ui/notices';
 import { useData } from './data';
+import { refetchProject } from './refetch';
 
 type Props = {
     /** what is missing, as people call it: "The file of this tracing" */
@@ -29,7 +30,7 @@ export function MissingFile({ what, accept, file, read, replace, onBack }: Props
             if (made.file === file) tell('It is the same file: it is back in its place.');
             else await replace(made);
             await queries.invalidateQueries({ queryKey: ['file', data.id] });
-            await queries.invalidateQueries({ queryKey: ['project', data.id] });
+            await refetchProject(queries, data.id);
             onBack?.();
         } catch (problem) {
             complain(problem);

@@ -40,6 +40,7 @@ function Form() {
     });
     const [slab, setSlab] = useState(data.length(settings.slab));
     const [setting, setSetting] = useState(data.length(settings.setting));
+    const [jambs, setJambs] = useState<string>(settings.jambs);
     const [problem, setProblem] = useState<string>();
     const [further, setFurther] = useState<'limits' | 'finishes' | null>(null);
 
@@ -58,6 +59,7 @@ function Form() {
                     ...(margin === data.length(settings.cornerMargin) ? {} : { cornerMargin: margin }),
                     ...(level === data.length(settings.baseLevel) ? {} : { baseLevel: level }),
                     ...(slab === data.length(settings.slab) ? {} : { slab }),
+                    ...(jambs === settings.jambs ? {} : { jambs }),
                     ...(setting === data.length(settings.setting) ? {} : { setting }),
                     ...(nib === data.length(settings.nib) ? {} : { nib }),
                     module: masonry === 'none' ? null : masonry === 'brick' ? brick : module,
@@ -104,6 +106,19 @@ function Form() {
                         <TextField label="Joint" value={module.joint} onChange={(joint) => setModule({ ...module, joint })} />
                     </div>
                 )}
+            </div>
+            <div>
+                <p className="mb-1 text-xs text-quiet">Openings in curved walls are cut</p>
+                <Choice
+                    boxed
+                    label="Openings in curved walls"
+                    value={jambs}
+                    onChange={setJambs}
+                    options={[
+                        { value: 'parallel', label: 'with parallel jambs, square to the chord' },
+                        { value: 'radial', label: 'with radial jambs, towards the centre' },
+                    ]}
+                />
             </div>
             <TextField label="Thickness of floors, in sections" value={slab} onChange={setSlab} />
             <TextField label="How far a jamb may lie from its mark on a tracing" value={setting} onChange={setSetting} />

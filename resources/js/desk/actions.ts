@@ -62,6 +62,8 @@ export function wallActions(data: Data): Action[] {
         sheet('Stack the wall onto other storeys', 'wallStack', undefined, 'Stack'),
         sheet('Move the wall', 'wallMove', undefined, 'Move'),
         sheet('Turn the wall about an end', 'wallTurn', undefined, 'Turn'),
+        sheet('Bend the wall to an arc', 'wallBend', undefined, 'Bend'),
+        sheet('Round corners of the outline', 'round', undefined, 'Round'),
         sheet('Recess a stretch or a corner', 'recess', undefined, 'Recess'),
     ];
 }

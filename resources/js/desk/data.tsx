@@ -19,6 +19,8 @@ import { untilAnswered } from '../api/reach';
 import { complain } from '../ui/notices';
 import { formatLength } from '../measure/format';
 import { followTask } from './followTask';
+import { useInViewFirst } from './inView';
+import { refetchProject } from './refetch';
 import { answered, fromBefore, keep, type Kept } from './kept';
 import { useDesk } from './store';
 
@@ -68,8 +70,13 @@ export function DataProvider({ id, children }: { id: string; children: ReactNode
     const queries = useQueryClient();
     const project = useQuery({ queryKey: ['project', id], queryFn: () => api.project(id), refetchOnWindowFocus: 'always' });
     const frontages = useMemo(() => project.data?.frontages ?? [], [project.data]);
+    const fetched = useInViewFirst(frontages, (f) => queries.getQueryData(['project', id, 'elevation', f]) !== undefined);
     const loaded = useQueries({
-        queries: frontages.map((f) => ({ queryKey: ['project', id, 'elevation', f.id], queryFn: () => api.elevation(id, f.id) })),
+        queries: frontages.map((f) => ({
+            queryKey: ['project', id, 'elevation', f.id],
+            queryFn: () => api.elevation(id, f.id),
+            enabled: fetched(f.id),
+        })),
         combine: useCallback((results: { data?: Elevation }[]) => results.map((r) => r.data), []),
     });
     const queue = useRef<Promise<unknown>>(Promise.resolve());
@@ -80,11 +87,7 @@ export function DataProvider({ id, children }: { id: string; children: ReactNode
             const now = queries.getQueryData<Project>(['project', id]);
             const missed = now !== undefined && outcome.number > now.number + 1;
             if (outcome.touched.structure || missed || !now) {
-                // first which frontages there are now, so that none is asked for that is gone
-                await queries.invalidateQueries({ queryKey: ['project', id], exact: true });
-                await new Promise((rendered) => window.setTimeout(rendered, 0));
-                await queries.invalidateQueries({ queryKey: ['project', id], predicate: (q) => q.queryKey.length > 2 });
-                return;
+                return refetchProject(queries, id);
             }
             if (outcome.touched.project) {
                 await queries.invalidateQueries({ queryKey: ['project', id], exact: true });
@@ -114,8 +117,7 @@ export function DataProvider({ id, children }: { id: string; children: ReactNode
                     await refresh(outcome);
                     return outcome;
                 } catch (problem) {
-                    if (problem instanceof Problem && problem.status === 409)
-                        await queries.invalidateQueries({ queryKey: ['project', id] });
+                    if (problem instanceof Problem && problem.status === 409) await refetchProject(queries, id);
                     if (quiet) throw problem;
                     complain(problem);
                     return null;

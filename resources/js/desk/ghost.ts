@@ -15,18 +15,18 @@ export type Gap = { from: number; name: string };
  * What an opening's left and right gaps are measured to: the neighbour or the wall that meets its own at its height, else the wall's
  * end. u on the wall.
  */
-export function gaps(data: Data, ghost: Pick<Ghost, 'wall' | 'left' | 'width' | 'sill' | 'height' | 'moving'>): { left: Gap; right: Gap } {
+export function gaps(data: Data, ghost: Pick<Ghost, 'wall' | 'left' | 'span' | 'sill' | 'height' | 'moving'>): { left: Gap; right: Gap } {
     const wall = data.walls.get(ghost.wall);
     const left: Gap = { from: wall?.start ?? 0, name: 'left end' };
     const right: Gap = { from: wall?.end ?? 0, name: 'right end' };
-    const middle = ghost.left + ghost.width / 2;
+    const middle = ghost.left + ghost.span / 2;
     const stands = (near: number, far: number, low: number, high: number, name: string) => {
         if (low >= ghost.sill + ghost.height - 0.01 || high <= ghost.sill + 0.01) return;
         if ((near + far) / 2 < middle && far > left.from) Object.assign(left, { from: far, name });
         if ((near + far) / 2 >= middle && near < right.from) Object.assign(right, { from: near, name });
     };
     for (const o of neighbours(data, ghost.wall))
-        if (o.id !== ghost.moving) stands(o.left, o.left + o.width, o.sillLevel, o.headLevel, o.label);
+        if (o.id !== ghost.moving) stands(o.left, o.left + o.span, o.sillLevel, o.headLevel, o.label);
     const frontage = data.frontageOf.get(ghost.wall);
     for (const m of (frontage && data.elevations.get(frontage.id)?.meets[ghost.wall]) ?? []) stands(m.from, m.to, m.foot, m.head, m.name);
     return { left, right };
@@ -71,6 +71,8 @@ export function ghostAt(
     const same = before?.moving === null ? before : null;
     const typed = same?.typed ?? {};
     const width = same && typed.width !== undefined ? same.width : inHand.width;
+    // on an arc it takes a little more of the face than it is wide: as much as the core said last
+    const span = same && same.wall === wall.id && same.width === width ? same.span : width;
     const height = same && typed.height !== undefined ? same.height : inHand.height;
     const usual = storey.floor + inHand.sill;
     const holds = v === null || (!loose && isOnFloor(data, inHand)) || Math.abs(v - height / 2 - usual) * k < SILL_REACH;
@@ -79,9 +81,10 @@ export function ghostAt(
         moving: null,
         wall: wall.id,
         storey: storey.id,
-        left: u - width / 2,
+        left: u - span / 2,
         sill: free,
         width,
+        span,
         height,
         caught: {
             along: null,
@@ -120,6 +123,7 @@ export function movedGhost(data: Data, opening: PlacedOpening, left: number, sil
         left,
         sill,
         width: opening.width,
+        span: opening.span,
         height: opening.height,
         caught: { along: null, up: null },
         centred: false,
@@ -149,8 +153,8 @@ function settle(data: Data, ghost: Ghost, k: number, upright: boolean): void {
         catches?.upright ?? [],
         [
             [ghost.left, 0, 'jamb'],
-            [ghost.left + ghost.width, ghost.width, 'jamb'],
-            [ghost.left + ghost.width / 2, ghost.width / 2, 'centre'],
+            [ghost.left + ghost.span, ghost.span, 'jamb'],
+            [ghost.left + ghost.span / 2, ghost.span / 2, 'centre'],
         ],
         REACH / k,
     );

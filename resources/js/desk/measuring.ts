@@ -1,6 +1,7 @@
 import type { Storey } from '../api/client';
 import type { useData } from './data';
 import type { Showing } from './showing';
+import { inPlan } from './surface';
 import { useDesk, type Spot } from './store';
 import { catchTracing } from './tracing/lines';
 
@@ -67,17 +68,15 @@ export function spotAt(data: Data, showing: Showing, x: number, y: number, k: nu
 /** The point of a plan that a pointer catches on: walls' corners and openings' jambs, on both faces. */
 export function spotInPlan(data: Data, showing: Showing, storey: Storey, x: number, y: number, k: number): Spot {
     let best: Spot & { off: number } = { x: Math.round(x), y: Math.round(y), name: '', off: REACH / k };
-    const offer = (px: number, py: number, name: string) => {
-        const off = Math.hypot(px - x, py - y);
-        if (off <= best.off) best = { x: px, y: py, name, off };
-    };
     for (const wall of data.project.walls) {
         if (!showing.wall(wall.id) || wall.foot > storey.ceiling - 1 || wall.head < storey.floor + 1) continue;
-        const dx = (wall.toX - wall.fromX) / wall.length;
-        const dy = (wall.toY - wall.fromY) / wall.length;
-        const outer = (u: number, name: string) => offer(wall.fromX + dx * u, wall.fromY + dy * u, `${name}, outer face`);
-        const inner = (u: number, name: string) =>
-            offer(wall.fromX + dx * u - dy * wall.thickness, wall.fromY + dy * u + dx * wall.thickness, `${name}, inner face`);
+        const offerAt = (u: number, depth: number, name: string) => {
+            const p = inPlan(wall, u, depth);
+            const off = Math.hypot(p.x - x, p.y - y);
+            if (off <= best.off) best = { ...p, name, off, on: wall.arc ? { wall: wall.id, u, depth } : undefined };
+        };
+        const outer = (u: number, name: string) => offerAt(u, 0, `${name}, outer face`);
+        const inner = (u: number, name: string) => offerAt(u, wall.thickness, `${name}, inner face`);
         outer(wall.start, 'corner');
         outer(wall.end, 'corner');
         inner(wall.innerStart, 'corner');
@@ -85,7 +84,7 @@ export function spotInPlan(data: Data, showing: Showing, storey: Storey, x: numb
         const frontage = data.frontageOf.get(wall.id);
         for (const o of (frontage && data.elevations.get(frontage.id)?.openings) ?? []) {
             if (o.wall !== wall.id || o.storey !== storey.id || !showing.opening(o)) continue;
-            for (const u of [o.left, o.left + o.width]) {
+            for (const u of [o.left, o.left + o.span]) {
                 outer(u, `jamb of ${o.label}`);
                 inner(u, `jamb of ${o.label}`);
             }
@@ -94,5 +93,5 @@ export function spotInPlan(data: Data, showing: Showing, storey: Storey, x: numb
     // where no corner or jamb is caught, a tracing's lines may be
     return best.name === ''
         ? (catchTracing(x, y, REACH / k) ?? { x: best.x, y: best.y, name: '' })
-        : { x: best.x, y: best.y, name: best.name };
+        : { x: best.x, y: best.y, name: best.name, on: best.on };
 }

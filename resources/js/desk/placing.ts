@@ -82,10 +82,12 @@ export function inquire(data: Data): void {
 /** Where the core put it, for what was typed. */
 function settledBy(outcome: Outcome, ghost: Ghost): Partial<Ghost> {
     const placed = outcome.placed[0];
-    if (!placed || Object.keys(ghost.typed).length === 0) return {};
+    if (!placed) return {};
+    if (Object.keys(ghost.typed).length === 0) return ghost.width === placed.width ? { span: placed.span } : {};
     const { typed } = ghost;
     return {
         width: placed.width,
+        span: placed.span,
         height: placed.height,
         ...(typed.left !== undefined || typed.right !== undefined ? { left: placed.left } : {}),
         ...(typed.sill !== undefined || typed.head !== undefined ? { sill: placed.sillLevel } : {}),
@@ -106,6 +108,7 @@ export async function placeGhost(data: Data): Promise<void> {
                 left: ghost.left,
                 sillLevel: ghost.sill,
                 width: ghost.width,
+                span: ghost.span,
                 height: ghost.height,
             },
         });
@@ -121,11 +124,12 @@ export async function placeGhost(data: Data): Promise<void> {
                       typed: {},
                       lit: leftwards ? 'right' : 'left',
                       width: placed.width,
+                      span: placed.span,
                       height: placed.height,
                       refusal: null,
                       findings: [],
                       // beside the one that was placed, so that the next figure counts from it
-                      left: leftwards ? placed.left - placed.width : placed.left + placed.width,
+                      left: leftwards ? placed.left - placed.span : placed.left + placed.span,
                       sill: placed.sillLevel,
                       centred: false,
                       caught: { along: null, up: null },

@@ -1,5 +1,5 @@
 import { create } from 'zustand';
-import type { Schemas, Difference, Finding, Misfit, Outcome, Place } from '../api/client';
+import type { Args, Schemas, Difference, Finding, Misfit, Outcome, Place } from '../api/client';
 
 export type Pane = 'elevation' | 'plan' | 'section' | 'solid' | 'picture';
 /** Panes that are drawn on canvas, panned and zoomed. */
@@ -19,6 +19,8 @@ export type Ghost = {
     left: number;
     sill: number;
     width: number;
+    /** from jamb to jamb along the wall's face: its width, in a flat wall */
+    span: number;
     height: number;
     /** what the caught line is called, sideways and upright */
     caught: {
@@ -39,8 +41,27 @@ export type Ghost = {
     findings: Finding[];
 };
 
-/** Drawing an outline in plan: the corners so far, and what is typed for the next side. */
-export type OutlineInHand = { corners: [number, number][]; length: string; angle: string; lit: 'length' | 'angle' };
+/** A corner of an outline being drawn; the stretch that leads there may be an arc: said so, and with the rise it has. */
+export type Corner = { x: number; y: number; how?: Args; rise?: number };
+
+/** How the next stretch of an outline is drawn: straight, an arc with a point on it, or one that runs on from the stretch before. */
+export type StretchKind = 'straight' | 'arc' | 'on';
+
+/** What is typed of a stretch; of an arc with both its ends given, one of its figures. */
+export type StretchFigure = 'length' | 'angle' | 'rise' | 'radius' | 'arc';
+
+/**
+ * Drawing an outline in plan: the corners so far, and what is typed for the next side. An arc's end is put down before the arc is: then it
+ * is `end`.
+ */
+export type OutlineInHand = {
+    corners: Corner[];
+    kind: StretchKind;
+    end: { x: number; y: number; closes: boolean } | null;
+    typed: Partial<Record<StretchFigure, string>>;
+    lit: StretchFigure;
+    refusal: string | null;
+};
 
 export type View = { x: number; y: number; k: number; flip?: boolean };
 
@@ -63,6 +84,8 @@ export type Sheet =
     | 'wallStack'
     | 'wallMove'
     | 'wallTurn'
+    | 'wallBend'
+    | 'round'
     | 'recess'
     | 'revisions';
 
@@ -93,7 +116,7 @@ export const hideable = {
 export type Hideable = keyof typeof hideable;
 
 /** A point that is measured from or to: developed x and level in elevation, east and north in plan. */
-export type Spot = { x: number; y: number; name: string };
+export type Spot = { x: number; y: number; name: string; on?: { wall: string; u: number; depth: number } };
 
 /** Points picked in plan one after the other: the ends of a section line, points of a tracing and where they belong, marks. */
 export type Pointing = { what: 'section' | 'scale' | 'put' | 'marks'; points: Spot[]; over: Spot | null; tracing?: string };

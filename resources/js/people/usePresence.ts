@@ -4,6 +4,7 @@ import { create } from 'zustand';
 import { api, Problem, type Here, type Project } from '../api/client';
 import { useData } from '../desk/data';
 import { useDesk } from '../desk/store';
+import { refetchProject } from '../desk/refetch';
 
 /** How often one says that one is there, ms; less often while the page is not looked at. */
 const OFTEN = 2500;
@@ -35,8 +36,7 @@ export function useKeepingUp(): void {
                 if (!same || usePresence.getState().out) usePresence.setState({ here: heard.here, out: null });
                 const known = queries.getQueryData<Project>(['project', id]);
                 if (known && (heard.number > known.number || heard.role !== known.role) && !queries.isMutating()) {
-                    await queries.invalidateQueries({ queryKey: ['project', id], exact: true });
-                    await queries.invalidateQueries({ queryKey: ['project', id], predicate: (q) => q.queryKey.length > 2 });
+                    await refetchProject(queries, id);
                 }
             } catch (problem) {
                 // taken out of the project, or its link was ended: it is said, and what is on the screen stays

@@ -48,6 +48,7 @@ export function PlanSheet({ plan, zoom, onGone }: { plan: SheetPlan; zoom: numbe
                 { label: 'All of the outside, unfolded', kind: 'elevation', ref: 'outside' },
                 ...(frontages.some((f) => f.inner) ? [{ label: 'Inner walls', kind: 'elevation' as const, ref: 'inside' }] : []),
                 ...frontages.map((f) => ({ label: f.name, kind: 'elevation' as const, ref: f.id })),
+                ...directions(frontages).map((b) => ({ label: `Square on, from ${b}°`, kind: 'elevation' as const, ref: `from:${b}` })),
             ],
         ],
         ['Plan', storeys.map((s) => ({ label: s.name, kind: 'plan', ref: s.id }))],
@@ -288,4 +289,10 @@ function Kept({
             className="field-sizing-content rounded-sm border-b border-tide bg-tide-wash px-1 font-semibold disabled:border-transparent disabled:bg-transparent"
         />
     );
+}
+
+/** The bearings that outer frontages face, each once, in whole degrees: what a building is looked at from, square on. */
+function directions(frontages: { bearing: number; inner: boolean }[]): number[] {
+    const facing = frontages.filter((f) => !f.inner).map((f) => Math.round(f.bearing) % 360);
+    return [...new Set(facing)].sort((a, b) => a - b);
 }

@@ -24,13 +24,11 @@ export function tell(text: string, action?: Notice['action']): void {
 
 /** Says what did not work. */
 export function complain(problem: unknown): void {
-    useNotices
-        .getState()
-        .add({
-            text: problem instanceof Error ? problem.message : 'Something went wrong.',
-            bad: true,
-            stays: problem instanceof Problem && problem.late,
-        });
+    useNotices.getState().add({
+        text: problem instanceof Error ? problem.message : 'Something went wrong.',
+        bad: true,
+        stays: problem instanceof Problem && problem.late,
+    });
 }
 
 /** Where passing words appear. */

@@ -6,6 +6,7 @@ import { useData, type FoundOpening } from '../data';
 import { shareOf } from '../shares';
 import { useDesk } from '../store';
 import { alongOptions, alongValue, levelOptions, levelValue } from './measuredFrom';
+import { JambWords } from './JambWords';
 import { Masonry } from './Masonry';
 import { ActionRow, Facts, FindingNote, Heading, RemoveButton, Sentence, useSend } from './parts';
 import { Figure } from './Figure';
@@ -137,6 +138,7 @@ export function OpeningCard({ opening }: { opening: FoundOpening }) {
                 <Figure label="Height" shown={data.length(opening.height)} disabled={fixed} onSend={(text) => change({ height: text })} />{' '}
                 high.
             </Sentence>
+            <JambWords opening={opening} />
             <Masonry opening={opening} />
             <ActionRow actions={openingActions(data)} />
             <Sentence>
@@ -218,7 +220,7 @@ export function OpeningCard({ opening }: { opening: FoundOpening }) {
                     ['Right of it, to the wall’s end', data.length(opening.fromRight)],
                     [
                         'Its centre along the wall',
-                        `${data.length(opening.fromLeft + opening.width / 2)} · ${+(((opening.fromLeft + opening.width / 2) / (opening.fromLeft + opening.width + opening.fromRight)) * 100).toFixed(2)} %`,
+                        `${data.length(opening.fromLeft + opening.span / 2)} · ${+(((opening.fromLeft + opening.span / 2) / (opening.fromLeft + opening.span + opening.fromRight)) * 100).toFixed(2)} %`,
                     ],
                     [
                         'Sill and head above the floor',

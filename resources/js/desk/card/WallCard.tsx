@@ -7,6 +7,8 @@ import { complain } from '../../ui/notices';
 import { deskActions, wallActions } from '../actions';
 import { useData } from '../data';
 import { frontageAlone } from '../showing';
+import { bearingOf } from '../words';
+import { ArcWords } from './ArcWords';
 import { CarriesDialog } from './CarriesDialog';
 import { Figure } from './Figure';
 import { ActionRow, Facts, Heading, Sentence, useSend } from './parts';
@@ -44,6 +46,7 @@ export function WallCard({ wall }: { wall: Wall }) {
         }
     }
 
+    const along = wall.arc ? 'long along the arc' : 'long';
     const areas = frontage && data.elevations.get(frontage.id)?.areas[wall.id];
     return (
         <>
@@ -53,14 +56,15 @@ export function WallCard({ wall }: { wall: Wall }) {
                     outline?.inner
                         ? `${outline.name} · between rooms`
                         : `${outline?.name ?? ''} · outside faces ` +
-                          (frontage ? `${frontage.name.toLowerCase().replace(/ \d+$/, '')}, ${Math.round(frontage.bearing)}°` : '')
+                          (frontage ? `${frontage.name.toLowerCase().replace(/ \d+$/, '')}, ${bearingOf(frontage)}` : '')
                 }
             />
             <ActionRow actions={[...wallActions(data), ...deskActions(data).filter((a) => a.short !== undefined)]} />
             <Sentence>
-                <b>{data.length(outline?.inner ? wall.end - wall.start : wall.length)}</b> long and{' '}
+                <b>{data.length(outline?.inner ? wall.end - wall.start : wall.length)}</b> {along} and{' '}
                 <b>{data.length(wall.head - wall.foot)}</b> high.
             </Sentence>
+            <ArcWords wall={wall} />
             <Sentence>
                 <Figure
                     label="Thickness"
@@ -91,6 +95,12 @@ export function WallCard({ wall }: { wall: Wall }) {
             </Sentence>
             <Facts
                 rows={[
+                    ...(wall.arc
+                        ? ([
+                              ['Along its centre line', data.length(wall.arc.centreLine)],
+                              ['Along its inner face', data.length(wall.arc.innerFace)],
+                          ] as [string, string][])
+                        : []),
                     ['Gross', formatArea(areas?.gross ?? 0, units)],
                     ['Openings take out', formatArea(areas?.cutOut ?? 0, units)],
                     ['Openings', openings],

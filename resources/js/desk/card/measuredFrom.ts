@@ -16,8 +16,8 @@ function neighbours(data: Data, o: FoundOpening, also: string | null): FoundOpen
                 n.frontage.id === o.frontage.id &&
                 n.storey !== o.storey &&
                 n.headLevel <= o.sillLevel &&
-                n.u < o.u + o.width &&
-                n.u + n.width > o.u,
+                n.u < o.u + o.span &&
+                n.u + n.span > o.u,
         )
         .sort((a, b) => b.headLevel - a.headLevel)[0];
     const named = also ? data.openings.get(also) : undefined;

@@ -42,7 +42,7 @@ export function DimensionChain({ view, size }: Props) {
         }
         for (const o of data.elevations.get(f.id)?.openings ?? []) {
             if (o.storey !== storey.id || !showing.opening(o)) continue;
-            stops.add(f.offset + o.u).add(f.offset + o.u + o.width);
+            stops.add(f.offset + o.u).add(f.offset + o.u + o.span);
         }
         const sorted = [...stops].sort((a, b) => a - b).filter((v, i, all) => i === 0 || v - all[i - 1]! > 0.5);
         const screen = sorted.map((v) => toScreen(view, size, v, 0).x);
@@ -53,7 +53,7 @@ export function DimensionChain({ view, size }: Props) {
             .map((v, i) => ({ mm: v - sorted[i]!, a: Math.min(screen[i]!, screen[i + 1]!), b: Math.max(screen[i]!, screen[i + 1]!) }));
         const row = rowOf(
             gaps.map((g) => g.mm),
-            data.length,
+            (mm) => `${f.bearings ? '⌒' : ''}${data.length(mm)}`,
         );
         const [from, to] = [Math.max(Math.min(...screen), 0), Math.min(Math.max(...screen), size.width)];
         const crowded = gaps.some((g) => g.b >= 0 && g.a <= size.width && g.b - g.a < LETTER * 3);
@@ -65,7 +65,7 @@ export function DimensionChain({ view, size }: Props) {
         for (const g of gaps) {
             const middle = (Math.max(g.a, 0) + Math.min(g.b, size.width)) / 2;
             if (g.b < 0 || g.a > size.width) continue;
-            const text = data.length(g.mm);
+            const text = `${f.bearings ? '⌒' : ''}${data.length(g.mm)}`;
             const half = (text.length * LETTER) / 2 + 3;
             const fits = g.b - g.a > 2 * half;
             const row = fits && ends[0]! <= middle - half ? 0 : ends.findIndex((end, r) => r > 0 && end <= middle - half);

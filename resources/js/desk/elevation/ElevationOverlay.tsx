@@ -77,7 +77,7 @@ function Names({ view, size }: Props) {
                 const to = Math.min(size.width, Math.max(a, b));
                 if (to - from < 36) return null;
                 const y = Math.min(size.height - 12, toScreen(view, size, 0, f.foot).y + 22);
-                const whole = `${f.name.toUpperCase()} · ${length(f.width)}`;
+                const whole = `${f.name.toUpperCase()} · ${f.bearings ? '⌒ ' : ''}${length(f.width)}`;
                 const text = to - from > whole.length * 7.4 ? whole : to - from > f.name.length * 8 ? f.name.toUpperCase() : '';
                 return (
                     <text key={f.id} x={(from + to) / 2} y={y} textAnchor="middle" fontSize={11} letterSpacing={0.6} fill="var(--quiet)">
@@ -90,7 +90,7 @@ function Names({ view, size }: Props) {
 }
 
 function ChosenOpening({ opening, view, size }: Props & { opening: FoundOpening }) {
-    const b = boxOnScreen(view, size, opening.frontage.offset + opening.u, opening.sillLevel, opening.width, opening.height);
+    const b = boxOnScreen(view, size, opening.frontage.offset + opening.u, opening.sillLevel, opening.span, opening.height);
     return (
         <rect
             data-chosen={opening.id}
@@ -115,6 +115,7 @@ function asGhost(o: FoundOpening): Ghost {
         left: o.left,
         sill: o.sillLevel,
         width: o.width,
+        span: o.span,
         height: o.height,
         caught: { along: null, up: null },
         centred: false,
@@ -130,11 +131,11 @@ function GhostBox({ ghost, view, size }: Props & { ghost: Ghost }) {
     const frontage = data.frontageOf.get(ghost.wall);
     if (!frontage) return null;
     const start = frontage.offset + (frontage.walls[ghost.wall] ?? 0);
-    const a = boxOnScreen(view, size, start + ghost.left, ghost.sill, ghost.width, ghost.height);
+    const a = boxOnScreen(view, size, start + ghost.left, ghost.sill, ghost.span, ghost.height);
     const doubtful = ghost.refusal !== null || ghost.findings.length > 0;
     const tone = doubtful ? 'var(--buoy)' : 'var(--tide)';
     const said = ghost.refusal ?? ghost.findings[0]?.sentence ?? [ghost.caught.along, ghost.caught.up].filter(Boolean).join(' · ');
-    const w = ghost.width * view.k;
+    const w = ghost.span * view.k;
     const half = (said?.length ?? 0) * 3.1 + 8;
     const saidX = Math.min(Math.max(a.x + w / 2, half + 4), Math.max(size.width - half - 4, half + 4));
     return (
@@ -191,7 +192,7 @@ function GhostDimensions({ ghost, view, size, live }: Props & { ghost: Ghost; li
     const start = frontage.offset + (frontage.walls[ghost.wall] ?? 0);
     const { left, right } = gaps(data, ghost);
     const a = toScreen(view, size, start + ghost.left, ghost.sill + ghost.height);
-    const b = toScreen(view, size, start + ghost.left + ghost.width, ghost.sill);
+    const b = toScreen(view, size, start + ghost.left + ghost.span, ghost.sill);
     const sides = view.flip ? (['after', 'before'] as const) : (['before', 'after'] as const);
     const floor = toScreen(view, size, 0, storey.floor).y;
     const y = a.y - 15;
@@ -218,7 +219,7 @@ function GhostDimensions({ ghost, view, size, live }: Props & { ghost: Ghost; li
             <DimensionLine
                 from={[b.x, y]}
                 to={[rx, y]}
-                text={text('right', right.from - ghost.left - ghost.width)}
+                text={text('right', right.from - ghost.left - ghost.span)}
                 tone={tone}
                 lit={lit('right')}
                 overflow={sides[1]}

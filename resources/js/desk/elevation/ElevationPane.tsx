@@ -79,7 +79,7 @@ export function ElevationPane() {
             .filter(
                 (o) =>
                     x >= frontage!.offset + o.u - slack &&
-                    x <= frontage!.offset + o.u + o.width + slack &&
+                    x <= frontage!.offset + o.u + o.span + slack &&
                     y >= o.sillLevel - slack &&
                     y <= o.headLevel + slack,
             )
@@ -232,7 +232,7 @@ export function ElevationPane() {
                                 (o) =>
                                     showing.opening(o) &&
                                     f.offset + o.u >= x0 &&
-                                    f.offset + o.u + o.width <= x1 &&
+                                    f.offset + o.u + o.span <= x1 &&
                                     o.sillLevel >= y0 &&
                                     o.headLevel <= y1,
                             )
@@ -264,7 +264,7 @@ export function boxOf(data: ReturnType<typeof useData>, id: string): Bounds | nu
         return [
             opening.frontage.offset + opening.u,
             opening.sillLevel,
-            opening.frontage.offset + opening.u + opening.width,
+            opening.frontage.offset + opening.u + opening.span,
             opening.headLevel,
         ];
     const line = data.lines.get(id);

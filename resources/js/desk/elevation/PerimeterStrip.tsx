@@ -3,11 +3,12 @@ import type { PlacedOpening } from '../../api/client';
 import { useData } from '../data';
 import { lookAtFace } from '../actions';
 import { useDesk } from '../store';
+import { bearingOf } from '../words';
 
 const none: PlacedOpening[] = [];
 
 const marksOf = (openings: PlacedOpening[]) =>
-    openings.map((o) => `M${Math.round(o.u)} 30h${Math.round(o.width)}v40h${-Math.round(o.width)}z`).join('');
+    openings.map((o) => `M${Math.round(o.u)} 30h${Math.round(o.span)}v40h${-Math.round(o.span)}z`).join('');
 
 /** Where a frontage's openings are along it; drawn again only when they change, not while panning. */
 const Marks = memo(function Marks({ openings }: { openings: PlacedOpening[] }) {
@@ -56,12 +57,12 @@ export function PerimeterStrip() {
                     const within = seen && f.offset < seen.to - 1 && f.offset + f.width > seen.from + 1;
                     const openings = data.elevations.get(f.id)?.openings ?? none;
                     const lit = chosen.length === 0 ? none : openings.filter((o) => chosen.includes(o.id));
-                    const narrow = f.width / total < 0.055;
+                    const narrow = f.width / total < (f.bearings ? 0.12 : 0.055);
                     return (
                         <button
                             key={f.id}
                             type="button"
-                            title={`${f.name} · ${Math.round(f.bearing)}° · ${data.length(f.width)}`}
+                            title={`${f.name} · ${bearingOf(f)} · ${data.length(f.width)}`}
                             onClick={() => useDesk.getState().show([f.id])}
                             className="group absolute top-0 h-[46px] text-left"
                             ref={(el) => {
@@ -84,7 +85,7 @@ export function PerimeterStrip() {
                             </svg>
                             <span className="mt-0.5 flex justify-between gap-1 overflow-hidden pr-1.5 text-[11px] leading-tight whitespace-nowrap">
                                 <span className="truncate">{f.name} </span>
-                                {!narrow && <span className="text-quiet">{Math.round(f.bearing)}°</span>}
+                                {!narrow && <span className="text-quiet">{bearingOf(f)}</span>}
                             </span>
                         </button>
                     );

@@ -12,7 +12,7 @@ function boxes(data: ReturnType<typeof useData>, view: View, size: Size, inner: 
     for (const p of places) {
         const f = data.frontageOf.get(p.wall);
         if (!f || f.inner !== inner) continue;
-        const b = boxOnScreen(view, size, f.offset + (f.walls[p.wall] ?? 0) + p.left, p.sillLevel, p.width, p.height);
+        const b = boxOnScreen(view, size, f.offset + (f.walls[p.wall] ?? 0) + p.left, p.sillLevel, p.span, p.height);
         if (b.x > size.width || b.x + b.width < 0 || b.y > size.height || b.y + b.height < 0) continue;
         d += `M${b.x} ${b.y}h${b.width}v${b.height}h${-b.width}z`;
         if (cross) d += `l${b.width} ${b.height}m0 ${-b.height}l${-b.width} ${b.height}`;
@@ -54,8 +54,20 @@ export function PreviewOverlay({ view, size }: Props) {
         const wall = data.walls.get(id);
         const o = data.openings.get(id);
         if (wall)
-            return [{ wall: id, storey: wall.base, left: 0, sillLevel: wall.foot, width: wall.length, height: wall.head - wall.foot }];
-        return o ? [{ wall: o.wall, storey: o.storey, left: o.left, sillLevel: o.sillLevel, width: o.width, height: o.height }] : [];
+            return [
+                {
+                    wall: id,
+                    storey: wall.base,
+                    left: 0,
+                    sillLevel: wall.foot,
+                    width: wall.length,
+                    span: wall.length,
+                    height: wall.head - wall.foot,
+                },
+            ];
+        return o
+            ? [{ wall: o.wall, storey: o.storey, left: o.left, sillLevel: o.sillLevel, width: o.width, span: o.span, height: o.height }]
+            : [];
     });
     let lines = '';
     for (const l of preview?.lines ?? []) {

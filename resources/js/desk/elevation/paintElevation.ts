@@ -88,8 +88,9 @@ function openings(
     const stamps = new Map<string, HTMLCanvasElement>();
     const marks: [string, number, number][] = [];
     for (const o of elevation.openings) {
-        const x = frontage.offset + o.u;
-        if (o.id === hidden || x > seen.x1 || x + o.width < seen.x0 || o.sillLevel > seen.y1 || o.headLevel < seen.y0) continue;
+        // a unit that stands flat in an arc is narrower than its opening there
+        const x = frontage.offset + o.u + (o.span - o.width) / 2;
+        if (o.id === hidden || x > seen.x1 || x + o.span < seen.x0 || o.sillLevel > seen.y1 || o.headLevel < seen.y0) continue;
         if (showing.partial && !showing.opening(o)) continue;
         const box = boxOnScreen(view, size, x, o.sillLevel, o.width, o.height);
         if (Math.min(o.width, o.height) * view.k < PLAIN) {

@@ -1,8 +1,9 @@
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { useData } from '../data';
-import { useDesk } from '../store';
-import { finishOutline, useOutlining } from './outlining';
+import { useDesk, type OutlineInHand, type StretchKind } from '../store';
+import { drawAs, finishOutline, useOutlining } from './outlining';
+import { StartShape } from './StartShape';
 
 /** What the walls of the outline being drawn will be, and the ways to end it. */
 export function OutlineBar() {
@@ -45,14 +46,27 @@ export function OutlineBar() {
                 <Choice label="First storey" value={base ?? ''} options={storeys} onChange={(v) => useOutlining.setState({ base: v })} /> to{' '}
                 <Choice label="Last storey" value={top ?? ''} options={storeys} onChange={(v) => useOutlining.setState({ top: v })} />
             </span>
-            <span className="grow text-xs text-quiet">
-                {sides === 0
-                    ? inner
-                        ? 'Click where the wall begins: it catches on the faces of walls.'
-                        : 'Click the first corner, or Enter for 0, 0.'
-                    : 'Click the next corner, or type a length, Tab, an angle (° from east), Enter.'}
+            <span>
+                Next{' '}
+                <Choice
+                    label="Next stretch"
+                    value={outline.kind}
+                    options={[
+                        { value: 'straight', label: 'straight' },
+                        { value: 'arc', label: 'an arc through a point' },
+                        ...(sides > 1 ? [{ value: 'on', label: 'an arc that runs on' }] : []),
+                    ]}
+                    onChange={(kind) => drawAs(kind as StretchKind)}
+                />
             </span>
-            <Button small look={inner ? 'outline' : 'main'} disabled={sides < 3} onClick={() => void finishOutline(data, true)}>
+            <span className="grow text-xs text-quiet">{hint(outline, inner)}</span>
+            {sides === 0 && !inner && <StartShape />}
+            <Button
+                small
+                look={inner ? 'outline' : 'main'}
+                disabled={sides < (outline.corners.some((c) => c.rise) ? 2 : 3)}
+                onClick={() => void finishOutline(data, true)}
+            >
                 Close and build
             </Button>
             <Button small look={inner ? 'main' : 'outline'} disabled={sides < 2} onClick={() => void finishOutline(data, false)}>
@@ -61,6 +75,21 @@ export function OutlineBar() {
             <Button small look="plain" onClick={() => useDesk.setState({ outline: null })}>
                 Cancel
             </Button>
+            {outline.refusal && (
+                <p role="alert" className="w-full border-l-3 border-buoy bg-buoy-wash px-2 py-1 text-xs text-buoy">
+                    {outline.refusal}
+                </p>
+            )}
         </div>
     );
+}
+
+/** What to do next. */
+function hint(outline: OutlineInHand, inner: boolean): string {
+    if (outline.corners.length === 0)
+        return inner ? 'Click where the wall begins: it catches on the faces of walls.' : 'Click the first corner, or Enter for 0, 0.';
+    if (outline.end) return 'Click a point on the arc, or type its rise; Tab for radius, arc length, angle; Enter.';
+    if (outline.kind === 'on') return 'Click where the arc ends, or type its radius, Tab, the angle it turns by, Enter.';
+    const end = outline.kind === 'arc' ? 'Click where the arc ends' : 'Click the next corner';
+    return `${end}, or type a length, Tab, an angle (° from east), Enter. A: ${outline.kind === 'straight' ? 'an arc' : 'another kind'}.`;
 }

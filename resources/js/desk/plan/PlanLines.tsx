@@ -2,6 +2,7 @@ import type { Storey, Wall } from '../../api/client';
 import { useData } from '../data';
 import { toScreen, type Size } from '../drawing/view';
 import { useShowing } from '../showing';
+import { band, standing } from '../surface';
 import { useDesk, type View } from '../store';
 
 /** Upright setting-out lines where they cross the walls of the storey. */
@@ -61,14 +62,8 @@ export function PreviewWalls({ view, size, storey }: { view: View; size: Size; s
                 (data.storeys.get(w.base)?.floor ?? 0) <= storey.floor + 1 && (data.storeys.get(w.top)?.ceiling ?? 0) >= storey.ceiling - 1,
         )
         .map((w) => {
-            const length = Math.max(Math.hypot(w.toX - w.fromX, w.toY - w.fromY), 1);
-            const [nx, ny] = [(-(w.toY - w.fromY) / length) * w.thickness, ((w.toX - w.fromX) / length) * w.thickness];
-            const corners = [
-                [w.fromX, w.fromY],
-                [w.toX, w.toY],
-                [w.toX + nx, w.toY + ny],
-                [w.fromX + nx, w.fromY + ny],
-            ].map(([x, y]) => toScreen(view, size, x!, y!));
+            const wall = standing(w);
+            const corners = band(wall, 0, wall.length).map((p) => toScreen(view, size, p.x, p.y));
             return `M${corners.map((p) => `${p.x} ${p.y}`).join('L')}Z`;
         })
         .join('');

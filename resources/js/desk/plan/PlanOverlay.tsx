@@ -4,10 +4,11 @@ import { MeasureOverlay } from '../MeasureBar';
 import { DimensionLine } from '../drawing/DimensionLine';
 import { toScreen, type Size } from '../drawing/view';
 import { gaps } from '../ghost';
+import { band, inPlan, tangent } from '../surface';
 import { useDesk, type Ghost, type View } from '../store';
 import { SectionLines } from '../section/SectionLines';
 import { PointsOverlay } from './PointingBar';
-import { useOutlining } from './outlining';
+import { OutlineInHand } from './OutlineInHand';
 import { PlanLines, PreviewWalls } from './PlanLines';
 
 type Props = { view: View; size: Size };
@@ -17,19 +18,11 @@ export function PlanOverlay({ view, size, storey }: Props & { storey: Storey }) 
     const data = useData();
     const chosen = useDesk((s) => s.chosen);
     const ghost = useDesk((s) => s.ghost);
-    const spot = (wall: Wall, along: number, depth: number) => {
-        const dx = (wall.toX - wall.fromX) / wall.length;
-        const dy = (wall.toY - wall.fromY) / wall.length;
-        return toScreen(view, size, wall.fromX + dx * along - dy * depth, wall.fromY + dy * along + dx * depth);
-    };
+    const screen = (p: { x: number; y: number }) => toScreen(view, size, p.x, p.y);
+    const spot = (wall: Wall, along: number, depth: number) => screen(inPlan(wall, along, depth));
     const quad = (wall: Wall, from: number, to: number) =>
-        [
-            [from, 0],
-            [to, 0],
-            [to, wall.thickness],
-            [from, wall.thickness],
-        ]
-            .map(([a, d]) => spot(wall, a!, d!))
+        band(wall, from, to)
+            .map(screen)
             .map((p) => `${p.x},${p.y}`)
             .join(' ');
     const here = data.project.walls.filter((w) => w.foot < storey.ceiling - 1 && w.head > storey.floor + 1);
@@ -37,12 +30,10 @@ export function PlanOverlay({ view, size, storey }: Props & { storey: Storey }) 
     const picking = useDesk((s) => s.pointing !== null);
     const differing = useDesk((s) => s.differing);
     const preview = useDesk((s) => (s.sheet ? s.preview : null));
-    const wanted = (list: { wall: string; storey: string; left: number; width: number }[]) =>
+    const wanted = (list: { wall: string; storey: string; left: number; span: number }[]) =>
         list.flatMap((p, i) => {
             const wall = here.find((w) => w.id === p.wall);
-            return wall && p.storey === storey.id
-                ? [{ key: `${p.wall} ${p.left} ${i}`, points: quad(wall, p.left, p.left + p.width) }]
-                : [];
+            return wall && p.storey === storey.id ? [{ key: `${p.wall} ${p.left} ${i}`, points: quad(wall, p.left, p.left + p.span) }] : [];
         });
     const fit = wanted(preview?.placed ?? []);
     const unfit = wanted((preview?.misfits ?? []).flatMap((m) => (m.place ? [m.place] : [])));
@@ -51,7 +42,7 @@ export function PlanOverlay({ view, size, storey }: Props & { storey: Storey }) 
             const p = d[which];
             const wall = p && here.find((w) => w.id === p.wall);
             return p && wall && p.storey === storey.id
-                ? [{ key: `${which} ${d.element}`, points: quad(wall, p.left, p.left + p.width) }]
+                ? [{ key: `${which} ${d.element}`, points: quad(wall, p.left, p.left + p.span) }]
                 : [];
         });
     return (
@@ -117,7 +108,7 @@ export function PlanOverlay({ view, size, storey }: Props & { storey: Storey }) 
                     <polygon
                         key={id}
                         data-chosen={id}
-                        points={quad(wall, o.left, o.left + o.width)}
+                        points={quad(wall, o.left, o.left + o.span)}
                         fill="var(--tide)"
                         fillOpacity={0.25}
                         stroke="var(--tide)"
@@ -164,10 +155,10 @@ function FrontageNames({ view, size, here }: Props & { here: Set<string> }) {
             {project.frontages.map((f) => {
                 const wall = walls.get(Object.keys(f.walls).find((id) => here.has(id)) ?? '');
                 if (!wall || wall.length * view.k < 50) return null;
-                const dx = (wall.toX - wall.fromX) / wall.length;
-                const dy = (wall.toY - wall.fromY) / wall.length;
-                const out = 26 / view.k;
-                const p = toScreen(view, size, (wall.fromX + wall.toX) / 2 + dy * out, (wall.fromY + wall.toY) / 2 - dx * out);
+                const { y: dy } = tangent(wall, wall.length / 2);
+                // beyond the sills and heads that are written beside openings, where they are
+                const middle = inPlan(wall, wall.length / 2, -26 / view.k - (view.k * 125 > 8 ? 560 : 0));
+                const p = toScreen(view, size, middle.x, middle.y);
                 return (
                     <text
                         key={f.id}
@@ -212,11 +203,11 @@ function PlanGhost({
         return [at.x, at.y];
     };
     const placing = ghost.moving === null;
-    const runsRight = wall.toX >= wall.fromX;
+    const runsRight = tangent(wall, ghost.left).x >= 0;
     const text = (d: 'left' | 'right', mm: number) => (placing && ghost.typed[d] !== undefined ? `${ghost.typed[d]}▏` : data.length(mm));
-    const far = ghost.left + ghost.width;
+    const far = ghost.left + ghost.span;
     const said = ghost.refusal ?? ghost.findings[0]?.sentence ?? ghost.caught.along;
-    const head = spot(wall, ghost.left + ghost.width / 2, wall.thickness + 700);
+    const head = spot(wall, ghost.left + ghost.span / 2, wall.thickness + 700);
     const half = (said?.length ?? 0) * 3.1 + 8;
     const saidX = Math.min(Math.max(head.x, half), Math.max(half, width - half));
     return (
@@ -256,53 +247,6 @@ function PlanGhost({
                 >
                     {said}
                 </text>
-            )}
-        </g>
-    );
-}
-
-/** The corners so far, and the side to the pointer with its length and angle. */
-function OutlineInHand({ view, size }: Props) {
-    const data = useData();
-    const outline = useDesk((s) => s.outline);
-    const next = useOutlining((s) => s.next);
-    if (!outline) return null;
-    const points = outline.corners.map(([x, y]) => toScreen(view, size, x, y));
-    const last = outline.corners.at(-1);
-    const tip = next && toScreen(view, size, next.x, next.y);
-    const length = last && next ? Math.hypot(next.x - last[0], next.y - last[1]) : 0;
-    const angle = last && next ? ((Math.atan2(next.y - last[1], next.x - last[0]) * 180) / Math.PI + 360) % 360 : 0;
-    const from = points.at(-1);
-    return (
-        <g data-outline={outline.corners.length}>
-            <polyline points={points.map((p) => `${p.x},${p.y}`).join(' ')} fill="none" stroke="var(--ink)" strokeWidth={2} />
-            {points.map((p, i) => (
-                <circle
-                    key={i}
-                    cx={p.x}
-                    cy={p.y}
-                    r={i === 0 ? 5 : 3}
-                    fill={i === 0 ? 'var(--sheet)' : 'var(--ink)'}
-                    stroke="var(--ink)"
-                    strokeWidth={1.5}
-                />
-            ))}
-            {tip && <circle cx={tip.x} cy={tip.y} r={4} fill="none" stroke="var(--buoy)" strokeWidth={1.5} />}
-            {from && tip && length > 0 && (
-                <>
-                    <path d={`M${from.x} ${from.y}L${tip.x} ${tip.y}`} stroke="var(--buoy)" strokeWidth={1.4} strokeDasharray="6 4" />
-                    <DimensionLine
-                        from={[from.x, from.y]}
-                        to={[tip.x, tip.y]}
-                        text={outline.length ? `${outline.length}▏` : data.length(length)}
-                        tone="buoy"
-                        lit={outline.lit === 'length'}
-                    />
-                    <text x={tip.x + 12} y={tip.y - 10} fontSize={12} fontWeight={600} fill="var(--buoy)">
-                        {outline.angle ? `${outline.angle}▏°` : `${angle.toFixed(1)}°`}
-                        {next?.caught ? ` · ${next.caught}` : ''}
-                    </text>
-                </>
             )}
         </g>
     );

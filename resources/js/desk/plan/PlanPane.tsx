@@ -11,6 +11,7 @@ import { caughtPosition, ghostKey, inquire, placeGhost } from '../placing';
 import { MeasureBar } from '../MeasureBar';
 import { measureClick, measureOver, spotInPlan } from '../measuring';
 import { useShowing } from '../showing';
+import { onWall, stretch } from '../surface';
 import { TracingLayer } from '../tracing/layer';
 import { catchTracing } from '../tracing/lines';
 import { useTracings } from '../tracing/useTracings';
@@ -20,7 +21,6 @@ import { OutlineBar } from './OutlineBar';
 import { outlineClick, outlineKey, pointer } from './outlining';
 import { pointClick, pointOver } from './pointing';
 import { PointingBar } from './PointingBar';
-import { onWall } from './onWall';
 import { PlanOverlay } from './PlanOverlay';
 
 /** Height of the letters beside openings in the drawing, mm. */
@@ -43,8 +43,9 @@ export function PlanPane() {
     const bounds = useMemo<Bounds>(() => {
         const walls = data.project.walls;
         if (walls.length === 0) return [-2000, -2000, 20000, 14000];
-        const xs = walls.flatMap((w) => [w.fromX, w.toX]);
-        const ys = walls.flatMap((w) => [w.fromY, w.toY]);
+        const points = walls.flatMap((w) => stretch(w, 0, w.length, 0));
+        const xs = points.map((p) => p.x);
+        const ys = points.map((p) => p.y);
         return [Math.min(...xs) - 1200, Math.min(...ys) - 1200, Math.max(...xs) + 1200, Math.max(...ys) + 1200];
     }, [data.project.walls]);
 
@@ -109,7 +110,7 @@ export function PlanPane() {
                     o.wall === found.wall.id &&
                     o.storey === storey.id &&
                     found.along >= o.left - 30 &&
-                    found.along <= o.left + o.width + 30,
+                    found.along <= o.left + o.span + 30,
             ) ?? null
         );
     };

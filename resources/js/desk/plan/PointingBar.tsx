@@ -7,7 +7,7 @@ import { CaughtName, Cross } from '../drawing/Caught';
 import { toScreen, type Size } from '../drawing/view';
 import { useDesk, type Pointing, type View } from '../store';
 import { MarkWords, useMarkWords } from '../tracing/Marks';
-import { onWall } from './onWall';
+import { onWall } from '../surface';
 
 const said: Record<Pointing['what'], string[]> = {
     section: ['Click where the section begins; it is seen to the left of its way.', 'Click where it ends.'],

@@ -8,7 +8,7 @@ import { GatherSheet } from './GatherSheet';
 import { DivideSheet, LineSheet } from './lines';
 import { NumberSheet } from './numbering';
 import { RevisionsSheet } from './RevisionsSheet';
-import { RecessSheet, WallMoveSheet, WallStackSheet, WallTurnSheet } from './walls';
+import { RecessSheet, RoundSheet, WallBendSheet, WallMoveSheet, WallStackSheet, WallTurnSheet } from './walls';
 
 /** The sheet that is open, for what is chosen. */
 export function OpenSheet() {
@@ -37,6 +37,10 @@ export function OpenSheet() {
             return walls.length > 0 ? <WallMoveSheet key={key} walls={walls} /> : <Nothing what="a wall" />;
         case 'wallTurn':
             return walls.length > 0 ? <WallTurnSheet key={key} walls={walls} /> : <Nothing what="a wall" />;
+        case 'wallBend':
+            return walls.length > 0 ? <WallBendSheet key={key} walls={walls} /> : <Nothing what="a wall" />;
+        case 'round':
+            return walls.length > 0 ? <RoundSheet key={key} walls={walls} /> : <Nothing what="a wall" />;
         case 'recess':
             return walls.length > 0 ? <RecessSheet key={key} walls={walls} /> : <Nothing what="a wall" />;
         case 'carry':

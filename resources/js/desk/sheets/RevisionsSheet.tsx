@@ -8,6 +8,7 @@ import { complain, tell } from '../../ui/notices';
 import { Heading } from '../card/parts';
 import { useData } from '../data';
 import { useDesk } from '../store';
+import { refetchProject } from '../refetch';
 
 const when = (at: string) => new Date(at).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
 const order: Difference['what'][] = ['added', 'removed', 'moved', 'changed'];
@@ -126,7 +127,7 @@ function Differs({ revision, later }: { revision: Revision; later: Revision[] })
         try {
             const outcome = await underOneKey((key) => api.restoreRevision(data.id, revision.letter, data.project.number, key));
             tell(`${outcome.summary}. Undo takes it back.`);
-            await queries.invalidateQueries({ queryKey: ['project', data.id] });
+            await refetchProject(queries, data.id);
         } catch (problem) {
             complain(problem);
             setSure(false);

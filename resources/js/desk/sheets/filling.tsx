@@ -64,6 +64,7 @@ const settings = {
     setback: 'depth in the wall',
     facing: 'side that faces out',
     handing: 'handing',
+    jambs: 'jambs in a curved wall',
     shape: 'outline',
 };
 
@@ -81,7 +82,8 @@ export function CarrySheet({ ids }: Props) {
         ([key]) =>
             from &&
             (from.type !== null || !['type', 'setback', 'facing', 'handing'].includes(key)) &&
-            (key !== 'shape' || from.shape !== null),
+            (key !== 'shape' || from.shape !== null) &&
+            (key !== 'jambs' || (data.walls.get(from.wall)?.arc ?? null) !== null),
     );
     const named = useNamed([source]);
     return (

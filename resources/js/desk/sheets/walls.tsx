@@ -132,3 +132,94 @@ export function RecessSheet({ walls }: Props) {
         </Sheet>
     );
 }
+
+export function WallBendSheet({ walls }: Props) {
+    const data = useData();
+    const wall = data.walls.get(walls[0]!);
+    const [by, setBy] = useWord('bend.by', 'rise');
+    const [figure, setFigure] = useWord('bend.figure', { mm: '1200', m: '1.2', 'ft-in': "4'" }[data.project.settings.units]);
+    const [way, setWay] = useWord('bend.way', 'outward');
+    const turn = Number(figure.replace(',', '.').replace('°', ''));
+    const value = by === 'angle' ? (Number.isFinite(turn) && figure.trim() !== '' ? turn : null) : figure.trim() === '' ? null : figure;
+    return (
+        <Sheet
+            title={wall?.arc ? 'Change an arc' : 'Bend a wall'}
+            to={nameOfWall(data, walls[0]!)}
+            edit="wall.bend"
+            verb="Bend"
+            many={false}
+            keepChoice
+            args={value === null ? null : { wall: walls[0], [by]: value, outward: way === 'outward', keeps: by }}
+            missing={by === 'angle' ? `“${figure}” is not an angle: give degrees.` : 'Say by how much.'}
+        >
+            <Sentence>
+                To{' '}
+                <Pick
+                    label="By"
+                    value={by}
+                    options={{ rise: 'a rise', radius: 'a radius', angle: 'an angle', length: 'an arc length' } as Record<string, string>}
+                    onChange={setBy}
+                />{' '}
+                of <Entry label="Figure" value={figure} onChange={setFigure} />
+                {by === 'angle' ? '°' : ''}, bulging{' '}
+                <Pick
+                    label="Bulging"
+                    value={way}
+                    options={{ outward: 'outward', inward: 'inward' } as Record<string, string>}
+                    onChange={setWay}
+                />
+                . That figure stays when an end moves. Openings keep their rules.
+            </Sentence>
+            {wall?.arc && (
+                <p>
+                    <button
+                        type="button"
+                        className="text-tide underline"
+                        onClick={() => void data.edit('wall.bend', { wall: walls[0], rise: 0 }).then(() => useDesk.getState().open(null))}
+                    >
+                        Straighten it
+                    </button>
+                </p>
+            )}
+        </Sheet>
+    );
+}
+
+export function RoundSheet({ walls }: Props) {
+    const data = useData();
+    const [radius, setRadius] = useWord('round.radius', { mm: '1500', m: '1.5', 'ft-in': "5'" }[data.project.settings.units]);
+    const [which, setWhich] = useWord('round.which', 'left');
+    const wall = data.walls.get(walls[0]!);
+    const chain = data.project.walls.filter((w) => w.outline === wall?.outline);
+    const next = wall && (chain[chain.indexOf(wall) + 1] ?? chain[0]);
+    const corners = which === 'all' ? {} : { walls: [which === 'left' ? walls[0] : (next?.id ?? walls[0])] };
+    return (
+        <Sheet
+            title="Round corners"
+            to={which === 'all' ? (data.project.outlines.find((o) => o.id === wall?.outline)?.name ?? '') : nameOfWall(data, walls[0]!)}
+            edit="outline.round"
+            verb="Round"
+            many={false}
+            keepChoice
+            args={radius.trim() === '' || !wall ? null : { outline: wall.outline, radius, ...corners }}
+            missing="Say by what radius."
+        >
+            <Sentence>
+                <Pick
+                    label="Which"
+                    value={which}
+                    options={
+                        {
+                            left: 'The corner at its left end',
+                            right: 'The corner at its right end',
+                            all: 'All corners of its outline',
+                        } as Record<string, string>
+                    }
+                    onChange={setWhich}
+                />{' '}
+                by a radius of <Entry label="Radius" value={radius} onChange={setRadius} />. The walls beside it grow shorter; their
+                openings stay where they are.
+            </Sentence>
+        </Sheet>
+    );
+}

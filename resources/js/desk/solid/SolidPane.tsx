@@ -51,7 +51,7 @@ export function SolidPane() {
                 {
                     wall,
                     left: o?.left ?? 0,
-                    width: o?.width ?? wall.length,
+                    width: o?.span ?? wall.length,
                     sill: o?.sillLevel ?? wall.foot,
                     height: o?.height ?? wall.head - wall.foot,
                 },

@@ -3,6 +3,7 @@ import { OrbitControls } from 'three/addons/controls/OrbitControls.js';
 import { GLTFLoader } from 'three/addons/loaders/GLTFLoader.js';
 import type { Wall } from '../../api/client';
 import { colour } from '../../ui/theme';
+import { inPlan, tangent } from '../surface';
 
 export type Highlighted = { wall: Wall; left: number; width: number; sill: number; height: number };
 
@@ -124,27 +125,31 @@ export class Viewer {
         }
         const tide = new THREE.Color(colour('tide'));
         for (const { wall, left, width, sill, height } of boxes) {
-            const angle = Math.atan2(wall.toY - wall.fromY, wall.toX - wall.fromX);
-            const depth = wall.thickness + 40;
-            const geometry = new THREE.BoxGeometry((width + 30) / 1000, (height + 30) / 1000, depth / 1000);
-            const mesh = new THREE.Mesh(
-                geometry,
-                new THREE.MeshBasicMaterial({ color: tide, transparent: true, opacity: 0.55, depthTest: true }),
-            );
-            const lines = new THREE.LineSegments(
-                new THREE.EdgesGeometry(geometry),
-                new THREE.LineBasicMaterial({ color: tide, depthTest: false }),
-            );
-            const along = left + width / 2;
-            const x = wall.fromX + Math.cos(angle) * along - Math.sin(angle) * (wall.thickness / 2);
-            const y = wall.fromY + Math.sin(angle) * along + Math.cos(angle) * (wall.thickness / 2);
-            for (const object of [mesh, lines]) {
-                object.position.set(x / 1000, (sill + height / 2) / 1000, -y / 1000);
-                object.rotation.y = angle;
-                this.marks.add(object);
-            }
+            // an arc is lit in pieces
+            const pieces = wall.arc ? Math.max(1, Math.ceil(Math.abs(width / wall.arc.radius) / 0.15)) : 1;
+            for (let i = 0; i < pieces; i++)
+                this.lightPiece(wall, left + (width * i) / pieces, width / pieces, sill, height, tide, pieces > 1);
         }
         this.draw();
+    }
+
+    private lightPiece(wall: Wall, left: number, width: number, sill: number, height: number, tide: THREE.Color, part: boolean): void {
+        const middle = inPlan(wall, left + width / 2, wall.thickness / 2);
+        const way = tangent(wall, left + width / 2);
+        const geometry = new THREE.BoxGeometry((width + (part ? 0 : 30)) / 1000, (height + 30) / 1000, (wall.thickness + 40) / 1000);
+        const mesh = new THREE.Mesh(
+            geometry,
+            new THREE.MeshBasicMaterial({ color: tide, transparent: true, opacity: 0.55, depthTest: true }),
+        );
+        const lines = new THREE.LineSegments(
+            new THREE.EdgesGeometry(geometry),
+            new THREE.LineBasicMaterial({ color: tide, depthTest: false }),
+        );
+        for (const object of [mesh, lines]) {
+            object.position.set(middle.x / 1000, (sill + height / 2) / 1000, -middle.y / 1000);
+            object.rotation.y = Math.atan2(way.y, way.x);
+            this.marks.add(object);
+        }
     }
 
     /** Shows the whole model from the south-east. */

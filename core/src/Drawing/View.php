@@ -1,0 +1,121 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Drawing;
+
+use Isleward\Core\Building\Body;
+use Isleward\Core\Geometry\Crossing;
+use Isleward\Core\Geometry\Curve;
+use Isleward\Core\Geometry\Vec2;
+
+/** A look square on over a line in plan, to its left: s runs along the line from its first end, away is how far beyond it; mm. */
+final readonly class View
+{
+    private Vec2 $along;
+
+    private Vec2 $towards;
+
+    public float $length;
+
+    public function __construct(private Vec2 $from, Vec2 $to)
+    {
+        $this->length = $from->distanceTo($to);
+        $this->along = $to->minus($from)->unit();
+        $this->towards = $this->along->rightHand()->times(-1.0);
+    }
+
+    /**
+     * From a compass direction, over a line before all of these walls.
+     *
+     * @param  array<string, Body>  $bodies
+     * @param  float  $angle  of the direction that one stands in, in plan, radians from +x
+     */
+    public static function from(array $bodies, float $angle): self
+    {
+        $out = Vec2::atAngle($angle);
+        $along = $out->rightHand()->times(-1.0);
+        [$near, $left, $right] = [-INF, INF, -INF];
+        foreach ($bodies as $body) {
+            $ring = $body->footprint()->ring(1.0);
+            for ($i = 0, $n = count($ring); $i < $n; $i += 2) {
+                $p = new Vec2($ring[$i], $ring[$i + 1]);
+                $near = max($near, $p->dot($out));
+                [$left, $right] = [min($left, $p->dot($along)), max($right, $p->dot($along))];
+            }
+        }
+        $at = static fn (float $s): Vec2 => $along->times($s)->plus($out->times($near + 1000.0));
+
+        return new self($at($left - 1000.0), $at($right + 1000.0));
+    }
+
+    public function s(Vec2 $point): float
+    {
+        return $point->minus($this->from)->dot($this->along);
+    }
+
+    public function away(Vec2 $point): float
+    {
+        return $point->minus($this->from)->dot($this->towards);
+    }
+
+    /**
+     * The faces of walls that are turned this way, as far as they lie beyond the line and between its ends.
+     *
+     * @param  array<string, Body>  $bodies
+     * @return list<array{Body, float, float, float}> wall, depth of the face, and from and to along it; the farthest first
+     */
+    public function faces(array $bodies): array
+    {
+        $faces = [];
+        foreach ($bodies as $body) {
+            foreach ([
+                [0.0, $body->left->at, $body->right->at],
+                [$body->wall->thickness, $body->left->inner, $body->right->inner],
+            ] as [$depth, $a, $b]) {
+                foreach ($this->seen($body, $depth, $a, $b) as [$ua, $ub]) {
+                    $faces[] = [$this->away($body->surface->inPlan(($ua + $ub) / 2, $depth)), [$body, $depth, $ua, $ub]];
+                }
+            }
+        }
+        usort($faces, static fn (array $x, array $y): int => $y[0] <=> $x[0]);
+
+        return array_column($faces, 1);
+    }
+
+    /** @return list<array{float, float}> u from and to */
+    private function seen(Body $body, float $depth, float $a, float $b): array
+    {
+        $surface = $body->surface;
+        $face = $surface->behind($depth);
+        $ends = [$this->from, $this->from->plus($this->along->times($this->length))];
+        $lines = [Curve::line(...$ends)];
+        foreach ($ends as $end) {
+            $lines[] = Curve::line($end, $end->plus($this->towards));
+        }
+        $marks = [$a, $b];
+        foreach ($lines as $line) {
+            foreach (Crossing::endless($line, $face) as [$x, $y]) {
+                $marks[] = $surface->u(new Vec2($x, $y));
+            }
+        }
+        foreach ($surface->isFlat() ? [] : [1.0, -1.0] as $way) {
+            // where an arc is seen edge on
+            $marks[] = $surface->u($surface->foot->centre()->plus($this->along->times($way)));
+        }
+        $marks = array_values(array_filter($marks, static fn (float $u): bool => $u >= $a && $u <= $b));
+        sort($marks);
+        $seen = [];
+        for ($i = 1, $n = count($marks); $i < $n; $i++) {
+            $middle = ($marks[$i - 1] + $marks[$i]) / 2;
+            $point = $surface->inPlan($middle, $depth);
+            $facing = $surface->outward($middle)->dot($this->towards) * ($depth === 0.0 ? -1.0 : 1.0);
+            if ($marks[$i] - $marks[$i - 1] > 1 && $facing > 1e-6 && $this->away($point) > 1e-6
+                && $this->s($point) > 1e-6 && $this->s($point) < $this->length - 1e-6) {
+                $seen[] = [$marks[$i - 1], $marks[$i]];
+            }
+        }
+
+        return $seen;
+    }
+}

@@ -1,0 +1,113 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Tests\Geometry;
+
+use Isleward\Core\Geometry\ArcFigures;
+use Isleward\Core\Geometry\Curve;
+use Isleward\Core\Geometry\InvalidArc;
+use Isleward\Core\Geometry\Upright;
+use Isleward\Core\Geometry\Vec2;
+use Isleward\Core\Geometry\Vec3;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+final class SurfacesTest extends TestCase
+{
+    /** @return iterable<string, array{Upright}> */
+    public static function surfaces(): iterable
+    {
+        $from = new Vec2(1200, -300);
+        $to = new Vec2(7300, 2500);
+        yield 'flat' => [Upright::over(Curve::line($from, $to))];
+        yield 'bulging' => [Upright::over(Curve::overChord($from, $to, 1100))];
+        yield 'hollow' => [Upright::over(Curve::overChord($from, $to, -1100))];
+        yield 'more than half round' => [Upright::over(Curve::overChord($from, $to, 6000))];
+    }
+
+    #[DataProvider('surfaces')]
+    public function test_a_place_goes_there_and_back_and_outward_is_to_the_right(Upright $surface): void
+    {
+        mt_srand(5);
+        for ($i = 0; $i < 200; $i++) {
+            [$u, $v, $n] = [mt_rand(0, 1000) / 1000 * $surface->length, mt_rand(-500, 9000) * 1.0, mt_rand(-400, 400) * 1.0];
+            $back = $surface->place($surface->point($u, $v, $n));
+            self::assertEqualsWithDelta([$u, $v, $n], [$back->x, $back->y, $back->z], 1e-6);
+            // n runs along the normal, and u a mm along the tangent is a mm along the face
+            $step = $surface->point($u, $v, 1.0)->plus($surface->point($u, $v)->times(-1.0));
+            self::assertEqualsWithDelta(1.0, $step->dot($surface->normal($u, $v)), 1e-9);
+            $way = $surface->inPlan($u + 1e-3)->minus($surface->inPlan($u));
+            self::assertEqualsWithDelta(1e-3, $way->dot($surface->tangent($u)), 1e-9);
+            self::assertEqualsWithDelta(0.0, $surface->outward($u)->dot($surface->tangent($u)), 1e-12);
+            self::assertGreaterThan(0.0, $surface->outward($u)->cross($surface->tangent($u)));
+        }
+        self::assertEqualsWithDelta([0.0, $surface->length], [
+            $surface->u($surface->foot->start()), $surface->u($surface->foot->end()),
+        ], 1e-6);
+    }
+
+    #[DataProvider('surfaces')]
+    public function test_what_lies_behind_it_and_a_stretch_of_it_are_of_the_same_surface(Upright $surface): void
+    {
+        $behind = $surface->behind(300.0);
+        self::assertEqualsWithDelta($behind->length(), $surface->lengthAt(0.0, $surface->length, 300.0), 1e-6);
+        foreach ([0.0, 0.3, 1.0] as $share) {
+            $p = new Vec2(...$behind->at($share));
+            self::assertEqualsWithDelta([$share * $surface->length, 300.0], [$surface->u($p), $surface->depth($p)], 1e-6);
+        }
+        $part = $surface->stretch(1000.0, 3500.0);
+        self::assertTrue($surface->isOneWith($part));
+        self::assertFalse($surface->isOneWith(Upright::over($surface->foot->reversed())), 'it faces the other way');
+        self::assertTrue($surface->liesIn(Upright::over($surface->foot->reversed())));
+        self::assertEqualsWithDelta(0.0, $part->inPlan(250.0)->distanceTo($surface->inPlan(1250.0)), 1e-6);
+        self::assertFalse($surface->isOneWith(Upright::over($surface->behind(1.0))));
+    }
+
+    /** published.md: a segment of chord 2000 and rise 500 has radius 1250 and arc 2318.2; an arc of 9000 over 80° is 12 566.37 long. */
+    public function test_every_figure_of_an_arc_leads_to_its_rise(): void
+    {
+        self::assertEqualsWithDelta(500.0, ArcFigures::riseOfRadius(2000, 1250), 1e-9);
+        self::assertEqualsWithDelta(2000.0, ArcFigures::riseOfRadius(2000, 1250, true), 1e-9);
+        self::assertEqualsWithDelta(500.0, ArcFigures::riseOfLength(2000, 2318.238), 0.001);
+        self::assertEqualsWithDelta(500.0, ArcFigures::riseOfAngle(2000, 2 * asin(2000 / 2 / 1250)), 1e-9);
+        $chord = 2 * 9000 * sin(deg2rad(40));
+        self::assertEqualsWithDelta(9000 * (1 - cos(deg2rad(40))), ArcFigures::riseOfLength($chord, 12566.370614), 1e-5);
+
+        // through its crown, or any other of its points, either side
+        $arc = Curve::overChord(new Vec2(0, 0), new Vec2(2000, 0), -500);
+        foreach ([0.2, 0.5, 0.9] as $share) {
+            self::assertEqualsWithDelta(-500.0, ArcFigures::riseThrough($arc->start(), $arc->end(), new Vec2(...$arc->at($share))), 1e-6);
+        }
+        self::assertEqualsWithDelta(-500.0, ArcFigures::riseTangent($arc->start(), $arc->directionAt(0.0), $arc->end()), 1e-6);
+    }
+
+    public function test_arcs_that_cannot_be_are_refused_with_figures(): void
+    {
+        foreach ([
+            [static fn () => ArcFigures::riseOfRadius(2000, 900), 'under half the chord of 2 000'],
+            [static fn () => ArcFigures::riseOfRise(2000, 0.0), 'no rise is straight'],
+            [static fn () => ArcFigures::riseOfLength(2000, 1990), 'no longer than its chord'],
+            [static fn () => ArcFigures::riseOfAngle(2000, 2 * M_PI), '360° was given'],
+            [static fn () => ArcFigures::riseOfRise(2000, 1e6), 'at the most'],
+            [static fn () => ArcFigures::riseThrough(new Vec2(0, 0), new Vec2(9, 0), new Vec2(4, 0)), 'on one line'],
+            [static fn () => ArcFigures::riseTangent(new Vec2(0, 0), new Vec2(-1, 0), new Vec2(9, 0)), 'turn right back'],
+        ] as [$do, $words]) {
+            try {
+                $do();
+                self::fail("Nothing was refused with “{$words}”.");
+            } catch (InvalidArc $e) {
+                self::assertStringContainsString($words, str_replace("\u{202f}", ' ', str_replace("\u{a0}", ' ', $e->getMessage())));
+            }
+        }
+    }
+
+    public function test_a_cross_product_stands_square_on_both(): void
+    {
+        $a = new Vec3(1, 2, 3);
+        $b = new Vec3(-2, 0.5, 4);
+        $c = $a->cross($b);
+        self::assertEqualsWithDelta([0.0, 0.0], [$a->dot($c), $b->dot($c)], 1e-12);
+        self::assertEqualsWithDelta(sqrt($a->dot($a) * $b->dot($b) - $a->dot($b) ** 2), $c->length(), 1e-12);
+    }
+}
