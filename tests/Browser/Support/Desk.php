@@ -101,11 +101,17 @@ final readonly class Desk
     /** Types a figure into the card and sends it. */
     public function type(string $label, string $text): void
     {
+        $this->write($label, $text)->sendKeys(WebDriverKeys::ENTER);
+    }
+
+    /** Types a figure into the card in place of what is there. */
+    public function write(string $label, string $text): RemoteWebElement
+    {
         $field = $this->field($label);
         $field->click();
-        $field->sendKeys(WebDriverKeys::CONTROL.'a');
-        $field->sendKeys(WebDriverKeys::NULL);
-        $field->sendKeys($text.WebDriverKeys::ENTER);
+        $field->sendKeys(WebDriverKeys::CONTROL.'a'.WebDriverKeys::NULL.$text);
+
+        return $field;
     }
 
     public function value(string $label): string
