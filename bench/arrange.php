@@ -31,7 +31,7 @@ $do = static function (string $edit, array $args) use ($call, $tower, &$base): a
 $first = $do(
     'opening.place',
     [
-        'wall' => $view['walls'][0]['id'],
+        'host' => $view['walls'][0]['id'],
         'storey' => $view['storeys'][0]['id'],
         'type' => $view['types'][2]['id'],
         'position' => ['from' => 'left', 'value' => 800, 'to' => 'near'],

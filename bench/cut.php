@@ -72,7 +72,7 @@ $rule = ['from' => 'left', 'value' => 0, 'to' => 'near'];
 $openings = [];
 for ($i = 0; $i < 1000; $i++) {
     $opening = Opening::from(new Fields([
-        'id' => "op-$i", 'wall' => 'wa-1', 'storey' => 'st-1', 'width' => $pw * 0.6, 'height' => $ph * 0.6, 'position' => $rule,
+        'id' => "op-$i", 'host' => 'wa-1', 'storey' => 'st-1', 'width' => $pw * 0.6, 'height' => $ph * 0.6, 'position' => $rule,
         'sill' => ['from' => 'floor', 'height' => 0], 'setback' => 0,
     ]));
     $cut = CurvedCut::of($arc, Jambs::Parallel, $opening->width, 300.0, 0.0, 0.0);

@@ -29,7 +29,7 @@ for ($i = 0; $i < 5000; $i++) {
     $id = "op-$i";
     $elements[$id] = Kind::Opening->make(
         new Fields(
-            ['id' => $id, 'wall' => $house->wall()->id, 'storey' => $house
+            ['id' => $id, 'host' => $house->wall()->id, 'storey' => $house
                 ->storey($storey), 'type' => $type->id, 'width' => $type->width, 'height' => $type->height, 'shape' => null,
                 'position' => ['from' => 'left', 'value' => 500.0 + 1500.0 * ($i % 250), 'to' => 'near'],
                 'sill' => ['from' => 'floor', 'height' => 900.0], 'facesOut' => true, 'mirrored' => false, 'setback' => 90.0,

@@ -130,7 +130,7 @@ final class Assembly
                     ->where('project_id', $project->id)
                     ->whereIn('id', $openings)
                     ->distinct()
-                    ->pluck('wall_id')
+                    ->pluck('host_id')
                     ->all(),
             );
         }
@@ -141,7 +141,7 @@ final class Assembly
 
         return $this->rows(Kind::Opening, $project, static fn (Builder $q) => $q->where(
             static fn (Builder $either) => $either->where(
-                static fn (Builder $w) => $w->whereIn('wall_id', $walls)->when($near !== null, $near),
+                static fn (Builder $w) => $w->whereIn('host_id', $walls)->when($near !== null, $near),
             )
                 ->when($openings !== [], static fn (Builder $o) => $o->orWhereIn('id', $openings))));
     }

@@ -124,7 +124,7 @@ final class BenchProjectCommand extends Command
             $rows = [];
             for ($n = 0; $n < self::STOREYS * self::PER_STOREY && $left > 0; $n++, $left--) {
                 $rows[] = [
-                    'id' => $ids->next(Kind::Opening), 'project_id' => $project->id, 'wall_id' => $wall,
+                    'id' => $ids->next(Kind::Opening), 'project_id' => $project->id, 'host_id' => $wall,
                     'storey_id' => $storeys[intdiv($n, self::PER_STOREY)], 'unit_type_id' => $types[$n % count($types)],
                     'width' => 1200, 'height' => 1450, 'shape' => null,
                     'position' => json_encode(['from' => 'left', 'value' => 800.0 + ($n % self::PER_STOREY) * 2350, 'to' => 'near']),

@@ -174,7 +174,7 @@ final class SkerrowPilotHouse
         $this->run(
             'finding.accept',
             [
-                'wall' => $corridor,
+                'host' => $corridor,
                 'finding' => 'door.nib '.$doors[0],
                 'figure' => 150,
                 'note' => 'The shelf beside it is fixed: agreed with the chart room.',
@@ -189,7 +189,7 @@ final class SkerrowPilotHouse
         $quay = $this->line($south, ['name' => 'Quay edge', 'axis' => 'upright', 'rule' => ['from' => 'right', 'value' => 1200]]);
         $this->line($south, ['name' => 'Sills', 'axis' => 'level', 'rule' => ['from' => 'floor', 'height' => 900]]);
         $this->run('line.across', ['id' => $quay, 'side' => 'right']);
-        $door = Opening::query()->where('wall_id', $south)->where('unit_type_id', $this->types['D-06'])->value('id');
+        $door = Opening::query()->where('host_id', $south)->where('unit_type_id', $this->types['D-06'])->value('id');
         $this->run('opening.change', ['id' => $door, 'measure' => ['from' => 'line', 'ref' => $entrance, 'to' => 'centre']]);
         $this->run('opening.change', ['id' => $door, 'value' => 0]);
     }
@@ -208,7 +208,7 @@ final class SkerrowPilotHouse
             'set.keep',
             [
                 'name' => 'South windows',
-                'members' => Opening::query()->where('wall_id', $south)->where('unit_type_id', $this->types['W-03'])->pluck('id')->all(),
+                'members' => Opening::query()->where('host_id', $south)->where('unit_type_id', $this->types['W-03'])->pluck('id')->all(),
             ],
         );
     }
@@ -379,7 +379,7 @@ final class SkerrowPilotHouse
     /** @param  array<string, mixed>  $args */
     private function line(string $wall, array $args): string
     {
-        return $this->run('line.add', ['wall' => $wall] + $args)[0];
+        return $this->run('line.add', ['host' => $wall] + $args)[0];
     }
 
     /** @return list<string> */
@@ -399,7 +399,7 @@ final class SkerrowPilotHouse
         return $this->run(
             'opening.place',
             [
-                'wall' => $wall,
+                'host' => $wall,
                 'storey' => $this->storeys[$storey],
                 'type' => $mark === null ? null : $this->types[$mark],
                 'position' => $position,

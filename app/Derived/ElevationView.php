@@ -57,10 +57,10 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'point', type: 'string', enum: ['sill', 'head']),
     new OA\Property(property: 'edge', type: 'string', enum: ['sill', 'head']),
 ])]
-#[OA\Schema(schema: 'SettingOutLine', required: ['id', 'name', 'wall', 'storey', 'axis', 'rule', 'u', 'levels', 'hangs'], properties: [
+#[OA\Schema(schema: 'SettingOutLine', required: ['id', 'name', 'host', 'storey', 'axis', 'rule', 'u', 'levels', 'hangs'], properties: [
     new OA\Property(property: 'id', type: 'string'),
     new OA\Property(property: 'name', type: 'string'),
-    new OA\Property(property: 'wall', type: 'string'),
+    new OA\Property(property: 'host', type: 'string'),
     new OA\Property(property: 'storey', type: 'string', nullable: true),
     new OA\Property(property: 'axis', type: 'string', enum: ['upright', 'level']),
     new OA\Property(
@@ -84,7 +84,7 @@ use OpenApi\Attributes as OA;
 ])]
 #[OA\Schema(schema: 'PlacedOpening', required: [
     'id',
-    'wall',
+    'host',
     'storey',
     'type',
     'width',
@@ -113,7 +113,7 @@ use OpenApi\Attributes as OA;
 ], properties: [
     new OA\Property(property: 'area', type: 'number', description: 'What it takes out of the wall, mm²'),
     new OA\Property(property: 'id', type: 'string'),
-    new OA\Property(property: 'wall', type: 'string'),
+    new OA\Property(property: 'host', type: 'string'),
     new OA\Property(property: 'storey', type: 'string'),
     new OA\Property(property: 'type', type: 'string', nullable: true),
     new OA\Property(property: 'width', type: 'number'),
@@ -155,10 +155,10 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'edit', type: 'string'),
     new OA\Property(property: 'args', type: 'object', additionalProperties: true),
 ])]
-#[OA\Schema(schema: 'Finding', required: ['key', 'rule', 'wall', 'elements', 'figure', 'sentence', 'at', 'remedy'], properties: [
+#[OA\Schema(schema: 'Finding', required: ['key', 'rule', 'host', 'elements', 'figure', 'sentence', 'at', 'remedy'], properties: [
     new OA\Property(property: 'key', type: 'string', description: 'What it is about'),
     new OA\Property(property: 'rule', type: 'string'),
-    new OA\Property(property: 'wall', type: 'string'),
+    new OA\Property(property: 'host', type: 'string'),
     new OA\Property(property: 'elements', type: 'array', items: new OA\Items(type: 'string')),
     new OA\Property(property: 'figure', type: 'number'),
     new OA\Property(property: 'sentence', type: 'string'),
@@ -344,7 +344,7 @@ final readonly class ElevationView
     /** @return array<string, mixed> */
     private function opening(PlacedOpening $p, string $symbol, float $u): array
     {
-        $body = $this->bodies[$p->opening->wall];
+        $body = $this->bodies[$p->opening->host];
         $module = $this->design->settings->module;
 
         return [...$p->opening->toArray(), 'label' => $this->design->label($p->opening), 'symbol' => $symbol, 'u' => $u + $p->left,
@@ -361,12 +361,12 @@ final readonly class ElevationView
     {
         $lines = [];
         foreach ($this->design->lines as $line) {
-            if (! isset($this->frontage->walls[$line->wall])) {
+            if (! isset($this->frontage->walls[$line->host])) {
                 continue;
             }
             $upright = $line->axis === LineAxis::Upright;
             $lines[] = [...$line->toArray(),
-                'u' => $upright ? $this->frontage->walls[$line->wall] + Places::in($this->design)->line($line) : null,
+                'u' => $upright ? $this->frontage->walls[$line->host] + Places::in($this->design)->line($line) : null,
                 'levels' => $upright ? [] : array_map(
                     static fn (array $l): array => ['storey' => $l[0], 'level' => $l[1]],
                     Places::in($this->design)->lineLevels($line),

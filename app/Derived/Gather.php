@@ -16,10 +16,10 @@ use Isleward\Core\Measure\Fields;
 use Isleward\Core\Measure\Refusal;
 use Isleward\Core\Unit\Operation;
 
-/** Openings that are alike in whatever is asked for: type, mark, operation, size, wall, frontage, facing, storey, sill, head. */
+/** Openings that are alike in whatever is asked for: type, mark, operation, size, host, frontage, facing, storey, sill, head. */
 final readonly class Gather
 {
-    private const COLUMNS = ['id', 'wall_id', 'storey_id', 'height', 'sill'];
+    private const COLUMNS = ['id', 'host_id', 'storey_id', 'height', 'sill'];
 
     public function __construct(private Project $project, private Structure $structure, private Fields $asked)
     {
@@ -61,7 +61,7 @@ final readonly class Gather
 
     private function byStored(Builder $query): void
     {
-        foreach (['wall' => 'wall_id', 'storey' => 'storey_id'] as $name => $column) {
+        foreach (['host' => 'host_id', 'storey' => 'storey_id'] as $name => $column) {
             if ($this->has($name)) {
                 $query->whereIn($column, $this->list($name));
             }
@@ -127,7 +127,7 @@ final readonly class Gather
                     array_push($walls, ...array_keys($frontage->walls));
                 }
             }
-            $query->whereIn('wall_id', $walls);
+            $query->whereIn('host_id', $walls);
         }
     }
 

@@ -312,7 +312,7 @@ final readonly class ProjectView
             'outlines' => array_values(array_map(static fn (Outline $o): array => $o->toArray(), $design->outlines)),
             'walls' => array_map(
                 static fn ($b): array => [
-                    ...$b->wall->toArray(), 'arc' => self::arc($b),
+                    ...$b->host->toArray(), 'arc' => self::arc($b),
                     'length' => $b->length, 'start' => $b->start(), 'end' => $b->end(),
                     'innerStart' => $b->left->inner, 'innerEnd' => $b->right->inner,
                     'foot' => $b->foot, 'head' => $b->head,
@@ -338,7 +338,7 @@ final readonly class ProjectView
     /** @return array<string, float>|null */
     private static function arc(Body $body): ?array
     {
-        [$surface, $thickness] = [$body->surface, $body->wall->thickness];
+        [$surface, $thickness] = [$body->surface, $body->host->depth()];
         $foot = $surface->foot;
 
         return $surface->isFlat() ? null : [
@@ -355,7 +355,7 @@ final readonly class ProjectView
      */
     private static function inOrder(Design $design, array $bodies): array
     {
-        $place = static fn (Body $b): array => [$design->outlines[$b->wall->outline]->position, $b->wall->position];
+        $place = static fn (Body $b): array => [$design->outlines[$b->host->outline()]->position, $b->host->position()];
         $ordered = array_values($bodies);
         usort($ordered, static fn (Body $a, Body $b): int => $place($a) <=> $place($b));
 

@@ -85,7 +85,7 @@ final class Structure
     public function openingsOf(Frontage $frontage): array
     {
         return $this->openings(
-            static fn (Builder $q) => $q->whereIn('wall_id', array_keys($frontage->walls)),
+            static fn (Builder $q) => $q->whereIn('host_id', array_keys($frontage->walls)),
             array_keys($frontage->walls),
         );
     }
@@ -104,7 +104,7 @@ final class Structure
         }
         $have = array_column($rows, null, 'id');
         $lines = array_column($this->lines, null, 'id');
-        $asked = array_column(array_filter($this->lines, static fn (array $l): bool => in_array($l['wall_id'], $walls, true)), 'id');
+        $asked = array_column(array_filter($this->lines, static fn (array $l): bool => in_array($l['host_id'], $walls, true)), 'id');
         for ($new = [...array_keys($have), ...$asked]; $new !== []; $new = $next) {
             $next = $missing = [];
             foreach ($this->ties->measuredFrom($this->project, array_map(strval(...), $new)) as $id) {
@@ -144,7 +144,7 @@ final class Structure
             return $this->linesOf[1];
         }
         $byId = array_column($this->lines, null, 'id');
-        $kept = array_filter($byId, static fn (array $l): bool => in_array($l['wall_id'], $walls, true));
+        $kept = array_filter($byId, static fn (array $l): bool => in_array($l['host_id'], $walls, true));
         for ($new = [...array_column($openings, 'id'), ...array_keys($kept)]; $new !== []; $new = array_keys($found)) {
             $named = $this->ties->measuredFrom($this->project, array_map(strval(...), $new));
             $found = array_diff_key(array_intersect_key($byId, array_flip($named)), $kept);
@@ -196,7 +196,7 @@ final class Structure
             static fn (Element $e): Acceptance => $e instanceof Acceptance
                             ? $e
                             : throw new \LogicException('A row of acceptances holds one.'),
-            $this->kept(Kind::Acceptance, static fn (Builder $q) => $q->whereIn('wall_id', $walls)));
+            $this->kept(Kind::Acceptance, static fn (Builder $q) => $q->whereIn('host_id', $walls)));
     }
 
     /**

@@ -292,7 +292,7 @@ final readonly class Editor
         }
         $change = $this->history->told($logged);
         $walls = array_values(array_unique(array_filter(array_map(
-            static fn (Operation $o): ?string => $o->after instanceof DesignOpening ? $o->after->wall : null,
+            static fn (Operation $o): ?string => $o->after instanceof DesignOpening ? $o->after->host : null,
             $change->operations,
         ))));
         $design = $this->assembly->design($held, Scope::ofWalls(...$walls));
@@ -351,9 +351,9 @@ final readonly class Editor
                 ->where('project_id', $project->id)
                 ->whereIn('id', $of)
                 ->distinct()
-                ->get(['wall_id', 'storey_id']);
+                ->get(['host_id', 'storey_id']);
             foreach ($places as $place) {
-                $walls[(string) $place->wall_id] = true;
+                $walls[(string) $place->host_id] = true;
                 $storeys[(string) $place->storey_id] = true;
             }
         }
@@ -406,7 +406,7 @@ final readonly class Editor
                 $upright = $line->axis === LineAxis::Upright;
                 $lines[] = [
                     'id' => $line->id,
-                    'wall' => $line->wall,
+                    'host' => $line->host,
                     'u' => $upright ? Places::in($after)->line($line) : null,
                     'levels' => $upright ? [] : array_column(Places::in($after)->lineLevels($line), 1),
                 ];
@@ -423,7 +423,7 @@ final readonly class Editor
         foreach ($change->operations as $operation) {
             if ($operation->after instanceof DesignOpening) {
                 $placed = Places::in($after)->of($operation->after);
-                $walls[$operation->after->wall] = true;
+                $walls[$operation->after->host] = true;
                 $storeys += array_flip($after->storeys->around($operation->after->storey, $placed->sill, $placed->head));
             }
         }
@@ -437,7 +437,7 @@ final readonly class Editor
         $touched = array_flip($change->touched());
         $findings = [];
         foreach (array_keys($walls) as $wall) {
-            foreach (Findings::of($after, Bodies::one($after, $after->wall($wall)), $touched) as $finding) {
+            foreach (Findings::of($after, Bodies::one($after, $after->host($wall)), $touched) as $finding) {
                 $findings[] = $finding->toArray();
             }
         }

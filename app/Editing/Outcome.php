@@ -17,7 +17,7 @@ use OpenApi\Attributes as OA;
 /** What an edit, an undo or a redo came to, as the client is told. */
 #[OA\Schema(
     schema: 'Place', description: 'Where an opening stands or would stand', required: [
-        'wall',
+        'host',
         'storey',
         'left',
         'sillLevel',
@@ -26,7 +26,7 @@ use OpenApi\Attributes as OA;
         'span',
     ], properties: [
         new OA\Property(property: 'id', type: 'string'),
-        new OA\Property(property: 'wall', type: 'string'),
+        new OA\Property(property: 'host', type: 'string'),
         new OA\Property(property: 'storey', type: 'string'),
         new OA\Property(property: 'left', type: 'number'),
         new OA\Property(property: 'sillLevel', type: 'number'),
@@ -70,9 +70,9 @@ use OpenApi\Attributes as OA;
             ], type: 'object')),
     new OA\Property(
         property: 'lines', type: 'array', description: 'Where setting-out lines would stand, when it is tried', items: new OA\Items(
-            required: ['id', 'wall', 'u', 'levels'], properties: [
+            required: ['id', 'host', 'u', 'levels'], properties: [
                 new OA\Property(property: 'id', type: 'string'),
-                new OA\Property(property: 'wall', type: 'string'),
+                new OA\Property(property: 'host', type: 'string'),
                 new OA\Property(property: 'u', type: 'number', nullable: true, description: 'From the wall’s left end'),
                 new OA\Property(property: 'levels', type: 'array', items: new OA\Items(type: 'number')),
             ], type: 'object')),
@@ -130,10 +130,10 @@ final readonly class Outcome
         foreach ($this->change->operations as $operation) {
             foreach ([$operation->before, $operation->after] as $element) {
                 if ($element instanceof Opening) {
-                    $walls[$element->wall] = true;
+                    $walls[$element->host] = true;
                     $storeys[$element->storey] = true;
                 } elseif ($element instanceof Acceptance) {
-                    $walls[$element->wall] = true;
+                    $walls[$element->host] = true;
                 } elseif ($element !== null) {
                     $project = true;
                     // of a unit type only those are made that hold it: they are among $also

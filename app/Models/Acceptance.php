@@ -25,7 +25,7 @@ class Acceptance extends Model implements HoldsElement
         return new ElementTable(
             Kind::Acceptance,
             'acceptances',
-            ['id' => 'id', 'wall' => 'wall_id', 'finding' => 'finding', 'figure' => 'figure', 'note' => 'note'],
+            ['id' => 'id', 'host' => 'host_id', 'finding' => 'finding', 'figure' => 'figure', 'note' => 'note'],
         );
     }
 }

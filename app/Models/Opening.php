@@ -23,7 +23,7 @@ class Opening extends Model implements HoldsElement
     public static function elements(): ElementTable
     {
         return new ElementTable(Kind::Opening, 'openings', [
-            'id' => 'id', 'wall' => 'wall_id', 'storey' => 'storey_id', 'type' => 'unit_type_id',
+            'id' => 'id', 'host' => 'host_id', 'storey' => 'storey_id', 'type' => 'unit_type_id',
             'width' => 'width', 'height' => 'height', 'shape' => 'shape', 'position' => 'position', 'sill' => 'sill',
             'facesOut' => 'faces_out', 'mirrored' => 'mirrored', 'setback' => 'setback', 'ajar' => 'ajar', 'mark' => 'mark',
             'jambs' => 'jambs',

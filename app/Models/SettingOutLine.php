@@ -25,7 +25,7 @@ class SettingOutLine extends Model implements HoldsElement
         return new ElementTable(
             Kind::Line,
             'setting_out_lines',
-            ['id' => 'id', 'name' => 'name', 'wall' => 'wall_id', 'storey' => 'storey_id', 'axis' => 'axis', 'rule' => 'rule'],
+            ['id' => 'id', 'name' => 'name', 'host' => 'host_id', 'storey' => 'storey_id', 'axis' => 'axis', 'rule' => 'rule'],
             json: ['rule'],
         );
     }

@@ -113,7 +113,7 @@ final class ArrangingTest extends ProjectCase
         $one = $this->place(1000);
         $other = $this->place(
             2000,
-            ['wall' => $this->wall(2), 'sill' => ['from' => 'opening', 'ref' => $one, 'point' => 'head', 'edge' => 'head', 'height' => 0]],
+            ['host' => $this->wall(2), 'sill' => ['from' => 'opening', 'ref' => $one, 'point' => 'head', 'edge' => 'head', 'height' => 0]],
         );
         $this->edit('opening.change', ['id' => $one, 'by' => ['v' => 150]])->assertOk();
         $touched = $this->edit('opening.change', ['id' => $one, 'by' => ['v' => 50]])->assertOk()->json('touched.walls');
@@ -126,7 +126,7 @@ final class ArrangingTest extends ProjectCase
         $low = $this->place(1000);
         $this->place(4000, ['type' => $this->type('W-05')]);
         $high = $this->place(1000, ['storey' => $this->storey(1)]);
-        $far = $this->place(1000, ['wall' => $this->wall(2), 'sill' => ['from' => 'datum', 'height' => 900]]);
+        $far = $this->place(1000, ['host' => $this->wall(2), 'sill' => ['from' => 'datum', 'height' => 900]]);
         $bare = $this->place(7000, ['type' => null, 'width' => 1200, 'height' => 900, 'sill' => ['from' => 'floor', 'height' => 1450]]);
         $gather = fn (string $query): array => $this->getJson("/api/projects/{$this->project->id}/gather?$query")->assertOk()->json('ids');
         $same = static fn (array $want, array $have) => self::assertEqualsCanonicalizing($want, $have);
@@ -137,7 +137,7 @@ final class ArrangingTest extends ProjectCase
         $same([$low, $high, $far, $bare], $gather('width=1200'));
         $same([$low, $high, $far], $gather('width=1.2%20m&sill=900'));
         $same([$low, $high, $far, $bare], $gather('head=2350&width=1200'));
-        $same([], $gather('wall='.$this->wall(1)));
+        $same([], $gather('host='.$this->wall(1)));
         self::assertCount(4, $gather('operation=side-hung'));
         $this->assertProblem($this->getJson("/api/projects/{$this->project->id}/gather?width=wide"), 422, 'length.unreadable');
     }
@@ -155,7 +155,7 @@ final class ArrangingTest extends ProjectCase
         self::assertNull($finding['accepted']);
         $this->edit(
             'finding.accept',
-            ['wall' => $finding['wall'], 'finding' => $finding['key'], 'figure' => $finding['figure'], 'note' => 'Agreed on site'],
+            ['host' => $finding['host'], 'finding' => $finding['key'], 'figure' => $finding['figure'], 'note' => 'Agreed on site'],
         )->assertOk();
         self::assertSame('Agreed on site', $this->elevation()['findings'][0]['accepted']['note']);
         $this->edit('opening.change', ['id' => $id, 'by' => ['u' => 10]])->assertOk();
@@ -219,7 +219,7 @@ final class ArrangingTest extends ProjectCase
     /** @param  array<string, mixed>  $rule */
     private function line(array $rule): string
     {
-        $this->edit('line.add', ['wall' => $this->wall(), 'axis' => 'upright', 'rule' => $rule])->assertOk();
+        $this->edit('line.add', ['host' => $this->wall(), 'axis' => 'upright', 'rule' => $rule])->assertOk();
 
         return (string) SettingOutLine::query()->where('project_id', $this->project->id)->orderByDesc('name')->value('id');
     }

@@ -69,7 +69,7 @@ final class CarriedOverTest extends TestCase
     public function test_it_goes_on_being_worked_at(): void
     {
         $project = $this->ask('GET', '');
-        $place = ['wall' => $project['walls'][0]['id'], 'storey' => $project['storeys'][1]['id'], 'type' => $project['types'][0]['id']];
+        $place = ['host' => $project['walls'][0]['id'], 'storey' => $project['storeys'][1]['id'], 'type' => $project['types'][0]['id']];
         $outcome = $this->ask('POST', '/edits', [
             'edit' => 'opening.place', 'base' => $project['number'],
             'args' => $place + ['width' => 300, 'position' => ['from' => 'left', 'value' => 500, 'to' => 'near']],

@@ -50,7 +50,7 @@ final class CurvedTest extends ProjectCase
         $this->edit('wall.change', ['walls' => [$this->wall()], 'thickness' => 300])->assertOk();
         $this->actingAs($this->member(Role::Editor));
         $this->edit('opening.place', [
-            'wall' => $this->wall(), 'storey' => $this->storey(), 'width' => 6000, 'height' => 2000,
+            'host' => $this->wall(), 'storey' => $this->storey(), 'width' => 6000, 'height' => 2000,
             'position' => ['from' => 'middle', 'value' => 0, 'to' => 'centre'],
         ])->assertOk();
         $this->actingAs($this->owner);

@@ -127,7 +127,7 @@ final class EditingTest extends ProjectCase
         $wall = \App\Models\Wall::query()->where('project_id', $theirs->id)->value('id');
         $storey = \App\Models\Storey::query()->where('project_id', $theirs->id)->value('id');
         $before = $this->rows();
-        $this->assertProblem($this->edit('opening.place', ['wall' => $wall] + $this->placing(1000)), 422, 'wall.unknown');
+        $this->assertProblem($this->edit('opening.place', ['host' => $wall] + $this->placing(1000)), 422, 'wall.unknown');
         $this->assertProblem($this->edit('opening.place', ['storey' => $storey] + $this->placing(1000)), 422, 'storey.unknown');
         $this->assertProblem($this->edit('storey.change', ['id' => $storey, 'height' => 1]), 422, 'storey.unknown');
         $this->assertProblem($this->getJson("/api/projects/{$this->project->id}/plans/$storey"), 404, 'not_found');

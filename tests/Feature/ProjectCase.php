@@ -81,7 +81,7 @@ abstract class ProjectCase extends TestCase
     protected function placing(float|string $left): array
     {
         return [
-            'wall' => $this->wall(),
+            'host' => $this->wall(),
             'storey' => $this->storey(),
             'type' => $this->type('W-03'),
             'position' => ['from' => 'left', 'value' => $left, 'to' => 'near'],

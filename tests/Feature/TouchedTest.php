@@ -41,12 +41,12 @@ final class TouchedTest extends FurnishedCase
     public function test_only_what_is_made_of_it_is_fetched_again(): void
     {
         $place = fn (int $wall, string $mark): string => $this->edit('opening.place', [
-            'wall' => $this->wall($wall), 'storey' => $this->storey(1), 'type' => $this->type($mark),
+            'host' => $this->wall($wall), 'storey' => $this->storey(1), 'type' => $this->type($mark),
             'position' => ['from' => 'left', 'value' => 2400, 'to' => 'near'],
         ])->assertOk()->json('chosen.0');
         $place(1, 'W-09');
         $place(2, 'W-13');
-        $line = $this->edit('line.add', ['wall' => $this->wall(3), 'axis' => 'upright', 'rule' => ['from' => 'left', 'value' => 1000]])
+        $line = $this->edit('line.add', ['host' => $this->wall(3), 'axis' => 'upright', 'rule' => ['from' => 'left', 'value' => 1000]])
             ->assertOk()
             ->json('chosen.0');
         $this->look();

@@ -62,7 +62,7 @@ final class TracingsTest extends ProjectCase
                 'storey' => $this->storey(),
                 'type' => $this->type('W-01'),
                 'marks' => array_map(
-                    static fn (array $c): array => array_intersect_key($c, ['wall' => 1, 'from' => 1, 'to' => 1]),
+                    static fn (array $c): array => array_intersect_key($c, ['host' => 1, 'from' => 1, 'to' => 1]),
                     $marks->json('candidates'),
                 ),
             ],

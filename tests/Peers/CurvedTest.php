@@ -92,7 +92,7 @@ final class CurvedTest extends PeerCase
                     'jambs' => ['parallel', 'radial', 'bent'][$i % 3],
                 ];
                 if (! $house->refuses('opening.place', $args + [
-                    'wall' => $house->wall(4)->id, 'storey' => $house->storey(0),
+                    'host' => $house->wall(4)->id, 'storey' => $house->storey(0),
                     'position' => ['from' => 'left', 'value' => $left, 'to' => 'near'],
                 ])) {
                     $house->place($args, 4);

@@ -43,11 +43,11 @@ final class Furnished
         $place('above', 700, $charts);
         $place('bare', 8600, $quay, ['type' => null, 'width' => 900, 'height' => 900, 'sill' => ['from' => 'floor', 'height' => 900]]);
         $place('close', 10700, $charts); // near the corner: found
-        $line = $this->do('line.add', ['wall' => $south, 'axis' => 'upright', 'rule' => ['from' => 'left', 'value' => 7000]]);
+        $line = $this->do('line.add', ['host' => $south, 'axis' => 'upright', 'rule' => ['from' => 'left', 'value' => 7000]]);
         $this->ids['line'] = $line['chosen'][0];
         $this->ids['level'] = $this->do(
             'line.add',
-            ['wall' => $south, 'axis' => 'level', 'storey' => $quay, 'rule' => ['from' => 'floor', 'height' => 2100]],
+            ['host' => $south, 'axis' => 'level', 'storey' => $quay, 'rule' => ['from' => 'floor', 'height' => 2100]],
         )['chosen'][0];
         $this->ids['spare'] = $this->do('type.add', ['mark' => 'X-01', 'name' => 'spare', 'sill' => 900] + $this->draft())['chosen'][0];
         $upload = fn (string $kind, string $content): array => ($this->ask)(
@@ -71,7 +71,7 @@ final class Furnished
         $this->ids['finding'] = $finding['key'];
         $this->ids['acceptance'] = $this->do(
             'finding.accept',
-            ['wall' => $finding['wall'], 'finding' => $finding['key'], 'figure' => $finding['figure'], 'note' => 'agreed'],
+            ['host' => $finding['host'], 'finding' => $finding['key'], 'figure' => $finding['figure'], 'note' => 'agreed'],
         )['chosen'][0] ?? '';
         $accepted = $this->ask('GET', 'elevations/'.$view['frontages'][0]['id'])['findings'];
         $this->ids['acceptance'] = array_values(array_filter(array_column($accepted, 'accepted')))[0]['id'];
@@ -123,7 +123,7 @@ final class Furnished
             'wall.bend' => ['wall' => $i['south'], 'rise' => '0.6 m', 'keeps' => 'radius'],
             'outline.round' => ['outline' => $i['outline'], 'radius' => 900],
             'outline.recess' => ['wall' => $i['east'], 'from' => 2000, 'to' => 5000, 'depth' => 900],
-            'line.add' => ['wall' => $i['east'], 'axis' => 'upright', 'rule' => ['from' => 'left', 'value' => '1200+150']],
+            'line.add' => ['host' => $i['east'], 'axis' => 'upright', 'rule' => ['from' => 'left', 'value' => '1200+150']],
             'line.across' => ['id' => $i['level'], 'side' => 'right'],
             'line.change' => ['id' => $i['line'], 'value' => 7100],
             'line.remove' => ['ids' => [$i['line']], 'keepFigures' => true],
@@ -142,7 +142,7 @@ final class Furnished
             'opening.own-type' => ['ids' => [$i['second']]],
             'opening.from-marks' => [
                 'storey' => $i['charts'], 'type' => $i['W-03'],
-                'marks' => [['wall' => $i['south'], 'from' => 4000, 'to' => 5200]],
+                'marks' => [['host' => $i['south'], 'from' => 4000, 'to' => 5200]],
             ],
             'opening.number' => ['text' => '{storey}-{n}', 'order' => 'storey', 'start' => 1, 'digits' => 2],
             'type.add' => ['mark' => 'X-02', 'name' => 'another', 'sill' => 900] + $this->draft(),
@@ -154,7 +154,7 @@ final class Furnished
                 'fit' => 'all',
             ],
             'tracing.place' => ['id' => $i['tracing'], 'a' => [0, 0], 'to' => [25, 0]],
-            'finding.accept' => ['wall' => $i['south'], 'finding' => $i['finding'], 'figure' => 12.5, 'note' => 'looked at'],
+            'finding.accept' => ['host' => $i['south'], 'finding' => $i['finding'], 'figure' => 12.5, 'note' => 'looked at'],
             'finding.reopen' => ['id' => $i['acceptance']],
         ];
     }
@@ -278,7 +278,7 @@ final class Furnished
     private function placing(float $left, string $storey): array
     {
         return [
-            'wall' => $this->ids['south'], 'storey' => $storey, 'type' => $this->ids['W-03'],
+            'host' => $this->ids['south'], 'storey' => $storey, 'type' => $this->ids['W-03'],
             'position' => ['from' => 'left', 'value' => $left, 'to' => 'near'],
         ];
     }

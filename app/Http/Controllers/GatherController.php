@@ -42,7 +42,7 @@ final class GatherController
             new OA\Parameter(name: 'width', in: 'query', description: 'A length', schema: new OA\Schema(type: 'string')),
             new OA\Parameter(name: 'height', in: 'query', description: 'A length', schema: new OA\Schema(type: 'string')),
             new OA\Parameter(name: 'storey', in: 'query', schema: new OA\Schema(type: 'string')),
-            new OA\Parameter(name: 'wall', in: 'query', schema: new OA\Schema(type: 'string')),
+            new OA\Parameter(name: 'host', in: 'query', schema: new OA\Schema(type: 'string')),
             new OA\Parameter(name: 'frontage', in: 'query', schema: new OA\Schema(type: 'string')),
             new OA\Parameter(name: 'facing', in: 'query', description: 'North, North-east …', schema: new OA\Schema(type: 'string')),
             new OA\Parameter(

@@ -80,8 +80,8 @@ use Symfony\Component\HttpFoundation\Response;
     new OA\Property(property: 'lettering', type: 'array', items: new OA\Items(type: 'number')),
     new OA\Property(property: 'texts', type: 'array', items: new OA\Items(ref: '#/components/schemas/TracedText')),
 ])]
-#[OA\Schema(schema: 'Candidate', required: ['wall', 'from', 'to', 'width', 'rounded'], properties: [
-    new OA\Property(property: 'wall', type: 'string'),
+#[OA\Schema(schema: 'Candidate', required: ['host', 'from', 'to', 'width', 'rounded'], properties: [
+    new OA\Property(property: 'host', type: 'string'),
     new OA\Property(property: 'from', type: 'number'),
     new OA\Property(property: 'to', type: 'number'),
     new OA\Property(property: 'width', type: 'number'),

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Building;
 
-use Isleward\Core\Design\Wall;
+use Isleward\Core\Design\Host;
 use Isleward\Core\Geometry\Contour;
 use Isleward\Core\Geometry\Curve;
 use Isleward\Core\Geometry\Region;
@@ -19,7 +19,7 @@ final readonly class Body
      * @param  float  $head  level, mm above the datum
      */
     public function __construct(
-        public Wall $wall,
+        public Host $host,
         public Upright $surface,
         public float $length,
         public float $foot,
@@ -61,7 +61,7 @@ final readonly class Body
     /** The wall cut level, in plan: along its outer face, along its right end, back along its inner face and its left end. */
     public function footprint(): Contour
     {
-        $t = $this->wall->thickness;
+        $t = $this->host->depth();
         [$left, $right] = [$this->left, $this->right];
         $corners = [
             $this->surface->inPlan($left->at),

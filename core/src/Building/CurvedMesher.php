@@ -30,7 +30,7 @@ final class CurvedMesher
     /** @param  list<PlacedOpening>  $openings */
     public static function mesh(Body $body, array $openings, float $sagitta): Mesh
     {
-        $t = $body->wall->thickness;
+        $t = $body->host->depth();
         [$outer, $inners] = self::holes($body, $openings);
         $known = self::known($outer, $inners);
         $sides = null;
@@ -68,7 +68,7 @@ final class CurvedMesher
      */
     private static function holes(Body $body, array $openings): array
     {
-        $t = $body->wall->thickness;
+        $t = $body->host->depth();
         $outer = $inner = [];
         foreach ($openings as $p) {
             [$near, $far] = [$p->ring(), $p->ring($t)];
@@ -102,7 +102,7 @@ final class CurvedMesher
      */
     private static function room(Body $body, PlacedOpening $p, array $near, array $far): array
     {
-        $t = $body->wall->thickness;
+        $t = $body->host->depth();
         [$from, $to] = [0.0, $p->opening->width];
         [$a, $b] = [self::reach($near), self::reach($far)];
         foreach ([

@@ -24,7 +24,7 @@ final readonly class FaceArea
 
     public static function of(Design $design, Body $body): self
     {
-        $placed = array_map(Places::in($design)->of(...), $design->openingsOf($body->wall->id));
+        $placed = array_map(Places::in($design)->of(...), $design->openingsOf($body->host->id()));
         $holes = array_map(static fn (PlacedOpening $p): array => $p->ring(), $placed);
         $shapes = array_sum(array_map(static fn (PlacedOpening $p): float => $p->area(), $placed));
 

@@ -23,7 +23,7 @@ final class Frontages
         $ordered = [];
         foreach (self::outlinesInOrder($design) as $outline) {
             foreach ($design->wallsOf($outline) as $wall) {
-                $ordered[] = $bodies[$wall->id];
+                $ordered[] = $bodies[$wall->id()];
             }
         }
         $groups = [];
@@ -60,7 +60,7 @@ final class Frontages
         $joined = [];
         foreach ($groups as $i => $group) {
             foreach ($group as $other) {
-                if ($design->isInner($other->wall) === $design->isInner($body->wall) && self::continues($other, $body)) {
+                if ($design->isInner($other->host) === $design->isInner($body->host) && self::continues($other, $body)) {
                     $joined[] = $i;
                     break;
                 }
@@ -104,30 +104,30 @@ final class Frontages
         $first = $group[0];
         $starts = [];
         foreach ($group as $body) {
-            $starts[$body->wall->id] = $first->surface->u($body->surface->start());
+            $starts[$body->host->id()] = $first->surface->u($body->surface->start());
         }
         $least = min($starts);
         $width = 0.0;
         $walls = [];
         foreach ($group as $body) {
-            $walls[$body->wall->id] = $starts[$body->wall->id] - $least;
-            $width = max($width, $walls[$body->wall->id] + $body->length);
+            $walls[$body->host->id()] = $starts[$body->host->id()] - $least;
+            $width = max($width, $walls[$body->host->id()] + $body->length);
         }
-        $inner = $design->isInner($first->wall);
+        $inner = $design->isInner($first->host);
         $surface = $first->surface->stretch($least, $least + $width);
         $bearing = self::bearing($design, $surface->outward($width / 2));
 
         return new Frontage(
-            'fr-'.substr($first->wall->id, 3),
+            'fr-'.substr($first->host->id(), 3),
             $inner ? self::free('Inner wall', ' 1', $names) : self::free(Frontage::eighth($bearing), '', $names),
-            $first->wall->outline,
+            $first->host->outline(),
             $bearing,
             $surface,
             $width,
             min(array_map(static fn (Body $b): float => $b->foot, $group)),
             max(array_map(static fn (Body $b): float => $b->head, $group)),
             $walls,
-            $before !== null && $inner === $design->isInner($before[0]->wall) && self::meetAtCorner($before, $group),
+            $before !== null && $inner === $design->isInner($before[0]->host) && self::meetAtCorner($before, $group),
             $inner,
             $surface->isFlat() ? null : [
                 self::bearing($design, $surface->outward()),
@@ -150,7 +150,7 @@ final class Frontages
     {
         foreach ($before as $a) {
             foreach ($after as $b) {
-                if ($a->wall->to->isAt($b->wall->from)) {
+                if ($a->host->face()->end()->isAt($b->host->face()->start())) {
                     return true;
                 }
             }

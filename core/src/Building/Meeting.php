@@ -21,12 +21,12 @@ final class Meeting
     {
         $found = [];
         foreach ($design->walls as $other) {
-            if ($other->id === $body->wall->id || ! $design->isInner($other) || ! self::touches($body, $other)) {
+            if ($other->id === $body->host->id() || ! $design->isInner($other) || ! self::touches($body, $other)) {
                 continue;
             }
             $its = Bodies::one($design, $other);
             foreach ([$its->left, $its->right] as $end) {
-                if ($end->joint !== Joint::Tee || $end->meets !== $body->wall->id) {
+                if ($end->joint !== Joint::Tee || $end->meets !== $body->host->id()) {
                     continue;
                 }
                 $corners = [
@@ -35,7 +35,7 @@ final class Meeting
                 ];
                 $us = array_map($body->surface->u(...), $corners);
                 $depth = $body->surface->depth($corners[0]);
-                $found[] = new Abutment($other, min($us), max($us), $its->foot, $its->head, $depth > $body->wall->thickness / 2);
+                $found[] = new Abutment($other, min($us), max($us), $its->foot, $its->head, $depth > $body->host->depth() / 2);
             }
         }
         usort($found, static fn (Abutment $a, Abutment $b): int => $a->from <=> $b->from);
@@ -69,9 +69,9 @@ final class Meeting
                 continue;
             }
             $return = End::crossing(
-                $body->surface->behind($body->wall->thickness),
+                $body->surface->behind($body->host->depth()),
                 $theirs->behind($other->thickness),
-                $body->surface->inPlan($atRight ? $body->right->inner : $body->left->inner, $body->wall->thickness),
+                $body->surface->inPlan($atRight ? $body->right->inner : $body->left->inner, $body->host->depth()),
             );
             $inner = $return === null ? $at : $body->surface->u($return);
             $at = $atRight ? min($at, $inner) : max($at, $inner);
@@ -96,7 +96,7 @@ final class Meeting
             $tip = $surface->inPlan($u, $other->thickness / 2);
             $depth = $body->surface->depth($tip);
             $along = $body->surface->u($tip);
-            if ($depth >= -1 && $depth <= $body->wall->thickness + 1 && $along >= -1 && $along <= $body->length + 1) {
+            if ($depth >= -1 && $depth <= $body->host->depth() + 1 && $along >= -1 && $along <= $body->length + 1) {
                 return true;
             }
         }

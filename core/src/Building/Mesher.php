@@ -53,7 +53,7 @@ final class Mesher
 
     private static function prism(Body $body, Region $whole, float $low, float $high): Mesh
     {
-        $t = $body->wall->thickness;
+        $t = $body->host->depth();
         $outer = $inner = [];
         foreach ($whole->rings as $ring) {
             $outer[] = self::withEndsAt($ring, $low, $body->left->at, $high, $body->right->at);
@@ -121,7 +121,7 @@ final class Mesher
      */
     private static function planeByPlane(Body $body, Region $whole, array $holes, array $low, array $high): Mesh
     {
-        $t = $body->wall->thickness;
+        $t = $body->host->depth();
         $positions = $triangles = [];
         // each plane: from u to u, depth = at + slope · u, seen from behind or not
         $planes = [
@@ -178,7 +178,7 @@ final class Mesher
      */
     private static function side(Body $body, float $ua, float $va, float $ub, float $vb): array
     {
-        $t = $body->wall->thickness;
+        $t = $body->host->depth();
         $polygon = [[$ua, $va, 0.0], [$ua, $va, $t], [$ub, $vb, $t], [$ub, $vb, 0.0]];
         foreach ([[$body->left, 1.0], [$body->right, -1.0]] as [$end, $sign]) {
             $kept = [];

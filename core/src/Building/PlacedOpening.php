@@ -126,7 +126,7 @@ final readonly class PlacedOpening
     public function spot(): Spot
     {
         return new Spot(
-            $this->opening->wall,
+            $this->opening->host,
             $this->opening->storey,
             $this->left,
             $this->sill,

@@ -8,13 +8,13 @@ use Isleward\Core\Design\Along;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Edge;
 use Isleward\Core\Design\Face;
+use Isleward\Core\Design\Host;
 use Isleward\Core\Design\Opening;
 use Isleward\Core\Design\PositionRule;
 use Isleward\Core\Design\Reference;
 use Isleward\Core\Design\SettingOutLine;
 use Isleward\Core\Design\SillDatum;
 use Isleward\Core\Design\SillRule;
-use Isleward\Core\Design\Wall;
 use Isleward\Core\Geometry\Upright;
 use Isleward\Core\Measure\Refusal;
 
@@ -48,10 +48,10 @@ final class Places
     /** An opening, whether or not the design holds it as it is given. */
     public function of(Opening $opening): PlacedOpening
     {
-        $wall = $this->design->wall($opening->wall);
-        $cut = $wall->isCurved() ? $this->cut($opening, $wall) : null;
-        $left = $this->along($opening->position->along, $wall) - $opening->position->pointInWidth($cut->span ?? $opening->width);
-        $level = $this->level($opening->sill, $wall, $opening->storey);
+        $host = $this->design->host($opening->host);
+        $cut = $host->isCurved() ? $this->cut($opening, $host) : null;
+        $left = $this->along($opening->position->along, $host) - $opening->position->pointInWidth($cut->span ?? $opening->width);
+        $level = $this->level($opening->sill, $host, $opening->storey);
 
         return new PlacedOpening(
             $opening,
@@ -63,28 +63,28 @@ final class Places
     }
 
     /** How much of its wall an opening takes from jamb to jamb, along the outer face, mm. */
-    public function spanOf(Opening $opening, ?Wall $wall = null): float
+    public function spanOf(Opening $opening, ?Host $host = null): float
     {
-        $wall ??= $this->design->wall($opening->wall);
+        $host ??= $this->design->host($opening->host);
 
-        return $wall->isCurved() ? $this->cut($opening, $wall)->span : $opening->width;
+        return $host->isCurved() ? $this->cut($opening, $host)->span : $opening->width;
     }
 
     /** @throws Refusal when it is wider than the arc of its wall allows */
-    private function cut(Opening $opening, Wall $wall): CurvedCut
+    private function cut(Opening $opening, Host $host): CurvedCut
     {
         $deep = $opening->type === null ? 0.0 : $this->design->type($opening->type)->tree()->frame->depth;
         try {
             return CurvedCut::of(
-                $this->surface($wall),
+                $this->surface($host),
                 $opening->jambs ?? $this->design->settings->jambs,
                 $opening->width,
-                $wall->thickness,
+                $host->depth(),
                 $opening->type === null ? 0.0 : $opening->setback,
                 $deep,
             );
         } catch (Refusal $e) {
-            throw $e->of($opening->id, $wall->id);
+            throw $e->of($opening->id, $host->id());
         }
     }
 
@@ -95,12 +95,12 @@ final class Places
     }
 
     /** u on a wall of a place along it. */
-    public function along(Along $along, Wall $wall): float
+    public function along(Along $along, Host $host): float
     {
-        if ($along->from === Reference::Left && $along->face === Face::Outer && ! $this->design->isInner($wall)) {
+        if ($along->from === Reference::Left && $along->face === Face::Outer && ! $this->design->isInner($host)) {
             return $along->value;
         }
-        [$start, $end] = $this->span($wall, $along->face);
+        [$start, $end] = $this->span($host, $along->face);
 
         return match ($along->from) {
             Reference::Left => $start + $along->value,
@@ -108,39 +108,39 @@ final class Places
             Reference::Middle => ($start + $end) / 2 + $along->value,
             Reference::Fraction => $start + ($end - $start) * $along->value,
             Reference::Point => $along->at + $along->value,
-            Reference::Line => $this->lineOn($this->design->line((string) $along->ref), $wall) + $along->value,
-            Reference::Opening => $this->pointOn($along, $wall) + $along->value,
-            Reference::Across => $this->across($this->design->line((string) $along->ref), $wall),
+            Reference::Line => $this->lineOn($this->design->line((string) $along->ref), $host) + $along->value,
+            Reference::Opening => $this->pointOn($along, $host) + $along->value,
+            Reference::Across => $this->across($this->design->line((string) $along->ref), $host),
         };
     }
 
     /** The same way of measuring, with the figure that puts the place at $u. */
-    public function alongAt(Along $along, Wall $wall, float $u): Along
+    public function alongAt(Along $along, Host $host, float $u): Along
     {
         if ($along->from === Reference::Across) {
-            return Along::of(Reference::Left, $u - $this->span($wall, $along->face)[0], face: $along->face);
+            return Along::of(Reference::Left, $u - $this->span($host, $along->face)[0], face: $along->face);
         }
-        [$start, $end] = $this->span($wall, $along->face);
+        [$start, $end] = $this->span($host, $along->face);
 
         return $along->withValue(match ($along->from) {
             Reference::Right => $end - $u,
             Reference::Fraction => ($u - $start) / ($end - $start),
-            default => $u - $this->along($along->withValue(0.0), $wall),
+            default => $u - $this->along($along->withValue(0.0), $host),
         });
     }
 
     /** The same way of measuring, with the figure that puts the left jamb of an opening at $left, as it would stand in that wall. */
-    public function positionAt(PositionRule $rule, Wall $wall, Opening $opening, float $left): PositionRule
+    public function positionAt(PositionRule $rule, Host $host, Opening $opening, float $left): PositionRule
     {
-        $point = $rule->pointInWidth($this->spanOf($opening, $wall));
+        $point = $rule->pointInWidth($this->spanOf($opening, $host));
 
-        return PositionRule::of($this->alongAt($rule->along, $wall, $left + $point), $rule->to);
+        return PositionRule::of($this->alongAt($rule->along, $host, $left + $point), $rule->to);
     }
 
     /** The level a rule names, for an opening of this storey of the wall: of its sill, or of its head when the rule sets that. */
-    public function level(SillRule $rule, Wall $wall, string $storey): float
+    public function level(SillRule $rule, Host $host, string $storey): float
     {
-        return $rule->height + $this->datum($rule, $wall, $storey);
+        return $rule->height + $this->datum($rule, $host, $storey);
     }
 
     /** The same way of measuring, with the figure that puts an opening's sill at a level. */
@@ -148,7 +148,7 @@ final class Places
     {
         $level = $rule->edge === Edge::Head ? $sill + $opening->height : $sill;
 
-        return $rule->withHeight($level - $this->datum($rule, $this->design->wall($opening->wall), $opening->storey));
+        return $rule->withHeight($level - $this->datum($rule, $this->design->host($opening->host), $opening->storey));
     }
 
     /** u of an upright line on its own wall. */
@@ -162,7 +162,7 @@ final class Places
             );
         }
 
-        return $this->lines[$line->id] ??= $this->along($line->rule, $this->design->wall($line->wall));
+        return $this->lines[$line->id] ??= $this->along($line->rule, $this->design->host($line->host));
     }
 
     /** Level of a level line for a storey; one that is bound to no storey stands over every floor. */
@@ -176,7 +176,7 @@ final class Places
             );
         }
 
-        return $this->level($line->rule, $this->design->wall($line->wall), $line->storey ?? $storey);
+        return $this->level($line->rule, $this->design->host($line->host), $line->storey ?? $storey);
     }
 
     /**
@@ -186,13 +186,13 @@ final class Places
      */
     public function lineLevels(SettingOutLine $line): array
     {
-        $wall = $this->design->wall($line->wall);
+        $host = $this->design->host($line->host);
         $storeys = $this->design->storeys;
         if (! $this->isByStorey($line)) {
-            return [[null, $this->lineLevel($line, $line->storey ?? $wall->base)]];
+            return [[null, $this->lineLevel($line, $line->storey ?? $host->base())]];
         }
         $levels = [];
-        for ($i = $storeys->indexOf($wall->base), $top = $storeys->indexOf($wall->top); $i <= $top; $i++) {
+        for ($i = $storeys->indexOf($host->base()), $top = $storeys->indexOf($host->top()); $i <= $top; $i++) {
             $levels[] = [$storeys->all[$i]->id, $this->lineLevel($line, $storeys->all[$i]->id)];
         }
 
@@ -205,25 +205,25 @@ final class Places
      *
      * @return array{float, float}
      */
-    public function span(Wall $wall, Face $face = Face::Outer): array
+    public function span(Host $host, Face $face = Face::Outer): array
     {
-        $inner = $this->design->isInner($wall);
+        $inner = $this->design->isInner($host);
         if (! $inner && $face === Face::Outer) {
-            return [0.0, $wall->face()->length()];
+            return [0.0, $host->face()->length()];
         }
 
-        return $this->spans[$wall->id.$face->value] ??= $this->cutSpan($wall, $face);
+        return $this->spans[$host->id().$face->value] ??= $this->cutSpan($host, $face);
     }
 
-    public function surface(Wall $wall): Upright
+    public function surface(Host $host): Upright
     {
-        return $this->surfaces[$wall->id] ??= $wall->surface();
+        return $this->surfaces[$host->id()] ??= $host->surface();
     }
 
     /** @return array{float, float} */
-    private function cutSpan(Wall $wall, Face $face): array
+    private function cutSpan(Host $host, Face $face): array
     {
-        $body = Bodies::one($this->design, $wall);
+        $body = Bodies::one($this->design, $host);
 
         return $face === Face::Outer ? [$body->left->at, $body->right->at] : [$body->left->inner, $body->right->inner];
     }
@@ -236,11 +236,11 @@ final class Places
         return $line->isByStorey() || ($source !== null && $this->isByStorey($source));
     }
 
-    private function datum(SillRule $rule, Wall $wall, string $storey): float
+    private function datum(SillRule $rule, Host $host, string $storey): float
     {
         return match ($rule->from) {
             SillDatum::Floor => $this->design->storeys->floor($storey),
-            SillDatum::Foot => $this->design->storeys->floor($wall->base),
+            SillDatum::Foot => $this->design->storeys->floor($host->base()),
             SillDatum::Datum => 0.0,
             SillDatum::Line => $this->lineLevel($this->design->line((string) $rule->ref), $storey),
             SillDatum::Opening => $rule->point === Edge::Sill
@@ -249,42 +249,42 @@ final class Places
         };
     }
 
-    private function lineOn(SettingOutLine $line, Wall $wall): float
+    private function lineOn(SettingOutLine $line, Host $host): float
     {
         $u = $this->line($line);
-        if ($line->wall === $wall->id) {
+        if ($line->host === $host->id()) {
             return $u;
         }
 
-        return $this->surface($wall)->u($this->surface($this->design->wall($line->wall))->inPlan($u));
+        return $this->surface($host)->u($this->surface($this->design->host($line->host))->inPlan($u));
     }
 
-    private function pointOn(Along $along, Wall $wall): float
+    private function pointOn(Along $along, Host $host): float
     {
         $other = $this->opening((string) $along->ref);
         $u = $other->left + $along->point->inWidth($other->right - $other->left);
-        if ($other->opening->wall === $wall->id) {
+        if ($other->opening->host === $host->id()) {
             return $u;
         }
 
-        return $this->surface($wall)->u($this->surface($this->design->wall($other->opening->wall))->inPlan($u));
+        return $this->surface($host)->u($this->surface($this->design->host($other->opening->host))->inPlan($u));
     }
 
     /** A line of the next wall, as far from the corner between the two as it is there. */
-    private function across(SettingOutLine $line, Wall $wall): float
+    private function across(SettingOutLine $line, Host $host): float
     {
-        $other = $this->design->wall($line->wall);
+        $other = $this->design->host($line->host);
         $u = $this->line($line);
-        if ($other->to->isAt($wall->from)) {
+        if ($other->rightEnd()->isAt($host->leftEnd())) {
             return $other->face()->length() - $u;
         }
-        if ($other->from->isAt($wall->to)) {
-            return $wall->face()->length() - $u;
+        if ($other->leftEnd()->isAt($host->rightEnd())) {
+            return $host->face()->length() - $u;
         }
         throw Refusal::because(
             'line.no_corner',
             sprintf('%s cannot be brought across: the two walls share no corner.', $line->name),
-            [$line->id, $wall->id],
+            [$line->id, $host->id()],
         );
     }
 }

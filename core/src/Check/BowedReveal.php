@@ -23,7 +23,7 @@ final class BowedReveal implements Rule
             }
             $depth = Solved::in($wall->design->type($p->opening->type), $p->opening)->depth();
             $outer = $p->opening->setback;
-            $inner = $wall->body->wall->thickness - $depth - $outer;
+            $inner = $wall->body->host->depth() - $depth - $outer;
             [$reveal, $face, $other] = $bow > 0 ? [$inner, 'inner', $outer] : [$outer, 'outer', $inner];
             $over = abs($bow) - $reveal;
             // a unit as deep as its wall stands out anyway; that is meant

@@ -11,11 +11,11 @@ final readonly class Finding
      * @param  string  $rule  stable code
      * @param  list<string>  $elements  the one to act on first
      * @param  float  $figure  mm
-     * @param  array{0: float, 1: float}  $at  (u, v) on the wall
+     * @param  array{0: float, 1: float}  $at  (u, v) on its host
      */
     public function __construct(
         public string $rule,
-        public string $wall,
+        public string $host,
         public array $elements,
         public float $figure,
         public string $sentence,
@@ -37,7 +37,7 @@ final readonly class Finding
     public function toArray(): array
     {
         return [
-            'key' => $this->key(), 'rule' => $this->rule, 'wall' => $this->wall, 'elements' => $this->elements, 'figure' => $this->figure,
+            'key' => $this->key(), 'rule' => $this->rule, 'host' => $this->host, 'elements' => $this->elements, 'figure' => $this->figure,
             'sentence' => $this->sentence, 'at' => $this->at, 'remedy' => $this->remedy?->toArray(),
         ];
     }

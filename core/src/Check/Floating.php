@@ -29,7 +29,7 @@ final class Floating implements Rule
             }
             $depth = $wall->design->type($type)->tree()->frame->depth;
             $front = -$p->opening->setback - $depth;
-            $behind = $p->opening->setback - $wall->body->wall->thickness;
+            $behind = $p->opening->setback - $wall->body->host->depth();
             $gap = max($front, $behind);
             if ($gap > Tolerance::LENGTH) {
                 $findings[] = $wall->finding(

@@ -37,7 +37,7 @@ final class LintelBearing implements Rule
             }
             if ($next !== null) {
                 $gap = $next->left - $p->right;
-                $findings[] = new Finding('lintel.bearing', $wall->body->wall->id, [$next->opening->id, $p->opening->id], $gap,
+                $findings[] = new Finding('lintel.bearing', $wall->body->host->id(), [$next->opening->id, $p->opening->id], $gap,
                     sprintf(
                         'Between %s and %s stand %s; a lintel bears on %s.',
                         $wall->label($p),

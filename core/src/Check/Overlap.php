@@ -36,7 +36,7 @@ final class Overlap implements Rule
         $remedy = $wall->moveAside($right, $apart) ?? $wall->moveAside($left, -$apart);
 
         return new Finding(
-            'opening.overlap', $wall->body->wall->id, [$right->opening->id, $left->opening->id], $across,
+            'opening.overlap', $wall->body->host->id(), [$right->opening->id, $left->opening->id], $across,
             sprintf(
                 '%s overlaps %s by %s across and %s up.',
                 ucfirst($wall->label($right)),

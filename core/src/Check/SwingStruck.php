@@ -96,7 +96,7 @@ final class SwingStruck implements Rule
         $way = $shut->cross($open) >= 0 ? 1.0 : -1.0;
         $best = null;
         foreach ($wall->design->walls as $other) {
-            if ($other->id === $wall->body->wall->id || isset($said[$other->id]) || ! self::isNear($other, $hinge, $radius)) {
+            if ($other->id === $wall->body->host->id() || isset($said[$other->id]) || ! self::isNear($other, $hinge, $radius)) {
                 continue;
             }
             $storeys = $wall->design->storeys;

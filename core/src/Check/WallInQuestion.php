@@ -39,14 +39,14 @@ final readonly class WallInQuestion
         $this->asked = $about === null
                     ? $placed
                     : array_values(array_filter($placed, static fn (PlacedOpening $p): bool => isset($about[$p->opening->id])));
-        $this->inner = $design->isInner($body->wall);
+        $this->inner = $design->isInner($body->host);
         $this->abutments = Meeting::abutments($design, $body);
     }
 
     /** @param  array<string, mixed>|null  $about  ids of the openings that are asked about, as keys; null for all */
     public static function of(Design $design, Body $body, ?array $about = null): self
     {
-        return new self($design, $body, array_map(Places::in($design)->of(...), $design->openingsOf($body->wall->id)), $about);
+        return new self($design, $body, array_map(Places::in($design)->of(...), $design->openingsOf($body->host->id())), $about);
     }
 
     public function say(float $mm): string
@@ -171,7 +171,7 @@ final readonly class WallInQuestion
     /** @param  array{0: float, 1: float}|null  $at  (u, v); null for its middle */
     public function finding(string $rule, PlacedOpening $p, float $figure, string $what, ?Remedy $remedy, ?array $at = null): Finding
     {
-        return new Finding($rule, $this->body->wall->id, [$p->opening->id], $figure, sprintf('%s %s.', ucfirst($this->label($p)), $what),
+        return new Finding($rule, $this->body->host->id(), [$p->opening->id], $figure, sprintf('%s %s.', ucfirst($this->label($p)), $what),
             $at ?? [$p->middle(), ($p->sill + $p->head) / 2], $remedy);
     }
 

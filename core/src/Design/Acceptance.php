@@ -17,7 +17,7 @@ final readonly class Acceptance implements Element
      * @param  string  $finding  what the finding is about: its rule and the elements it concerns
      * @param  float  $figure  mm, as it was when accepted
      */
-    private function __construct(public string $id, public string $wall, public string $finding, public float $figure, public string $note)
+    private function __construct(public string $id, public string $host, public string $finding, public float $figure, public string $note)
     {
     }
 
@@ -28,7 +28,7 @@ final readonly class Acceptance implements Element
             throw Refusal::because('finding.unknown', 'There is no finding of that name.', details: ['field' => 'finding']);
         }
 
-        return new self($f->string('id'), $f->string('wall'), $finding, $f->number('figure'), $f->text('note'));
+        return new self($f->string('id'), $f->string('host'), $finding, $f->number('figure'), $f->text('note'));
     }
 
     public function id(): string
@@ -43,11 +43,11 @@ final readonly class Acceptance implements Element
 
     public function names(): array
     {
-        return Naming::of(Tie::Lists, $this->wall);
+        return Naming::of(Tie::Lists, $this->host);
     }
 
     public function toArray(): array
     {
-        return ['id' => $this->id, 'wall' => $this->wall, 'finding' => $this->finding, 'figure' => $this->figure, 'note' => $this->note];
+        return ['id' => $this->id, 'host' => $this->host, 'finding' => $this->finding, 'figure' => $this->figure, 'note' => $this->note];
     }
 }

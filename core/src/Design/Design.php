@@ -93,6 +93,18 @@ final readonly class Design
         return $this->walls[$id] ?? throw Refusal::because('wall.unknown', 'That wall is not in this project any more.', [$id]);
     }
 
+    /** What openings and lines stand in. */
+    public function host(string $id): Host
+    {
+        return $this->wall($id);
+    }
+
+    /** @return array<string, Host> */
+    public function hosts(): array
+    {
+        return $this->walls;
+    }
+
     public function outline(string $id): Outline
     {
         return $this->outlines[$id] ?? throw Refusal::because('outline.unknown', 'That outline is not in this project any more.', [$id]);
@@ -127,10 +139,10 @@ final readonly class Design
                     );
     }
 
-    /** Whether a wall stands inside the building, between rooms. */
-    public function isInner(Wall $wall): bool
+    /** Whether it stands inside the building, between rooms. */
+    public function isInner(Host $host): bool
     {
-        return ($this->outlines[$wall->outline] ?? null)?->inner === true;
+        return ($this->outlines[$host->outline()] ?? null)?->inner === true;
     }
 
     /** The outline of an opening as seen from outside the wall, from its left jamb and sill; null for a rectangle. */
@@ -160,9 +172,9 @@ final readonly class Design
     }
 
     /** @return list<Opening> */
-    public function openingsOf(string $wall): array
+    public function openingsOf(string $host): array
     {
-        return $this->once(OpeningsByWall::class, static fn (self $d): OpeningsByWall => new OpeningsByWall($d->openings))->of($wall);
+        return $this->once(OpeningsByHost::class, static fn (self $d): OpeningsByHost => new OpeningsByHost($d->openings))->of($host);
     }
 
     /** @return list<Wall> in the order of the chain */

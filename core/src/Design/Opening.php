@@ -14,6 +14,7 @@ use Isleward\Core\Measure\Refusal;
 final readonly class Opening implements Element
 {
     /**
+     * @param  string  $host  what it stands in
      * @param  string|null  $type  unit type that fills it; null for a bare opening
      * @param  float  $width  mm
      * @param  float  $height  mm
@@ -27,7 +28,7 @@ final readonly class Opening implements Element
      */
     private function __construct(
         public string $id,
-        public string $wall,
+        public string $host,
         public string $storey,
         public ?string $type,
         public float $width,
@@ -48,7 +49,7 @@ final readonly class Opening implements Element
     {
         return new self(
             $f->string('id'),
-            $f->string('wall'),
+            $f->string('host'),
             $f->string('storey'),
             $f->stringOrNull('type'),
             $f->size('width', 'The width of an opening'),
@@ -98,7 +99,7 @@ final readonly class Opening implements Element
     public function names(): array
     {
         return [
-            ...Naming::of(Tie::StandsIn, $this->wall, $this->storey),
+            ...Naming::of(Tie::StandsIn, $this->host, $this->storey),
             ...Naming::of(Tie::MadeOf, $this->type),
             ...Naming::of(Tie::MeasuredFrom, $this->position->along->ref, $this->sill->ref),
         ];
@@ -107,7 +108,7 @@ final readonly class Opening implements Element
     public function toArray(): array
     {
         return [
-            'id' => $this->id, 'wall' => $this->wall, 'storey' => $this->storey, 'type' => $this->type,
+            'id' => $this->id, 'host' => $this->host, 'storey' => $this->storey, 'type' => $this->type,
             'width' => $this->width, 'height' => $this->height, 'shape' => $this->shape,
             'position' => $this->position->toArray(), 'sill' => $this->sill->toArray(),
             'facesOut' => $this->facesOut, 'mirrored' => $this->mirrored, 'setback' => $this->setback, 'ajar' => $this->ajar,

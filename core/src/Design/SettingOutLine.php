@@ -14,13 +14,13 @@ use Isleward\Core\Measure\Refusal;
 final readonly class SettingOutLine implements Element
 {
     /**
-     * @param  string  $wall  a wall of the frontage it lies on; an upright line is measured along it
+     * @param  string  $host  what it lies on; an upright line is measured along it
      * @param  string|null  $storey  whose floor a level line is measured from; null for every floor
      */
     private function __construct(
         public string $id,
         public string $name,
-        public string $wall,
+        public string $host,
         public ?string $storey,
         public LineAxis $axis,
         public Along|SillRule $rule,
@@ -38,7 +38,7 @@ final readonly class SettingOutLine implements Element
         return new self(
             $f->string('id'),
             $f->name('name'),
-            $f->string('wall'),
+            $f->string('host'),
             $axis === LineAxis::Level ? $f->stringOrNull('storey') : null,
             $axis,
             $rule,
@@ -69,7 +69,7 @@ final readonly class SettingOutLine implements Element
 
     public function names(): array
     {
-        return [...Naming::of(Tie::StandsIn, $this->wall, $this->storey), ...Naming::of(Tie::MeasuredFrom, $this->ref())];
+        return [...Naming::of(Tie::StandsIn, $this->host, $this->storey), ...Naming::of(Tie::MeasuredFrom, $this->ref())];
     }
 
     public function toArray(): array
@@ -77,7 +77,7 @@ final readonly class SettingOutLine implements Element
         return [
             'id' => $this->id,
             'name' => $this->name,
-            'wall' => $this->wall,
+            'host' => $this->host,
             'storey' => $this->storey,
             'axis' => $this->axis->value,
             'rule' => $this->rule->toArray(),

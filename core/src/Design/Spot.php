@@ -8,7 +8,7 @@ namespace Isleward\Core\Design;
 final readonly class Spot
 {
     public function __construct(
-        public string $wall,
+        public string $host,
         public string $storey,
         public float $left,
         public float $sillLevel,
@@ -18,11 +18,11 @@ final readonly class Spot
     ) {
     }
 
-    /** @return array{wall: string, storey: string, left: float, sillLevel: float, width: float, height: float, span: float} */
+    /** @return array{host: string, storey: string, left: float, sillLevel: float, width: float, height: float, span: float} */
     public function toArray(): array
     {
         return [
-            'wall' => $this->wall,
+            'host' => $this->host,
             'storey' => $this->storey,
             'left' => $this->left,
             'sillLevel' => $this->sillLevel,

@@ -13,7 +13,7 @@ use Isleward\Core\Measure\Fields;
  * One stretch of wall. The line from → to is its outer face; outside lies to the right of it, the thickness grows to the
  * left. Seen from outside, "from" is the left end.
  */
-final readonly class Wall implements Element
+final readonly class Wall implements Host
 {
     /**
      * @param  int  $position  place in its outline's chain
@@ -59,6 +59,16 @@ final readonly class Wall implements Element
         return $this->rise === 0.0 ? Curve::line($this->from, $this->to) : Curve::overChord($this->from, $this->to, $this->rise);
     }
 
+    public function leftEnd(): Vec2
+    {
+        return $this->from;
+    }
+
+    public function rightEnd(): Vec2
+    {
+        return $this->to;
+    }
+
     /** What its outer face lies on. */
     public function surface(): Upright
     {
@@ -68,6 +78,31 @@ final readonly class Wall implements Element
     public function isCurved(): bool
     {
         return $this->rise !== 0.0;
+    }
+
+    public function depth(): float
+    {
+        return $this->thickness;
+    }
+
+    public function base(): string
+    {
+        return $this->base;
+    }
+
+    public function top(): string
+    {
+        return $this->top;
+    }
+
+    public function outline(): string
+    {
+        return $this->outline;
+    }
+
+    public function position(): int
+    {
+        return $this->position;
     }
 
     /**

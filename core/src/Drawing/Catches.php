@@ -26,7 +26,7 @@ final class Catches
      */
     public static function of(Design $design, Body $body, array $placed, array $lines = ['upright' => [], 'level' => []]): array
     {
-        [$start, $end, $wall] = [$body->start(), $body->end(), $body->wall->id];
+        [$start, $end, $wall] = [$body->start(), $body->end(), $body->host->id()];
         $upright = [
             ...$lines['upright'],
             new CatchLine($start, 'left end', CatchKind::End, $wall, 'left'),
@@ -62,7 +62,7 @@ final class Catches
             new CatchLine($a->to, 'right face of '.$name, CatchKind::Face, $id, 'right'),
         ];
         $nib = $design->settings->nib;
-        if ($design->isInner($body->wall) && $nib > 0) {
+        if ($design->isInner($body->host) && $nib > 0) {
             $called = sprintf('nib of %s from %s', Length::format($nib, $design->settings->units), $name);
             $lines[] = new CatchLine($a->from - $nib, $called, CatchKind::Nib, $id, 'left');
             $lines[] = new CatchLine($a->to + $nib, $called, CatchKind::Nib, $id, 'right');
@@ -78,7 +78,7 @@ final class Catches
      */
     private static function margins(Design $design, Body $body): array
     {
-        $inner = $design->isInner($body->wall);
+        $inner = $design->isInner($body->host);
         $mm = $inner ? $design->settings->nib : $design->settings->cornerMargin;
         $length = Length::format($mm, $design->settings->units);
         $margins = [];
@@ -90,7 +90,7 @@ final class Catches
                     $clear + ($atRight ? -$mm : $mm),
                     $inner ? "nib of $length" : $length.($return ? ' from the return' : ' from the corner'),
                     $inner ? CatchKind::Nib : CatchKind::Margin,
-                    $body->wall->id,
+                    $body->host->id(),
                     $atRight ? 'right' : 'left',
                 );
             }

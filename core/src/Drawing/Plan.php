@@ -34,11 +34,11 @@ final class Plan
         $shapes = $openings = $walls = [];
         $bounds = [INF, INF, -INF, -INF];
         foreach ($bodies as $body) {
-            if (! $design->storeys->isWithin($storey, $body->wall->base, $body->wall->top)) {
+            if (! $design->storeys->isWithin($storey, $body->host->base(), $body->host->top())) {
                 continue;
             }
             $here = [];
-            foreach ($design->openingsOf($body->wall->id) as $opening) {
+            foreach ($design->openingsOf($body->host->id()) as $opening) {
                 if ($opening->storey === $storey) {
                     $here[] = $placed = Places::in($design)->of($opening);
                     $openings[$opening->id] = self::opening($design, $body, $placed, $letters);
@@ -46,7 +46,7 @@ final class Plan
             }
             foreach ($body->isPlane() ? self::flat($body, $here) : self::curved($body, $here) as [$shape, $reach]) {
                 $shapes[] = $shape;
-                $walls[] = $body->wall->id;
+                $walls[] = $body->host->id();
                 $bounds = [
                     min($bounds[0], $reach[0]),
                     min($bounds[1], $reach[1]),
@@ -66,7 +66,7 @@ final class Plan
      */
     private static function flat(Body $body, array $openings): array
     {
-        $t = $body->wall->thickness;
+        $t = $body->host->depth();
         $holes = array_map(static fn (PlacedOpening $p): array => [
             $p->left, -1.0, $p->right, -1.0, $p->right, $t + 1, $p->left, $t + 1,
         ], $openings);
@@ -90,8 +90,8 @@ final class Plan
     {
         $holes = [];
         foreach ($openings as $p) {
-            $left = $p->through($body->surface, 0.0, $body->wall->thickness);
-            $right = $p->through($body->surface, $p->opening->width, $body->wall->thickness);
+            $left = $p->through($body->surface, 0.0, $body->host->depth());
+            $right = $p->through($body->surface, $p->opening->width, $body->host->depth());
             $holes[] = new Profile(Contour::polygon([
                 $left->x0, $left->y0, $right->x0, $right->y0, $right->x1, $right->y1, $left->x1, $left->y1,
             ]));
@@ -110,7 +110,7 @@ final class Plan
     /** @return list<Shape> */
     private static function opening(Design $design, Body $body, PlacedOpening $placed, float $letters): array
     {
-        $t = $body->wall->thickness;
+        $t = $body->host->depth();
         $shapes = self::reveals($body, $placed);
         $unit = Symbols::solved($design, $placed->opening);
         if ($unit !== null) {
@@ -139,7 +139,7 @@ final class Plan
     /** @return list<Shape> the faces of the wall through an opening */
     private static function reveals(Body $body, PlacedOpening $placed): array
     {
-        $t = $body->wall->thickness;
+        $t = $body->host->depth();
         if ($placed->cut === null) {
             $at = $body->surface->inPlan($placed->left);
             $width = $placed->opening->width;

@@ -80,7 +80,7 @@ final class Section
     public static function through(Design $design, array $bodies, string $opening): SectionLine
     {
         $placed = Places::in($design)->of($design->opening($opening));
-        $surface = $bodies[$placed->opening->wall]->surface;
+        $surface = $bodies[$placed->opening->host]->surface;
         $middle = $surface->inPlan($placed->middle());
         $outward = $surface->outward($placed->middle());
         [$near, $far] = [0.0, 0.0];
@@ -138,7 +138,7 @@ final class Section
     private function cutBetween(Body $body, float $s0, float $s1): void
     {
         $holes = $units = [];
-        foreach ($this->design->openingsOf($body->wall->id) as $opening) {
+        foreach ($this->design->openingsOf($body->host->id()) as $opening) {
             $placed = Places::in($this->design)->of($opening);
             $hole = $this->isNear($body, $placed, $s0, $s1) ? $this->hole($body, $placed, $s0, $s1) : [];
             if ($hole === []) {
@@ -173,7 +173,7 @@ final class Section
             return true;
         }
         $us = array_map(fn (float $s): float => $body->surface->u($this->from->plus($this->along->times($s))), [$s0, $s1]);
-        [$from, $to] = $placed->cut->reach($body->wall->thickness);
+        [$from, $to] = $placed->cut->reach($body->host->depth());
 
         return max($us) > $placed->left + $from && min($us) < $placed->left + $to;
     }
@@ -200,7 +200,7 @@ final class Section
         $ring = [];
         $shape = $outline->ring(self::SAGITTA);
         for ($i = 0, $n = count($shape); $i < $n; $i += 2) {
-            $across = $placed->through($body->surface, $shape[$i], $body->wall->thickness);
+            $across = $placed->through($body->surface, $shape[$i], $body->host->depth());
             $at = Curve::line($this->from, $this->from->plus($this->along))->meetsLine($across);
             if ($at === null) {
                 return []; // it runs alike with one of its jambs, outside of it
@@ -277,11 +277,11 @@ final class Section
     {
         $sides = [];
         foreach ($bodies as $i => $body) {
-            $t = $body->wall->thickness;
+            $t = $body->host->depth();
             $next = $bodies[($i + 1) % count($bodies)];
             $a = $body->surface->inPlan($body->left->inner, $t);
             $b = $body->surface->inPlan($body->right->inner, $t);
-            $c = $next->surface->inPlan($next->left->inner, $next->wall->thickness);
+            $c = $next->surface->inPlan($next->left->inner, $next->host->depth());
             $sides[] = $body->surface->behind($t)->between($a->x, $a->y, $b->x, $b->y);
             if (! $b->isAt($c)) {
                 $sides[] = Curve::straight($b->x, $b->y, $c->x, $c->y);

@@ -40,7 +40,7 @@ final class SectionBeyond
             Layer::Beyond,
             [[$s($ua), $body->foot, $s($ub), $body->foot, $s($ub), $body->head, $s($ua), $body->head]],
         );
-        foreach ($this->design->openingsOf($body->wall->id) as $opening) {
+        foreach ($this->design->openingsOf($body->host->id()) as $opening) {
             $placed = Places::in($this->design)->of($opening);
             if ($placed->left < $ua - 1 || $placed->right > $ub + 1) {
                 continue;

@@ -60,7 +60,7 @@ final class SquareOn
         $seen = $this->visible([[$box[0], $box[1], $box[2], $box[1], $box[2], $box[3], $box[0], $box[3]]], $box);
         if ($seen !== []) {
             $this->shapes[] = Shape::area(Layer::Face, $seen);
-            foreach ($this->design->openingsOf($body->wall->id) as $opening) {
+            foreach ($this->design->openingsOf($body->host->id()) as $opening) {
                 $placed = Places::in($this->design)->of($opening);
                 if ($placed->left >= $from - 1 && $placed->right <= $to + 1) {
                     $this->opening($body, $placed, $depth);

@@ -71,7 +71,7 @@ final readonly class View
         foreach ($bodies as $body) {
             foreach ([
                 [0.0, $body->left->at, $body->right->at],
-                [$body->wall->thickness, $body->left->inner, $body->right->inner],
+                [$body->host->depth(), $body->left->inner, $body->right->inner],
             ] as [$depth, $a, $b]) {
                 foreach ($this->seen($body, $depth, $a, $b) as [$ua, $ub]) {
                     $faces[] = [$this->away($body->surface->inPlan(($ua + $ub) / 2, $depth)), [$body, $depth, $ua, $ub]];

@@ -8,6 +8,7 @@ use Isleward\Core\Building\PlacedOpening;
 use Isleward\Core\Building\Places;
 use Isleward\Core\Design\Change;
 use Isleward\Core\Design\Design;
+use Isleward\Core\Design\Host;
 use Isleward\Core\Design\Misfit;
 use Isleward\Core\Design\Opening;
 use Isleward\Core\Design\Operation;
@@ -141,7 +142,7 @@ final class Attempt
     {
         $walls = $moved = [];
         foreach ($this->wanted as [$before, $opening]) {
-            $walls[$opening->wall] = true;
+            $walls[$opening->host] = true;
             if ($before !== null) {
                 $moved[$before->id] = true;
             }
@@ -152,7 +153,7 @@ final class Attempt
             }
         }
         foreach ($this->design->openings as $opening) {
-            if (isset($walls[$opening->wall]) && ! isset($moved[$opening->id])) {
+            if (isset($walls[$opening->host]) && ! isset($moved[$opening->id])) {
                 $this->keep(Places::in($this->design)->of($opening));
             }
         }
@@ -161,20 +162,20 @@ final class Attempt
     private function keep(PlacedOpening $placed): void
     {
         for ($i = (int) floor($placed->left / self::STRIP), $last = (int) floor($placed->right / self::STRIP); $i <= $last; $i++) {
-            $this->standing[$placed->opening->wall][$i][] = $placed;
+            $this->standing[$placed->opening->host][$i][] = $placed;
         }
     }
 
     private function whyNot(Design $after, PlacedOpening $placed, ?Opening $before): ?string
     {
-        $wall = $after->wall($placed->opening->wall);
+        $wall = $after->host($placed->opening->host);
         $was = $before === null ? null : Places::in($this->design)->of($before);
         $past = $this->past($after, $wall, $placed);
-        if ($past !== null && ($was === null || $was->opening->wall !== $wall->id || $this->past($this->design, $wall, $was) === null)) {
+        if ($past !== null && ($was === null || $was->opening->host !== $wall->id() || $this->past($this->design, $wall, $was) === null)) {
             return $past;
         }
         for ($i = (int) floor($placed->left / self::STRIP), $last = (int) floor($placed->right / self::STRIP); $i <= $last; $i++) {
-            foreach ($this->standing[$wall->id][$i] ?? [] as $other) {
+            foreach ($this->standing[$wall->id()][$i] ?? [] as $other) {
                 if ($placed->overlaps($other) && ! $this->metBefore($was, $other)) {
                     return sprintf(
                         'It would meet %s at %s from the wall’s left end.',
@@ -196,11 +197,11 @@ final class Attempt
         return $was !== null && $before !== null && $was->overlaps(Places::in($this->design)->of($before));
     }
 
-    private function past(Design $design, Wall $wall, PlacedOpening $placed): ?string
+    private function past(Design $design, Host $wall, PlacedOpening $placed): ?string
     {
         [$start, $end] = Places::in($design)->span($wall);
-        $foot = $design->storeys->floor($wall->base);
-        $head = $design->storeys->ceiling($wall->top);
+        $foot = $design->storeys->floor($wall->base());
+        $head = $design->storeys->ceiling($wall->top());
         $by = [
             'the wall’s left end' => $start - $placed->left, 'the wall’s right end' => $placed->right - $end,
             'the wall’s head' => $placed->head - $head, 'the wall’s foot' => $foot - $placed->sill,

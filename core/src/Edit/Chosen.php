@@ -47,7 +47,7 @@ final class Chosen
         $rows = [];
         foreach ($ids as $id) {
             $opening = $design->opening($id);
-            $rows[$opening->wall.'|'.$opening->storey][] = $opening;
+            $rows[$opening->host.'|'.$opening->storey][] = $opening;
         }
         foreach ($rows as &$row) {
             usort($row, static fn (Opening $a, Opening $b): int => Places::in($design)->of($a)->left <=> Places::in($design)->of($b)->left);

@@ -33,7 +33,7 @@ final readonly class FindingAccept implements Edit
 
     public function apply(Design $design, Ids $ids): Change
     {
-        $wall = $design->wall($this->args->string('wall'));
+        $wall = $design->host($this->args->string('host'));
         $before = null;
         foreach ($design->acceptances as $other) {
             if ($other->finding === $this->args->string('finding')) {
@@ -41,7 +41,7 @@ final readonly class FindingAccept implements Edit
             }
         }
         $after = Acceptance::from(new Fields([
-            'id' => $before->id ?? $ids->next(Kind::Acceptance), 'wall' => $wall->id, 'finding' => $this->args->string('finding'),
+            'id' => $before->id ?? $ids->next(Kind::Acceptance), 'host' => $wall->id(), 'finding' => $this->args->string('finding'),
             'figure' => $this->args->number('figure'), 'note' => $this->args->text('note'),
         ]));
 

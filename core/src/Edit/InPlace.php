@@ -26,7 +26,7 @@ final class InPlace
             }
         }
         foreach ($design->lines as $line) {
-            if ($line->wall === $was->id && $line->rule instanceof Along && $line->rule->ref === null) {
+            if ($line->host === $was->id && $line->rule instanceof Along && $line->rule->ref === null) {
                 $rule = $after->alongAt($line->rule, $now, $u($before->line($line)));
                 $operations[] = Operation::alter($line, $line->with(['rule' => $rule->toArray()]));
             }

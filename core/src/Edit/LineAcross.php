@@ -7,6 +7,7 @@ namespace Isleward\Core\Edit;
 use Isleward\Core\Design\Along;
 use Isleward\Core\Design\Change;
 use Isleward\Core\Design\Design;
+use Isleward\Core\Design\Host;
 use Isleward\Core\Design\Ids;
 use Isleward\Core\Design\Kind;
 use Isleward\Core\Design\LineAxis;
@@ -47,7 +48,7 @@ final readonly class LineAcross implements Edit
     public function apply(Design $design, Ids $ids): Change
     {
         $line = $design->line($this->id);
-        $next = $this->next($design, $design->wall($line->wall));
+        $next = $this->next($design, $design->host($line->host));
         $rule = $line->axis === LineAxis::Upright
                     ? Along::of(Reference::Across, 0.0, $line->id)
                     : SillRule::of(SillDatum::Line, 0.0, $line->id);
@@ -57,7 +58,7 @@ final readonly class LineAcross implements Edit
             $name = "$line->name.$i";
         }
         $added = SettingOutLine::from(new Fields([
-            'id' => $ids->next(Kind::Line), 'name' => $name, 'wall' => $next->id, 'storey' => $line->storey, 'axis' => $line->axis->value,
+            'id' => $ids->next(Kind::Line), 'name' => $name, 'host' => $next->id(), 'storey' => $line->storey, 'axis' => $line->axis->value,
             'rule' => $rule->toArray(),
         ]));
         References::require($design, $added);
@@ -66,20 +67,20 @@ final readonly class LineAcross implements Edit
         return new Change(sprintf('Brought line %s across the corner', $line->name), [Operation::add($added)], [$added->id]);
     }
 
-    private function next(Design $design, Wall $wall): Wall
+    private function next(Design $design, Host $wall): Host
     {
         // a wall of the same outline before one that happens to meet there
-        $others = [...$design->wallsOf($wall->outline), ...array_values($design->walls)];
+        $others = [...$design->wallsOf($wall->outline()), ...array_values($design->walls)];
         foreach ($others as $other) {
-            $meets = $this->right ? $wall->to->isAt($other->from) : $wall->from->isAt($other->to);
-            if ($other->id !== $wall->id && $meets && $design->isInner($other) === $design->isInner($wall)) {
+            $meets = $this->right ? $wall->rightEnd()->isAt($other->leftEnd()) : $wall->leftEnd()->isAt($other->rightEnd());
+            if ($other->id() !== $wall->id() && $meets && $design->isInner($other) === $design->isInner($wall)) {
                 return $other;
             }
         }
         throw Refusal::because(
             'line.no_corner',
             sprintf('Nothing meets this wall at its %s end.', $this->right ? 'right' : 'left'),
-            [$wall->id],
+            [$wall->id()],
         );
     }
 }

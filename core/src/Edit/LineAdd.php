@@ -33,7 +33,7 @@ final readonly class LineAdd implements Edit
 
     public static function from(Fields $args): self
     {
-        $args->string('wall');
+        $args->string('host');
 
         return new self($args);
     }
@@ -47,7 +47,7 @@ final readonly class LineAdd implements Edit
 
     public function apply(Design $design, Ids $ids): Change
     {
-        $wall = $design->wall($this->args->string('wall'));
+        $wall = $design->host($this->args->string('host'));
         $rules = match (true) {
             $this->args->has('parts') => $this->parts($design),
             $this->args->has('percentages') => $this->percentages($design),
@@ -67,7 +67,7 @@ final readonly class LineAdd implements Edit
             $line = SettingOutLine::from(new Fields([
                 'id' => $ids->next(Kind::Line),
                 'name' => $this->args->has('name') && count($rules) === 1 ? $this->args->name('name') : 'L'.$number++,
-                'wall' => $wall->id, 'storey' => $storey, 'axis' => $this->args->string('axis', 'upright'), 'rule' => $rule,
+                'host' => $wall->id(), 'storey' => $storey, 'axis' => $this->args->string('axis', 'upright'), 'rule' => $rule,
             ], $this->args->units()));
             References::require($design, $line);
             self::requireOnFrontage($design, $line);
@@ -93,12 +93,12 @@ final readonly class LineAdd implements Edit
             return;
         }
         $u = Places::in($design)->line($line);
-        [$start, $end] = Places::in($design)->span($design->wall($line->wall));
+        [$start, $end] = Places::in($design)->span($design->host($line->host));
         if ($u < $start - 0.01 || $u > $end + 0.01) {
             throw Refusal::because(
                 'line.off_wall',
                 sprintf('The line would stand %s: that is beside the wall.', Words::fromEnd($u, $start, $end, $design->settings->units)),
-                [$line->wall],
+                [$line->host],
             );
         }
     }
@@ -153,7 +153,7 @@ final readonly class LineAdd implements Edit
         if (count($ids) !== 2 || $ids[0] === $ids[1]) {
             throw Refusal::because('line.between', 'Name the two upright lines to divide between.');
         }
-        $wall = $design->wall($this->args->string('wall'));
+        $wall = $design->host($this->args->string('host'));
         $at = [];
         foreach ($ids as $id) {
             $at[$id] = Places::in($design)->along(Along::of(Reference::Line, 0.0, $design->line($id)->id), $wall);

@@ -48,7 +48,7 @@ final readonly class LineChange implements Edit
             $after = $after->rule instanceof Along
                 ? $after->with(['rule' => Places::in($design)->alongAt(
                     $after->rule,
-                    $design->wall($after->wall),
+                    $design->host($after->host),
                     Places::in($design)->line($before) + $by,
                 )->toArray()])
                 : $after->with(['rule' => $after->rule->withHeight($after->rule->height + $by)->toArray()]);

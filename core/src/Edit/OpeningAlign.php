@@ -133,7 +133,7 @@ final readonly class OpeningAlign implements Edit
         return $opening->with(
             ['position' => $places->positionAt(
                 $opening->position,
-                $design->wall($opening->wall),
+                $design->host($opening->host),
                 $opening,
                 $places->of($aligned)->left,
             )->toArray()],
@@ -149,7 +149,7 @@ final readonly class OpeningAlign implements Edit
         $here = Places::in($design)->of($opening);
         $best = null;
         $least = INF;
-        foreach ($design->openingsOf($opening->wall) as $other) {
+        foreach ($design->openingsOf($opening->host) as $other) {
             $away = $other->storey === $storey
                             ? abs(Places::in($design)->of($other)->middle() - $here->middle())
                             : INF;

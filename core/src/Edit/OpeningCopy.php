@@ -19,7 +19,7 @@ use Isleward\Core\Measure\Refusal;
 /**
  * Copies openings to other walls ("walls"), each keeping its position rule and its sill; or to the "opposite" wall of their
  * outline ("walls": "opposite"), each facing where it came from: measured the same way from the other end, or with "fromLeft" as it is from
- * the left. With "pick" {opening, point} and "put" {from, …, wall, storey} they are picked up at a named point of one of
+ * the left. With "pick" {opening, point} and "put" {from, …, host, storey} they are picked up at a named point of one of
  * them and put down with that point at a place along a wall ({@see Along}), all by the same way.
  */
 final readonly class OpeningCopy implements Edit
@@ -48,7 +48,7 @@ final readonly class OpeningCopy implements Edit
 
             return Scope::around(
                 array_values(array_filter([...$this->ids, $put->stringOrNull('ref')], static fn (?string $id): bool => $id !== null)),
-                [$put->string('wall')],
+                [$put->string('host')],
             );
         }
 
@@ -82,7 +82,7 @@ final readonly class OpeningCopy implements Edit
     /** A copy where its jambs lie straight across from those it was copied from. */
     private static function facing(Design $design, Opening $opening, Opening $copy, Wall $wall): Opening
     {
-        $own = $design->wall($opening->wall);
+        $own = $design->host($opening->host);
         [$start, $end] = Places::in($design)->span($own);
         $right = Places::in($design)->surface($own)->inPlan(Places::in($design)->of($opening)->right);
         $rule = Places::in($design)->positionAt(
@@ -100,7 +100,7 @@ final readonly class OpeningCopy implements Edit
         $pick = $this->args->fields('pick');
         $put = $this->args->fields('put');
         $held = $design->opening($pick->string('opening'));
-        $wall = $design->wall($put->string('wall'));
+        $wall = $design->host($put->string('host'));
         $storey = $put->stringOrNull('storey');
         $target = Places::in($design)->along(Along::from($put), $wall);
         $at = Places::in($design)->of($held);
@@ -109,7 +109,7 @@ final readonly class OpeningCopy implements Edit
         $steps = $storey === null ? 0 : $design->storeys->indexOf($storey) - $design->storeys->indexOf($held->storey);
         foreach ($this->ids as $id) {
             $opening = $design->opening($id);
-            $copy = $opening->wall === $wall->id
+            $copy = $opening->host === $wall->id()
                             ? $opening->with(['id' => $ids->next(Kind::Opening)])
                             : $transplant->onWall($opening, $wall, $ids->next(Kind::Opening));
             if ($steps !== 0) {
@@ -120,7 +120,7 @@ final readonly class OpeningCopy implements Edit
                     continue;
                 }
                 $copy = $transplant->onStorey($opening, $design->storeys->all[$at]->id, $copy->id)
-                    ->with(['wall' => $wall->id, 'position' => $copy->position->toArray()]);
+                    ->with(['host' => $wall->id(), 'position' => $copy->position->toArray()]);
             }
             $rule = Places::in($design)->positionAt(
                 $copy->position,
@@ -138,11 +138,11 @@ final readonly class OpeningCopy implements Edit
         if (! $this->toOpposite()) {
             return array_map($design->wall(...), $this->args->strings('walls'));
         }
-        $wall = $design->wall($opening->wall);
+        $wall = $design->host($opening->host);
         $surface = Places::in($design)->surface($wall);
         $best = null;
         $most = 0.0;
-        foreach ($design->wallsOf($wall->outline) as $other) {
+        foreach ($design->wallsOf($wall->outline()) as $other) {
             $face = Places::in($design)->surface($other);
             [$here, $there] = [$surface->length / 2, $face->length / 2];
             $away = $surface->depth($face->inPlan($there));

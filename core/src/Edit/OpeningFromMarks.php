@@ -40,7 +40,7 @@ final readonly class OpeningFromMarks implements Edit
 
     public function scope(): Scope
     {
-        return Scope::ofWalls(...array_values(array_unique(array_map(static fn (Fields $m): string => $m->string('wall'), $this->marks))));
+        return Scope::ofWalls(...array_values(array_unique(array_map(static fn (Fields $m): string => $m->string('host'), $this->marks))));
     }
 
     public function apply(Design $design, Ids $ids): Change
@@ -54,10 +54,10 @@ final readonly class OpeningFromMarks implements Edit
         $attempt = Attempt::from($design, $args);
         $by = [];
         foreach ($this->marks as $mark) {
-            $wall = $design->wall($mark->string('wall'));
+            $wall = $design->host($mark->string('host'));
             [$a, $b] = [min($mark->length('from'), $mark->length('to')), max($mark->length('from'), $mark->length('to'))];
             if ($b - $a < 1.0) {
-                throw Refusal::because('marks.same_place', 'Both marks are at the same place.', [$wall->id]);
+                throw Refusal::because('marks.same_place', 'Both marks are at the same place.', [$wall->id()]);
             }
             $clear = $wall->surface()->chordAt($a, $b);
             $width = $args->bool('rounded') ? $module?->opening($clear) ?? round($clear / 10) * 10 : round($clear, 2);
@@ -66,14 +66,14 @@ final readonly class OpeningFromMarks implements Edit
             }
             [$start] = Places::in($design)->span($wall);
             $attempt->add(Opening::from(new Fields([
-                'id' => $ids->next(Kind::Opening), 'wall' => $wall->id, 'storey' => $storey, 'type' => $type?->id, 'width' => $width,
+                'id' => $ids->next(Kind::Opening), 'host' => $wall->id(), 'storey' => $storey, 'type' => $type?->id, 'width' => $width,
                 'height' => $height, 'shape' => null,
                 'position' => $wall->isCurved()
                     ? ['from' => 'left', 'value' => round(($a + $b) / 2 - $start, 2), 'to' => 'centre']
                     : ['from' => 'left', 'value' => round(($a + $b) / 2 - $width / 2 - $start, 2), 'to' => 'near'],
                 'sill' => ['from' => 'floor', 'height' => $sill],
                 'facesOut' => true, 'mirrored' => false,
-                'setback' => $type?->tree()->setback ?? OpeningPlace::usualSetback($wall->thickness, $type?->tree()->frame->depth ?? 0.0),
+                'setback' => $type?->tree()->setback ?? OpeningPlace::usualSetback($wall->depth(), $type?->tree()->frame->depth ?? 0.0),
             ], $args->units())));
         }
         if ($by !== []) {

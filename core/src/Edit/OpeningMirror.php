@@ -9,6 +9,7 @@ use Isleward\Core\Building\Places;
 use Isleward\Core\Design\Along;
 use Isleward\Core\Design\Change;
 use Isleward\Core\Design\Design;
+use Isleward\Core\Design\Host;
 use Isleward\Core\Design\Ids;
 use Isleward\Core\Design\Kind;
 use Isleward\Core\Design\Opening;
@@ -70,7 +71,7 @@ final readonly class OpeningMirror implements Edit
 
     private function mirrored(Design $design, Opening $opening, Attempt $attempt): ?Opening
     {
-        $wall = $design->wall($opening->wall);
+        $wall = $design->host($opening->host);
         $handed = ['mirrored' => ! $opening->mirrored];
         if ($this->about === 'outline') {
             return $this->aboutOutline($design, $opening, $wall, $attempt)?->with($handed);
@@ -95,14 +96,14 @@ final readonly class OpeningMirror implements Edit
         )->with($handed);
     }
 
-    private function aboutOutline(Design $design, Opening $opening, Wall $wall, Attempt $attempt): ?Opening
+    private function aboutOutline(Design $design, Opening $opening, Host $wall, Attempt $attempt): ?Opening
     {
-        $walls = $design->wallsOf($wall->outline);
+        $walls = $design->wallsOf($wall->outline());
         $surface = Places::in($design)->surface($wall);
         // the axis that is mirrored: along the wall, or square to it
         $placed = Places::in($design)->of($opening);
         $axis = $this->args->bool('along') ? $surface->outward($placed->middle()) : $surface->tangent($placed->middle());
-        $reach = [$wall->from->dot($axis)];
+        $reach = [$wall->leftEnd()->dot($axis)];
         foreach ($walls as $each) {
             array_push($reach, $each->from->dot($axis), $each->to->dot($axis));
         }
@@ -115,13 +116,13 @@ final readonly class OpeningMirror implements Edit
             $face = Places::in($design)->surface($other);
             if (abs($face->depth($left)) > 1.0
                             || abs($face->depth($right)) > 1.0
-                            || ! $design->storeys->isWithin($opening->storey, $other->base, $other->top)
+                            || ! $design->storeys->isWithin($opening->storey, $other->base(), $other->top())
                             || $face->u($right) - $face->u($left) < $span - 1) {
                 continue;
             }
             $u = $face->u($left);
             if ($u > -$span && $u < $face->length) {
-                $moved = References::onItsOwn($design, $opening)->with(['wall' => $other->id]);
+                $moved = References::onItsOwn($design, $opening)->with(['host' => $other->id()]);
 
                 return self::at($design, $moved, $other, abs($u) < Tolerance::LENGTH ? 0.0 : $u);
             }
@@ -138,7 +139,7 @@ final readonly class OpeningMirror implements Edit
         return null;
     }
 
-    private static function at(Design $design, Opening $opening, Wall $wall, float $left): Opening
+    private static function at(Design $design, Opening $opening, Host $wall, float $left): Opening
     {
         return $opening->with(
             ['position' => Places::in($design)->positionAt($opening->position, $wall, $opening, $left)->toArray()],

@@ -138,9 +138,9 @@ final readonly class OpeningNumber implements Edit
     {
         $keys = [];
         foreach ($openings as $opening) {
-            $wall = $design->wall($opening->wall);
+            $wall = $design->host($opening->host);
             $placed = Places::in($design)->of($opening);
-            $along = [(int) $design->isInner($wall), $design->outline($wall->outline)->position, $wall->position];
+            $along = [(int) $design->isInner($wall), $design->outline($wall->outline())->position, $wall->position()];
             $storey = $design->storeys->indexOf($opening->storey);
             $keys[$opening->id] = $this->order === 'storey'
                             ? [$storey, ...$along, $placed->left, $placed->sill]

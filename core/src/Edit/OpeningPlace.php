@@ -25,7 +25,7 @@ final readonly class OpeningPlace implements Edit
 
     public static function from(Fields $args): self
     {
-        $args->string('wall');
+        $args->string('host');
         $args->string('storey');
 
         return new self($args);
@@ -38,7 +38,7 @@ final readonly class OpeningPlace implements Edit
             $named[] = $this->args->has($rule) ? $this->args->fields($rule)->stringOrNull('ref') : null;
         }
 
-        return Scope::beside($this->args->string('wall'), $this->args->string('storey'), ...$named);
+        return Scope::beside($this->args->string('host'), $this->args->string('storey'), ...$named);
     }
 
     public function apply(Design $design, Ids $ids): Change
@@ -53,7 +53,7 @@ final readonly class OpeningPlace implements Edit
         };
         $opening = Opening::from(new Fields([
             'id' => $ids->next(Kind::Opening),
-            'wall' => $args->string('wall'),
+            'host' => $args->string('host'),
             'storey' => $args->string('storey'),
             'type' => $type?->id,
             'width' => $args->has('width') ? $args->length('width') : ($type->width ?? 1000.0),
@@ -65,7 +65,7 @@ final readonly class OpeningPlace implements Edit
             'mirrored' => $args->bool('mirrored'),
             'jambs' => $args->stringOrNull('jambs'),
             'setback' => $args->has('setback') ? $args->length('setback') : $type?->tree()->setback ?? self::usualSetback(
-                $design->wall($args->string('wall'))->thickness,
+                $design->host($args->string('host'))->depth(),
                 $type?->tree()->frame->depth ?? 0.0,
             ),
         ], $args->units()));
@@ -77,7 +77,7 @@ final readonly class OpeningPlace implements Edit
     /** @throws Refusal when another stands there already: one that is moved over another is a finding, one that is put there a slip */
     private static function requireFree(Design $design, PlacedOpening $placed): void
     {
-        foreach ($design->openingsOf($placed->opening->wall) as $other) {
+        foreach ($design->openingsOf($placed->opening->host) as $other) {
             $there = Places::in($design)->of($other);
             if ($placed->overlaps($there)) {
                 $across = min($placed->right, $there->right) - max($placed->left, $there->left);

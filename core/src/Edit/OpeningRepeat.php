@@ -96,7 +96,7 @@ final readonly class OpeningRepeat implements Edit
 
     private function between(Design $design, Attempt $attempt, Ids $ids, Opening $opening): void
     {
-        [$start, $end] = Places::in($design)->span($design->wall($opening->wall));
+        [$start, $end] = Places::in($design)->span($design->host($opening->host));
         $span = Places::in($design)->spanOf($opening);
         $spaced = $this->by === 'fit'
             ? Spacing::asManyAsFit($span, $start, $end, $this->args->size('pier', 'The least pier', 0.0))
@@ -129,7 +129,7 @@ final readonly class OpeningRepeat implements Edit
 
     private static function at(Design $design, Opening $opening, float $left, string $id): Opening
     {
-        $rule = Places::in($design)->positionAt($opening->position, $design->wall($opening->wall), $opening, $left);
+        $rule = Places::in($design)->positionAt($opening->position, $design->host($opening->host), $opening, $left);
 
         return $opening->with(['id' => $id, 'position' => $rule->toArray()]);
     }

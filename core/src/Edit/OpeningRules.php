@@ -21,13 +21,13 @@ final class OpeningRules
     /** @throws Refusal */
     public static function require(Design $design, Opening $opening): PlacedOpening
     {
-        $wall = $design->wall($opening->wall);
+        $wall = $design->host($opening->host);
         $storey = $design->storeys->get($opening->storey);
-        if (! $design->storeys->isWithin($opening->storey, $wall->base, $wall->top)) {
+        if (! $design->storeys->isWithin($opening->storey, $wall->base(), $wall->top())) {
             throw Refusal::because(
                 'opening.not_on_storey',
                 sprintf('This wall does not run through storey %s.', $storey->name),
-                [$opening->id, $wall->id],
+                [$opening->id, $wall->id()],
             );
         }
         if ($opening->type !== null) {
@@ -37,8 +37,8 @@ final class OpeningRules
         self::requireBends($design, $opening);
         [$start, $end] = Places::in($design)->span($wall);
         $placed = Places::in($design)->of($opening);
-        $foot = $design->storeys->floor($wall->base);
-        $head = $design->storeys->ceiling($wall->top);
+        $foot = $design->storeys->floor($wall->base());
+        $head = $design->storeys->ceiling($wall->top());
         $say = static fn (float $mm): string => Length::format($mm, $design->settings->units);
         $slack = Tolerance::LENGTH;
         $why = match (true) {
@@ -59,7 +59,7 @@ final class OpeningRules
             throw Refusal::because(
                 'opening.off_wall',
                 sprintf('This opening would lie wholly off its wall: %s.', $why),
-                [$opening->id, $wall->id],
+                [$opening->id, $wall->id()],
             );
         }
 
@@ -73,7 +73,7 @@ final class OpeningRules
      */
     public static function requireBends(Design $design, Opening $opening): void
     {
-        if ($opening->jambs !== Jambs::Bent || $opening->type === null || ! $design->wall($opening->wall)->isCurved()) {
+        if ($opening->jambs !== Jambs::Bent || $opening->type === null || ! $design->host($opening->host)->isCurved()) {
             return;
         }
         $type = $design->type($opening->type);

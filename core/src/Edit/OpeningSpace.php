@@ -67,7 +67,7 @@ final readonly class OpeningSpace implements Edit
             foreach ($row as $i => $opening) {
                 $rule = Places::in($design)->positionAt(
                     $opening->position,
-                    $design->wall($opening->wall),
+                    $design->host($opening->host),
                     $opening,
                     $spaced->starts[$i],
                 );
@@ -84,7 +84,7 @@ final readonly class OpeningSpace implements Edit
      */
     private function stretch(Design $design, array $row): array
     {
-        $wall = $design->wall($row[0]->wall);
+        $wall = $design->host($row[0]->host);
         if ($this->between === 'outer') {
             return [Places::in($design)->of($row[0])->left, Places::in($design)->of($row[count($row) - 1])->right, false];
         }

@@ -45,10 +45,10 @@ final readonly class OpeningStack implements Edit
         $transplant = new Transplant($design, $attempt);
         foreach ($this->ids as $id) {
             $opening = $design->opening($id);
-            $wall = $design->wall($opening->wall);
+            $wall = $design->host($opening->host);
             $storeys = $this->storeys ?? array_values(array_filter(
                 array_map(static fn (Storey $s): string => $s->id, $design->storeys->all),
-                static fn (string $s): bool => $design->storeys->isWithin($s, $wall->base, $wall->top),
+                static fn (string $s): bool => $design->storeys->isWithin($s, $wall->base(), $wall->top()),
             ));
             foreach ($storeys as $storey) {
                 if ($storey !== $opening->storey) {

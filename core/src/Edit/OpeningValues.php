@@ -114,7 +114,7 @@ final readonly class OpeningValues
             );
             $rule = PositionRule::of($along, $m->choice('to', Jamb::class, $after->position->to));
             $after = $after->with(
-                ['position' => $places->positionAt($rule, $this->design->wall($after->wall), $after, $was->left)->toArray()],
+                ['position' => $places->positionAt($rule, $this->design->host($after->host), $after, $was->left)->toArray()],
             );
         }
         if ($this->args->has('sillFrom') || $this->args->has('measureSill')) {
@@ -141,7 +141,7 @@ final readonly class OpeningValues
                     : ($by?->has('u') === true ? $was->left + $by->length('u') : null);
         if ($left !== null) {
             $after = $after->with(
-                ['position' => $places->positionAt($after->position, $this->design->wall($after->wall), $after, $left)->toArray()],
+                ['position' => $places->positionAt($after->position, $this->design->host($after->host), $after, $left)->toArray()],
             );
         }
         $sill = $this->args->has('sillLevel')

@@ -161,7 +161,7 @@ final readonly class OutlineRecess implements Edit
                     && $rightPart !== null ? $rightPart : ($u >= $this->from - $slack ? $back : $wall->id);
         $places = $hosts = [];
         foreach ([...$design->openingsOf($wall->id), ...array_values($design->lines)] as $element) {
-            if ($element instanceof Opening || ($element->wall === $wall->id && $element->rule instanceof Along)) {
+            if ($element instanceof Opening || ($element->host === $wall->id && $element->rule instanceof Along)) {
                 $places[$element->id] = $element instanceof Opening
                                     ? Places::in($design)->of($element)->left
                                     : Places::in($design)->line($element);
@@ -181,12 +181,12 @@ final readonly class OutlineRecess implements Edit
                 $rule = $own->position->along->ref === null
                                     ? Places::in($then)->positionAt($own->position, $now, $own, $u)
                                     : $own->position;
-                $operations[] = Operation::alter($element, $own->with(['wall' => $hostId, 'position' => $rule->toArray()]));
+                $operations[] = Operation::alter($element, $own->with(['host' => $hostId, 'position' => $rule->toArray()]));
             } else {
                 $own = $lost ? References::lineOnItsOwn($design, $element) : $element;
                 $rule = $own->rule instanceof Along
                                     && $own->rule->ref === null ? Places::in($then)->alongAt($own->rule, $now, $u) : $own->rule;
-                $operations[] = Operation::alter($element, $own->with(['wall' => $hostId, 'rule' => $rule->toArray()]));
+                $operations[] = Operation::alter($element, $own->with(['host' => $hostId, 'rule' => $rule->toArray()]));
             }
         }
 

@@ -37,7 +37,7 @@ final readonly class OutlineRemove implements Edit
         $outline = $design->outline($this->id);
         $walls = $design->wallsOf($this->id);
         $ofWalls = array_flip(array_map(static fn (Wall $w): string => $w->id, $walls));
-        $openings = array_filter($design->openings, static fn (Opening $o): bool => isset($ofWalls[$o->wall]));
+        $openings = array_filter($design->openings, static fn (Opening $o): bool => isset($ofWalls[$o->host]));
         if ($openings !== [] && ! $this->withContents) {
             throw Refusal::because(
                 'outline.carries',
@@ -45,7 +45,7 @@ final readonly class OutlineRemove implements Edit
                 array_keys($openings), ['openings' => count($openings), 'walls' => count($walls)]);
         }
 
-        $lines = array_filter($design->lines, static fn (SettingOutLine $l): bool => isset($ofWalls[$l->wall]));
+        $lines = array_filter($design->lines, static fn (SettingOutLine $l): bool => isset($ofWalls[$l->host]));
 
         return new Change(sprintf('Removed %s', $outline->name), [
             ...References::letGo($design, $openings + $lines + $ofWalls),

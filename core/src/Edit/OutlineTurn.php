@@ -63,11 +63,11 @@ final readonly class OutlineTurn implements Edit
             }
         }
         foreach ($design->lines as $line) {
-            if ($line->rule instanceof Along && $design->wall($line->wall)->outline === $this->id) {
-                $length = $design->wall($line->wall)->face()->length();
+            if ($line->rule instanceof Along && $design->host($line->host)->outline() === $this->id) {
+                $length = $design->host($line->host)->face()->length();
                 $rule = $line->rule->turned($length);
                 if ($rule->face === Face::Inner) {
-                    $rule = Places::in($then)->alongAt($rule, $then->wall($line->wall), $length - Places::in($design)->line($line));
+                    $rule = Places::in($then)->alongAt($rule, $then->host($line->host), $length - Places::in($design)->line($line));
                 }
                 $operations[] = Operation::alter($line, $line->with(['rule' => $rule->toArray()]));
             }

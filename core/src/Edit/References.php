@@ -8,6 +8,7 @@ use Isleward\Core\Building\Places;
 use Isleward\Core\Design\Along;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Element;
+use Isleward\Core\Design\Host;
 use Isleward\Core\Design\LineAxis;
 use Isleward\Core\Design\Namings;
 use Isleward\Core\Design\Opening;
@@ -31,14 +32,14 @@ final class References
     public static function require(Design $design, Opening|SettingOutLine $element): void
     {
         if ($element instanceof Opening) {
-            self::requireAlong($design, $element->position->along, $design->wall($element->wall));
+            self::requireAlong($design, $element->position->along, $design->host($element->host));
             self::requireLevel($design, $element->sill);
             self::requireNoCycle($design, $element, true);
             self::requireNoCycle($design, $element, false);
 
             return;
         }
-        $wall = $design->wall($element->wall);
+        $wall = $design->host($element->host);
         if ($element->rule instanceof Along) {
             self::requireAlong($design, $element->rule, $wall, true);
             self::requireNoCycle($design, $element, true);
@@ -73,7 +74,7 @@ final class References
     {
         $operations = [];
         foreach (self::to($design, $gone) as $element) {
-            if (! isset($gone[$element->id]) && ! isset($gone[$element->wall])) {
+            if (! isset($gone[$element->id]) && ! isset($gone[$element->host])) {
                 $operations[] = Operation::alter(
                     $element,
                     $element instanceof Opening ? self::onItsOwn($design, $element, $gone) : self::lineOnItsOwn($design, $element, $gone),
@@ -95,7 +96,7 @@ final class References
         $values = [];
         if (self::lost($opening->position->along->ref, $gone)) {
             $own = PositionRule::of(Along::of(Reference::Left, 0.0), $opening->position->to);
-            $values['position'] = $places->positionAt($own, $design->wall($opening->wall), $opening, $places->of($opening)->left)
+            $values['position'] = $places->positionAt($own, $design->host($opening->host), $opening, $places->of($opening)->left)
                 ->toArray();
         }
         if (self::lost($opening->sill->ref, $gone)) {
@@ -121,12 +122,12 @@ final class References
             return $line;
         }
         $places = Places::in($design);
-        $wall = $design->wall($line->wall);
+        $wall = $design->host($line->host);
         if ($line->rule instanceof Along) {
             return $line->with(['rule' => Along::of(Reference::Left, $places->line($line) - $places->span($wall)[0])->toArray()]);
         }
         if (count($places->lineLevels($line)) > 1 || $line->storey !== null) {
-            $storey = $line->storey ?? $wall->base;
+            $storey = $line->storey ?? $wall->base();
 
             return $line->with(
                 ['rule' => SillRule::of(
@@ -136,7 +137,7 @@ final class References
             );
         }
 
-        return $line->with(['rule' => SillRule::of(SillDatum::Datum, $places->lineLevel($line, $wall->base))->toArray()]);
+        return $line->with(['rule' => SillRule::of(SillDatum::Datum, $places->lineLevel($line, $wall->base()))->toArray()]);
     }
 
     /** @param  array<string, mixed>|null  $gone */
@@ -151,7 +152,7 @@ final class References
         return $element instanceof Opening ? $design->label($element) : 'line '.$element->name;
     }
 
-    private static function requireAlong(Design $design, Along $along, Wall $wall, bool $ofLine = false): void
+    private static function requireAlong(Design $design, Along $along, Host $wall, bool $ofLine = false): void
     {
         if ($along->from === Reference::Across && ! $ofLine) {
             throw Refusal::because('position.across', 'Only a line is brought across a corner; place the opening from that line.');
@@ -160,10 +161,10 @@ final class References
             return;
         }
         if ($along->from === Reference::Opening) {
-            $other = $design->wall($design->opening($along->ref)->wall);
+            $other = $design->wall($design->opening($along->ref)->host);
         } else {
             $line = $design->line($along->ref);
-            $other = $design->wall($line->wall);
+            $other = $design->host($line->host);
             if ($line->axis !== LineAxis::Upright) {
                 throw Refusal::because(
                     'line.level',
@@ -197,9 +198,9 @@ final class References
         }
     }
 
-    private static function inOnePlane(Design $design, Wall $a, Wall $b): bool
+    private static function inOnePlane(Design $design, Host $a, Host $b): bool
     {
-        if ($a->id === $b->id) {
+        if ($a->id() === $b->id()) {
             return true;
         }
 

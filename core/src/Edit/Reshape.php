@@ -147,7 +147,7 @@ final class Reshape
             $own = $before instanceof Opening
                             ? References::onItsOwn($design, $before, [$ref => true])
                             : References::lineOnItsOwn($design, $before);
-            $byId[$element->id] = Operation::alter($before, self::inPlace($design, $then, $own, $element->wall));
+            $byId[$element->id] = Operation::alter($before, self::inPlace($design, $then, $own, $element->host));
             $notes[] = sprintf(
                 '%s can no longer be measured from what it was: it gets a figure of its own.',
                 ucfirst(References::label($design, $before)),
@@ -170,12 +170,12 @@ final class Reshape
     private static function inPlace(Design $design, Design $then, Opening|SettingOutLine $own, string $on): Opening|SettingOutLine
     {
         $now = $then->wall($on);
-        $was = Places::in($design)->surface($design->wall($own->wall));
+        $was = Places::in($design)->surface($design->host($own->host));
         $across = static fn (float $u): float => Places::in($then)->surface($now)->u($was->inPlan($u));
         if ($own instanceof Opening) {
             return $own->with(
                 [
-                    'wall' => $on,
+                    'host' => $on,
                     'position' => Places::in($then)->positionAt(
                         $own->position,
                         $now,
@@ -188,7 +188,7 @@ final class Reshape
         }
 
         return $own->with(
-            ['wall' => $on] + ($own->rule instanceof Along ? [
+            ['host' => $on] + ($own->rule instanceof Along ? [
                 'rule' => Places::in($then)->alongAt($own->rule, $now, $across(Places::in($design)->line($own)))->toArray(),
             ] : []),
         );
@@ -216,7 +216,7 @@ final class Reshape
         $bodies = Bodies::of($after);
         $told = [];
         foreach (array_intersect_key($bodies, array_flip($walls)) as $body) {
-            foreach ($after->openingsOf($body->wall->id) as $opening) {
+            foreach ($after->openingsOf($body->host->id()) as $opening) {
                 $p = Places::in($after)->of($opening);
                 $what = sprintf('%s on %s', ucfirst($after->label($opening)), $after->storeys->get($opening->storey)->name);
                 $was = self::fits($before, $opening);
@@ -237,7 +237,7 @@ final class Reshape
             return true;
         }
         $p = Places::in($design)->opening($opening->id);
-        [$start, $end] = Places::in($design)->span($design->wall($p->opening->wall));
+        [$start, $end] = Places::in($design)->span($design->host($p->opening->host));
 
         return $p->left >= $start - 0.01 && $p->right <= $end + 0.01;
     }

@@ -53,7 +53,7 @@ final readonly class StoreyRemove implements Edit
                 $operations[] = self::wall($wall, 'top', $storeys->all[$at - 1]);
             }
         }
-        $goneOpenings = array_filter($design->openings, fn (Opening $o): bool => $o->storey === $this->id || isset($goneWalls[$o->wall]));
+        $goneOpenings = array_filter($design->openings, fn (Opening $o): bool => $o->storey === $this->id || isset($goneWalls[$o->host]));
         if (! $this->withContents && ($goneOpenings !== [] || $goneWalls !== [])) {
             throw Refusal::because('storey.carries', sprintf(
                 'Storey %s carries %s; they would go with it.', $storey->name,
@@ -62,7 +62,7 @@ final readonly class StoreyRemove implements Edit
                 ['openings' => count($goneOpenings), 'walls' => count($goneWalls)]);
         }
         $outlines = OutlineRemove::emptied($design, $goneWalls);
-        $goneLines = array_filter($design->lines, fn (SettingOutLine $l): bool => $l->storey === $this->id || isset($goneWalls[$l->wall]));
+        $goneLines = array_filter($design->lines, fn (SettingOutLine $l): bool => $l->storey === $this->id || isset($goneWalls[$l->host]));
         array_push($operations, ...References::letGo($design, $goneOpenings + $goneLines + $goneWalls));
         foreach ([...$goneOpenings, ...$goneLines, ...$goneWalls, ...$outlines, $storey] as $gone) {
             $operations[] = Operation::remove($gone);

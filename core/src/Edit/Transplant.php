@@ -8,6 +8,7 @@ use Isleward\Core\Building\Places;
 use Isleward\Core\Design\Along;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Edge;
+use Isleward\Core\Design\Host;
 use Isleward\Core\Design\Opening;
 use Isleward\Core\Design\PositionRule;
 use Isleward\Core\Design\Reference;
@@ -24,16 +25,16 @@ final readonly class Transplant
     }
 
     /** On another wall: its position rule holds there ("centred" stays centred), unless it names something of its own frontage. */
-    public function onWall(Opening $opening, Wall $wall, string $id): Opening
+    public function onWall(Opening $opening, Host $wall, string $id): Opening
     {
-        $copy = $opening->with(['id' => $id, 'wall' => $wall->id]);
+        $copy = $opening->with(['id' => $id, 'host' => $wall->id()]);
         try {
             References::require($this->design, $copy);
 
             return $copy;
         } catch (Refusal) {
             $own = PositionRule::of(Along::of(Reference::Left, 0.0), $opening->position->to);
-            $left = Places::in($this->design)->of($opening)->left - Places::in($this->design)->span($this->design->wall($opening->wall))[0];
+            $left = Places::in($this->design)->of($opening)->left - Places::in($this->design)->span($this->design->host($opening->host))[0];
             $this->attempt->note(
                 sprintf(
                     '%s is placed from something of its own frontage; its copies are measured from the left end.',

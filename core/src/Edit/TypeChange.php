@@ -76,11 +76,11 @@ final readonly class TypeChange implements Edit
         uksort(
             $filled,
             static fn (string $a, string $b): int => [
-                $places[$a]->opening->wall,
+                $places[$a]->opening->host,
                 $places[$a]->sill,
                 $places[$a]->left,
                 $a,
-            ] <=> [$places[$b]->opening->wall, $places[$b]->sill, $places[$b]->left, $b],
+            ] <=> [$places[$b]->opening->host, $places[$b]->sill, $places[$b]->left, $b],
         );
         foreach ($filled as $opening) {
             $own = Tolerance::same($opening->width, $before->width) && Tolerance::same($opening->height, $before->height);

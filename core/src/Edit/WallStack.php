@@ -59,7 +59,7 @@ final readonly class WallStack implements Edit
                 foreach ($design->openingsOf($id) as $opening) {
                     if ($opening->storey === $this->from) {
                         $copy = $transplant->onStorey($opening, $storey, $ids->next(Kind::Opening));
-                        $attempt->add($onto[$id] === $id ? $copy : $copy->with(['wall' => $onto[$id]]));
+                        $attempt->add($onto[$id] === $id ? $copy : $copy->with(['host' => $onto[$id]]));
                     }
                 }
             }

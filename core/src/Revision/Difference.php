@@ -85,7 +85,7 @@ final readonly class Difference
         }
         $said = [];
         $moved = false;
-        if ($was->wall !== $is->wall) {
+        if ($was->host !== $is->host) {
             $said[] = 'moved to another wall';
             $moved = true;
         } elseif ($a !== null && $b !== null) {
@@ -202,7 +202,7 @@ final readonly class Difference
         }
     }
 
-    /** @return array{wall: string, storey: string, left: float, sillLevel: float, width: float, height: float, span: float}|null */
+    /** @return array{host: string, storey: string, left: float, sillLevel: float, width: float, height: float, span: float}|null */
     private static function place(?PlacedOpening $p): ?array
     {
         return $p?->spot()->toArray();

@@ -35,7 +35,7 @@ final readonly class Scene
         $geometries = $parts = [];
         foreach ($bodies as $body) {
             $placed = [];
-            foreach ($design->openingsOf($body->wall->id) as $opening) {
+            foreach ($design->openingsOf($body->host->id()) as $opening) {
                 $p = Places::in($design)->of($opening);
                 if (! $p->isOff($body)) {
                     $placed[] = $p;
@@ -47,7 +47,7 @@ final readonly class Scene
                             $design->settings,
                             $opening->setback,
                             $opening->facesOut,
-                            $body->wall->thickness,
+                            $body->host->depth(),
                             $opening->ajar,
                             $bent,
                         );
@@ -57,10 +57,10 @@ final readonly class Scene
                     }
                 }
             }
-            $key = 'wall '.$body->wall->id;
+            $key = 'wall '.$body->host->id();
             $geometries[$key] = new Geometry([Material::Wall->value => Mesher::wall($body, $placed)]);
             $start = $body->surface->start();
-            $parts[] = new Part($key, $body->wall->id, $start->x, $start->y, 0.0, $body->isPlane() ? $body->surface->angle() : 0.0);
+            $parts[] = new Part($key, $body->host->id(), $start->x, $start->y, 0.0, $body->isPlane() ? $body->surface->angle() : 0.0);
         }
 
         return new self($name, $geometries, $parts);
@@ -71,7 +71,7 @@ final readonly class Scene
     {
         $opening = $placed->opening;
         $key = sprintf('unit %s %s %s', Symbols::key($opening), round($opening->setback, 3), $opening->ajar ?? '')
-            .(($unit->tree->frame->trim['inside'] ?? false) ? ' '.round($body->wall->thickness, 3) : '');
+            .(($unit->tree->frame->trim['inside'] ?? false) ? ' '.round($body->host->depth(), 3) : '');
         if (! $placed->isBent()) {
             return [$key, null];
         }

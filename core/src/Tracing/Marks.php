@@ -32,7 +32,7 @@ final readonly class Marks
     /** @param  list<float>  $lines  in plan, x0, y0, x1, y1 … mm */
     public static function along(Body $body, array $lines): self
     {
-        $t = $body->wall->thickness;
+        $t = $body->host->depth();
         $surface = $body->surface;
         $length = $body->length;
         $near = max(40.0, $t * 0.18);

@@ -18,7 +18,7 @@ final class Offered
     /**
      * @param  array<string, Body>  $bodies
      * @param  list<float>  $lines  of all tracings under the storey, in plan, mm
-     * @return array{candidates: list<array{wall: string, from: float, to: float, width: float, rounded: float}>, off: list<array{
+     * @return array{candidates: list<array{host: string, from: float, to: float, width: float, rounded: float}>, off: list<array{
      *    opening: string, sentence: string, by: float, args: array<string, mixed>|null}>, marks: int, undrawn: int} sizes in mm; how many
      *    marks, and how many openings are in walls of which nothing is drawn
      */
@@ -28,13 +28,13 @@ final class Offered
         $count = $undrawn = 0;
         $module = $design->settings->module;
         foreach ($bodies as $body) {
-            if (! $design->storeys->isWithin($storey, $body->wall->base, $body->wall->top)) {
+            if (! $design->storeys->isWithin($storey, $body->host->base(), $body->host->top())) {
                 continue;
             }
             $marks = Marks::along($body, $lines);
             $count += count($marks->across);
             $there = [];
-            foreach ($design->openingsOf($body->wall->id) as $opening) {
+            foreach ($design->openingsOf($body->host->id()) as $opening) {
                 if ($opening->storey === $storey) {
                     $placed = Places::in($design)->of($opening);
                     $there[] = [$placed->left, $placed->right];
@@ -56,7 +56,7 @@ final class Offered
                     }
                 }
                 $candidates[] = [
-                    'wall' => $body->wall->id,
+                    'host' => $body->host->id(),
                     'from' => round($a, 2),
                     'to' => round($b, 2),
                     'width' => round($b - $a, 2),

@@ -75,10 +75,10 @@ final class CornersTest extends TestCase
         foreach (Bodies::of($house->design) as $body) {
             $holes = array_map(
                 static fn ($o): array => Places::in($house->design)->of($o)->ring(),
-                array_values($house->design->openingsOf($body->wall->id)),
+                array_values($house->design->openingsOf($body->host->id())),
             );
             $mesh = Mesher::mesh($body, $holes);
-            self::assertTrue(self::closed($mesh), $body->wall->id);
+            self::assertTrue(self::closed($mesh), $body->host->id());
             $volume += $mesh->volume();
         }
         $below = 12000 * 8000 - 11400 * 7400;

@@ -129,7 +129,7 @@ final class CurvedWallsTest extends TestCase
             $house->place($args + ['jambs' => ['parallel', 'radial', 'bent'][$i % 3]], 4);
         }
         $body = $house->body(4);
-        $placed = array_map(Places::in($house->design)->of(...), $house->design->openingsOf($body->wall->id));
+        $placed = array_map(Places::in($house->design)->of(...), $house->design->openingsOf($body->host->id()));
         self::assertClosedUnwelded($mesh = Mesher::wall($body, $placed));
         self::assertLessThan(Mesher::wall($body, [])->volume(), $mesh->volume());
     }
@@ -149,7 +149,7 @@ final class CurvedWallsTest extends TestCase
             }
             for ($i = mt_rand(1, 8); $i > 0; $i--) {
                 $args = [
-                    'wall' => $house->wall(mt_rand(0, 1))->id, 'storey' => $house->storey(mt_rand(0, 1)),
+                    'host' => $house->wall(mt_rand(0, 1))->id, 'storey' => $house->storey(mt_rand(0, 1)),
                     'width' => mt_rand(4, 30) * 100, 'height' => mt_rand(4, 30) * 100,
                     'sill' => ['from' => 'floor', 'height' => mt_rand(-5, 20) * 100],
                     'position' => ['from' => 'left', 'value' => mt_rand(-10, 115) * 100, 'to' => 'near'],
@@ -168,7 +168,7 @@ final class CurvedWallsTest extends TestCase
             }
             foreach ([0, 1] as $i) {
                 $body = $house->body($i);
-                $placed = array_map(Places::in($house->design)->of(...), $house->design->openingsOf($body->wall->id));
+                $placed = array_map(Places::in($house->design)->of(...), $house->design->openingsOf($body->host->id()));
                 $placed = array_values(array_filter($placed, static fn ($p): bool => ! $p->isOff($body)));
                 if (! $body->isPlane()) {
                     self::assertClosedUnwelded(Mesher::wall($body, $placed, mt_rand(2, 30) / 10));

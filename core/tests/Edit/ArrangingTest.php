@@ -87,9 +87,9 @@ final class ArrangingTest extends TestCase
         self::assertSame(['right', 1450.0, true], [$copy->position->along->from->value, $copy->position->along->value, $copy->mirrored]);
         // about the outline's centre line that runs along the wall: onto the wall opposite, on the same spot
         $over = $this->made('opening.mirror', ['ids' => [$id], 'about' => 'outline', 'along' => true, 'copy' => true]);
-        self::assertSame($this->house->wall(2)->id, $over->wall);
+        self::assertSame($this->house->wall(2)->id, $over->host);
         $here = Bodies::of($this->house->design)[$this->house->wall()->id]->surface->inPlan($this->house->placed($id)->left);
-        $there = Bodies::of($this->house->design)[$over->wall]->surface->inPlan($this->house->placed($over->id)->right);
+        $there = Bodies::of($this->house->design)[$over->host]->surface->inPlan($this->house->placed($over->id)->right);
         self::assertEqualsWithDelta([$here->x, 8000.0], [$there->x, $there->y], 1e-6);
         [$line] = $this->lines(1000, 2000);
         $change = $this->house->try('opening.mirror', ['ids' => [$id], 'about' => 'line', 'line' => $line, 'copy' => false]);
@@ -131,7 +131,7 @@ final class ArrangingTest extends TestCase
     {
         $sills = $this->house->do(
             'line.add',
-            ['wall' => $this->house->wall()->id, 'axis' => 'level', 'rule' => ['from' => 'floor', 'height' => 900]],
+            ['host' => $this->house->wall()->id, 'axis' => 'level', 'rule' => ['from' => 'floor', 'height' => 900]],
         )->chosen[0];
         self::assertSame(
             [900.0, 4500.0, 8100.0],
@@ -140,7 +140,7 @@ final class ArrangingTest extends TestCase
         [$line] = $this->lines(11000, 2000);
         $across = $this->house->do('line.across', ['id' => $line, 'side' => 'right'])->chosen[0];
         $next = $this->house->design->line($across);
-        self::assertSame($this->house->wall(1)->id, $next->wall);
+        self::assertSame($this->house->wall(1)->id, $next->host);
         self::assertEqualsWithDelta(12345 - 11000, Places::in($this->house->design)->line($next), 1e-9, 'as far from the corner');
         $this->house->do('line.change', ['id' => $line, 'by' => -155]);
         self::assertEqualsWithDelta(1500, Places::in($this->house->design)->line($this->house->design->line($next->id)), 1e-9);
@@ -150,7 +150,7 @@ final class ArrangingTest extends TestCase
         // set back short of the corner it is shared no more with the part the line lies on: the other stays on its spot, on its own
         $change = $this->house->do(
             'outline.recess',
-            ['wall' => $this->house->design->line($line)->wall, 'from' => 1500, 'to' => 2500, 'depth' => 500],
+            ['wall' => $this->house->design->line($line)->host, 'from' => 1500, 'to' => 2500, 'depth' => 500],
         );
         self::assertStringContainsString('a figure of its own', implode(' ', $change->notes));
         self::assertEqualsWithDelta(1500, Places::in($this->house->design)->line($this->house->design->line($next->id)), 1e-9);
@@ -158,7 +158,7 @@ final class ArrangingTest extends TestCase
 
     public function test_a_length_is_divided_by_parts_and_by_percentages(): void
     {
-        $wall = ['wall' => $this->house->wall()->id, 'axis' => 'upright'];
+        $wall = ['host' => $this->house->wall()->id, 'axis' => 'upright'];
         $at = fn (array $ids): array => array_map(
             fn (string $id): float => round(Places::in($this->house->design)->line($this->house->design->line($id)), 9),
             $ids,
@@ -173,7 +173,7 @@ final class ArrangingTest extends TestCase
             'position.fraction',
             'opening.place',
             [
-                'wall' => $wall['wall'],
+                'host' => $wall['host'],
                 'storey' => $this->house->storey(0),
                 'position' => ['from' => 'fraction', 'value' => 1.2, 'to' => 'near'],
             ],
@@ -243,7 +243,7 @@ final class ArrangingTest extends TestCase
         $kept = $this->bare(9000, 1200);
         $middle = $this->house->do(
             'line.add',
-            ['wall' => $this->house->wall()->id, 'axis' => 'upright', 'rule' => ['from' => 'middle', 'value' => 0]],
+            ['host' => $this->house->wall()->id, 'axis' => 'upright', 'rule' => ['from' => 'middle', 'value' => 0]],
         )->chosen[0];
         $door = $this->house->place(
             [
@@ -261,7 +261,7 @@ final class ArrangingTest extends TestCase
         $at = Bodies::of($this->house->design)[$this->house->wall()->id]->surface->inPlan($this->house->placed($kept)->left);
         $this->house->do('outline.recess', ['wall' => $this->house->wall()->id, 'from' => 3000, 'to' => 6000, 'depth' => 1500]);
         self::assertCount(8, $this->house->design->walls);
-        $now = Bodies::of($this->house->design)[$this->house->design->opening($kept)->wall]->surface->inPlan(
+        $now = Bodies::of($this->house->design)[$this->house->design->opening($kept)->host]->surface->inPlan(
             $this->house->placed($kept)->left,
         );
         self::assertTrue($now->isAt($at));
@@ -293,7 +293,7 @@ final class ArrangingTest extends TestCase
             array_map(
                 fn (float $u): string => $this->house->do(
                     'line.add',
-                    ['wall' => $this->house->wall()->id, 'axis' => 'upright', 'rule' => ['from' => 'left', 'value' => $u]],
+                    ['host' => $this->house->wall()->id, 'axis' => 'upright', 'rule' => ['from' => 'left', 'value' => $u]],
                 )->chosen[0],
                 $at,
             ),

@@ -85,7 +85,7 @@ final class BuildingEditsTest extends TestCase
         $bearing = static fn (): float => Frontages::of($house->design, \Isleward\Core\Building\Bodies::of($house->design))[0]->bearing;
         $house->do('outline.turn', ['id' => $house->wall()->outline]);
         foreach ($places as $id => $place) {
-            $wall = $house->design->opening($id)->wall;
+            $wall = $house->design->opening($id)->host;
             $now = \Isleward\Core\Building\Bodies::of($house->design)[$wall]->surface->inPlan($house->placed($id)->right);
             self::assertTrue($now->isAt($place), 'its left jamb of before is its right jamb now, at the same place');
         }

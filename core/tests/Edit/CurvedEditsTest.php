@@ -153,7 +153,7 @@ final class CurvedEditsTest extends TestCase
         $house->do('outline.round', ['outline' => $house->wall()->outline, 'radius' => 2000]);
         $walls = array_values($house->design->wallsOf($house->wall()->outline));
         self::assertCount(8, $walls);
-        $own = Bodies::of($house->design)[$house->design->opening($opening->id)->wall];
+        $own = Bodies::of($house->design)[$house->design->opening($opening->id)->host];
         $after = $own->surface->inPlan($house->placed($opening->id)->left);
         self::assertEqualsWithDelta(0.0, $before->distanceTo($after), 1e-6);
         foreach ($walls as $i => $wall) {
@@ -232,7 +232,7 @@ final class CurvedEditsTest extends TestCase
         // an opening wider than the arc allows, and an arc too narrow for an opening
         $house->do('wall.bend', ['wall' => $wall, 'radius' => 6500]);
         self::assertStringContainsString('12 39', $this->refusal('opening.place', [
-            'wall' => $wall, 'storey' => $house->storey(0), 'width' => 12500, 'height' => 1000,
+            'host' => $wall, 'storey' => $house->storey(0), 'width' => 12500, 'height' => 1000,
             'position' => ['from' => 'middle', 'value' => 0, 'to' => 'centre'],
         ]));
         $house->do('wall.bend', ['wall' => $house->wall(1)->id, 'radius' => 4000]);

@@ -29,7 +29,7 @@ final class ElsewhereTest extends TestCase
         self::assertEqualsWithDelta((8000 - 1200) / 2, $this->house->placed($copy->id)->left, 1e-9, 'in the middle of the shorter wall');
         self::assertEqualsWithDelta(900, $this->house->placed($copy->id)->sill, 1e-9);
         $opposite = $this->copied(['ids' => [$centred], 'walls' => 'opposite']);
-        self::assertSame($this->house->wall(2)->id, $opposite->wall);
+        self::assertSame($this->house->wall(2)->id, $opposite->host);
         $tooFar = $this->place(['left' => 9000]);
         $change = $this->house->try('opening.copy', ['ids' => [$tooFar], 'walls' => [$this->house->wall(1)->id]]);
         self::assertCount(1, $change->misfits, '9000 from the left is beyond a wall of 8000');
@@ -40,7 +40,7 @@ final class ElsewhereTest extends TestCase
         $held = $this->place(['left' => 1000]);
         $neighbour = $this->place(['left' => 6000]);
         $put = [
-            'wall' => $this->house->wall()->id,
+            'host' => $this->house->wall()->id,
             'storey' => $this->house->storey(1),
             'from' => 'opening',
             'ref' => $neighbour,
@@ -58,7 +58,7 @@ final class ElsewhereTest extends TestCase
             [
                 'ids' => [$held],
                 'pick' => ['opening' => $held, 'point' => 'right'],
-                'put' => ['wall' => $this->house->wall()->id, 'from' => 'right', 'value' => 500],
+                'put' => ['host' => $this->house->wall()->id, 'from' => 'right', 'value' => 500],
             ],
         );
         self::assertEqualsWithDelta(11500, $this->house->placed($copy->id)->right, 1e-9);
@@ -126,7 +126,7 @@ final class ElsewhereTest extends TestCase
         $this->house->do(
             'opening.place',
             [
-                'wall' => $wall->id,
+                'host' => $wall->id,
                 'storey' => $this->house->storey(0),
                 'type' => $this->house->type('W-03')->id,
                 'position' => ['from' => 'left', 'value' => 1000, 'to' => 'near'],

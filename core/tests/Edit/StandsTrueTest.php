@@ -27,7 +27,7 @@ final class StandsTrueTest extends TestCase
                 $house->refuses(
                     'opening.place',
                     [
-                        'wall' => $house->wall()->id, 'storey' => $house->storey(0), 'type' => $type,
+                        'host' => $house->wall()->id, 'storey' => $house->storey(0), 'type' => $type,
                         'position' => ['from' => 'left', 'value' => $left, 'to' => 'near'],
                     ],
                 ),
@@ -38,7 +38,7 @@ final class StandsTrueTest extends TestCase
             $house->try(
                 'opening.place',
                 [
-                    'wall' => $house->wall()->id, 'storey' => $house->storey(0), 'type' => $type,
+                    'host' => $house->wall()->id, 'storey' => $house->storey(0), 'type' => $type,
                     'position' => ['from' => 'left', 'value' => 3100, 'to' => 'near'],
                 ],
             );
@@ -65,7 +65,7 @@ final class StandsTrueTest extends TestCase
             $house = House::box();
             $own = $house->do(
                 'opening.place',
-                ['wall' => $house->wall(0)->id, 'storey' => $house->storey(0), 'type' => $house->type('W-03')->id, 'position' => $rule],
+                ['host' => $house->wall(0)->id, 'storey' => $house->storey(0), 'type' => $house->type('W-03')->id, 'position' => $rule],
             )->chosen[0];
             $there = $house->do('opening.copy', ['ids' => [$own], 'walls' => 'opposite'])->chosen[0];
             [$a, $b] = [$house->placed($own), $house->placed($there)];
@@ -86,7 +86,7 @@ final class StandsTrueTest extends TestCase
             $plain = House::box();
             $own = $plain->do(
                 'opening.place',
-                ['wall' => $plain->wall(0)->id, 'storey' => $plain->storey(0), 'type' => $plain->type('W-03')->id, 'position' => $rule],
+                ['host' => $plain->wall(0)->id, 'storey' => $plain->storey(0), 'type' => $plain->type('W-03')->id, 'position' => $rule],
             )->chosen[0];
             $there = $plain->do('opening.copy', ['ids' => [$own], 'walls' => 'opposite', 'fromLeft' => true])->chosen[0];
             self::assertEqualsWithDelta($plain->placed($own)->left, $plain->placed($there)->left, 1e-6);
@@ -104,11 +104,11 @@ final class StandsTrueTest extends TestCase
                 $id = $house->do(
                     'opening.place',
                     [
-                        'wall' => $house->wall(0)->id, 'storey' => $house->storey(0), 'width' => 900, 'height' => 900,
+                        'host' => $house->wall(0)->id, 'storey' => $house->storey(0), 'width' => 900, 'height' => 900,
                         'position' => $rule + ['to' => 'near', 'face' => $face],
                     ],
                 )->chosen[0];
-                $wall = $house->design->opening($id)->wall;
+                $wall = $house->design->opening($id)->host;
                 $jambs = static function () use ($house, $id, $wall): array {
                     $p = $house->placed($id);
                     $surface = Bodies::one($house->design, $house->design->wall($wall))->surface;

@@ -94,7 +94,7 @@ final class AnyEdit
             'wall.move' => ['wall' => $wall, 'by' => mt_rand(-900, 900) / 7],
             'wall.turn' => ['wall' => $wall, 'degrees' => mt_rand(-60, 60) / 7, 'about' => $pick(['left', 'middle', 'right'])],
             'wall.stack' => ['walls' => [$wall], 'from' => $design->walls[$wall]->base ?? $storey, 'storeys' => [$storey]] + $fit,
-            'line.add' => ['wall' => $wall] + $pick(
+            'line.add' => ['host' => $wall] + $pick(
                 [
                     ['axis' => 'upright', 'rule' => $along()],
                     ['axis' => 'level', 'rule' => ['edge' => 'sill'] + $sill(), 'storey' => $pick([null, $storey])],
@@ -106,7 +106,7 @@ final class AnyEdit
             'line.change' => ['id' => $pick($design->lines)?->id ?? 'li-none', 'by' => mt_rand(-700, 700) / 7, 'name' => 'M'.mt_rand()],
             'line.remove' => ['ids' => $some($design->lines, 2), 'keepFigures' => true],
             'opening.place' => [
-                'wall' => $wall,
+                'host' => $wall,
                 'storey' => $storey,
                 'type' => $pick([...array_values($design->types), null])?->id,
                 'position' => $along() + ['to' => $pick(['near', 'far', 'centre'])],
@@ -142,7 +142,7 @@ final class AnyEdit
                     ['walls' => 'opposite'],
                     [
                         'pick' => ['opening' => $openings[0] ?? 'op-none', 'point' => 'centre'],
-                        'put' => ['wall' => $wall, 'storey' => $storey, 'from' => 'middle', 'value' => 0],
+                        'put' => ['host' => $wall, 'storey' => $storey, 'from' => 'middle', 'value' => 0],
                     ],
                 ],
             ) + $fit,
@@ -239,7 +239,7 @@ final class AnyEdit
             'picture.remove' => ['id' => $kept(Kind::Picture)],
             'opening.from-marks' => [
                 'storey' => $storey,
-                'marks' => [['wall' => $wall, 'from' => $from = mt_rand(0, 60000) / 7, 'to' => $from + mt_rand(300, 2000)]],
+                'marks' => [['host' => $wall, 'from' => $from = mt_rand(0, 60000) / 7, 'to' => $from + mt_rand(300, 2000)]],
                 'rounded' => (bool) mt_rand(0, 1),
                 'type' => $pick([null, $pick($design->types)?->id]),
             ],
@@ -259,7 +259,7 @@ final class AnyEdit
                 ]],
             ],
             'set.remove' => ['id' => $kept(Kind::Set, 'se-none')],
-            'finding.accept' => ['wall' => $wall, 'finding' => 'opening.overlap '.$opening, 'figure' => mt_rand(0, 100) / 3, 'note' => 'n'],
+            'finding.accept' => ['host' => $wall, 'finding' => 'opening.overlap '.$opening, 'figure' => mt_rand(0, 100) / 3, 'note' => 'n'],
             'finding.reopen' => ['id' => $pick($design->acceptances)?->id ?? 'ac-none'],
             'type.add' => ['mark' => 'T-'.mt_rand()] + \Isleward\Core\Unit\Stock::types()[mt_rand(0, 11)],
             default => throw new \LogicException("The random run knows nothing to try with $edit."),

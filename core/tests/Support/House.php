@@ -125,7 +125,7 @@ final class House implements Ids
         if (isset($args['left'])) {
             $args['position'] = ['from' => 'left', 'value' => $args['left'], 'to' => 'near'];
         }
-        $change = $this->do('opening.place', $args + ['wall' => $this->wall($wall)->id, 'storey' => $this->storey($storey)]);
+        $change = $this->do('opening.place', $args + ['host' => $this->wall($wall)->id, 'storey' => $this->storey($storey)]);
 
         return $this->design->opening($change->chosen[0]);
     }
@@ -139,7 +139,7 @@ final class House implements Ids
     {
         for ($left = 0; $left < 12000; $left += 100) {
             $there = [
-                'position' => ['from' => 'left', 'value' => $left, 'to' => 'near'], 'wall' => $this->wall($wall)->id,
+                'position' => ['from' => 'left', 'value' => $left, 'to' => 'near'], 'host' => $this->wall($wall)->id,
                 'storey' => $this->storey($storey),
             ] + $args;
             unset($there['left']);

@@ -166,7 +166,7 @@ final class TracingTest extends TestCase
                 'storey' => $house->storey(0),
                 'type' => $house->type('W-01')->id,
                 'marks' => array_map(
-                    static fn (array $c): array => array_intersect_key($c, ['wall' => 1, 'from' => 1, 'to' => 1]),
+                    static fn (array $c): array => array_intersect_key($c, ['host' => 1, 'from' => 1, 'to' => 1]),
                     $offered()['candidates'],
                 ),
             ],
@@ -183,7 +183,7 @@ final class TracingTest extends TestCase
         self::assertSame([2000.0, 1200.0], [$house->placed($change->chosen[0])->left, $house->placed($change->chosen[0])->opening->width]);
         $rounded = $house->try(
             'opening.from-marks',
-            ['storey' => $house->storey(0), 'rounded' => true, 'marks' => [['wall' => $house->wall()->id, 'from' => 8000, 'to' => 9203.4]]],
+            ['storey' => $house->storey(0), 'rounded' => true, 'marks' => [['host' => $house->wall()->id, 'from' => 8000, 'to' => 9203.4]]],
         );
         self::assertSame(['Rounded: 68.4 narrower than the marks are apart.'], $rounded->notes);
     }

@@ -1346,7 +1346,7 @@ export interface components {
             texts: components["schemas"]["TracedText"][];
         };
         Candidate: {
-            wall: string;
+            host: string;
             from: number;
             to: number;
             width: number;
@@ -1396,7 +1396,7 @@ export interface components {
         SettingOutLine: {
             id: string;
             name: string;
-            wall: string;
+            host: string;
             storey: string | null;
             /** @enum {string} */
             axis: "upright" | "level";
@@ -1423,7 +1423,7 @@ export interface components {
             /** @description What it takes out of the wall, mm² */
             area: number;
             id: string;
-            wall: string;
+            host: string;
             storey: string;
             type: string | null;
             width: number;
@@ -1470,7 +1470,7 @@ export interface components {
             /** @description What it is about */
             key: string;
             rule: string;
-            wall: string;
+            host: string;
             elements: string[];
             figure: number;
             sentence: string;
@@ -1819,7 +1819,7 @@ export interface components {
         /** @description Where an opening stands or would stand */
         Place: {
             id?: string;
-            wall: string;
+            host: string;
             storey: string;
             left: number;
             sillLevel: number;
@@ -1849,7 +1849,7 @@ export interface components {
             /** @description Where setting-out lines would stand, when it is tried */
             lines: {
                 id: string;
-                wall: string;
+                host: string;
                 /** @description From the wall’s left end */
                 u: number | null;
                 levels: number[];
@@ -2817,7 +2817,7 @@ export interface operations {
                 /** @description A length */
                 height?: string;
                 storey?: string;
-                wall?: string;
+                host?: string;
                 frontage?: string;
                 /** @description North, North-east … */
                 facing?: string;

@@ -125,7 +125,7 @@ function SaveChange({ type, onClose, onSaved }: Omit<Props, 'how'>) {
                         {misfits.slice(0, 60).map((m, i) => (
                             <li key={`${m.element} ${i}`}>
                                 {m.place
-                                    ? `${data.storeys.get(m.place.storey)?.name ?? ''}, ${data.frontageOf.get(m.place.wall)?.name ?? ''}: `
+                                    ? `${data.storeys.get(m.place.storey)?.name ?? ''}, ${data.frontageOf.get(m.place.host)?.name ?? ''}: `
                                     : ''}
                                 {m.sentence}
                             </li>

@@ -15,8 +15,8 @@ export type Gap = { from: number; name: string };
  * What an opening's left and right gaps are measured to: the neighbour or the wall that meets its own at its height, else the wall's
  * end. u on the wall.
  */
-export function gaps(data: Data, ghost: Pick<Ghost, 'wall' | 'left' | 'span' | 'sill' | 'height' | 'moving'>): { left: Gap; right: Gap } {
-    const wall = data.walls.get(ghost.wall);
+export function gaps(data: Data, ghost: Pick<Ghost, 'host' | 'left' | 'span' | 'sill' | 'height' | 'moving'>): { left: Gap; right: Gap } {
+    const wall = data.walls.get(ghost.host);
     const left: Gap = { from: wall?.start ?? 0, name: 'left end' };
     const right: Gap = { from: wall?.end ?? 0, name: 'right end' };
     const middle = ghost.left + ghost.span / 2;
@@ -25,16 +25,16 @@ export function gaps(data: Data, ghost: Pick<Ghost, 'wall' | 'left' | 'span' | '
         if ((near + far) / 2 < middle && far > left.from) Object.assign(left, { from: far, name });
         if ((near + far) / 2 >= middle && near < right.from) Object.assign(right, { from: near, name });
     };
-    for (const o of neighbours(data, ghost.wall))
+    for (const o of neighbours(data, ghost.host))
         if (o.id !== ghost.moving) stands(o.left, o.left + o.span, o.sillLevel, o.headLevel, o.label);
-    const frontage = data.frontageOf.get(ghost.wall);
-    for (const m of (frontage && data.elevations.get(frontage.id)?.meets[ghost.wall]) ?? []) stands(m.from, m.to, m.foot, m.head, m.name);
+    const frontage = data.frontageOf.get(ghost.host);
+    for (const m of (frontage && data.elevations.get(frontage.id)?.meets[ghost.host]) ?? []) stands(m.from, m.to, m.foot, m.head, m.name);
     return { left, right };
 }
 
 export function neighbours(data: Data, wall: string): PlacedOpening[] {
     const frontage = data.frontageOf.get(wall);
-    return (frontage && data.elevations.get(frontage.id)?.openings.filter((o) => o.wall === wall)) ?? [];
+    return (frontage && data.elevations.get(frontage.id)?.openings.filter((o) => o.host === wall)) ?? [];
 }
 
 /** The wall and storey at a point of a frontage. */
@@ -72,14 +72,14 @@ export function ghostAt(
     const typed = same?.typed ?? {};
     const width = same && typed.width !== undefined ? same.width : inHand.width;
     // on an arc it takes a little more of the face than it is wide: as much as the core said last
-    const span = same && same.wall === wall.id && same.width === width ? same.span : width;
+    const span = same && same.host === wall.id && same.width === width ? same.span : width;
     const height = same && typed.height !== undefined ? same.height : inHand.height;
     const usual = storey.floor + inHand.sill;
     const holds = v === null || (!loose && isOnFloor(data, inHand)) || Math.abs(v - height / 2 - usual) * k < SILL_REACH;
     const free = holds ? usual : v - height / 2;
     const ghost: Ghost = {
         moving: null,
-        wall: wall.id,
+        host: wall.id,
         storey: storey.id,
         left: u - span / 2,
         sill: free,
@@ -103,7 +103,7 @@ export function ghostAt(
         findings: [],
     };
     settle(data, ghost, k, v !== null && free !== usual);
-    if (same && same.wall === ghost.wall) {
+    if (same && same.host === ghost.host) {
         if (typed.left !== undefined || typed.right !== undefined)
             Object.assign(ghost, { left: same.left, centred: false, caught: { ...ghost.caught, along: null } });
         if (typed.sill !== undefined || typed.head !== undefined) Object.assign(ghost, { sill: same.sill, storey: same.storey });
@@ -118,7 +118,7 @@ export function ghostAt(
 export function movedGhost(data: Data, opening: PlacedOpening, left: number, sill: number, k: number, loose = false): Ghost {
     const ghost: Ghost = {
         moving: opening.id,
-        wall: opening.wall,
+        host: opening.host,
         storey: opening.storey,
         left,
         sill,
@@ -146,8 +146,8 @@ export function holdGhost(id: string, ghost: Ghost): void {
 
 /** Catches the ghost on the nearest named line, sideways and, if it is free to, upright; else rounds to a whole figure. */
 function settle(data: Data, ghost: Ghost, k: number, upright: boolean): void {
-    const frontage = data.frontageOf.get(ghost.wall);
-    const catches = frontage && data.elevations.get(frontage.id)?.catches[ghost.wall];
+    const frontage = data.frontageOf.get(ghost.host);
+    const catches = frontage && data.elevations.get(frontage.id)?.catches[ghost.host];
     const step = data.project.settings.units === 'ft-in' ? 25.4 : k > 0.2 ? 1 : k > 0.05 ? 5 : 10;
     const along = nearest(
         catches?.upright ?? [],

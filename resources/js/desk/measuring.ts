@@ -83,7 +83,7 @@ export function spotInPlan(data: Data, showing: Showing, storey: Storey, x: numb
         inner(wall.innerEnd, 'corner');
         const frontage = data.frontageOf.get(wall.id);
         for (const o of (frontage && data.elevations.get(frontage.id)?.openings) ?? []) {
-            if (o.wall !== wall.id || o.storey !== storey.id || !showing.opening(o)) continue;
+            if (o.host !== wall.id || o.storey !== storey.id || !showing.opening(o)) continue;
             for (const u of [o.left, o.left + o.span]) {
                 outer(u, `jamb of ${o.label}`);
                 inner(u, `jamb of ${o.label}`);

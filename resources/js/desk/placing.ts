@@ -25,7 +25,7 @@ export function caughtSill(data: Data, ghost: Ghost): { sill: Args } | null {
 /** What is sent to place the ghost: figures as they were typed, and the relation it was caught by. */
 export function placeArgs(data: Data, inHand: InHand, ghost: Ghost): Args {
     const { left, right } = gaps(data, ghost);
-    const wall = data.walls.get(ghost.wall)!;
+    const wall = data.walls.get(ghost.host)!;
     const { typed } = ghost;
     const beyond = (reference: number, text: string) => (reference < 0.01 ? text : `${reference} mm + (${text})`);
     const position =
@@ -36,7 +36,7 @@ export function placeArgs(data: Data, inHand: InHand, ghost: Ghost): Args {
               : (caughtPosition(ghost)?.position ?? { from: 'left', value: ghost.left - wall.start, to: 'near' });
     const floor = data.storeys.get(ghost.storey)?.floor ?? 0;
     return {
-        wall: ghost.wall,
+        host: ghost.host,
         storey: ghost.storey,
         type: inHand.type,
         width: typed.width ?? ghost.width,
@@ -67,7 +67,7 @@ export function inquire(data: Data): void {
                 : inHand && (await data.tryEdit('opening.place', placeArgs(data, inHand, ghost)));
             if (mine !== latest || !outcome) return;
             useDesk.setState((s) =>
-                s.ghost && s.ghost.typed === asked.typed && s.ghost.wall === asked.wall
+                s.ghost && s.ghost.typed === asked.typed && s.ghost.host === asked.host
                     ? { ghost: { ...s.ghost, ...settledBy(outcome, s.ghost), refusal: null, findings: outcome.findings } }
                     : {},
             );
@@ -103,7 +103,7 @@ export async function placeGhost(data: Data): Promise<void> {
         const outcome = await data.edit('opening.place', placeArgs(data, inHand, ghost), {
             quiet: true,
             place: {
-                wall: ghost.wall,
+                host: ghost.host,
                 storey: ghost.storey,
                 left: ghost.left,
                 sillLevel: ghost.sill,
@@ -210,7 +210,7 @@ export function takeInHand(data: Data, inHand: InHand): void {
     const chosenOpening = chosen.map((id) => data.openings.get(id)).find(Boolean);
     const inner = useDesk.getState().face === 'inner';
     const first = data.project.frontages.find((f) => f.inner === inner);
-    const wall = data.walls.get(chosenOpening?.wall ?? chosen.find((id) => data.walls.has(id)) ?? Object.keys(first?.walls ?? {})[0] ?? '');
+    const wall = data.walls.get(chosenOpening?.host ?? chosen.find((id) => data.walls.has(id)) ?? Object.keys(first?.walls ?? {})[0] ?? '');
     const on = wall && (data.storeys.get(chosenOpening?.storey ?? storey ?? wall.base) ?? null);
     const fits = wall && on && on.floor >= wall.foot - 0.01 && on.ceiling <= wall.head + 0.01 ? on : wall && data.storeys.get(wall.base);
     useDesk.setState({

@@ -18,7 +18,7 @@ export type Showing = {
     /** whether anything of openings or walls is hidden, apart from the face that is looked at */
     partial: boolean;
     wall: (id: string) => boolean;
-    opening: (o: Pick<PlacedOpening, 'id' | 'wall' | 'storey'>) => boolean;
+    opening: (o: Pick<PlacedOpening, 'id' | 'host' | 'storey'>) => boolean;
     said: string[];
 };
 
@@ -57,7 +57,7 @@ function showingOf(
     const opening: Showing['opening'] = (o) =>
         !off('openings') &&
         !gone.has(o.id) &&
-        walls.has(o.wall) &&
+        walls.has(o.host) &&
         (!alone?.storey || o.storey === alone.storey) &&
         (!these || these.has(o.id));
     const known = hiddenOpenings.filter((id) => data.openings.has(id)).length;

@@ -14,7 +14,7 @@ export type InHand = { type: string | null; label: string; width: number; height
 export type Ghost = {
     /** the opening that is being moved, or null for a new one */
     moving: string | null;
-    wall: string;
+    host: string;
     storey: string;
     left: number;
     sill: number;

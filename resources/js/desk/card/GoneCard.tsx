@@ -23,9 +23,9 @@ export function GoneCard({ opening }: { opening: FoundOpening }) {
     const removed = about.data?.changes[0];
     const field = typed ? figures[typed.label] : undefined;
     const again = async () => {
-        const { wall, storey, type, width, height, position, sill, facesOut, mirrored, setback, shape } = opening;
+        const { host, storey, type, width, height, position, sill, facesOut, mirrored, setback, shape } = opening;
         const args = {
-            wall,
+            host,
             storey,
             type,
             width,

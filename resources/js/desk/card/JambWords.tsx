@@ -5,7 +5,7 @@ import { Sentence } from './parts';
 /** How an opening is cut into a curved wall, and what that comes to; nothing in a flat one. */
 export function JambWords({ opening }: { opening: FoundOpening }) {
     const data = useData();
-    const { arc } = data.walls.get(opening.wall) ?? {};
+    const { arc } = data.walls.get(opening.host) ?? {};
     if (!arc) return null;
     const usual = data.project.settings.jambs;
     const bow = Math.abs(opening.bow);

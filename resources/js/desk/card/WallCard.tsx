@@ -33,7 +33,7 @@ export function WallCard({ wall }: { wall: Wall }) {
     const siblings = data.project.walls.filter((w) => w.outline === wall.outline).map((w) => w.id);
     const storeys = data.project.storeys.map((s) => ({ value: s.id, label: s.name }));
     const units = data.project.settings.units;
-    const openings = [...data.openings.values()].filter((o) => o.wall === wall.id).length;
+    const openings = [...data.openings.values()].filter((o) => o.host === wall.id).length;
     const change = (args: Record<string, unknown>, walls = [wall.id]) => send('wall.change', { walls, ...args });
 
     async function remove(withContents: boolean) {

@@ -6,7 +6,7 @@ type Data = ReturnType<typeof useData>;
 /** Neighbours on its storey: the nearest on either side, and whatever it is measured from already. */
 function neighbours(data: Data, o: FoundOpening, also: string | null): FoundOpening[] {
     const row = [...data.openings.values()]
-        .filter((n) => n.id !== o.id && n.wall === o.wall && n.storey === o.storey)
+        .filter((n) => n.id !== o.id && n.host === o.host && n.storey === o.storey)
         .sort((a, b) => a.left - b.left);
     const left = row.filter((n) => n.left < o.left).at(-1);
     const right = row.find((n) => n.left >= o.left);
@@ -28,7 +28,7 @@ const where = (data: Data, o: FoundOpening, n: FoundOpening) =>
     `${n.label} ` +
     (n.storey !== o.storey
         ? `on ${data.storeys.get(n.storey)?.name ?? ''}`
-        : n.wall !== o.wall
+        : n.host !== o.host
           ? `in ${n.frontage.name}`
           : n.left < o.left
             ? 'on its left'

@@ -42,7 +42,7 @@ export function FindingNote({ finding, place, onGo }: { finding: Finding; place?
     const { remedy, accepted } = finding;
     const accept = async () => {
         const outcome = await data.edit('finding.accept', {
-            wall: finding.wall,
+            host: finding.host,
             finding: finding.key,
             figure: finding.figure,
             note: note ?? '',

@@ -10,9 +10,9 @@ export function DifferenceOverlay({ view, size }: { view: View; size: Size }) {
     const inner = useDesk((s) => s.face) === 'inner';
     if (differing.length === 0) return null;
     const box = (p: Place | null) => {
-        const f = p && data.frontageOf.get(p.wall);
+        const f = p && data.frontageOf.get(p.host);
         if (!p || !f || f.inner !== inner) return null;
-        const b = boxOnScreen(view, size, f.offset + (f.walls[p.wall] ?? 0) + p.left, p.sillLevel, p.span, p.height);
+        const b = boxOnScreen(view, size, f.offset + (f.walls[p.host] ?? 0) + p.left, p.sillLevel, p.span, p.height);
         return b.x > size.width || b.x + b.width < 0 || b.y > size.height || b.y + b.height < 0 ? null : b;
     };
     let was = '';

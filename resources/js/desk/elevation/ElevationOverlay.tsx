@@ -110,7 +110,7 @@ function ChosenOpening({ opening, view, size }: Props & { opening: FoundOpening 
 function asGhost(o: FoundOpening): Ghost {
     return {
         moving: o.id,
-        wall: o.wall,
+        host: o.host,
         storey: o.storey,
         left: o.left,
         sill: o.sillLevel,
@@ -128,9 +128,9 @@ function asGhost(o: FoundOpening): Ghost {
 
 function GhostBox({ ghost, view, size }: Props & { ghost: Ghost }) {
     const data = useData();
-    const frontage = data.frontageOf.get(ghost.wall);
+    const frontage = data.frontageOf.get(ghost.host);
     if (!frontage) return null;
-    const start = frontage.offset + (frontage.walls[ghost.wall] ?? 0);
+    const start = frontage.offset + (frontage.walls[ghost.host] ?? 0);
     const a = boxOnScreen(view, size, start + ghost.left, ghost.sill, ghost.span, ghost.height);
     const doubtful = ghost.refusal !== null || ghost.findings.length > 0;
     const tone = doubtful ? 'var(--buoy)' : 'var(--tide)';
@@ -186,10 +186,10 @@ function GhostBox({ ghost, view, size }: Props & { ghost: Ghost }) {
 /** Gaps to both sides, sill and head; while placing also what is being typed, and the size when it is lit. */
 function GhostDimensions({ ghost, view, size, live }: Props & { ghost: Ghost; live: boolean }) {
     const data = useData();
-    const frontage = data.frontageOf.get(ghost.wall);
+    const frontage = data.frontageOf.get(ghost.host);
     const storey = data.storeys.get(ghost.storey);
     if (!frontage || !storey) return null;
-    const start = frontage.offset + (frontage.walls[ghost.wall] ?? 0);
+    const start = frontage.offset + (frontage.walls[ghost.host] ?? 0);
     const { left, right } = gaps(data, ghost);
     const a = toScreen(view, size, start + ghost.left, ghost.sill + ghost.height);
     const b = toScreen(view, size, start + ghost.left + ghost.span, ghost.sill);

@@ -134,10 +134,10 @@ export function ElevationPane() {
                         return true;
                     }
                     if (!opening) return false;
-                    const frontage = data.frontageOf.get(opening.wall)!;
+                    const frontage = data.frontageOf.get(opening.host)!;
                     drag.current = {
                         id: opening.id,
-                        dx: at.x - frontage.offset - (frontage.walls[opening.wall] ?? 0) - opening.left,
+                        dx: at.x - frontage.offset - (frontage.walls[opening.host] ?? 0) - opening.left,
                         dy: at.y - opening.sillLevel,
                         add: at.event.shiftKey,
                     };
@@ -154,7 +154,7 @@ export function ElevationPane() {
                     const opening = d && data.openings.get(d.id);
                     const k = useDesk.getState().views.elevation?.k;
                     if (!d || !opening || !k) return;
-                    const start = opening.frontage.offset + (opening.frontage.walls[opening.wall] ?? 0);
+                    const start = opening.frontage.offset + (opening.frontage.walls[opening.host] ?? 0);
                     holdGhost(d.id, movedGhost(data, opening, at.x - start - d.dx, at.y - d.dy, k, at.event.altKey));
                     inquire(data);
                 }}
@@ -191,7 +191,7 @@ export function ElevationPane() {
                             const spot = spotAt(data, showing, at.x, at.y, k);
                             void data.edit('opening.change', {
                                 id: picked.id,
-                                measure: { from: 'point', at: spot.x - picked.frontage.offset - (picked.frontage.walls[picked.wall] ?? 0) },
+                                measure: { from: 'point', at: spot.x - picked.frontage.offset - (picked.frontage.walls[picked.host] ?? 0) },
                             });
                         }
                         return;

@@ -22,7 +22,7 @@ export function FindingMarks({ view, size }: { view: View; size: Size }) {
         const found = new Map<string, Group>();
         for (const f of showing.findings ? findings : []) {
             const opening = openings.get(f.elements[0]!);
-            if (f.frontage.inner !== inner || !showing.wall(f.wall) || (opening && !showing.opening(opening))) continue;
+            if (f.frontage.inner !== inner || !showing.wall(f.host) || (opening && !showing.opening(opening))) continue;
             const [x, y] = [f.frontage.offset + f.at[0]!, f.at[1]!];
             const key = `${Math.floor(x / cell)} ${Math.floor(y / cell)}`;
             const group = found.get(key) ?? { x: 0, y: 0, elements: [], sentences: [] };

@@ -9,7 +9,7 @@ import { useDesk, type View } from '../store';
 export function MeetsOverlay({ view, size }: { view: View; size: Size }) {
     const data = useData();
     const inner = useDesk((s) => s.face) === 'inner';
-    const moving = useDesk((s) => s.ghost?.wall ?? null);
+    const moving = useDesk((s) => s.ghost?.host ?? null);
     let d = '';
     for (const f of data.project.frontages) {
         if (f.inner !== inner) continue;

@@ -10,9 +10,9 @@ type Props = { view: View; size: Size };
 function boxes(data: ReturnType<typeof useData>, view: View, size: Size, inner: boolean, places: Place[], cross: boolean): string {
     let d = '';
     for (const p of places) {
-        const f = data.frontageOf.get(p.wall);
+        const f = data.frontageOf.get(p.host);
         if (!f || f.inner !== inner) continue;
-        const b = boxOnScreen(view, size, f.offset + (f.walls[p.wall] ?? 0) + p.left, p.sillLevel, p.span, p.height);
+        const b = boxOnScreen(view, size, f.offset + (f.walls[p.host] ?? 0) + p.left, p.sillLevel, p.span, p.height);
         if (b.x > size.width || b.x + b.width < 0 || b.y > size.height || b.y + b.height < 0) continue;
         d += `M${b.x} ${b.y}h${b.width}v${b.height}h${-b.width}z`;
         if (cross) d += `l${b.width} ${b.height}m0 ${-b.height}l${-b.width} ${b.height}`;
@@ -56,7 +56,7 @@ export function PreviewOverlay({ view, size }: Props) {
         if (wall)
             return [
                 {
-                    wall: id,
+                    host: id,
                     storey: wall.base,
                     left: 0,
                     sillLevel: wall.foot,
@@ -66,15 +66,15 @@ export function PreviewOverlay({ view, size }: Props) {
                 },
             ];
         return o
-            ? [{ wall: o.wall, storey: o.storey, left: o.left, sillLevel: o.sillLevel, width: o.width, span: o.span, height: o.height }]
+            ? [{ host: o.host, storey: o.storey, left: o.left, sillLevel: o.sillLevel, width: o.width, span: o.span, height: o.height }]
             : [];
     });
     let lines = '';
     for (const l of preview?.lines ?? []) {
-        const f = data.frontageOf.get(l.wall);
+        const f = data.frontageOf.get(l.host);
         if (!f || f.inner !== inner) continue;
         const [a, b] = [toScreen(view, size, f.offset, f.foot), toScreen(view, size, f.offset + f.width, f.head)];
-        if (l.u !== null) lines += `M${toScreen(view, size, f.offset + (f.walls[l.wall] ?? 0) + l.u, 0).x} ${b.y - 18}V${a.y + 8}`;
+        if (l.u !== null) lines += `M${toScreen(view, size, f.offset + (f.walls[l.host] ?? 0) + l.u, 0).x} ${b.y - 18}V${a.y + 8}`;
         for (const level of l.levels) lines += `M${a.x} ${toScreen(view, size, 0, level).y}H${b.x}`;
     }
     const misfits = (preview?.misfits ?? []).flatMap((m) => (m.place ? [m.place] : []));

@@ -30,17 +30,17 @@ export function PlanOverlay({ view, size, storey }: Props & { storey: Storey }) 
     const picking = useDesk((s) => s.pointing !== null);
     const differing = useDesk((s) => s.differing);
     const preview = useDesk((s) => (s.sheet ? s.preview : null));
-    const wanted = (list: { wall: string; storey: string; left: number; span: number }[]) =>
+    const wanted = (list: { host: string; storey: string; left: number; span: number }[]) =>
         list.flatMap((p, i) => {
-            const wall = here.find((w) => w.id === p.wall);
-            return wall && p.storey === storey.id ? [{ key: `${p.wall} ${p.left} ${i}`, points: quad(wall, p.left, p.left + p.span) }] : [];
+            const wall = here.find((w) => w.id === p.host);
+            return wall && p.storey === storey.id ? [{ key: `${p.host} ${p.left} ${i}`, points: quad(wall, p.left, p.left + p.span) }] : [];
         });
     const fit = wanted(preview?.placed ?? []);
     const unfit = wanted((preview?.misfits ?? []).flatMap((m) => (m.place ? [m.place] : [])));
     const places = (which: 'then' | 'now') =>
         differing.flatMap((d) => {
             const p = d[which];
-            const wall = p && here.find((w) => w.id === p.wall);
+            const wall = p && here.find((w) => w.id === p.host);
             return p && wall && p.storey === storey.id
                 ? [{ key: `${which} ${d.element}`, points: quad(wall, p.left, p.left + p.span) }]
                 : [];
@@ -103,7 +103,7 @@ export function PlanOverlay({ view, size, storey }: Props & { storey: Storey }) 
             </defs>
             {chosen.map((id) => {
                 const o = data.openings.get(id);
-                const wall = o && data.walls.get(o.wall);
+                const wall = o && data.walls.get(o.host);
                 return o && wall && o.storey === storey.id && ghost?.moving !== id ? (
                     <polygon
                         key={id}
@@ -123,10 +123,10 @@ export function PlanOverlay({ view, size, storey }: Props & { storey: Storey }) 
             <OutlineInHand view={view} size={size} />
             <SectionLines view={view} size={size} />
             {candidates.map((c) => {
-                const wall = here.find((w) => w.id === c.wall);
+                const wall = here.find((w) => w.id === c.host);
                 return wall ? (
                     <polygon
-                        key={`${c.wall} ${c.from}`}
+                        key={`${c.host} ${c.from}`}
                         points={quad(wall, c.from, c.to)}
                         className={picking ? '' : 'pointer-events-auto cursor-pointer'}
                         fill="var(--moss)"
@@ -193,7 +193,7 @@ function PlanGhost({
     quad: (wall: Wall, from: number, to: number) => string;
 }) {
     const data = useData();
-    const wall = data.walls.get(ghost.wall);
+    const wall = data.walls.get(ghost.host);
     if (!wall) return null;
     const { left, right } = gaps(data, ghost);
     const doubtful = ghost.refusal !== null || ghost.findings.length > 0;

@@ -107,7 +107,7 @@ export function PlanPane() {
             [...data.openings.values()].find(
                 (o) =>
                     showing.opening(o) &&
-                    o.wall === found.wall.id &&
+                    o.host === found.wall.id &&
                     o.storey === storey.id &&
                     found.along >= o.left - 30 &&
                     found.along <= o.left + o.span + 30,
@@ -154,7 +154,7 @@ export function PlanPane() {
                     const { inHand, outline, sheet, measuring, pointing } = useDesk.getState();
                     if (inHand || outline || sheet || measuring || pointing || !data.mayEdit) return false;
                     const opening = openingAt(at);
-                    const wall = opening && data.walls.get(opening.wall);
+                    const wall = opening && data.walls.get(opening.host);
                     if (!opening || !wall) return false;
                     drag.current = { id: opening.id, grip: onWall(wall, at).along - opening.left };
                     return true;
@@ -162,7 +162,7 @@ export function PlanPane() {
                 onDrag={(at) => {
                     const d = drag.current;
                     const opening = d && data.openings.get(d.id);
-                    const wall = opening && data.walls.get(opening.wall);
+                    const wall = opening && data.walls.get(opening.host);
                     if (!d || !opening || !wall) return;
                     holdGhost(d.id, movedGhost(data, opening, onWall(wall, at).along - d.grip, opening.sillLevel, scale()));
                     inquire(data);

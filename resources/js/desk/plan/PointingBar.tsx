@@ -166,7 +166,7 @@ function FromMarks({ pointing }: { pointing: Pointing }) {
             ),
         }))
         .sort((x, y) => x.off - y.off)[0]?.w;
-    const marks = wall ? [{ wall: wall.id, from: onWall(wall, a).along, to: onWall(wall, b).along }] : [];
+    const marks = wall ? [{ host: wall.id, from: onWall(wall, a).along, to: onWall(wall, b).along }] : [];
     const args = JSON.stringify({ storey: storey.id, marks, ...words.args });
     const { tryEdit } = data;
     useEffect(() => {

@@ -8,7 +8,7 @@ import { useDesk } from '../store';
 import { Entry, Pick, useKept } from './parts';
 
 type Data = ReturnType<typeof useData>;
-type Criterion = 'type' | 'mark' | 'operation' | 'width' | 'height' | 'storey' | 'wall' | 'frontage' | 'facing' | 'sill' | 'head';
+type Criterion = 'type' | 'mark' | 'operation' | 'width' | 'height' | 'storey' | 'host' | 'frontage' | 'facing' | 'sill' | 'head';
 type Values = Record<Criterion, string>;
 
 const names: Record<Criterion, string> = {
@@ -18,7 +18,7 @@ const names: Record<Criterion, string> = {
     width: 'width',
     height: 'height',
     storey: 'storey',
-    wall: 'wall',
+    host: 'wall',
     frontage: 'frontage',
     facing: 'facing',
     sill: 'sill above floor',
@@ -45,7 +45,7 @@ function valuesOf(data: Data, o: FoundOpening): Values {
         width: `${o.width} mm`,
         height: `${o.height} mm`,
         storey: o.storey,
-        wall: o.wall,
+        host: o.host,
         frontage: o.frontage.id,
         facing: o.frontage.facing,
         sill: `${o.sillLevel - floor} mm`,
@@ -119,7 +119,7 @@ export function GatherSheet() {
         mark: Object.fromEntries(data.project.types.map((t) => [t.mark, t.mark])),
         operation: operations,
         storey: Object.fromEntries(data.project.storeys.map((s) => [s.id, s.name])),
-        wall: Object.fromEntries(data.project.walls.map((w) => [w.id, `${data.frontageOf.get(w.id)?.name ?? ''} ${w.position + 1}`])),
+        host: Object.fromEntries(data.project.walls.map((w) => [w.id, `${data.frontageOf.get(w.id)?.name ?? ''} ${w.position + 1}`])),
         frontage: Object.fromEntries(data.project.frontages.map((f) => [f.id, f.name])),
         facing: Object.fromEntries(data.project.frontages.map((f) => [f.facing, f.facing])),
     };

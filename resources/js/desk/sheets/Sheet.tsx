@@ -230,9 +230,9 @@ function Misfits({ misfits }: { misfits: Misfit[] }) {
     const data = useData();
     const SHOWN = 12;
     const look = (m: Misfit) => {
-        const frontage = m.place && data.frontageOf.get(m.place.wall);
+        const frontage = m.place && data.frontageOf.get(m.place.host);
         if (!m.place || !frontage) return;
-        const x = frontage.offset + (frontage.walls[m.place.wall] ?? 0) + m.place.left;
+        const x = frontage.offset + (frontage.walls[m.place.host] ?? 0) + m.place.left;
         useDesk
             .getState()
             .look(
@@ -255,7 +255,7 @@ function Misfits({ misfits }: { misfits: Misfit[] }) {
                     >
                         <b>
                             {m.place
-                                ? `${data.frontageOf.get(m.place.wall)?.name ?? ''} · ${data.storeys.get(m.place.storey)?.name ?? ''}`
+                                ? `${data.frontageOf.get(m.place.host)?.name ?? ''} · ${data.storeys.get(m.place.storey)?.name ?? ''}`
                                 : (data.openings.get(m.element)?.label ?? 'Opening')}
                         </b>{' '}
                         {m.sentence}

@@ -118,7 +118,7 @@ export function SpaceSheet({ ids }: Props) {
 export function StackSheet({ ids }: Props) {
     const data = useData();
     const own = new Set(ids.map((id) => data.openings.get(id)?.storey));
-    const wall = data.walls.get(data.openings.get(ids[0]!)?.wall ?? '');
+    const wall = data.walls.get(data.openings.get(ids[0]!)?.host ?? '');
     const others = data.project.storeys.filter((s) => own.size > 1 || !own.has(s.id));
     const [storeys, setStoreys] = useState(() =>
         others.filter((s) => wall && s.floor >= wall.foot - 0.01 && s.ceiling <= wall.head + 0.01).map((s) => s.id),

@@ -88,11 +88,11 @@ export function CopySheet({ ids }: Props) {
     const [from, setFrom] = useWord('copy.from', 'left');
     const [value, setValue] = useWord('copy.value', '0');
     const held = data.openings.get(ids[0]!);
-    const [wall, setWall] = useState(held?.wall ?? '');
+    const [wall, setWall] = useState(held?.host ?? '');
     const [storey, setStorey] = useState(held?.storey ?? '');
     const lines = useUprights([wall]);
     const line = from.startsWith('li-') ? (lines.find((l) => l.value === from)?.value ?? null) : null;
-    const there = [...data.openings.values()].filter((o) => o.wall === wall && o.storey === storey).sort((a, b) => a.left - b.left);
+    const there = [...data.openings.values()].filter((o) => o.host === wall && o.storey === storey).sort((a, b) => a.left - b.left);
     const [ofOpening, atPoint] = from.startsWith('op-') ? (from.split(' ') as [string, string]) : [null, null];
     const onOpening = ofOpening !== null && there.some((o) => o.id === ofOpening);
     const walls = targets.filter((t) => data.walls.has(t));
@@ -109,7 +109,7 @@ export function CopySheet({ ids }: Props) {
                       ids,
                       pick: { opening: ids[0], point },
                       put: {
-                          wall,
+                          host: wall,
                           storey,
                           value,
                           ...(line
@@ -208,7 +208,7 @@ export function CopySheet({ ids }: Props) {
             {how === 'walls' && (
                 <Ticks
                     label="Walls"
-                    options={wallNames.filter((w) => w.value !== held?.wall)}
+                    options={wallNames.filter((w) => w.value !== held?.host)}
                     chosen={walls}
                     onChange={(t) => useDesk.setState({ targets: t })}
                 />

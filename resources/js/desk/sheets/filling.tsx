@@ -83,7 +83,7 @@ export function CarrySheet({ ids }: Props) {
             from &&
             (from.type !== null || !['type', 'setback', 'facing', 'handing'].includes(key)) &&
             (key !== 'shape' || from.shape !== null) &&
-            (key !== 'jambs' || (data.walls.get(from.wall)?.arc ?? null) !== null),
+            (key !== 'jambs' || (data.walls.get(from.host)?.arc ?? null) !== null),
     );
     const named = useNamed([source]);
     return (

@@ -11,7 +11,7 @@ export function useLineWall(): string {
     const data = useData();
     const chosen = useDesk((s) => s.chosen);
     for (const id of chosen) {
-        const wall = data.walls.get(id)?.id ?? data.openings.get(id)?.wall ?? data.lines.get(id)?.wall;
+        const wall = data.walls.get(id)?.id ?? data.openings.get(id)?.host ?? data.lines.get(id)?.host;
         if (wall) return wall;
     }
     return data.project.walls[0]?.id ?? '';
@@ -70,7 +70,7 @@ export function LineSheet() {
             edit="line.add"
             verb="Add"
             many={false}
-            args={wall === '' || figure === null ? null : { wall, axis, rule, storey }}
+            args={wall === '' || figure === null ? null : { host: wall, axis, rule, storey }}
             missing={
                 wall === ''
                     ? 'There is no wall to lay a line across.'
@@ -112,7 +112,7 @@ export function DivideSheet() {
     const bad = by === 'shares' && (given.length === 0 || given.some((n) => !Number.isFinite(n)));
     const names = Object.fromEntries(lines.map((l) => [l.value, l.label]));
     const args = {
-        wall,
+        host: wall,
         axis: 'upright',
         ...(by === 'parts' ? { parts } : { percentages: given }),
         ...(between === 'lines' ? { between: [one, two] } : {}),

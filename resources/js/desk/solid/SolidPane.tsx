@@ -45,7 +45,7 @@ export function SolidPane() {
     useEffect(() => {
         const boxes = chosen.flatMap((id) => {
             const o = data.openings.get(id);
-            const wall = data.walls.get(o?.wall ?? id);
+            const wall = data.walls.get(o?.host ?? id);
             if (!wall) return [];
             return [
                 {

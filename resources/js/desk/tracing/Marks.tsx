@@ -67,7 +67,7 @@ export function Marks({ storey }: { storey: Storey }) {
         try {
             const outcome = await data.edit(
                 'opening.from-marks',
-                { storey: storey.id, marks: marks.map(({ wall, from, to }) => ({ wall, from, to })), ...words.args, fit: 'fitting' },
+                { storey: storey.id, marks: marks.map(({ host, from, to }) => ({ host, from, to })), ...words.args, fit: 'fitting' },
                 { quiet: true, many: marks.length },
             );
             if (!outcome) return;

@@ -4,23 +4,23 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Design;
 
-/** Openings by the wall they stand in. */
-final class OpeningsByWall
+/** Openings by what they stand in. */
+final class OpeningsByHost
 {
     /** @var array<string, list<Opening>> */
-    private array $byWall = [];
+    private array $byHost = [];
 
     /** @param  array<string, Opening>  $openings */
     public function __construct(array $openings)
     {
         foreach ($openings as $opening) {
-            $this->byWall[$opening->wall][] = $opening;
+            $this->byHost[$opening->host][] = $opening;
         }
     }
 
     /** @return list<Opening> */
-    public function of(string $wall): array
+    public function of(string $host): array
     {
-        return $this->byWall[$wall] ?? [];
+        return $this->byHost[$host] ?? [];
     }
 }
