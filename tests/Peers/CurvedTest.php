@@ -7,6 +7,7 @@ namespace Tests\Peers;
 use Isleward\Core\Building\Bodies;
 use Isleward\Core\Building\Mesher;
 use Isleward\Core\Building\Places;
+use Isleward\Core\Building\WallSolid;
 use Isleward\Core\Tests\Support\House;
 
 /** Curved walls, held against a general solid kernel with exact curved surfaces and against a mesh library. */
@@ -40,7 +41,7 @@ final class CurvedTest extends PeerCase
             }
             $body = Bodies::of($house->design)[$wall->id];
             $all = array_map(Places::in($house->design)->of(...), $house->design->openingsOf($wall->id));
-            $ours[] = Mesher::wall($body, $all, self::FINE)->volume();
+            $ours[] = new WallSolid($body, $all);
             $cases[] = [
                 'kind' => 'arc', 'outer' => $radius, 'inner' => $radius - $thickness, 'from' => -M_PI / 2 - $half,
                 'to' => -M_PI / 2 + $half,
@@ -48,7 +49,8 @@ final class CurvedTest extends PeerCase
             ];
         }
         foreach (self::ask('solidKernel.mjs', $cases) as $i => $theirs) {
-            self::assertEqualsWithDelta(1.0, $ours[$i] / $theirs, 1e-4, "case $i");
+            self::assertEqualsWithDelta(1.0, $ours[$i]->volume() / $theirs, 1e-6, "case $i, exact");
+            self::assertEqualsWithDelta(1.0, $ours[$i]->mesh(self::FINE)->volume() / $theirs, 1e-4, "case $i, its mesh");
         }
     }
 
@@ -66,7 +68,7 @@ final class CurvedTest extends PeerCase
                 'base' => $house->storey(0), 'top' => $house->storey(0),
             ]);
             $bodies = array_slice(array_values(Bodies::of($house->design)), 4);
-            $ours[] = array_sum(array_map(static fn ($b): float => Mesher::wall($b, [], self::FINE)->volume(), $bodies));
+            $ours[] = array_map(static fn ($b): WallSolid => new WallSolid($b, []), $bodies);
             $radius = $chord ** 2 / (8 * $rise) + $rise / 2;
             $cases[] = [
                 'kind' => 'segment', 'chord' => $chord, 'radius' => $radius, 'centre' => $radius - $rise, 'thickness' => $thickness,
@@ -74,7 +76,10 @@ final class CurvedTest extends PeerCase
             ];
         }
         foreach (self::ask('solidKernel.mjs', $cases) as $i => $theirs) {
-            self::assertEqualsWithDelta(1.0, $ours[$i] / $theirs, 1e-4, "case $i");
+            $sum = static fn (\Closure $of): float => array_sum(array_map($of, $ours[$i]));
+            self::assertEqualsWithDelta(1.0, $sum(static fn (WallSolid $w): float => $w->volume()) / $theirs, 1e-6, "case $i, exact");
+            $fine = $sum(static fn (WallSolid $w): float => $w->mesh(self::FINE)->volume());
+            self::assertEqualsWithDelta(1.0, $fine / $theirs, 1e-4, "case $i, their meshes");
         }
     }
 

@@ -79,7 +79,7 @@ final class PeersTest extends PeerCase
         $house = House::box(12000, 8000, 300, [4000]);
         $mitred = $house->body();
         $square = new \Isleward\Core\Building\Body(
-            $mitred->wall,
+            $mitred->host,
             $mitred->surface,
             12000,
             0,

@@ -7,9 +7,9 @@ namespace Tests\Peers;
 use Isleward\Core\Design\Settings;
 use Isleward\Core\Exchange\TypesJson;
 use Isleward\Core\Geometry\Contour;
-use Isleward\Core\Geometry\Mesh;
 use Isleward\Core\Measure\Units as Measure;
-use Isleward\Core\Scene\UnitParts;
+use Isleward\Core\Scene\Piece;
+use Isleward\Core\Scene\UnitPieces;
 use Isleward\Core\Sheet\Paper;
 use Isleward\Core\Sheet\UnitSheet;
 use Isleward\Core\Tests\Support\House;
@@ -57,8 +57,12 @@ final class UnitsTest extends PeerCase
         $settings = Settings::create('pr-1', 'Peers', Measure::Millimetre);
         $solids = static fn (SolvedUnit $u, float $ajar): array => [
             'solids' => array_map(
-                static fn (Mesh $m): array => ['positions' => $m->positions, 'triangles' => $m->triangles],
-                array_merge(...array_values(UnitParts::solids($u, $settings, 90.0, true, 300.0, $ajar))),
+                static function (Piece $p): array {
+                    $mesh = $p->solid->mesh($p->sagitta);
+
+                    return ['positions' => $mesh->positions, 'triangles' => $mesh->triangles];
+                },
+                UnitPieces::of($u, $settings, 90.0, true, 300.0, $ajar),
             ),
         ];
         $cases = array_map(static fn (SolvedUnit $u): array => $solids($u, 0.0), $units);

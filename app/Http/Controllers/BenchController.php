@@ -15,7 +15,7 @@ use Isleward\Core\Bench\View;
 use Isleward\Core\Exchange\Glb;
 use Isleward\Core\Measure\Fields;
 use Isleward\Core\Scene\Scene;
-use Isleward\Core\Scene\UnitParts;
+use Isleward\Core\Scene\UnitPieces;
 use OpenApi\Attributes as OA;
 
 /** The unit bench: takes a step on a draft and shows what it comes to. Nothing is kept here; a finished draft is saved by an edit. */
@@ -313,10 +313,10 @@ final class BenchController
         $settings = $project->settings();
         $body = new Fields($request->json()->all(), $settings->units);
         $unit = Draft::from($body->fields('draft'))->solved();
-        $geometry = UnitParts::geometry($unit, $settings, 0.0, true, $unit->depth(), $body->shareOrNull('ajar'));
+        $pieces = UnitPieces::of($unit, $settings, 0.0, true, $unit->depth(), $body->shareOrNull('ajar'));
 
         return new Response(
-            Glb::write(Scene::unit('unit', $geometry)),
+            Glb::write(Scene::unit('unit', $pieces)),
             200,
             ['Content-Type' => 'model/gltf-binary', 'Cache-Control' => 'no-store'],
         );

@@ -169,6 +169,27 @@ final readonly class CurvedCut
         return $centre->plus($out->times($from))->plus($along->times($x - $this->width / 2));
     }
 
+    /** What it takes of the wall in plan for a mm of its width there, mm. */
+    public function taken(float $x, float $thickness): float
+    {
+        [$radius, $off] = [abs($this->surface->radius()), $x - $this->width / 2];
+        $other = $radius - $this->side() * $thickness;
+
+        return $this->jambs === Jambs::Parallel
+            ? abs(sqrt(max(0.0, $radius ** 2 - $off ** 2)) - sqrt(max(0.0, $other ** 2 - $off ** 2)))
+            : abs($radius - $other) * $this->spread($x, ($radius + $other) / 2);
+    }
+
+    /** How far the ways through at two places that are a mm apart over its width lie apart so far from the arc's centre, mm. */
+    public function spread(float $x, float $fromCentre): float
+    {
+        return match ($this->jambs) {
+            Jambs::Parallel => 1.0,
+            Jambs::Radial => $fromCentre * $this->tight / ($this->tight ** 2 + ($x - $this->width / 2) ** 2),
+            Jambs::Bent => $fromCentre / abs($this->surface->radius()),
+        };
+    }
+
     /** Angle in plan of its width, radians. */
     public function angle(float $left): float
     {

@@ -59,42 +59,8 @@ final class Mesher
             $outer[] = self::withEndsAt($ring, $low, $body->left->at, $high, $body->right->at);
             $inner[] = self::withEndsAt($ring, $low, $body->left->inner, $high, $body->right->inner);
         }
-        [$front, $triangles] = Region::fromRings($outer)->triangles();
-        [$back, $backTriangles] = Region::fromRings($inner)->triangles();
-        $count = intdiv(count($front), 2);
-        $positions = [];
-        for ($i = 0, $n = count($front); $i < $n; $i += 2) {
-            $positions[] = $front[$i];
-            $positions[] = $front[$i + 1];
-            $positions[] = 0.0;
-        }
-        for ($i = 0, $n = count($back); $i < $n; $i += 2) {
-            $positions[] = $back[$i];
-            $positions[] = $back[$i + 1];
-            $positions[] = -$t;
-        }
-        for ($i = 0, $n = count($backTriangles); $i < $n; $i += 3) {
-            $triangles[] = $backTriangles[$i] + $count;
-            $triangles[] = $backTriangles[$i + 2] + $count;
-            $triangles[] = $backTriangles[$i + 1] + $count;
-        }
-        $first = 0;
-        foreach ($outer as $ring) {
-            $size = intdiv(count($ring), 2);
-            for ($i = 0; $i < $size; $i++) {
-                $a = $first + $i;
-                $b = $first + ($i + 1 === $size ? 0 : $i + 1);
-                $triangles[] = $a;
-                $triangles[] = $a + $count;
-                $triangles[] = $b + $count;
-                $triangles[] = $a;
-                $triangles[] = $b + $count;
-                $triangles[] = $b;
-            }
-            $first += $size;
-        }
 
-        return new Mesh($positions, $triangles);
+        return Mesh::between($outer, $inner, 0.0, -$t);
     }
 
     /**

@@ -88,13 +88,16 @@ final class Glb
         }
         $this->meshes[] = ['name' => $name, 'primitives' => $primitives];
         $node = ['name' => $name, 'mesh' => count($this->meshes) - 1];
-        $elements = array_map(static fn (Part $p): string => $p->element, $parts);
+        $extras = ['elements' => array_map(static fn (Part $p): string => $p->element, $parts)];
+        if (array_filter($parts, static fn (Part $p): bool => $p->storey !== null) !== []) {
+            $extras['storeys'] = array_map(static fn (Part $p): ?string => $p->storey, $parts);
+        }
         if (count($parts) === 1) {
             $p = $parts[0];
             $this->nodes[] = $node + [
                 'translation' => [$p->x / 1000, $p->z / 1000, -$p->y / 1000],
                 'rotation' => [0.0, sin($p->angle / 2), 0.0, cos($p->angle / 2)],
-                'extras' => ['elements' => $elements],
+                'extras' => $extras,
             ];
 
             return;
@@ -110,7 +113,7 @@ final class Glb
                 'TRANSLATION' => $this->floats($translations, 'VEC3', null),
                 'ROTATION' => $this->floats($rotations, 'VEC4', null),
             ]]],
-            'extras' => ['elements' => $elements],
+            'extras' => $extras,
         ];
     }
 

@@ -91,6 +91,50 @@ final readonly class Mesh
     }
 
     /**
+     * What lies between two faces across z, whose rings match point for point.
+     *
+     * @param  list<list<float>>  $front  rings in (x, y), the inside on their left
+     * @param  list<list<float>>  $back
+     * @param  float  $near  z of the front, greater than that of the back
+     */
+    public static function between(array $front, array $back, float $near, float $far): self
+    {
+        [$flat, $triangles] = Region::fromRings($front)->triangles();
+        [$behind, $others] = $back === $front ? [$flat, $triangles] : Region::fromRings($back)->triangles();
+        $count = intdiv(count($flat), 2);
+        $positions = [];
+        foreach ([[$flat, $near], [$behind, $far]] as [$points, $z]) {
+            for ($i = 0, $n = count($points); $i < $n; $i += 2) {
+                $positions[] = $points[$i];
+                $positions[] = $points[$i + 1];
+                $positions[] = $z;
+            }
+        }
+        for ($i = 0, $n = count($others); $i < $n; $i += 3) {
+            $triangles[] = $others[$i] + $count;
+            $triangles[] = $others[$i + 2] + $count;
+            $triangles[] = $others[$i + 1] + $count;
+        }
+        $first = 0;
+        foreach ($front as $ring) {
+            $size = intdiv(count($ring), 2);
+            for ($i = 0; $i < $size; $i++) {
+                $a = $first + $i;
+                $b = $first + ($i + 1 === $size ? 0 : $i + 1);
+                $triangles[] = $a;
+                $triangles[] = $a + $count;
+                $triangles[] = $b + $count;
+                $triangles[] = $a;
+                $triangles[] = $b + $count;
+                $triangles[] = $b;
+            }
+            $first += $size;
+        }
+
+        return new self($positions, $triangles);
+    }
+
+    /**
      * Several in one, each with corners of its own.
      *
      * @param  list<self>  $meshes

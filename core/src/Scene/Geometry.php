@@ -10,7 +10,18 @@ use Isleward\Core\Geometry\Mesh;
 final readonly class Geometry
 {
     /** @param  array<string, Mesh>  $meshes material → mesh */
-    public function __construct(public array $meshes)
+    private function __construct(public array $meshes)
     {
+    }
+
+    /** @param  list<Piece>  $pieces */
+    public static function of(array $pieces): self
+    {
+        $meshes = [];
+        foreach ($pieces as $piece) {
+            $meshes[$piece->material][] = $piece->solid->mesh($piece->sagitta);
+        }
+
+        return new self(array_map(static fn (array $m): Mesh => count($m) === 1 ? $m[0] : Mesh::merged($m), $meshes));
     }
 }
