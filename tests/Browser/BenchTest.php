@@ -124,6 +124,7 @@ final class BenchTest extends BrowserCase
         $this->desk->holding(Keys::CONTROL, fn () => $this->desk->keys('s'));
         usleep(300_000);
         self::assertSame(0, $this->desk->count('[role=dialog]'), 'what was refused is not saved over');
+        $this->desk->waitFor('input[data-field][aria-label="Width"]:focus');
         $this->desk->keys(Keys::ESCAPE);
         $this->until('Width', '1 200');
 

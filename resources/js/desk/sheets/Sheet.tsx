@@ -160,7 +160,11 @@ export function Sheet({ title, to, edit, args, missing, verb, many = true, keepC
                 }
             }}
             onKeyDown={(e) => {
-                if (e.key === 'Enter' && e.target === e.currentTarget) void run();
+                // not left to the browser, which sends no form whose button cannot be pressed yet
+                if (e.key === 'Enter' && (e.target === e.currentTarget || e.target instanceof HTMLInputElement)) {
+                    e.preventDefault();
+                    void run();
+                }
                 if (e.key === 'Escape') {
                     e.stopPropagation();
                     close();
