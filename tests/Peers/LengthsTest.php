@@ -7,6 +7,7 @@ namespace Tests\Peers;
 use Isleward\Core\Measure\Area;
 use Isleward\Core\Measure\Length;
 use Isleward\Core\Measure\Units;
+use Isleward\Core\Measure\Volume;
 
 /** The interface writes lengths and areas as the core does: one rule, told twice, held together. */
 final class LengthsTest extends PeerCase
@@ -50,8 +51,11 @@ final class LengthsTest extends PeerCase
             }
             foreach ($lengths as $mm) {
                 $mm2 = abs($mm) * 1234.5;
-                $cases[] = ['mm' => $mm, 'mm2' => $mm2, 'units' => $units->value];
-                $ours[] = ['length' => Length::format($mm, $units), 'area' => Area::format($mm2, $units)];
+                $mm3 = $mm2 * 765.4;
+                $cases[] = ['mm' => $mm, 'mm2' => $mm2, 'mm3' => $mm3, 'units' => $units->value];
+                $ours[] = [
+                    'length' => Length::format($mm, $units), 'area' => Area::format($mm2, $units), 'volume' => Volume::format($mm3, $units),
+                ];
             }
         }
         foreach (self::ask('lengths.mjs', $cases) as $i => $theirs) {

@@ -42,13 +42,13 @@ use OpenApi\Attributes as OA;
 #[OA\Schema(schema: 'ReportField', required: ['key', 'name', 'measured', 'summed'], properties: [
     new OA\Property(property: 'key', type: 'string'),
     new OA\Property(property: 'name', type: 'string'),
-    new OA\Property(property: 'measured', type: 'string', enum: ['text', 'count', 'length', 'area', 'weight', 'share']),
+    new OA\Property(property: 'measured', type: 'string', enum: ['text', 'count', 'length', 'area', 'volume', 'weight', 'share']),
     new OA\Property(property: 'summed', type: 'boolean'),
 ])]
 #[OA\Schema(schema: 'ReportColumn', required: ['key', 'heading', 'measured'], properties: [
     new OA\Property(property: 'key', type: 'string'),
     new OA\Property(property: 'heading', type: 'string'),
-    new OA\Property(property: 'measured', type: 'string', enum: ['text', 'count', 'length', 'area', 'weight', 'share']),
+    new OA\Property(property: 'measured', type: 'string', enum: ['text', 'count', 'length', 'area', 'volume', 'weight', 'share']),
 ])]
 #[OA\Schema(schema: 'ReportRow', required: ['kind', 'text', 'values', 'elements'], properties: [
     new OA\Property(property: 'kind', type: 'string', enum: ['row', 'group', 'sum']),

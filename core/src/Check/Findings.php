@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Isleward\Core\Check;
 
 use Isleward\Core\Building\Body;
+use Isleward\Core\Design\Contributors;
 use Isleward\Core\Design\Design;
 
 /** Every rule over a wall. */
@@ -18,11 +19,7 @@ final class Findings
     {
         $wall = WallInQuestion::of($design, $body, $about);
         $findings = [];
-        foreach ([
-            new Overlap, new PastEdge, new NearCorner, new AcrossWall, new AcrossFloor, new SwingStruck,
-            new SillFromElsewhere, new FacingIn, new Floating, new NameAndSize, new OffLine, new LintelBearing,
-            new BowedReveal, new UnitDoubts,
-        ] as $rule) {
+        foreach (Contributors::to(Rule::class) as $rule) {
             foreach ($rule->check($wall) as $finding) {
                 if ($about === null || array_intersect_key(array_flip($finding->elements), $about) !== []) {
                     $findings[] = $finding;

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Drawing;
 
+use Isleward\Core\Geometry\Curve;
+
 /** How far shapes reach. */
 final class Bounds
 {
@@ -16,7 +18,7 @@ final class Bounds
     {
         [$x0, $y0, $x1, $y1] = [INF, INF, -INF, -INF];
         foreach ($shapes as $shape) {
-            foreach ($shape->rings as $ring) {
+            foreach ($shape->rings as $i => $ring) {
                 $points = $ring;
                 if ($shape->kind === 'text') {
                     if ($letters === 0.0) {
@@ -31,12 +33,16 @@ final class Bounds
                         array_push($points, $x + $r * cos($start + $share * $sweep), $y + $r * sin($start + $share * $sweep));
                     }
                 }
-                for ($i = 0, $n = count($points); $i < $n; $i += 2) {
+                foreach ($shape->curves[$i] ?? [] as $curve) {
+                    [, $cx, $cy, $rx, $ry, $start, $sweep] = $curve;
+                    array_push($points, ...Curve::curved($cx, $cy, $rx, $ry, $start, $sweep, $curve[7] ?? 0.0)->bounds());
+                }
+                for ($k = 0, $n = count($points); $k < $n; $k += 2) {
                     [$x0, $y0, $x1, $y1] = [
-                        min($x0, $points[$i]),
-                        min($y0, $points[$i + 1]),
-                        max($x1, $points[$i]),
-                        max($y1, $points[$i + 1]),
+                        min($x0, $points[$k]),
+                        min($y0, $points[$k + 1]),
+                        max($x1, $points[$k]),
+                        max($y1, $points[$k + 1]),
                     ];
                 }
             }

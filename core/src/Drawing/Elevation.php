@@ -6,7 +6,7 @@ namespace Isleward\Core\Drawing;
 
 use Isleward\Core\Building\Body;
 use Isleward\Core\Building\Frontage;
-use Isleward\Core\Building\Places;
+use Isleward\Core\Design\Contributors;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Measure\Length;
 
@@ -22,20 +22,14 @@ final class Elevation
         $shapes = $placements = [];
         $symbols = new Symbols;
         foreach ($frontage->walls as $wall => $u) {
-            $body = $bodies[$wall];
-            $shapes[] = Shape::area(Layer::Face, $body->face()->rings)->placed($u, 0.0, 0.0);
-            foreach ($design->openingsOf($wall) as $opening) {
-                $placed = Places::in($design)->of($opening);
-                if ($placed->cut !== null) {
-                    $ring = $placed->ring();
-                    $shapes[] = Shape::line(Layer::Reveal, [...$ring, $ring[0], $ring[1]])->placed($u, 0.0, 0.0);
+            foreach (Contributors::to(Contributor::class) as $contributor) {
+                foreach ($contributor->elevation($design, $bodies[$wall], $symbols) as $drawn) {
+                    if ($drawn instanceof Placement) {
+                        $placements[] = new Placement($drawn->symbol, $u + $drawn->x, $drawn->y, $drawn->element);
+                    } else {
+                        $shapes[] = $drawn->placed($u, 0.0, 0.0);
+                    }
                 }
-                $placements[] = new Placement(
-                    $symbols->of($design, $opening),
-                    $u + $placed->middle() - $opening->width / 2,
-                    $placed->sill,
-                    $opening->id,
-                );
             }
         }
 

@@ -7,12 +7,12 @@ namespace Isleward\Core\Drawing;
 use Isleward\Core\Building\Body;
 use Isleward\Core\Building\PlacedOpening;
 use Isleward\Core\Building\Places;
+use Isleward\Core\Design\Contributors;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Design\SectionLine;
 use Isleward\Core\Geometry\Contour;
 use Isleward\Core\Geometry\Crossing;
 use Isleward\Core\Geometry\Curve;
-use Isleward\Core\Geometry\Region;
 use Isleward\Core\Geometry\Vec2;
 use Isleward\Core\Measure\Fields;
 
@@ -22,30 +22,18 @@ use Isleward\Core\Measure\Fields;
  */
 final class Section
 {
-    /** A wall cut at less than this to its length shows its opening without the unit in it: the unit would be cut along itself. */
-    private const STEEP = 0.5;
-
-    /** Curves of an opening's shape are chords that leave them by so much at the most, mm. */
-    private const SAGITTA = 0.05;
-
     /** @var list<array{PlacedOpening, float, float}> openings that are cut, with where their wall begins and ends along the line */
     private array $openings = [];
 
     /** @var list<Shape> */
     private array $shapes = [];
 
-    private readonly Vec2 $along;
-
-    private readonly Vec2 $towards;
-
-    private readonly float $length;
+    private readonly View $view;
 
     /** @param  array<string, Body>  $bodies */
-    private function __construct(private readonly Design $design, private readonly array $bodies, private readonly Vec2 $from, Vec2 $to)
+    private function __construct(private readonly Design $design, private readonly array $bodies, Vec2 $from, Vec2 $to)
     {
-        $this->length = $from->distanceTo($to);
-        $this->along = $to->minus($from)->unit();
-        $this->towards = $this->along->rightHand()->times(-1.0);
+        $this->view = new View($from, $to);
     }
 
     /**
@@ -56,13 +44,13 @@ final class Section
     public static function of(Design $design, array $bodies, SectionLine $line, float $letters = 180.0): array
     {
         $self = new self($design, $bodies, $line->from, $line->to);
-        $self->shapes = SectionBeyond::of($design, $bodies, $line->from, $line->to);
+        $self->shapes = SectionBeyond::of($design, $bodies, $self->view);
         $self->slabs();
         foreach ($bodies as $body) {
             $self->cut($body);
         }
         if ($self->shapes === []) {
-            return [new Drawing('Section '.$line->name, [0.0, 0.0, $self->length, 3000.0], []), []];
+            return [new Drawing('Section '.$line->name, [0.0, 0.0, $self->view->length, 3000.0], []), []];
         }
         $marks = $letters === 0.0 ? [] : SectionLevels::of($design, $self->openings, $self->reach(), $letters);
         $bounds = Bounds::of([...$self->shapes, ...$marks], $letters);
@@ -117,121 +105,18 @@ final class Section
         return [$b[0], $b[2]];
     }
 
-    private function s(Vec2 $point): float
-    {
-        return $point->minus($this->from)->dot($this->along);
-    }
-
-    private function away(Vec2 $point): float
-    {
-        return $point->minus($this->from)->dot($this->towards);
-    }
-
-    /** A wall that the line crosses. */
+    /** What stands where the line runs through it. */
     private function cut(Body $body): void
     {
         foreach ($this->inside($body->footprint()) as [$s0, $s1]) {
-            $this->cutBetween($body, $s0, $s1);
-        }
-    }
-
-    private function cutBetween(Body $body, float $s0, float $s1): void
-    {
-        $holes = $units = [];
-        foreach ($this->design->openingsOf($body->host->id()) as $opening) {
-            $placed = Places::in($this->design)->of($opening);
-            $hole = $this->isNear($body, $placed, $s0, $s1) ? $this->hole($body, $placed, $s0, $s1) : [];
-            if ($hole === []) {
-                continue;
+            $cut = new SectionCut($this->design, $body, $this->view, $s0, $s1);
+            foreach ($cut->holes as [$placed]) {
+                $this->openings[] = OpeningsDrawn::comesFirst($cut, $placed) ? [$placed, $s0, $s1] : [$placed, $s1, $s0];
             }
-            array_push($holes, ...$hole);
-            // along the line the place over its width and the depth behind its chord run evenly
-            $x = $placed->across($body->surface, $this->from->plus($this->along->times(($s0 + $s1) / 2)));
-            $angle = $placed->isBent() ? $body->surface->angle($placed->left + $x) : $placed->angle($body->surface);
-            $out = Vec2::atAngle($angle)->rightHand();
-            $dDepth = -$this->along->dot($out);
-            $depth0 = -$this->from->minus($placed->inPlan($body->surface, $placed->isBent() ? $x : 0.0))->dot($out);
-            $this->openings[] = abs($dDepth) > 1e-6 && $dDepth < 0 ? [$placed, $s1, $s0] : [$placed, $s0, $s1];
-            if (abs($dDepth) >= self::STEEP) {
-                array_push($units, ...$this->unit($placed, $x, -$depth0 / $dDepth, 1 / $dDepth));
+            foreach (Contributors::to(Contributor::class) as $contributor) {
+                array_push($this->shapes, ...$contributor->section($cut));
             }
         }
-        $rings = Region::rectangle($s0, $body->foot, $s1, $body->head)->cut($holes)->rings;
-        if ($rings !== []) {
-            $this->shapes[] = Shape::area(Layer::Cut, $rings);
-        }
-        foreach ($holes as $ring) {
-            $this->shapes[] = Shape::line(Layer::Reveal, [...$ring, $ring[0], $ring[1]]);
-        }
-        array_push($this->shapes, ...$units);
-    }
-
-    /** Whether the line crosses a curved wall where an opening is: what lies across the arc has places over its width too. */
-    private function isNear(Body $body, PlacedOpening $placed, float $s0, float $s1): bool
-    {
-        if ($placed->cut === null) {
-            return true;
-        }
-        $us = array_map(fn (float $s): float => $body->surface->u($this->from->plus($this->along->times($s))), [$s0, $s1]);
-        [$from, $to] = $placed->cut->reach($body->host->depth());
-
-        return max($us) > $placed->left + $from && min($us) < $placed->left + $to;
-    }
-
-    /** @return list<list<float>> what an opening takes out of the cut face of its wall */
-    private function hole(Body $body, PlacedOpening $placed, float $s0, float $s1): array
-    {
-        $x = array_map(
-            fn (float $s): float => $placed->across($body->surface, $this->from->plus($this->along->times($s))),
-            [$s0, $s1],
-        );
-        if (abs($x[1] - $x[0]) < 1e-6 * ($s1 - $s0)) {
-            if ($x[0] <= 0.0 || $x[0] >= $placed->opening->width) {
-                return [];
-            }
-            $spans = $placed->outline === null ? [[$placed->sill, $placed->head]] : array_map(
-                static fn (array $s): array => [$placed->sill + $s[0], $placed->sill + $s[1]],
-                $placed->outline->spans(true, $x[0]),
-            );
-
-            return array_map(static fn (array $s): array => [$s0, $s[0], $s1, $s[0], $s1, $s[1], $s0, $s[1]], $spans);
-        }
-        $outline = $placed->outline ?? Contour::rectangle(0.0, 0.0, $placed->opening->width, $placed->opening->height);
-        $ring = [];
-        $shape = $outline->ring(self::SAGITTA);
-        for ($i = 0, $n = count($shape); $i < $n; $i += 2) {
-            $across = $placed->through($body->surface, $shape[$i], $body->host->depth());
-            $at = Curve::line($this->from, $this->from->plus($this->along))->meetsLine($across);
-            if ($at === null) {
-                return []; // it runs alike with one of its jambs, outside of it
-            }
-            array_push($ring, $this->s($at), $placed->sill + $shape[$i + 1]);
-        }
-        $within = Region::polygon($ring)->intersection(Region::rectangle($s0, $placed->sill - 1, $s1, $placed->head + 1));
-
-        return $within->rings;
-    }
-
-    /**
-     * The unit of an opening where it is cut.
-     *
-     * @param  float  $x  over its width
-     * @param  float  $face  s where the depth behind the wall's outer face begins
-     * @param  float  $per  s for a mm of depth
-     * @return list<Shape>
-     */
-    private function unit(PlacedOpening $placed, float $x, float $face, float $per): array
-    {
-        $unit = Symbols::solved($this->design, $placed->opening);
-        if ($unit === null) {
-            return [];
-        }
-        $opening = $placed->opening;
-        $shapes = UnitSection::shapes($unit, $opening->facesOut ? $x : $opening->width - $x, $opening->setback, $opening->ajar);
-        $depth = $unit->depth();
-
-        return array_map(static fn (Shape $s): Shape => $s->mapped(static fn (float $z, float $y): array => [
-            $face + $per * ($opening->facesOut ? $opening->setback + $z : $opening->setback + $depth - $z), $placed->sill + $y]), $shapes);
     }
 
     /** Floors within closed outer walls: as thick as the project says, their upper sides at the storeys' levels. */
@@ -299,7 +184,7 @@ final class Section
     private function inside(Contour $shape): array
     {
         $at = [];
-        $line = Curve::line($this->from, $this->from->plus($this->along));
+        $line = $this->view->line();
         foreach ($shape->edges() as $e) {
             $marks = [0.0, 1.0];
             foreach ($e->isCurved() ? Crossing::endless($line, $e) : [] as [$x, $y]) {
@@ -318,18 +203,18 @@ final class Section
             $probes[] = 1.0;
             for ($i = 1, $n = count($probes); $i < $n; $i++) {
                 [$a, $b] = [new Vec2(...$e->at($probes[$i - 1])), new Vec2(...$e->at($probes[$i]))];
-                [$da, $db] = [$this->away($a), $this->away($b)];
+                [$da, $db] = [$this->view->away($a), $this->view->away($b)];
                 if (($da >= 0) !== ($db >= 0)) {
                     $at[] = $e->isCurved()
-                        ? $this->s(new Vec2(...$e->at($marks[$i - 1])))
-                        : $this->s($a) + ($this->s($b) - $this->s($a)) * $da / ($da - $db);
+                        ? $this->view->s(new Vec2(...$e->at($marks[$i - 1])))
+                        : $this->view->s($a) + ($this->view->s($b) - $this->view->s($a)) * $da / ($da - $db);
                 }
             }
         }
         sort($at);
         $spans = [];
         for ($i = 1, $n = count($at); $i < $n; $i += 2) {
-            [$s0, $s1] = [max(0.0, $at[$i - 1]), min($this->length, $at[$i])];
+            [$s0, $s1] = [max(0.0, $at[$i - 1]), min($this->view->length, $at[$i])];
             if ($s1 - $s0 > 0.01) {
                 $spans[] = [$s0, $s1];
             }

@@ -6,8 +6,7 @@ namespace Isleward\Core\Drawing;
 
 use Isleward\Core\Building\Body;
 use Isleward\Core\Building\Frontage;
-use Isleward\Core\Building\PlacedOpening;
-use Isleward\Core\Building\Places;
+use Isleward\Core\Design\Contributors;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Geometry\Region;
 
@@ -23,10 +22,6 @@ final class SquareOn
     /** @var list<array{float, float, float, float}> boxes of faces that stand nearer */
     private array $nearer = [];
 
-    private function __construct(private readonly Design $design, private readonly View $view)
-    {
-    }
-
     /**
      * @param  array<string, Body>  $bodies
      * @param  float  $bearing  compass direction one looks from, degrees clockwise from north
@@ -39,9 +34,9 @@ final class SquareOn
             return new Drawing($title, [0.0, 0.0, 1000.0, 1000.0], []);
         }
         $view = View::from($bodies, deg2rad(90 - $bearing + $design->settings->north));
-        $self = new self($design, $view);
-        foreach (array_reverse($view->faces($bodies)) as [$body, $depth, $from, $to]) {
-            $self->face($body, $depth, $from, $to);
+        $self = new self;
+        foreach (array_reverse($view->faces($design, $bodies, afar: false)) as $face) {
+            $self->face($face);
         }
         $shapes = [...$self->shapes, ...Elevation::levels($design, Bounds::of($self->shapes, 0.0), $letters)];
 
@@ -53,59 +48,20 @@ final class SquareOn
         return sprintf('Elevation from %d° (%s), square on', round($bearing) % 360, mb_strtolower(Frontage::eighth($bearing)));
     }
 
-    private function face(Body $body, float $depth, float $from, float $to): void
+    private function face(SeenFace $face): void
     {
-        $s = fn (float $u): float => $this->view->s($body->surface->inPlan($u, $depth));
-        $box = [min($s($from), $s($to)), $body->foot, max($s($from), $s($to)), $body->head];
-        $seen = $this->visible([[$box[0], $box[1], $box[2], $box[1], $box[2], $box[3], $box[0], $box[3]]], $box);
-        if ($seen !== []) {
-            $this->shapes[] = Shape::area(Layer::Face, $seen);
-            foreach ($this->design->openingsOf($body->host->id()) as $opening) {
-                $placed = Places::in($this->design)->of($opening);
-                if ($placed->left >= $from - 1 && $placed->right <= $to + 1) {
-                    $this->opening($body, $placed, $depth);
-                }
-            }
-        }
-        $this->nearer[] = $box;
-    }
-
-    private function opening(Body $body, PlacedOpening $placed, float $depth): void
-    {
-        $opening = $placed->opening;
-        $hole = Shape::area(Layer::Void, [$placed->ring($depth)])->mapped(
-            fn (float $u, float $v): array => [$this->view->s($body->surface->inPlan($u, $depth)), $v],
-        );
-        $shapes = [$hole];
-        $unit = Symbols::solved($this->design, $opening);
-        if ($unit !== null) {
-            $outside = ($depth === 0.0) === $opening->facesOut;
-            $front = $opening->setback + ($depth === 0.0 ? 0.0 : $unit->depth());
-            $turned = ! $opening->facesOut;
-            foreach (UnitElevation::shapes($unit, $outside) as $shape) {
-                if ($shape->kind === 'text') {
-                    continue;
-                }
-                $shapes[] = $shape->straight(0.5)->mapped(fn (float $x, float $y): array => [
-                    $this->view->s($placed->inPlan($body->surface, $turned ? $opening->width - $x : $x, $front)),
-                    $placed->sill + $y,
-                ]);
-            }
-        }
-        foreach ($shapes as $shape) {
-            if ($shape->kind !== 'area') {
-                $box = Bounds::of([$shape], 0.0);
-                if ($this->covers($box) === []) {
+        foreach (Contributors::to(Contributor::class) as $contributor) {
+            foreach ($contributor->seen($face) as $shape) {
+                $box = Bounds::of([$shape]);
+                if ($shape->kind === 'area') {
+                    $rings = $this->visible($shape->rings, $box);
+                    array_push($this->shapes, ...($rings === [] ? [] : [Shape::area($shape->layer, $rings)]));
+                } elseif ($this->covers($box) === []) {
                     $this->shapes[] = $shape;
                 }
-
-                continue;
-            }
-            $rings = $this->visible($shape->rings, Bounds::of([$shape], 0.0));
-            if ($rings !== []) {
-                $this->shapes[] = Shape::area($shape->layer, $rings);
             }
         }
+        $this->nearer[] = $face->box();
     }
 
     /**

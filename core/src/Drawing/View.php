@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Isleward\Core\Drawing;
 
 use Isleward\Core\Building\Body;
+use Isleward\Core\Design\Design;
 use Isleward\Core\Geometry\Crossing;
 use Isleward\Core\Geometry\Curve;
 use Isleward\Core\Geometry\Vec2;
@@ -12,13 +13,13 @@ use Isleward\Core\Geometry\Vec2;
 /** A look square on over a line in plan, to its left: s runs along the line from its first end, away is how far beyond it; mm. */
 final readonly class View
 {
-    private Vec2 $along;
+    public Vec2 $along;
 
     private Vec2 $towards;
 
     public float $length;
 
-    public function __construct(private Vec2 $from, Vec2 $to)
+    public function __construct(public Vec2 $from, Vec2 $to)
     {
         $this->length = $from->distanceTo($to);
         $this->along = $to->minus($from)->unit();
@@ -49,6 +50,18 @@ final readonly class View
         return new self($at($left - 1000.0), $at($right + 1000.0));
     }
 
+    /** Its endless line. */
+    public function line(): Curve
+    {
+        return Curve::line($this->from, $this->from->plus($this->along));
+    }
+
+    /** The plan point so far along the line. */
+    public function at(float $s): Vec2
+    {
+        return $this->from->plus($this->along->times($s));
+    }
+
     public function s(Vec2 $point): float
     {
         return $point->minus($this->from)->dot($this->along);
@@ -63,9 +76,10 @@ final readonly class View
      * The faces of walls that are turned this way, as far as they lie beyond the line and between its ends.
      *
      * @param  array<string, Body>  $bodies
-     * @return list<array{Body, float, float, float}> wall, depth of the face, and from and to along it; the farthest first
+     * @param  bool  $afar  {@see SeenFace::$afar}
+     * @return list<SeenFace> the farthest first
      */
-    public function faces(array $bodies): array
+    public function faces(Design $design, array $bodies, bool $afar): array
     {
         $faces = [];
         foreach ($bodies as $body) {
@@ -74,7 +88,8 @@ final readonly class View
                 [$body->host->depth(), $body->left->inner, $body->right->inner],
             ] as [$depth, $a, $b]) {
                 foreach ($this->seen($body, $depth, $a, $b) as [$ua, $ub]) {
-                    $faces[] = [$this->away($body->surface->inPlan(($ua + $ub) / 2, $depth)), [$body, $depth, $ua, $ub]];
+                    $away = $this->away($body->surface->inPlan(($ua + $ub) / 2, $depth));
+                    $faces[] = [$away, new SeenFace($design, $body, $this, $depth, $ua, $ub, $afar)];
                 }
             }
         }

@@ -15,15 +15,13 @@ use Isleward\Core\Measure\Refusal;
 /** How a schedule is laid out: its columns in order, what it is grouped, sorted and narrowed by. */
 final readonly class Layout implements Kept
 {
-    public const TESTS = ['is', 'is-not', 'holds', 'above', 'below'];
-
     /**
-     * @param  string  $source  one of {@see Source::NAMES}
-     * @param  non-empty-list<array{key: string, name: string|null}>  $columns  each with a heading of its own or null
+     * @param  string  $source  what it is of, as a {@see Contributor} names it
+     * @param  non-empty-list<Column>  $columns
      * @param  bool  $merge  rows alike in all that is not added up become one
      * @param  list<string>  $groups  keys
-     * @param  list<array{key: string, down: bool}>  $sort
-     * @param  list<array{key: string, test: string, value: string}>  $filters  values as people typed them
+     * @param  list<Sorting>  $sort
+     * @param  list<Filter>  $filters
      */
     private function __construct(
         public string $id,
@@ -41,40 +39,26 @@ final readonly class Layout implements Kept
     public static function from(Fields $f): self
     {
         $source = $f->string('source');
-        if (! in_array($source, Source::NAMES, true)) {
-            throw Refusal::because(
-                'schedule.source',
-                sprintf('There is no schedule of “%s”; there are %s.', mb_substr($source, 0, 30), implode(', ', Source::NAMES)),
-            );
-        }
+        Source::requireName($source);
         $columns = array_map(
-            static fn (Fields $c): array => [
-                'key' => $c->string('key'),
-                'name' => $c->has('name') ? mb_substr(trim($c->string('name')), 0, 60) : null,
-            ],
+            static fn (Fields $c): Column => new Column(
+                $c->string('key'),
+                $c->has('name') ? mb_substr(trim($c->string('name')), 0, 60) : null,
+            ),
             $f->list('columns'),
         );
         if ($columns === []) {
             throw Refusal::because('schedule.no_columns', 'A schedule has one column at the least.', details: ['field' => 'columns']);
         }
         $filters = array_map(
-            static fn (Fields $c): array => [
-                'key' => $c->string('key'),
-                'test' => $c->string('test'),
-                'value' => mb_substr($c->string('value'), 0, 120),
-            ],
+            static fn (Fields $c): Filter => new Filter($c->string('key'), $c->string('test'), mb_substr($c->string('value'), 0, 120)),
             $f->has('filters') ? $f->list('filters') : [],
         );
-        foreach ($filters as $filter) {
-            if (! in_array($filter['test'], self::TESTS, true)) {
-                throw Refusal::because('schedule.test', sprintf('Rows cannot be narrowed by “%s”.', $filter['test']));
-            }
-        }
 
         return new self(
             $f->string('id'), $f->name('name'), $source, $columns, $f->bool('merge'), $f->has('groups') ? $f->strings('groups') : [],
             array_map(
-                static fn (Fields $c): array => ['key' => $c->string('key'), 'down' => $c->bool('down')],
+                static fn (Fields $c): Sorting => new Sorting($c->string('key'), $c->bool('down')),
                 $f->has('sort') ? $f->list('sort') : [],
             ),
             $filters, $f->bool('totals', true));
@@ -86,39 +70,59 @@ final readonly class Layout implements Kept
         $on = array_map(static fn (Storey $s): string => 'on:'.$s->id, $design->storeys->all);
         // how long an arc is depends on where it is measured
         $arcs = array_filter($design->walls, static fn (Wall $w): bool => $w->isCurved()) === [] ? [] : ['centreLine', 'radius'];
-        [$source, $keys, $merge, $groups] = match ($name) {
-            'by-type' => ['openings', ['mark', 'name', 'width', 'height', 'count', ...$on, 'areaEach', 'area', 'glass'], true, []],
-            'each' => [
+
+        return match ($name) {
+            'by-type' => self::plain(
+                $name,
+                'Openings by type',
+                'openings',
+                ['mark', 'name', 'width', 'height', 'count', ...$on, 'areaEach', 'area', 'glass'],
+                true,
+                [],
+                ['mark', 'width', 'height'],
+            ),
+            'each' => self::plain(
+                $name,
+                'Each opening',
                 'openings',
                 ['number', 'mark', 'name', 'frontage', 'width', 'height', 'sill', 'head', 'fromLeft'],
                 false,
                 ['storey'],
-            ],
-            'types' => [
+                ['number', 'mark'],
+            ),
+            'types' => self::plain(
+                $name,
+                'Unit types',
                 'types',
                 ['mark', 'name', 'operations', 'width', 'height', 'count', 'areaEach', 'glassEach', 'frameShare', 'weightEach'],
                 false,
                 [],
-            ],
-            'walls' => [
+                ['mark', 'width', 'height'],
+            ),
+            'walls' => self::plain(
+                $name,
+                'Walls',
                 'walls',
-                ['name', 'outline', 'length', ...$arcs, 'height', 'thickness', 'openings', 'gross', 'cutOut', 'net'],
+                ['name', 'outline', 'length', ...$arcs, 'height', 'thickness', 'openings', 'gross', 'cutOut', 'net', 'volume'],
                 false,
                 [],
-            ],
-            default => [null, [], false, []],
+                [],
+            ),
+            default => null,
         };
+    }
 
-        return $source === null ? null : self::from(new Fields(['id' => $name, 'name' => match ($name) {
-            'by-type' => 'Openings by type', 'each' => 'Each opening', 'types' => 'Unit types', default => 'Walls'
-        }, 'source' => $source, 'columns' => array_map(
-            static fn (string $k): array => ['key' => $k],
-            $keys,
-        ), 'merge' => $merge, 'groups' => $groups,
-            'sort' => match ($name) {
-                'walls' => [], 'each' => [['key' => 'number', 'down' => false], ['key' => 'mark', 'down' => false]],
-                default => [['key' => 'mark', 'down' => false], ['key' => 'width', 'down' => false], ['key' => 'height', 'down' => false]]
-            }]));
+    /**
+     * @param  non-empty-list<string>  $keys
+     * @param  list<string>  $groups
+     * @param  list<string>  $sort
+     */
+    private static function plain(string $id, string $name, string $source, array $keys, bool $merge, array $groups, array $sort): self
+    {
+        $columns = array_map(static fn (string $key): Column => new Column($key), $keys);
+        $sorted = array_map(static fn (string $key): Sorting => new Sorting($key), $sort);
+
+        return new self($id, $name, $source, $columns, $merge, $groups, $sorted, [], true);
     }
 
     public function called(): string
@@ -147,11 +151,11 @@ final readonly class Layout implements Kept
             'id' => $this->id,
             'name' => $this->name,
             'source' => $this->source,
-            'columns' => $this->columns,
+            'columns' => array_map(static fn (Column $c): array => $c->toArray(), $this->columns),
             'merge' => $this->merge,
             'groups' => $this->groups,
-            'sort' => $this->sort,
-            'filters' => $this->filters,
+            'sort' => array_map(static fn (Sorting $s): array => $s->toArray(), $this->sort),
+            'filters' => array_map(static fn (Filter $f): array => $f->toArray(), $this->filters),
             'totals' => $this->totals,
         ];
     }

@@ -10,8 +10,6 @@ use Isleward\Core\Measure\Units;
 
 /**
  * A schedule as its layout asks for it: rows narrowed, made one where alike, sorted, grouped and added up.
- *
- * @phpstan-type Row array{values: array<string, string|float|int|null>, elements: list<string>}
  */
 final readonly class Report
 {
@@ -30,24 +28,25 @@ final readonly class Report
         $field = static fn (string $key): ?Field => $source->fields[$key] ?? null;
         $columns = [];
         foreach ($layout->columns as $column) {
-            $found = $field($column['key']);
+            $found = $field($column->key);
             // a storey's column goes with its storey
-            if ($found === null && str_starts_with($column['key'], 'on:')) {
+            if ($found === null && str_starts_with($column->key, 'on:')) {
                 continue;
             }
             $found ?? throw Refusal::because(
                 'schedule.column',
-                sprintf('A schedule of %s has no column “%s”.', $source->name, $column['key']),
+                sprintf('A schedule of %s has no column “%s”.', $source->name, $column->key),
             );
-            $columns[] = ['field' => $found, 'heading' => ($column['name'] ?? '') === '' ? $found->name : (string) $column['name']];
+            $columns[] = ['field' => $found, 'heading' => (string) $column->name === '' ? $found->name : (string) $column->name];
         }
-        foreach ([...$layout->groups, ...array_column($layout->sort, 'key'), ...array_column($layout->filters, 'key')] as $key) {
+        $named = array_map(static fn (Sorting|Filter $by): string => $by->key, [...$layout->sort, ...$layout->filters]);
+        foreach ([...$layout->groups, ...$named] as $key) {
             $field($key) ?? throw Refusal::because('schedule.column', sprintf('A schedule of %s has no column “%s”.', $source->name, $key));
         }
         $rows = $source->rows;
         foreach ($layout->filters as $i => $filter) {
             try {
-                $test = self::test($source->fields[$filter['key']], $filter['test'], $filter['value'], $units);
+                $test = $filter->passes($source->fields[$filter->key], $units);
             } catch (Refusal $refusal) {
                 throw Refusal::because('schedule.value', $refusal->getMessage(), details: ['field' => "filters.$i"]);
             }
@@ -56,13 +55,13 @@ final readonly class Report
         if ($layout->merge) {
             $rows = self::merged($rows, $columns, $layout->groups, $source->fields);
         }
-        $order = [...array_map(static fn (string $k): array => ['key' => $k, 'down' => false], $layout->groups), ...$layout->sort];
+        $order = [...array_map(static fn (string $k): Sorting => new Sorting($k), $layout->groups), ...$layout->sort];
         if ($order !== []) {
-            usort($rows, static function (array $a, array $b) use ($order, $source): int {
-                foreach ($order as ['key' => $key, 'down' => $down]) {
-                    $c = self::compare($a['values'][$key] ?? null, $b['values'][$key] ?? null, $source->fields[$key]->order);
+            usort($rows, static function (Row $a, Row $b) use ($order, $source): int {
+                foreach ($order as $by) {
+                    $c = self::compare($a->value($by->key), $b->value($by->key), $source->fields[$by->key]->order);
                     if ($c !== 0) {
-                        return $down ? -$c : $c;
+                        return $by->down ? -$c : $c;
                     }
                 }
 
@@ -132,16 +131,15 @@ final readonly class Report
     }
 
     /**
-     * @param  Row  $row
      * @return array{kind: 'row', text: string, values: list<string|float|int|null>, elements: list<string>}
      */
-    private function row(array $row): array
+    private function row(Row $row): array
     {
         return [
             'kind' => 'row',
             'text' => '',
-            'values' => array_map(static fn (array $c): string|float|int|null => $row['values'][$c['field']->key] ?? null, $this->columns),
-            'elements' => $row['elements'],
+            'values' => array_map(static fn (array $c): string|float|int|null => $row->value($c['field']->key), $this->columns),
+            'elements' => $row->elements,
         ];
     }
 
@@ -157,11 +155,11 @@ final readonly class Report
         $rest = array_slice($keys, 1);
         $groups = [];
         foreach ($rows as $row) {
-            $groups[(string) ($row['values'][$key] ?? '')][] = $row;
+            $groups[(string) ($row->value($key) ?? '')][] = $row;
         }
         $out = [];
         foreach ($groups as $group) {
-            $value = $group[0]['values'][$key] ?? null;
+            $value = $group[0]->value($key);
             $said = is_float($value) && $fields[$key]->measured === Measured::Length
                             ? Length::format($value, $this->units)
                             : (string) $value;
@@ -170,7 +168,7 @@ final readonly class Report
                 'kind' => 'group',
                 'text' => $text,
                 'values' => [],
-                'elements' => array_merge(...array_map(static fn (array $r): array => $r['elements'], $group)),
+                'elements' => array_merge(...array_map(static fn (Row $r): array => $r->elements, $group)),
             ];
             array_push($out, ...($rest === [] ? array_map($this->row(...), $group) : $this->grouped($group, $rest, $fields, $totals)));
             if ($totals && count($group) > 1) {
@@ -195,10 +193,7 @@ final readonly class Report
         return array_map(
             static fn (array $c): float|int|null => ! $c['field']->summed
                             ? null
-                            : array_sum(array_map(
-                                static fn (array $r): float|int => self::number($r['values'][$c['field']->key] ?? null),
-                                $rows,
-                            )),
+                            : array_sum(array_map(static fn (Row $r): float|int => $r->figure($c['field']->key), $rows)),
             $this->columns,
         );
     }
@@ -223,76 +218,13 @@ final readonly class Report
         foreach ($rows as $row) {
             $alike = '';
             foreach ($keys as $key) {
-                $v = $row['values'][$key] ?? null;
+                $v = $row->value($key);
                 $alike .= (is_float($v) ? (string) round($v, 2) : (string) $v)."\x1f";
             }
-            if (! isset($out[$alike])) {
-                $out[$alike] = $row;
-
-                continue;
-            }
-            array_push($out[$alike]['elements'], ...$row['elements']);
-            foreach ($summed as $key) {
-                if (! isset($row['values'][$key]) && ! isset($out[$alike]['values'][$key])) {
-                    continue;
-                }
-                $out[$alike]['values'][$key] = self::number(
-                    $out[$alike]['values'][$key] ?? null,
-                ) + self::number($row['values'][$key] ?? null);
-            }
+            $out[$alike] = isset($out[$alike]) ? $out[$alike]->with($row, $summed) : $row;
         }
 
         return array_values($out);
-    }
-
-    /**
-     * @return \Closure(Row): bool
-     */
-    private static function test(Field $field, string $test, string $value, Units $units): \Closure
-    {
-        if ($field->measured === Measured::Text) {
-            $wanted = mb_strtolower(trim($value));
-
-            return static function (array $row) use ($field, $test, $wanted): bool {
-                /** @var Row $row */
-                $text = mb_strtolower((string) ($row['values'][$field->key] ?? ''));
-
-                return match ($test) {
-                    'is' => $text === $wanted,
-                    'is-not' => $text !== $wanted,
-                    'holds' => $wanted === '' || str_contains($text, $wanted),
-                    'above' => strnatcmp($text, $wanted) > 0,
-                    default => strnatcmp($text, $wanted) < 0,
-                };
-            };
-        }
-        $number = match (true) {
-            $field->measured === Measured::Length => Length::parse($value, $units),
-            is_numeric(
-                str_replace(',', '.', trim($value)),
-            ) => (float) str_replace(',', '.', trim($value)) / $field->measured->number(1.0, $units),
-            default => throw Refusal::because(
-                'schedule.value',
-                sprintf('“%s” is no figure to narrow %s by.', mb_substr($value, 0, 30), mb_strtolower($field->name)),
-            ),
-        };
-
-        return static function (array $row) use ($field, $test, $number): bool {
-            /** @var Row $row */
-            $v = (float) ($row['values'][$field->key] ?? 0);
-
-            return match ($test) {
-                'is', 'holds' => abs($v - $number) < 0.05,
-                'is-not' => abs($v - $number) >= 0.05,
-                'above' => $v > $number + 1e-9,
-                default => $v < $number - 1e-9,
-            };
-        };
-    }
-
-    private static function number(string|float|int|null $value): float|int
-    {
-        return is_string($value) ? 0 : $value ?? 0;
     }
 
     /** @param  array<string, int>  $order */

@@ -218,13 +218,15 @@ final class CurvedDrawingsTest extends TestCase
         $house = self::house();
         $bodies = Bodies::of($house->design);
         $rows = Source::of('walls', $house->design, $bodies, Frontages::of($house->design, $bodies))->rows;
-        $arc = $rows[4]['values'];
+        $arc = $rows[4]->values;
         self::assertEqualsWithDelta(self::RADIUS * deg2rad(120), $arc['length'], 1e-6);
         self::assertEqualsWithDelta((self::RADIUS - 150) * deg2rad(120), $arc['centreLine'], 1e-6);
         self::assertEqualsWithDelta(self::RADIUS, $arc['radius'], 1e-6);
+        // the ring sector between both radii, 120° of it (Pappus and Guldin)
+        self::assertEqualsWithDelta((self::RADIUS - 150) * deg2rad(120) * 300 * 3600, (float) $arc['volume'], 1.0);
         self::assertSame('240° to 120°', $arc['bearing']);
-        self::assertNull($rows[0]['values']['radius']);
-        self::assertSame($rows[0]['values']['length'], $rows[0]['values']['centreLine']);
+        self::assertNull($rows[0]->values['radius']);
+        self::assertSame($rows[0]->values['length'], $rows[0]->values['centreLine']);
     }
 
     private static function line(float $x0, float $y0, float $x1, float $y1): SectionLine

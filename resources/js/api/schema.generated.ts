@@ -1210,14 +1210,14 @@ export interface components {
             key: string;
             name: string;
             /** @enum {string} */
-            measured: "text" | "count" | "length" | "area" | "weight" | "share";
+            measured: "text" | "count" | "length" | "area" | "volume" | "weight" | "share";
             summed: boolean;
         };
         ReportColumn: {
             key: string;
             heading: string;
             /** @enum {string} */
-            measured: "text" | "count" | "length" | "area" | "weight" | "share";
+            measured: "text" | "count" | "length" | "area" | "volume" | "weight" | "share";
         };
         ReportRow: {
             /** @enum {string} */

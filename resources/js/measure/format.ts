@@ -21,6 +21,12 @@ export function formatArea(mm2: number, units: Units): string {
     return units === 'ft-in' ? `${group(round(mm2 / (304.8 * 304.8), 1).toFixed(1))} ft²` : `${group(round(mm2 / 1e6, 2).toFixed(2))} m²`;
 }
 
+export function formatVolume(mm3: number, units: Units): string {
+    return units === 'ft-in'
+        ? `${group(round(mm3 / (304.8 * 304.8 * 304.8), 1).toFixed(1))} ft³`
+        : `${group(round(mm3 / 1e9, 3).toFixed(3))} m³`;
+}
+
 /** A level over the datum, always with its sign. */
 export function formatLevel(mm: number, units: Units): string {
     if (units === 'ft-in') return (mm < 0 ? '' : '+') + feetInches(mm);

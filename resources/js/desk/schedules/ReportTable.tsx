@@ -1,7 +1,7 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useEffect, useMemo, useRef } from 'react';
 import type { Report } from '../../api/client';
-import { formatArea } from '../../measure/format';
+import { formatArea, formatVolume } from '../../measure/format';
 import { useData } from '../data';
 import { useDesk } from '../store';
 
@@ -44,6 +44,7 @@ export function ReportTable({ report, onSort }: { report: Report; onSort: (key: 
         if (typeof value === 'string') return value;
         if (measured === 'length') return data.length(value);
         if (measured === 'area') return value === 0 ? '–' : formatArea(value, data.project.settings.units);
+        if (measured === 'volume') return formatVolume(value, data.project.settings.units);
         if (measured === 'weight') return value === 0 ? '–' : `${value.toFixed(1)} kg`;
         if (measured === 'share') return `${(value * 100).toFixed(1)} %`;
         return value === 0 ? '–' : String(value);

@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Drawing;
+
+use Isleward\Core\Building\Body;
+use Isleward\Core\Building\PlacedOpening;
+use Isleward\Core\Building\Places;
+use Isleward\Core\Design\Design;
+use Isleward\Core\Geometry\Contour;
+use Isleward\Core\Geometry\Region;
+
+/** Where a section's line runs through what stands, from one place along it to another; with the openings it goes through there. */
+final class SectionCut
+{
+    /** Curves of an opening's shape are chords that leave them by so much at the most, mm. */
+    private const SAGITTA = 0.05;
+
+    /** @var list<array{PlacedOpening, list<list<float>>}> */
+    public readonly array $holes;
+
+    public function __construct(
+        public readonly Design $design,
+        public readonly Body $body,
+        public readonly View $view,
+        public readonly float $s0,
+        public readonly float $s1,
+    ) {
+        $holes = [];
+        foreach ($design->openingsOf($body->host->id()) as $opening) {
+            $placed = Places::in($design)->of($opening);
+            $rings = $this->isNear($placed) ? $this->hole($placed) : [];
+            if ($rings !== []) {
+                $holes[] = [$placed, $rings];
+            }
+        }
+        $this->holes = $holes;
+    }
+
+    /** Whether the line crosses a curved wall where an opening is: what lies across the arc has places over its width too. */
+    private function isNear(PlacedOpening $placed): bool
+    {
+        if ($placed->cut === null) {
+            return true;
+        }
+        $us = array_map(fn (float $s): float => $this->body->surface->u($this->view->at($s)), [$this->s0, $this->s1]);
+        [$from, $to] = $placed->cut->reach($this->body->host->depth());
+
+        return max($us) > $placed->left + $from && min($us) < $placed->left + $to;
+    }
+
+    /** @return list<list<float>> what an opening takes out of the cut face */
+    private function hole(PlacedOpening $placed): array
+    {
+        [$s0, $s1] = [$this->s0, $this->s1];
+        $x = array_map(fn (float $s): float => $placed->across($this->body->surface, $this->view->at($s)), [$s0, $s1]);
+        if (abs($x[1] - $x[0]) < 1e-6 * ($s1 - $s0)) {
+            if ($x[0] <= 0.0 || $x[0] >= $placed->opening->width) {
+                return [];
+            }
+            $spans = $placed->outline === null ? [[$placed->sill, $placed->head]] : array_map(
+                static fn (array $s): array => [$placed->sill + $s[0], $placed->sill + $s[1]],
+                $placed->outline->spans(true, $x[0]),
+            );
+
+            return array_map(static fn (array $s): array => [$s0, $s[0], $s1, $s[0], $s1, $s[1], $s0, $s[1]], $spans);
+        }
+        $outline = $placed->outline ?? Contour::rectangle(0.0, 0.0, $placed->opening->width, $placed->opening->height);
+        $ring = [];
+        $shape = $outline->ring(self::SAGITTA);
+        for ($i = 0, $n = count($shape); $i < $n; $i += 2) {
+            $at = $this->view->line()->meetsLine($placed->through($this->body->surface, $shape[$i], $this->body->host->depth()));
+            if ($at === null) {
+                return []; // it runs alike with one of its jambs, outside of it
+            }
+            array_push($ring, $this->view->s($at), $placed->sill + $shape[$i + 1]);
+        }
+
+        return Region::polygon($ring)->intersection(Region::rectangle($s0, $placed->sill - 1, $s1, $placed->head + 1))->rings;
+    }
+}
