@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Console;
 
 use Illuminate\Console\Command;
+use Isleward\Core\Edit\Arguments;
+use Isleward\Core\Measure\Argument;
 use OpenApi\Generator;
 use OpenApi\Processors\AugmentProperties;
 use OpenApi\Processors\DocBlockDescriptions;
@@ -62,6 +64,29 @@ final class OpenApiCommand extends Command
             }
         }
 
+        self::withEdits($read);
+
         return json_encode($read, JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE);
+    }
+
+    /** An edit is one of those there are, each with the arguments that it has and no others. */
+    private static function withEdits(\stdClass $document): void
+    {
+        $content = $document->paths->{'/projects/{project}/edits'}->post->requestBody->content->{'application/json'};
+        $plain = $content->schema;
+        $one = [];
+        foreach (Arguments::all() as $edit => $arguments) {
+            $name = str_replace(' ', '', ucwords(strtr($edit, '.-', '  '))).'Args';
+            $document->components->schemas->$name = (object) Argument::closed($arguments);
+            $one[] = (object) [
+                'type' => 'object', 'required' => $plain->required,
+                'properties' => (object) [
+                    'edit' => (object) ['type' => 'string', 'const' => $edit],
+                    'args' => (object) ['$ref' => "#/components/schemas/$name"],
+                    'base' => $plain->properties->base, 'key' => $plain->properties->key,
+                ],
+            ];
+        }
+        $content->schema = (object) ['oneOf' => $one];
     }
 }

@@ -13,10 +13,12 @@ use Isleward\Core\Design\Ids;
 use Isleward\Core\Design\Kind;
 use Isleward\Core\Design\Misfit;
 use Isleward\Core\Design\Operation;
+use Isleward\Core\Edit\Arguments;
 use Isleward\Core\Edit\Edits;
 use Isleward\Core\Edit\Scope;
 use Isleward\Core\Measure\Fields;
 use Isleward\Core\Measure\Refusal;
+use Tests\Support\Described;
 use Tests\Support\Spoiled;
 
 /** Laws over every edit there is: it comes to the same on what is loaded for it as on the whole design, and an undo restores exactly. */
@@ -51,6 +53,26 @@ final class EveryEditTest extends FurnishedCase
         }
         self::assertGreaterThan(count(Edits::names()), $compared - $refused, 'of the spoiled ones too some can be done');
         self::assertGreaterThan(20, $refused);
+    }
+
+    public function test_every_edit_is_asked_as_it_is_described_and_with_nothing_else(): void
+    {
+        $edits = $this->furnished->edits();
+        self::assertEqualsCanonicalizing(array_keys(Arguments::all()), array_keys($edits));
+        self::assertEqualsCanonicalizing(Edits::names(), array_keys($edits));
+        foreach ($edits as $name => $args) {
+            self::assertNull(Described::only()->faultOfArguments($name, $args));
+            self::assertNotNull(Described::only()->faultOfArguments($name, $args + ['walll' => 1]), $name);
+            try {
+                Edits::make($name, new Fields($args + ['walll' => 1]));
+                self::fail("$name took what it has not.");
+            } catch (Refusal $refusal) {
+                self::assertSame('edit.argument', $refusal->reason);
+                self::assertStringContainsString("$name has no “walll”", $refusal->getMessage());
+            }
+        }
+        $this->edit('opening.remove', ['ids' => [$this->furnished->ids['first']], 'keepFigure' => true])->assertStatus(422)
+            ->assertJsonPath('code', 'edit.argument')->assertJsonPath('details.field', 'keepFigure');
     }
 
     public function test_an_undo_of_any_edit_restores_every_row_exactly_and_a_redo_what_it_had_done(): void

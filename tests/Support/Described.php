@@ -63,6 +63,20 @@ final class Described
         return (int) $status >= 400 ? null : "$method $path is not described";
     }
 
+    /**
+     * What in an edit's arguments their description does not say; null when they are as described.
+     *
+     * @param  array<string, mixed>  $args
+     */
+    public function faultOfArguments(string $edit, array $args): ?string
+    {
+        $name = str_replace(' ', '', ucwords(strtr($edit, '.-', '  '))).'Args';
+        $sent = json_decode(json_encode((object) $args, JSON_THROW_ON_ERROR), false, 512, JSON_THROW_ON_ERROR);
+        $error = $this->validator->validate($sent, self::ID.'#/components/schemas/'.$name)->error();
+
+        return $error === null ? null : $edit.': '.json_encode((new ErrorFormatter)->format($error), JSON_UNESCAPED_SLASHES);
+    }
+
     /** @param  array<string, mixed>  $described */
     private function content(string $at, array $described, Response $response, string $what): ?string
     {

@@ -61,6 +61,8 @@ final class Edits
     {
         $class = self::BY_NAME[$name] ?? null;
         if ($class !== null) {
+            Arguments::require($name, $args);
+
             return $class::from($args);
         }
         [$kind, $verb] = [...explode('.', $name, 2), ''];
@@ -72,6 +74,7 @@ final class Edits
             );
         }
 
+        Arguments::require($name, $args);
         $args = new Fields(['kept' => $kind] + $args->all(), $args->units());
 
         return $verb === 'keep' ? Keep::from($args) : Forget::from($args);

@@ -125,6 +125,7 @@ final class House implements Ids
         if (isset($args['left'])) {
             $args['position'] = ['from' => 'left', 'value' => $args['left'], 'to' => 'near'];
         }
+        unset($args['left']);
         $change = $this->do('opening.place', $args + ['host' => $this->wall($wall)->id, 'storey' => $this->storey($storey)]);
 
         return $this->design->opening($change->chosen[0]);

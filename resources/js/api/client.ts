@@ -36,6 +36,13 @@ export type ReadTracing = Schemas['ReadTracing'];
 export type Here = Schemas['Here'];
 export type SectionLine = Schemas['SectionLine'];
 export type Args = Record<string, unknown>;
+type EditBody = paths['/projects/{project}/edits']['post']['requestBody']['content']['application/json'];
+export type EditName = EditBody['edit'];
+/** What an edit is asked with: the compiler holds every one that is sent to its description. */
+export type EditArgs<N extends EditName = EditName> = Extract<EditBody, { edit: N }>['args'];
+type AnyEdit = { edit: EditName; args: EditArgs };
+/** An edit that the core itself proposes, to put something right: it is one that there is. */
+export const proposed = ({ edit, args }: { edit: string; args: Args }) => ({ edit, args }) as AnyEdit;
 export type Layout = Schemas['Layout'];
 export type Report = Schemas['Report'];
 export type Reading = Schemas['Reading'];
@@ -92,8 +99,11 @@ async function afterSigningIn<T>(ask: () => Promise<T>): Promise<T> {
 
 const at = (project: string) => ({ params: { path: { project } } });
 
-const edits = (project: string, query: { try?: 1; job?: 1 }, body: { edit: string; args: Args; base: number; key?: string }) =>
-    client.POST('/projects/{project}/edits', { params: { path: { project }, query }, body });
+const edits = <N extends EditName>(
+    project: string,
+    query: { try?: 1; job?: 1 },
+    body: { edit: N; args: EditArgs<N>; base: number; key?: string },
+) => client.POST('/projects/{project}/edits', { params: { path: { project }, query }, body: body as EditBody });
 
 export const api = {
     whoAmI: () => once(() => client.GET('/session')),
@@ -110,11 +120,11 @@ export const api = {
         answer(() => client.GET('/projects/{project}/plans/{storey}', { params: { path: { project, storey } } })),
     section: (project: string, query: paths['/projects/{project}/sections']['get']['parameters']['query']) =>
         answer(() => client.GET('/projects/{project}/sections', { params: { path: { project }, query } })),
-    edit: (project: string, edit: string, args: Args, base: number, key: string) =>
+    edit: <N extends EditName>(project: string, edit: N, args: EditArgs<N>, base: number, key: string) =>
         answer(() => edits(project, {}, { edit, args, base, key })) as Promise<Outcome>,
-    tryEdit: (project: string, edit: string, args: Args, base: number) =>
+    tryEdit: <N extends EditName>(project: string, edit: N, args: EditArgs<N>, base: number) =>
         answer(() => edits(project, { try: 1 }, { edit, args, base })) as Promise<Outcome>,
-    beginEdit: (project: string, edit: string, args: Args, base: number, key: string) =>
+    beginEdit: <N extends EditName>(project: string, edit: N, args: EditArgs<N>, base: number, key: string) =>
         answer(() => edits(project, { job: 1 }, { edit, args, base, key })) as Promise<Task>,
     task: (project: string, task: string) =>
         answer(() => client.GET('/projects/{project}/tasks/{task}', { params: { path: { project, task } } })),

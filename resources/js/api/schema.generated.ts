@@ -1875,6 +1875,701 @@ export interface components {
             redo: string | null;
             findings: components["schemas"]["Finding"][];
         };
+        SettingsChangeArgs: {
+            name?: string;
+            /** @enum {string} */
+            units?: "mm" | "m" | "ft-in";
+            /** @description mm, or a text in people’s units */
+            cornerMargin?: number | string;
+            /** @description mm, or a text in people’s units */
+            baseLevel?: number | string;
+            north?: number;
+            /** @description mm, or a text in people’s units */
+            nib?: number | string;
+            module?: {
+                /** @description mm, or a text in people’s units */
+                length?: number | string;
+                /** @description mm, or a text in people’s units */
+                height?: number | string;
+                /** @description mm, or a text in people’s units */
+                joint?: number | string;
+            } | null;
+            finishes?: {
+                [key: string]: unknown;
+            }[];
+            /** @description limits of units */
+            unitRules?: {
+                [key: string]: unknown;
+            };
+            /** @description mm, or a text in people’s units */
+            slab?: number | string;
+            /** @description mm, or a text in people’s units */
+            setting?: number | string;
+            /** @enum {string} */
+            jambs?: "parallel" | "radial" | "bent";
+        };
+        StoreyInsertArgs: {
+            name: string;
+            /** @description mm, or a text in people’s units */
+            height: number | string;
+            above?: string | null;
+        };
+        StoreyChangeArgs: {
+            id: string;
+            name?: string;
+            /** @description mm, or a text in people’s units */
+            height?: number | string;
+        };
+        StoreyRemoveArgs: {
+            id: string;
+            withContents?: boolean;
+        };
+        OutlineDrawArgs: {
+            points?: ((number | string)[] | {
+                /** @description mm, or a text in people’s units */
+                x?: number | string;
+                /** @description mm, or a text in people’s units */
+                y?: number | string;
+                through?: (number | string)[];
+                tangent?: boolean;
+                /** @description mm, or a text in people’s units */
+                rise?: number | string;
+                /** @description mm, or a text in people’s units */
+                radius?: number | string;
+                /** @description degrees */
+                angle?: number;
+                /** @description mm, or a text in people’s units */
+                length?: number | string;
+                /** @description the longer way round */
+                major?: boolean;
+            })[];
+            closing?: {
+                /** @description mm, or a text in people’s units */
+                rise?: number | string;
+                /** @description mm, or a text in people’s units */
+                radius?: number | string;
+                /** @description degrees */
+                angle?: number;
+                /** @description mm, or a text in people’s units */
+                length?: number | string;
+                /** @description the longer way round */
+                major?: boolean;
+                through?: (number | string)[];
+                tangent?: boolean;
+            };
+            rectangle?: {
+                /** @description mm, or a text in people’s units */
+                x?: number | string;
+                /** @description mm, or a text in people’s units */
+                y?: number | string;
+                /** @description mm, or a text in people’s units */
+                width: number | string;
+                /** @description mm, or a text in people’s units */
+                depth: number | string;
+                /** @description mm, or a text in people’s units */
+                radius?: number | string;
+            };
+            circle?: {
+                /** @description mm, or a text in people’s units */
+                x?: number | string;
+                /** @description mm, or a text in people’s units */
+                y?: number | string;
+                /** @description mm, or a text in people’s units */
+                radius: number | string;
+            };
+            /** @description mm, or a text in people’s units */
+            thickness: number | string;
+            base: string;
+            top: string;
+            closed?: boolean;
+            inner?: boolean;
+            name?: string | null;
+            /** @enum {string} */
+            line?: "face" | "centre";
+            /** @enum {string} */
+            outside?: "left" | "right";
+        };
+        OutlineTurnArgs: {
+            id: string;
+        };
+        OutlineRemoveArgs: {
+            id: string;
+            withContents?: boolean;
+        };
+        OutlineRoundArgs: {
+            outline: string;
+            /** @description mm, or a text in people’s units */
+            radius: number | string;
+            walls?: string[];
+        };
+        OutlineRecessArgs: {
+            wall: string;
+            /** @description mm, or a text in people’s units */
+            from: number | string;
+            /** @description mm, or a text in people’s units */
+            to: number | string;
+            /** @description mm, or a text in people’s units */
+            depth: number | string;
+        };
+        WallChangeArgs: {
+            walls: string[];
+            /** @description mm, or a text in people’s units */
+            thickness?: number | string;
+            base?: string;
+            top?: string;
+        };
+        WallMoveArgs: {
+            wall: string;
+            /** @description mm, or a text in people’s units */
+            by: number | string;
+        };
+        WallTurnArgs: {
+            wall: string;
+            degrees: number;
+            /** @enum {string} */
+            about?: "left" | "middle" | "right";
+        };
+        WallStackArgs: {
+            walls: string[];
+            from: string;
+            storeys: string[];
+            /** @enum {string} */
+            fit?: "all" | "fitting";
+        };
+        WallBendArgs: {
+            wall: string;
+            /** @description mm, or a text in people’s units */
+            rise?: number | string;
+            /** @description mm, or a text in people’s units */
+            radius?: number | string;
+            /** @description degrees */
+            angle?: number;
+            /** @description mm, or a text in people’s units */
+            length?: number | string;
+            /** @description the longer way round */
+            major?: boolean;
+            /** @description mm, or a text in people’s units */
+            chord?: number | string;
+            outward?: boolean;
+            /** @enum {string} */
+            keeps?: "rise" | "radius" | "angle" | "length";
+            through?: {
+                /** @description mm, or a text in people’s units */
+                x: number | string;
+                /** @description mm, or a text in people’s units */
+                y: number | string;
+            };
+        };
+        LineAddArgs: {
+            host: string;
+            storey?: string | null;
+            /** @enum {string} */
+            axis?: "upright" | "level";
+            name?: string;
+            rule?: {
+                /** @enum {string} */
+                from: "left" | "right" | "middle" | "fraction" | "point" | "line" | "opening" | "across";
+                /** @description mm, or a text in people’s units */
+                value?: number | string;
+                ref?: string | null;
+                /** @enum {string} */
+                point?: "left" | "centre" | "right";
+                /** @description mm, or a text in people’s units */
+                at?: number | string;
+                /** @enum {string} */
+                face?: "outer" | "inner";
+            } | {
+                /** @enum {string} */
+                from: "floor" | "foot" | "datum" | "line" | "opening";
+                /** @description mm, or a text in people’s units */
+                height: number | string;
+                ref?: string | null;
+                /** @enum {string} */
+                point?: "sill" | "head";
+                /** @enum {string} */
+                edge?: "sill" | "head";
+            };
+            parts?: number | string;
+            percentages?: (number | string)[];
+            between?: string[];
+        };
+        LineAcrossArgs: {
+            id: string;
+            /** @enum {string} */
+            side: "left" | "right";
+        };
+        LineChangeArgs: {
+            id: string;
+            name?: string;
+            storey?: string | null;
+            rule?: {
+                /** @enum {string} */
+                from: "left" | "right" | "middle" | "fraction" | "point" | "line" | "opening" | "across";
+                /** @description mm, or a text in people’s units */
+                value?: number | string;
+                ref?: string | null;
+                /** @enum {string} */
+                point?: "left" | "centre" | "right";
+                /** @description mm, or a text in people’s units */
+                at?: number | string;
+                /** @enum {string} */
+                face?: "outer" | "inner";
+            } | {
+                /** @enum {string} */
+                from: "floor" | "foot" | "datum" | "line" | "opening";
+                /** @description mm, or a text in people’s units */
+                height: number | string;
+                ref?: string | null;
+                /** @enum {string} */
+                point?: "sill" | "head";
+                /** @enum {string} */
+                edge?: "sill" | "head";
+            };
+            /** @description mm, or a text in people’s units */
+            value?: number | string;
+            /** @description mm, or a text in people’s units */
+            by?: number | string;
+        };
+        LineRemoveArgs: {
+            ids?: string[];
+            all?: boolean;
+            keepFigures?: boolean;
+        };
+        OpeningPlaceArgs: {
+            host: string;
+            storey: string;
+            type?: string | null;
+            /** @description mm, or a text in people’s units */
+            width?: number | string;
+            /** @description mm, or a text in people’s units */
+            height?: number | string;
+            shape?: number[] | null;
+            position: {
+                /** @enum {string} */
+                from: "left" | "right" | "middle" | "fraction" | "point" | "line" | "opening" | "across";
+                /** @description mm, or a text in people’s units */
+                value?: number | string;
+                ref?: string | null;
+                /** @enum {string} */
+                point?: "left" | "centre" | "right";
+                /** @description mm, or a text in people’s units */
+                at?: number | string;
+                /** @enum {string} */
+                face?: "outer" | "inner";
+                /** @enum {string} */
+                to?: "near" | "far" | "centre";
+            };
+            sill?: {
+                /** @enum {string} */
+                from: "floor" | "foot" | "datum" | "line" | "opening";
+                /** @description mm, or a text in people’s units */
+                height: number | string;
+                ref?: string | null;
+                /** @enum {string} */
+                point?: "sill" | "head";
+                /** @enum {string} */
+                edge?: "sill" | "head";
+            };
+            /** @description mm, or a text in people’s units */
+            headAt?: number | string;
+            facesOut?: boolean;
+            mirrored?: boolean;
+            /** @description mm, or a text in people’s units */
+            setback?: number | string;
+            jambs?: ("parallel" | "radial" | "bent") | null;
+        };
+        OpeningChangeArgs: {
+            id?: string;
+            ids?: string[];
+            storey?: string;
+            type?: string | null;
+            /** @description mm, or a text in people’s units */
+            width?: number | string;
+            /** @description mm, or a text in people’s units */
+            height?: number | string;
+            position?: {
+                /** @enum {string} */
+                from: "left" | "right" | "middle" | "fraction" | "point" | "line" | "opening" | "across";
+                /** @description mm, or a text in people’s units */
+                value?: number | string;
+                ref?: string | null;
+                /** @enum {string} */
+                point?: "left" | "centre" | "right";
+                /** @description mm, or a text in people’s units */
+                at?: number | string;
+                /** @enum {string} */
+                face?: "outer" | "inner";
+                /** @enum {string} */
+                to?: "near" | "far" | "centre";
+            };
+            sill?: {
+                /** @enum {string} */
+                from: "floor" | "foot" | "datum" | "line" | "opening";
+                /** @description mm, or a text in people’s units */
+                height: number | string;
+                ref?: string | null;
+                /** @enum {string} */
+                point?: "sill" | "head";
+                /** @enum {string} */
+                edge?: "sill" | "head";
+            };
+            facesOut?: boolean;
+            mirrored?: boolean;
+            /** @description mm, or a text in people’s units */
+            setback?: number | string;
+            jambs?: ("parallel" | "radial" | "bent") | null;
+            ajar?: number | null;
+            /** @description mm, or a text in people’s units */
+            sillHeight?: number | string;
+            /** @description mm, or a text in people’s units */
+            value?: number | string;
+            /** @description mm, or a text in people’s units */
+            head?: number | string;
+            /** @enum {string} */
+            keep?: "sill" | "head";
+            measure?: {
+                /** @enum {string} */
+                from?: "left" | "right" | "middle" | "fraction" | "point" | "line" | "opening" | "across";
+                ref?: string | null;
+                /** @enum {string} */
+                point?: "left" | "centre" | "right";
+                /** @description mm, or a text in people’s units */
+                at?: number | string;
+                /** @enum {string} */
+                face?: "outer" | "inner";
+                /** @enum {string} */
+                to?: "near" | "far" | "centre";
+                /** @description mm, or a text in people’s units */
+                value?: number | string;
+            };
+            /** @enum {string} */
+            sillFrom?: "floor" | "foot" | "datum" | "line" | "opening";
+            measureSill?: {
+                /** @enum {string} */
+                from?: "floor" | "foot" | "datum" | "line" | "opening";
+                ref?: string | null;
+                /** @enum {string} */
+                point?: "sill" | "head";
+                /** @enum {string} */
+                edge?: "sill" | "head";
+                /** @description mm, or a text in people’s units */
+                height?: number | string;
+            };
+            /** @description mm, or a text in people’s units */
+            leftJamb?: number | string;
+            /** @description mm, or a text in people’s units */
+            sillLevel?: number | string;
+            by?: {
+                /** @description mm, or a text in people’s units */
+                u?: number | string;
+                /** @description mm, or a text in people’s units */
+                v?: number | string;
+            };
+            /** @enum {string} */
+            fit?: "all" | "fitting";
+        };
+        OpeningRemoveArgs: {
+            ids: string[];
+            keepFigures?: boolean;
+        };
+        OpeningFillArgs: {
+            ids: string[];
+            door?: string | null;
+            window?: string | null;
+        };
+        OpeningEmptyArgs: {
+            ids: string[];
+        };
+        OpeningOwnTypeArgs: {
+            ids: string[];
+        };
+        OpeningNumberArgs: {
+            ids?: string[];
+            text: string;
+            start?: number | string;
+            digits?: number | string;
+            /** @enum {string} */
+            order?: "storey" | "along";
+            keep?: boolean;
+        };
+        OpeningFromMarksArgs: {
+            storey: string;
+            type?: string | null;
+            /** @description mm, or a text in people’s units */
+            height?: number | string;
+            /** @description mm, or a text in people’s units */
+            sill?: number | string;
+            rounded?: boolean;
+            marks: {
+                host: string;
+                /** @description mm, or a text in people’s units */
+                from: number | string;
+                /** @description mm, or a text in people’s units */
+                to: number | string;
+            }[];
+            /** @enum {string} */
+            fit?: "all" | "fitting";
+        };
+        FindingAcceptArgs: {
+            host: string;
+            finding: string;
+            figure: number;
+            note?: string;
+        };
+        FindingReopenArgs: {
+            id: string;
+        };
+        OpeningRepeatArgs: {
+            ids: string[];
+            /** @enum {string} */
+            by?: "pitch" | "ends" | "fit";
+            count?: number | string;
+            /** @description mm, or a text in people’s units */
+            pitch?: number | string;
+            /** @description mm, or a text in people’s units */
+            pier?: number | string;
+            /** @enum {string} */
+            fit?: "all" | "fitting";
+        };
+        OpeningSpaceArgs: {
+            ids: string[];
+            /** @enum {string} */
+            between?: "outer" | "ends" | "lines";
+            /** @enum {string} */
+            by?: "gaps" | "centres";
+            lines?: string[];
+            /** @enum {string} */
+            fit?: "all" | "fitting";
+        };
+        OpeningCopyArgs: {
+            ids: string[];
+            walls?: string[] | "opposite";
+            fromLeft?: boolean;
+            pick?: {
+                opening: string;
+                /** @enum {string} */
+                point: "left" | "centre" | "right";
+            };
+            put?: {
+                host: string;
+                storey?: string | null;
+                /** @enum {string} */
+                from: "left" | "right" | "middle" | "fraction" | "point" | "line" | "opening" | "across";
+                /** @description mm, or a text in people’s units */
+                value?: number | string;
+                ref?: string | null;
+                /** @enum {string} */
+                point?: "left" | "centre" | "right";
+                /** @description mm, or a text in people’s units */
+                at?: number | string;
+                /** @enum {string} */
+                face?: "outer" | "inner";
+            };
+            /** @enum {string} */
+            fit?: "all" | "fitting";
+        };
+        OpeningStackArgs: {
+            ids: string[];
+            storeys?: string[] | "all";
+            /** @enum {string} */
+            fit?: "all" | "fitting";
+        };
+        OpeningMirrorArgs: {
+            ids: string[];
+            /** @enum {string} */
+            about?: "middle" | "line" | "outline";
+            line?: string;
+            copy?: boolean;
+            along?: boolean;
+            /** @enum {string} */
+            fit?: "all" | "fitting";
+        };
+        OpeningAlignArgs: {
+            ids: string[];
+            /** @enum {string} */
+            edge: "head" | "sill" | "left" | "right" | "centre";
+            /** @description “below”, an opening or a line */
+            to: string;
+            hold?: boolean;
+            /** @enum {string} */
+            fit?: "all" | "fitting";
+        };
+        OpeningCarryArgs: {
+            ids: string[];
+            from: string;
+            settings: ("type" | "width" | "height" | "sill" | "head" | "setback" | "facing" | "handing" | "shape" | "ajar" | "jambs")[];
+            /** @enum {string} */
+            fit?: "all" | "fitting";
+        };
+        TypeAddArgs: {
+            mark?: string;
+            name?: string;
+            /** @description mm, or a text in people’s units */
+            width?: number | string;
+            /** @description mm, or a text in people’s units */
+            height?: number | string;
+            /** @description mm, or a text in people’s units */
+            sill?: number | string;
+            /** @description the unit’s make, as docs/schemas has it */
+            tree?: {
+                [key: string]: unknown;
+            };
+        };
+        TypeChangeArgs: {
+            id: string;
+            mark?: string;
+            name?: string;
+            /** @description mm, or a text in people’s units */
+            width?: number | string;
+            /** @description mm, or a text in people’s units */
+            height?: number | string;
+            /** @description mm, or a text in people’s units */
+            sill?: number | string;
+            /** @description the unit’s make, as docs/schemas has it */
+            tree?: {
+                [key: string]: unknown;
+            };
+            /** @enum {string} */
+            fit?: "all" | "fitting";
+        };
+        TypeRemoveArgs: {
+            id: string;
+            instead?: string | null;
+        };
+        TypeImportArgs: {
+            /** @description a file of unit types */
+            document: {
+                [key: string]: unknown;
+            };
+            marks?: string[];
+        };
+        TypeFromLinesArgs: {
+            lines: {
+                mark: string;
+                kind?: string | null;
+                width?: (number | string) | null;
+                height?: (number | string) | null;
+                sill?: (number | string) | null;
+            }[];
+            /** @description kind → mark of a ready type */
+            likes?: {
+                [key: string]: unknown;
+            };
+            /** @enum {string} */
+            fit?: "all" | "fitting";
+        };
+        TracingPlaceArgs: {
+            id: string;
+            a: number[];
+            b?: number[];
+            to?: number[];
+            towards?: number[];
+            /** @description mm, or a text in people’s units */
+            distance?: number | string;
+        };
+        SetKeepArgs: {
+            id?: string;
+            name?: string;
+            members?: string[];
+        };
+        SetRemoveArgs: {
+            id: string;
+        };
+        GivenKeepArgs: {
+            id?: string;
+            name?: string;
+            file?: string;
+            sheet?: number;
+            header?: number | null;
+            columns?: {
+                role: string;
+                unit?: string | null;
+                storey?: string | null;
+            }[];
+        };
+        GivenRemoveArgs: {
+            id: string;
+        };
+        LayoutKeepArgs: {
+            id?: string;
+            name?: string;
+            source?: string;
+            columns?: {
+                key: string;
+                name?: string | null;
+            }[];
+            merge?: boolean;
+            groups?: string[];
+            sort?: {
+                key: string;
+                down?: boolean;
+            }[];
+            filters?: {
+                key: string;
+                test: string;
+                value: string;
+            }[];
+            totals?: boolean;
+        };
+        LayoutRemoveArgs: {
+            id: string;
+        };
+        SectionKeepArgs: {
+            id?: string;
+            name?: string;
+            /** @description mm, or a text in people’s units */
+            fromX?: number | string;
+            /** @description mm, or a text in people’s units */
+            fromY?: number | string;
+            /** @description mm, or a text in people’s units */
+            toX?: number | string;
+            /** @description mm, or a text in people’s units */
+            toY?: number | string;
+        };
+        SectionRemoveArgs: {
+            id: string;
+        };
+        SheetKeepArgs: {
+            id?: string;
+            name?: string;
+            number?: string;
+            paper?: string;
+            items?: {
+                [key: string]: unknown;
+            }[];
+        };
+        SheetRemoveArgs: {
+            id: string;
+        };
+        TracingKeepArgs: {
+            id?: string;
+            name?: string;
+            storeys?: string[];
+            file?: string;
+            /** @description mm, or a text in people’s units */
+            width?: number | string;
+            /** @description mm, or a text in people’s units */
+            height?: number | string;
+            /** @description mm, or a text in people’s units */
+            x?: number | string;
+            /** @description mm, or a text in people’s units */
+            y?: number | string;
+            scale?: number;
+            angle?: number;
+            opacity?: number;
+            locked?: boolean;
+        };
+        TracingRemoveArgs: {
+            id: string;
+        };
+        PictureKeepArgs: {
+            id?: string;
+            name?: string;
+            file?: string;
+        };
+        PictureRemoveArgs: {
+            id: string;
+        };
     };
     responses: never;
     parameters: never;
@@ -2213,10 +2908,441 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": {
-                    edit: string;
-                    args: {
-                        [key: string]: unknown;
-                    };
+                    /** @constant */
+                    edit: "settings.change";
+                    args: components["schemas"]["SettingsChangeArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "storey.insert";
+                    args: components["schemas"]["StoreyInsertArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "storey.change";
+                    args: components["schemas"]["StoreyChangeArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "storey.remove";
+                    args: components["schemas"]["StoreyRemoveArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "outline.draw";
+                    args: components["schemas"]["OutlineDrawArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "outline.turn";
+                    args: components["schemas"]["OutlineTurnArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "outline.remove";
+                    args: components["schemas"]["OutlineRemoveArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "outline.round";
+                    args: components["schemas"]["OutlineRoundArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "outline.recess";
+                    args: components["schemas"]["OutlineRecessArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "wall.change";
+                    args: components["schemas"]["WallChangeArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "wall.move";
+                    args: components["schemas"]["WallMoveArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "wall.turn";
+                    args: components["schemas"]["WallTurnArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "wall.stack";
+                    args: components["schemas"]["WallStackArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "wall.bend";
+                    args: components["schemas"]["WallBendArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "line.add";
+                    args: components["schemas"]["LineAddArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "line.across";
+                    args: components["schemas"]["LineAcrossArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "line.change";
+                    args: components["schemas"]["LineChangeArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "line.remove";
+                    args: components["schemas"]["LineRemoveArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "opening.place";
+                    args: components["schemas"]["OpeningPlaceArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "opening.change";
+                    args: components["schemas"]["OpeningChangeArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "opening.remove";
+                    args: components["schemas"]["OpeningRemoveArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "opening.fill";
+                    args: components["schemas"]["OpeningFillArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "opening.empty";
+                    args: components["schemas"]["OpeningEmptyArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "opening.own-type";
+                    args: components["schemas"]["OpeningOwnTypeArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "opening.number";
+                    args: components["schemas"]["OpeningNumberArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "opening.from-marks";
+                    args: components["schemas"]["OpeningFromMarksArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "finding.accept";
+                    args: components["schemas"]["FindingAcceptArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "finding.reopen";
+                    args: components["schemas"]["FindingReopenArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "opening.repeat";
+                    args: components["schemas"]["OpeningRepeatArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "opening.space";
+                    args: components["schemas"]["OpeningSpaceArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "opening.copy";
+                    args: components["schemas"]["OpeningCopyArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "opening.stack";
+                    args: components["schemas"]["OpeningStackArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "opening.mirror";
+                    args: components["schemas"]["OpeningMirrorArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "opening.align";
+                    args: components["schemas"]["OpeningAlignArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "opening.carry";
+                    args: components["schemas"]["OpeningCarryArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "type.add";
+                    args: components["schemas"]["TypeAddArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "type.change";
+                    args: components["schemas"]["TypeChangeArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "type.remove";
+                    args: components["schemas"]["TypeRemoveArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "type.import";
+                    args: components["schemas"]["TypeImportArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "type.from-lines";
+                    args: components["schemas"]["TypeFromLinesArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "tracing.place";
+                    args: components["schemas"]["TracingPlaceArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "set.keep";
+                    args: components["schemas"]["SetKeepArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "set.remove";
+                    args: components["schemas"]["SetRemoveArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "given.keep";
+                    args: components["schemas"]["GivenKeepArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "given.remove";
+                    args: components["schemas"]["GivenRemoveArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "layout.keep";
+                    args: components["schemas"]["LayoutKeepArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "layout.remove";
+                    args: components["schemas"]["LayoutRemoveArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "section.keep";
+                    args: components["schemas"]["SectionKeepArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "section.remove";
+                    args: components["schemas"]["SectionRemoveArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "sheet.keep";
+                    args: components["schemas"]["SheetKeepArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "sheet.remove";
+                    args: components["schemas"]["SheetRemoveArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "tracing.keep";
+                    args: components["schemas"]["TracingKeepArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "tracing.remove";
+                    args: components["schemas"]["TracingRemoveArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "picture.keep";
+                    args: components["schemas"]["PictureKeepArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "picture.remove";
+                    args: components["schemas"]["PictureRemoveArgs"];
                     /** @description Number of the latest change you have seen */
                     base: number;
                     /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */

@@ -25,7 +25,7 @@ export function BringTypes({ from, given, onClose }: { from: string; given: Type
     const marks = document?.types.map((t) => t.mark).filter((m) => !left.has(m)) ?? [];
     const bring = async () => {
         try {
-            const outcome = await data.edit('type.import', { document, marks }, { quiet: true });
+            const outcome = await data.edit('type.import', { document: { ...document }, marks }, { quiet: true });
             if (!outcome) return;
             tell([outcome.summary, ...outcome.notes].join('. '));
             onClose();

@@ -1,25 +1,24 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import type { Args } from '../api/client';
 import { FileButton } from '../ui/FileButton';
 import { complain, tell } from '../ui/notices';
 import { useData } from './data';
 import { refetchProject } from './refetch';
 
-type Props = {
+type Props<T extends { file: string }> = {
     /** what is missing, as people call it: "The file of this tracing" */
     what: string;
     accept: string;
     /** the stored name it goes by; the same file given again has the same */
     file: string;
-    read: (file: File) => Promise<{ file: string } & Args>;
+    read: (file: File) => Promise<T>;
     /** used instead, when it is another one */
-    replace: (read: { file: string } & Args) => Promise<unknown>;
+    replace: (read: T) => Promise<unknown>;
     onBack?: () => void;
 };
 
 /** Said where a file is used that the server has lost; it can be given again right there. */
-export function MissingFile({ what, accept, file, read, replace, onBack }: Props) {
+export function MissingFile<T extends { file: string }>({ what, accept, file, read, replace, onBack }: Props<T>) {
     const data = useData();
     const queries = useQueryClient();
     const [busy, setBusy] = useState(false);

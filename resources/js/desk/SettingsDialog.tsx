@@ -40,7 +40,7 @@ function Form() {
     });
     const [slab, setSlab] = useState(data.length(settings.slab));
     const [setting, setSetting] = useState(data.length(settings.setting));
-    const [jambs, setJambs] = useState<string>(settings.jambs);
+    const [jambs, setJambs] = useState(settings.jambs);
     const [problem, setProblem] = useState<string>();
     const [further, setFurther] = useState<'limits' | 'finishes' | null>(null);
 

@@ -3,7 +3,8 @@ import { createContext, useCallback, useContext, useEffect, useMemo, useRef, typ
 import {
     api,
     Problem,
-    type Args,
+    type EditArgs,
+    type EditName,
     type Elevation,
     type Finding,
     type Frontage,
@@ -51,8 +52,12 @@ type DeskData = {
      * Does one thing; a refusal is said and comes back as null. With quiet, the problem is thrown instead. One that touches many
      * runs on its own.
      */
-    edit: (name: string, args: Args, options?: { quiet?: boolean; many?: number; place?: Place }) => Promise<Outcome | null>;
-    tryEdit: (name: string, args: Args) => Promise<Outcome>;
+    edit: <N extends EditName>(
+        name: N,
+        args: EditArgs<N>,
+        options?: { quiet?: boolean; many?: number; place?: Place },
+    ) => Promise<Outcome | null>;
+    tryEdit: <N extends EditName>(name: N, args: EditArgs<N>) => Promise<Outcome>;
     undo: () => Promise<void>;
     redo: () => Promise<void>;
 };
@@ -132,10 +137,11 @@ export function DataProvider({ id, children }: { id: string; children: ReactNode
     /** Sends what is kept until there is an answer: done or refused. What was done but whose answer was lost is done once only. */
     const deliver = useCallback(
         async (kept: Kept): Promise<Outcome> => {
-            const { name, args, base, key, many } = kept;
+            const { name, base, key, many } = kept;
             try {
                 if (name === 'undo') return await untilAnswered(() => api.undo(id, key));
                 if (name === 'redo') return await untilAnswered(() => api.redo(id, key));
+                const args = kept.args as EditArgs;
                 if (many < LONG) return await untilAnswered(() => api.edit(id, name, args, base, key));
                 const task = await followTask(
                     id,

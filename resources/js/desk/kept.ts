@@ -1,9 +1,16 @@
 import { create } from 'zustand';
-import type { Args, Place } from '../api/client';
+import type { EditArgs, EditName, Place } from '../api/client';
 import { nextKey } from '../api/keys';
 
 /** Something that was asked for and has no answer yet, as it is sent, under its own key. */
-export type Kept = { key: string; name: string; args: Args; base: number; many: number; place: Place | null };
+export type Kept = {
+    key: string;
+    name: EditName | 'undo' | 'redo';
+    args: EditArgs | Record<string, never>;
+    base: number;
+    many: number;
+    place: Place | null;
+};
 
 const place = (project: string) => `isleward.kept.${project}`;
 

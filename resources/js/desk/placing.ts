@@ -1,4 +1,4 @@
-import type { Args, Outcome } from '../api/client';
+import type { EditArgs, Outcome } from '../api/client';
 import { isPassing } from '../api/reach';
 import { complain } from '../ui/notices';
 import type { useData } from './data';
@@ -8,14 +8,14 @@ import { dimensions, useDesk, type Dimension, type Ghost, type InHand } from './
 type Data = ReturnType<typeof useData>;
 
 /** The relation a ghost was caught by sideways: the middle of its wall, or a setting-out line. */
-export function caughtPosition(ghost: Ghost): { position: Args } | null {
+export function caughtPosition(ghost: Ghost): { position: EditArgs<'opening.place'>['position'] } | null {
     if (ghost.centred) return { position: { from: 'middle', value: 0, to: 'centre' } };
     if (ghost.caught.along === null || !ghost.caught.line) return null;
     return { position: { from: 'line', ref: ghost.caught.line, value: 0, to: ghost.caught.point ?? 'near' } };
 }
 
 /** The same upright, when the line is at the same height for the ghost's own storey. */
-export function caughtSill(data: Data, ghost: Ghost): { sill: Args } | null {
+export function caughtSill(data: Data, ghost: Ghost): { sill: NonNullable<EditArgs<'opening.place'>['sill']> } | null {
     const line = ghost.caught.up !== null && ghost.caught.level ? data.lines.get(ghost.caught.level) : undefined;
     const level = line && (line.levels.find((l) => l.storey === ghost.storey) ?? (line.levels.length === 1 ? line.levels[0] : undefined));
     if (!line || !level || Math.abs(level.level - (ghost.caught.upAt ?? NaN)) > 0.01) return null;
@@ -23,12 +23,12 @@ export function caughtSill(data: Data, ghost: Ghost): { sill: Args } | null {
 }
 
 /** What is sent to place the ghost: figures as they were typed, and the relation it was caught by. */
-export function placeArgs(data: Data, inHand: InHand, ghost: Ghost): Args {
+export function placeArgs(data: Data, inHand: InHand, ghost: Ghost): EditArgs<'opening.place'> {
     const { left, right } = gaps(data, ghost);
     const wall = data.walls.get(ghost.host)!;
     const { typed } = ghost;
     const beyond = (reference: number, text: string) => (reference < 0.01 ? text : `${reference} mm + (${text})`);
-    const position =
+    const position: EditArgs<'opening.place'>['position'] =
         typed.left !== undefined
             ? { from: 'left', value: beyond(left.from - wall.start, typed.left), to: 'near' }
             : typed.right !== undefined

@@ -1,5 +1,5 @@
 import { create } from 'zustand';
-import type { Args, Schemas, Difference, Finding, Misfit, Outcome, Place } from '../api/client';
+import type { EditArgs, Schemas, Difference, Finding, Misfit, Outcome, Place } from '../api/client';
 
 export type Pane = 'elevation' | 'plan' | 'section' | 'solid' | 'picture';
 /** Panes that are drawn on canvas, panned and zoomed. */
@@ -41,8 +41,11 @@ export type Ghost = {
     findings: Finding[];
 };
 
+/** How a stretch of an outline is said to run, beside where it ends. */
+export type Stretch = Exclude<NonNullable<EditArgs<'outline.draw'>['points']>[number], unknown[]>;
+
 /** A corner of an outline being drawn; the stretch that leads there may be an arc: said so, and with the rise it has. */
-export type Corner = { x: number; y: number; how?: Args; rise?: number };
+export type Corner = { x: number; y: number; how?: Stretch; rise?: number };
 
 /** How the next stretch of an outline is drawn: straight, an arc with a point on it, or one that runs on from the stretch before. */
 export type StretchKind = 'straight' | 'arc' | 'on';

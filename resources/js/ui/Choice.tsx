@@ -1,16 +1,23 @@
 import { getNonce } from 'get-nonce';
 import { Select } from 'radix-ui';
 
-export type Option = { value: string; label: string };
-type Props = { label: string; value: string; options: Option[]; onChange: (value: string) => void; disabled?: boolean; boxed?: boolean };
+export type Option<T extends string = string> = { value: T; label: string };
+type Props<T extends string> = {
+    label: string;
+    value: T;
+    options: Option<T>[];
+    onChange: (value: T) => void;
+    disabled?: boolean;
+    boxed?: boolean;
+};
 
 /** One of a few, set into a sentence or into a form (boxed). */
-export function Choice({ label, value, options, onChange, disabled = false, boxed = false }: Props) {
+export function Choice<T extends string>({ label, value, options, onChange, disabled = false, boxed = false }: Props<T>) {
     const look = boxed
         ? 'w-full justify-between rounded border border-hairline bg-sheet px-2.5 min-h-8'
         : 'rounded-sm border-b border-tide bg-tide-wash px-1 font-semibold';
     return (
-        <Select.Root value={value} onValueChange={onChange} disabled={disabled}>
+        <Select.Root value={value} onValueChange={(chosen) => onChange(chosen as T)} disabled={disabled}>
             <Select.Trigger
                 aria-label={label}
                 className={`inline-flex items-center gap-1 text-ink hover:text-tide disabled:border-transparent disabled:bg-transparent ${look}`}

@@ -1,4 +1,4 @@
-import type { Wall } from '../../api/client';
+import type { EditArgs, Wall } from '../../api/client';
 import { Choice } from '../../ui/Choice';
 import { useData } from '../data';
 import { Figure } from './Figure';
@@ -11,7 +11,7 @@ export function ArcWords({ wall }: { wall: Wall }) {
     const data = useData();
     const send = useSend();
     const fixed = !data.mayEdit;
-    const bend = (args: Record<string, unknown>) => send('wall.bend', { wall: wall.id, ...args });
+    const bend = (args: Omit<EditArgs<'wall.bend'>, 'wall'>) => send('wall.bend', { wall: wall.id, ...args });
     const degrees = (text: string) => Number(text.replace(',', '.').replace('°', ''));
     const { arc } = wall;
     if (!arc)
@@ -59,7 +59,7 @@ export function ArcWords({ wall }: { wall: Wall }) {
                     label="What stays when an end moves"
                     value={wall.keeps}
                     disabled={fixed}
-                    options={Object.entries(kept).map(([value, label]) => ({ value, label }))}
+                    options={(Object.entries(kept) as [Wall['keeps'], string][]).map(([value, label]) => ({ value, label }))}
                     onChange={(keeps) => void data.edit('wall.bend', { wall: wall.id, keeps })}
                 />{' '}
                 stays.

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api, type Args } from '../../api/client';
+import { api, type EditArgs } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { useData, type FoundOpening } from '../data';
 import { useDesk } from '../store';
@@ -24,7 +24,7 @@ export function GoneCard({ opening }: { opening: FoundOpening }) {
     const field = typed ? figures[typed.label] : undefined;
     const again = async () => {
         const { host, storey, type, width, height, position, sill, facesOut, mirrored, setback, shape } = opening;
-        const args = {
+        const args: EditArgs<'opening.place'> = {
             host,
             storey,
             type,
@@ -39,7 +39,7 @@ export function GoneCard({ opening }: { opening: FoundOpening }) {
             ...(field && typed ? { [field]: typed.text } : {}),
         };
         try {
-            const outcome = await data.edit('opening.place', args as Args, { quiet: true });
+            const outcome = await data.edit('opening.place', args, { quiet: true });
             if (outcome) useDesk.getState().choose(outcome.chosen);
         } catch (error) {
             setProblem((error as Error).message);

@@ -1,3 +1,4 @@
+import type { EditArgs } from '../../api/client';
 import { useState } from 'react';
 import { formatArea } from '../../measure/format';
 import { Choice } from '../../ui/Choice';
@@ -39,7 +40,7 @@ function Openings({ openings, ids }: { openings: FoundOpening[]; ids: string[] }
     const [keep, setKeep] = useState<'sill' | 'head'>('sill');
     const fixed = !data.mayEdit;
     const all = openings.map((o) => o.id);
-    const change = (args: Record<string, unknown>) => send('opening.change', { ids: all, ...args });
+    const change = (args: EditArgs<'opening.change'>) => send('opening.change', { ids: all, ...args });
     const floor = (o: FoundOpening) => data.storeys.get(o.storey)?.floor ?? 0;
     const figure = (of: (o: FoundOpening) => number) => shared(openings.map(of), data.length);
     const one = (of: (o: FoundOpening) => string) => (openings.every((o) => of(o) === of(openings[0]!)) ? of(openings[0]!) : 'various');

@@ -1,3 +1,4 @@
+import type { EditArgs } from '../../api/client';
 import { Link } from 'react-router';
 import { formatArea } from '../../measure/format';
 import { Choice } from '../../ui/Choice';
@@ -15,7 +16,8 @@ const jambs = [
     { value: 'near', label: 'near jamb' },
     { value: 'far', label: 'far jamb' },
     { value: 'centre', label: 'centre' },
-];
+] as const;
+
 /** One opening, said in sentences whose figures are fields. */
 export function OpeningCard({ opening }: { opening: FoundOpening }) {
     const data = useData();
@@ -23,7 +25,7 @@ export function OpeningCard({ opening }: { opening: FoundOpening }) {
     const { id } = opening;
     const units = data.project.settings.units;
     const fixed = !data.mayEdit;
-    const change = (args: Record<string, unknown>) => send('opening.change', { id, ...args });
+    const change = (args: EditArgs<'opening.change'>) => send('opening.change', { id, ...args });
     const type = data.project.types.find((t) => t.id === opening.type);
     const elevation = data.elevations.get(opening.frontage.id);
     const figures = elevation?.figures[opening.symbol];
@@ -37,12 +39,12 @@ export function OpeningCard({ opening }: { opening: FoundOpening }) {
     const levels = levelOptions(data, opening);
     const measureFrom = (to: string) => {
         if (to === 'pick') return useDesk.setState({ picking: id, main: 'elevation' });
-        const [from, ref, point] = to.split(' ');
-        void change({ measure: { from, ...(ref ? { ref } : {}), ...(point ? { point } : {}) } });
+        const measure = along.find((o) => o.value === to)?.measure;
+        if (measure) void change({ measure });
     };
     const measureSill = (to: string) => {
-        const [from, ref, edge] = to.split(' ');
-        void change({ measureSill: { from, edge: edge ?? 'sill', ...(ref ? { ref } : {}), ...(edge ? { point: edge } : {}) } });
+        const measure = levels.find((o) => o.value === to)?.measure;
+        if (measure) void change({ measureSill: measure });
     };
 
     const sendPosition = (text: string) => {
@@ -84,7 +86,7 @@ export function OpeningCard({ opening }: { opening: FoundOpening }) {
                 <Choice
                     label="Measured to"
                     value={position.to}
-                    options={jambs}
+                    options={[...jambs]}
                     disabled={fixed}
                     onChange={(to) => void change({ measure: { to } })}
                 />

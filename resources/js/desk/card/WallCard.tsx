@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { Problem, type Wall } from '../../api/client';
+import { Problem, type Wall, type EditArgs } from '../../api/client';
 import { formatArea } from '../../measure/format';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
@@ -34,7 +34,7 @@ export function WallCard({ wall }: { wall: Wall }) {
     const storeys = data.project.storeys.map((s) => ({ value: s.id, label: s.name }));
     const units = data.project.settings.units;
     const openings = [...data.openings.values()].filter((o) => o.host === wall.id).length;
-    const change = (args: Record<string, unknown>, walls = [wall.id]) => send('wall.change', { walls, ...args });
+    const change = (args: Omit<EditArgs<'wall.change'>, 'walls'>, walls = [wall.id]) => send('wall.change', { walls, ...args });
 
     async function remove(withContents: boolean) {
         try {

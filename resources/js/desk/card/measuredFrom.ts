@@ -1,7 +1,11 @@
+import type { EditArgs } from '../../api/client';
 import type { Option } from '../../ui/Choice';
 import type { FoundOpening, useData } from '../data';
 
 type Data = ReturnType<typeof useData>;
+type Change = EditArgs<'opening.change'>;
+/** Something to measure from, and what is asked for when it is chosen; nothing where a point is picked first. */
+export type Measured<M> = Option & { measure?: M };
 
 /** Neighbours on its storey: the nearest on either side, and whatever it is measured from already. */
 function neighbours(data: Data, o: FoundOpening, also: string | null): FoundOpening[] {
@@ -43,24 +47,28 @@ export function alongValue({ position }: FoundOpening): string {
 }
 
 /** What a place along the wall can be measured from. */
-export function alongOptions(data: Data, o: FoundOpening): Option[] {
+export function alongOptions(data: Data, o: FoundOpening): Measured<NonNullable<Change['measure']>>[] {
     const lines = [...data.lines.values()].filter(
         (l) => l.axis === 'upright' && (l.frontage.id === o.frontage.id || l.id === o.position.ref),
     );
-    const options: Option[] = [
-        { value: 'left', label: 'left end' },
-        { value: 'right', label: 'right end' },
-        { value: 'middle', label: 'middle of the wall' },
-        { value: 'fraction', label: 'share of the wall' },
-        ...lines.map((l) => ({ value: `line ${l.id}`, label: `line ${l.name}` })),
+    const options: Measured<NonNullable<Change['measure']>>[] = [
+        { value: 'left', label: 'left end', measure: { from: 'left' } },
+        { value: 'right', label: 'right end', measure: { from: 'right' } },
+        { value: 'middle', label: 'middle of the wall', measure: { from: 'middle' } },
+        { value: 'fraction', label: 'share of the wall', measure: { from: 'fraction' } },
+        ...lines.map((l) => ({ value: `line ${l.id}`, label: `line ${l.name}`, measure: { from: 'line' as const, ref: l.id } })),
         ...neighbours(data, o, o.position.from === 'opening' ? o.position.ref : null)
             .filter((n) => n.frontage.id === o.frontage.id)
-            .flatMap((n) => [
-                { value: `opening ${n.id} left`, label: `left jamb of ${where(data, o, n)}` },
-                { value: `opening ${n.id} centre`, label: `centre of ${where(data, o, n)}` },
-                { value: `opening ${n.id} right`, label: `right jamb of ${where(data, o, n)}` },
-            ]),
-        ...(o.position.from === 'point' ? [{ value: 'point', label: `picked point at ${data.length(o.position.at)}` }] : []),
+            .flatMap((n) =>
+                (['left', 'centre', 'right'] as const).map((point) => ({
+                    value: `opening ${n.id} ${point}`,
+                    label: `${point === 'centre' ? 'centre' : `${point} jamb`} of ${where(data, o, n)}`,
+                    measure: { from: 'opening' as const, ref: n.id, point },
+                })),
+            ),
+        ...(o.position.from === 'point'
+            ? [{ value: 'point', label: `picked point at ${data.length(o.position.at)}`, measure: { from: 'point' as const } }]
+            : []),
         { value: 'pick', label: o.position.from === 'point' ? 'another point, picked…' : 'a picked point…' },
     ];
     const now = alongValue(o);
@@ -73,19 +81,20 @@ export function levelValue({ sill }: FoundOpening): string {
 }
 
 /** What its level can be measured from. */
-export function levelOptions(data: Data, o: FoundOpening): Option[] {
+export function levelOptions(data: Data, o: FoundOpening): Measured<NonNullable<Change['measureSill']>>[] {
     const lines = [...data.lines.values()].filter((l) => l.axis === 'level' && (l.frontage.id === o.frontage.id || l.id === o.sill.ref));
-    const options: Option[] = [
-        { value: 'floor', label: 'storey floor' },
-        { value: 'foot', label: 'wall foot' },
-        { value: 'datum', label: 'site datum' },
+    const from = (kind: 'line' | 'opening', ref: string, edge: 'sill' | 'head') => ({ from: kind, ref, edge, point: edge });
+    const options: Measured<NonNullable<Change['measureSill']>>[] = [
+        { value: 'floor', label: 'storey floor', measure: { from: 'floor', edge: 'sill' } },
+        { value: 'foot', label: 'wall foot', measure: { from: 'foot', edge: 'sill' } },
+        { value: 'datum', label: 'site datum', measure: { from: 'datum', edge: 'sill' } },
         ...lines.flatMap((l) => [
-            { value: `line ${l.id}`, label: `line ${l.name}` },
-            { value: `line ${l.id} head`, label: `line ${l.name}, by its head` },
+            { value: `line ${l.id}`, label: `line ${l.name}`, measure: { from: 'line' as const, ref: l.id, edge: 'sill' as const } },
+            { value: `line ${l.id} head`, label: `line ${l.name}, by its head`, measure: from('line', l.id, 'head') },
         ]),
         ...neighbours(data, o, o.sill.from === 'opening' ? o.sill.ref : null).flatMap((n) => [
-            { value: `opening ${n.id} head`, label: `head of ${where(data, o, n)}, by its head` },
-            { value: `opening ${n.id} sill`, label: `sill of ${where(data, o, n)}` },
+            { value: `opening ${n.id} head`, label: `head of ${where(data, o, n)}, by its head`, measure: from('opening', n.id, 'head') },
+            { value: `opening ${n.id} sill`, label: `sill of ${where(data, o, n)}`, measure: from('opening', n.id, 'sill') },
         ]),
     ];
     const now = levelValue(o);

@@ -1,5 +1,5 @@
 import { useState, type ReactNode } from 'react';
-import type { Args, Finding } from '../../api/client';
+import { proposed, type Finding, type EditArgs, type EditName } from '../../api/client';
 import { Button } from '../../ui/Button';
 import type { Action } from '../actions';
 import { useData } from '../data';
@@ -67,7 +67,10 @@ export function FindingNote({ finding, place, onGo }: { finding: Finding; place?
                         <button
                             type="button"
                             className="font-semibold text-tide hover:underline"
-                            onClick={() => void data.edit(remedy.edit, remedy.args as Args)}
+                            onClick={() => {
+                                const { edit, args } = proposed(remedy);
+                                void data.edit(edit, args);
+                            }}
                         >
                             {remedy.label}
                         </button>
@@ -134,7 +137,7 @@ export function ActionRow({ actions }: { actions: Action[] }) {
 /** Sends one edit for a figure; the reason comes back instead of a notice, so that it stands at the figure. */
 export function useSend() {
     const data = useData();
-    return async (edit: string, args: Args): Promise<string | null> => {
+    return async <N extends EditName>(edit: N, args: EditArgs<N>): Promise<string | null> => {
         try {
             await data.edit(edit, args, { quiet: true });
             return null;

@@ -73,7 +73,7 @@ function Distance({ pointing }: { pointing: Pointing }) {
         try {
             const outcome = await data.edit(
                 'tracing.place',
-                { id: pointing.tracing, a: [a.x, a.y], b: [b.x, b.y], distance: text },
+                { id: pointing.tracing!, a: [a.x, a.y], b: [b.x, b.y], distance: text },
                 { quiet: true },
             );
             if (!outcome) return;
@@ -126,7 +126,7 @@ function Put({ pointing }: { pointing: Pointing }) {
             points.length === 2
                 ? { a: [a!.x, a!.y], to: [to!.x, to!.y] }
                 : { a: [to!.x, to!.y], to: [to!.x, to!.y], b: [b!.x, b!.y], towards: [towards!.x, towards!.y] };
-        data.edit('tracing.place', { id: tracing, ...args }, { quiet: true })
+        data.edit('tracing.place', { id: tracing!, ...args }, { quiet: true })
             .then(() => points.length === 4 && leave())
             .catch((problem) => {
                 complain(problem);

@@ -1,8 +1,8 @@
 import { create } from 'zustand';
-import { api, type Args } from '../../api/client';
+import { api, type EditArgs } from '../../api/client';
 import { complain } from '../../ui/notices';
 import type { useData } from '../data';
-import { useDesk, type Corner, type OutlineInHand, type StretchFigure, type StretchKind } from '../store';
+import { useDesk, type Corner, type OutlineInHand, type StretchFigure, type Stretch, type StretchKind } from '../store';
 import { inPlan, onWall, riseTangent, riseThrough, standing, tangent } from '../surface';
 import { catchTracing } from '../tracing/lines';
 
@@ -18,7 +18,7 @@ export const useOutlining = create<{
     base: string | null;
     top: string | null;
     inner: boolean;
-    line: string;
+    line: 'face' | 'centre';
     next: { x: number; y: number; caught: string | null; closes?: boolean } | null;
 }>(() => ({
     thickness: '300',
@@ -164,15 +164,21 @@ export async function outlineClick(data: Data): Promise<void> {
 }
 
 /** As the core takes them: an arc that says its own end has no other. */
+type Drawn = NonNullable<EditArgs<'outline.draw'>['points']>;
+type Closing = EditArgs<'outline.draw'>['closing'];
+
 const asSent = (corners: Corner[]) =>
-    corners.map(({ x, y, how }) => (how === undefined ? [x, y] : how.tangent && how.radius !== undefined ? how : { x, y, ...how }));
+    corners.map(({ x, y, how }): Drawn[number] =>
+        how === undefined ? [x, y] : how.tangent && how.radius !== undefined ? how : { x, y, ...how },
+    );
 
 /**
  * Adds an arc as it was said, when the core can make it: it says what rise it has and where it ends. One that ends in the first corner
  * closes the outline.
  */
-async function addArc(data: Data, outline: OutlineInHand, how: Args): Promise<void> {
+async function addArc(data: Data, outline: OutlineInHand, how: Stretch): Promise<void> {
     const { thickness, base, top } = useOutlining.getState();
+    if (base === null || top === null) return;
     if (outline.end?.closes) return finishOutline(data, true, how);
     const corner: Corner = { x: outline.end?.x ?? 0, y: outline.end?.y ?? 0, how };
     try {
@@ -241,15 +247,19 @@ async function typedArc(data: Data, outline: OutlineInHand): Promise<void> {
 }
 
 /** Draws the walls; the outline in hand stays when it is refused. */
-export async function finishOutline(data: Data, closed: boolean, closing?: Args): Promise<void> {
+export async function finishOutline(data: Data, closed: boolean, closing?: Closing): Promise<void> {
     const outline = useDesk.getState().outline;
     if (!outline) return;
     await build(data, { points: asSent(outline.corners), closed, ...(closing ? { closing } : {}) });
 }
 
 /** Draws the walls of an outline as it is said. */
-export async function build(data: Data, shape: Args): Promise<boolean> {
+export async function build(
+    data: Data,
+    shape: Pick<EditArgs<'outline.draw'>, 'points' | 'closing' | 'closed' | 'rectangle' | 'circle'>,
+): Promise<boolean> {
     const { thickness, base, top, inner, line } = useOutlining.getState();
+    if (base === null || top === null) return false;
     const outcome = await data.edit('outline.draw', { ...shape, thickness, base, top, ...(inner ? { inner: true, line } : {}) });
     if (!outcome) return false;
     useDesk.setState((s) => ({

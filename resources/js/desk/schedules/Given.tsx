@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api, Problem, uploadSchedule, type Discrepancy, type Held, type Reading } from '../../api/client';
+import { api, Problem, uploadSchedule, type Discrepancy, type Held, type Reading, proposed, type EditArgs } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { FileButton } from '../../ui/FileButton';
@@ -218,7 +218,8 @@ function HeldAgainst({ id, children }: { id: string; children: React.ReactNode }
 /** Does what puts one right; what would not fit stays as it is and is told. */
 async function put(data: ReturnType<typeof useData>, d: Discrepancy): Promise<boolean> {
     if (!d.remedy) return false;
-    const outcome = await data.edit(d.remedy.edit, { ...d.remedy.args, fit: 'fitting' }, { many: d.openings.length });
+    const { edit, args } = proposed(d.remedy);
+    const outcome = await data.edit(edit, { ...args, fit: 'fitting' } as EditArgs, { many: d.openings.length });
     if (!outcome) return false;
     if (outcome.misfits.length > 0)
         complain(new Error(`${outcome.misfits.length} would not fit and stay: ${outcome.misfits[0]!.sentence}`));

@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState, type ReactNode } from 'react';
-import type { Args, Misfit } from '../../api/client';
+import type { EditArgs, EditName, Misfit } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { complain, tell } from '../../ui/notices';
 import { Heading } from '../card/parts';
@@ -7,13 +7,13 @@ import { useData } from '../data';
 import { fit } from '../drawing/view';
 import { useDesk } from '../store';
 
-type Props = {
+type Props<N extends EditName> = {
     title: string;
     /** what is done it to */
     to: string;
-    edit: string;
+    edit: N;
     /** null while something is still to be said; then `missing` says what */
-    args: Args | null;
+    args: EditArgs<N> | null;
     missing?: string;
     /** on the button: "Repeat" */
     verb: string;
@@ -25,7 +25,7 @@ type Props = {
 };
 
 /** Something done to what is chosen: said in sentences, shown in the drawing as it is typed, done with Enter. */
-export function Sheet({ title, to, edit, args, missing, verb, many = true, keepChoice = false, children }: Props) {
+export function Sheet<N extends EditName>({ title, to, edit, args, missing, verb, many = true, keepChoice = false, children }: Props<N>) {
     const data = useData();
     const preview = useDesk((s) => s.preview);
     const [leaveOut, setLeaveOut] = useState(false);
@@ -51,7 +51,7 @@ export function Sheet({ title, to, edit, args, missing, verb, many = true, keepC
         let gone = false;
         const timer = window.setTimeout(async () => {
             try {
-                const o = await latest.current(edit, JSON.parse(said) as Args);
+                const o = await latest.current(edit, JSON.parse(said) as EditArgs<N>);
                 if (gone) return;
                 known.current = said;
                 useDesk.setState({
@@ -114,10 +114,14 @@ export function Sheet({ title, to, edit, args, missing, verb, many = true, keepC
         if (!can || busy) return;
         setBusy(true);
         try {
-            const outcome = await data.edit(edit, many ? { ...args, fit: leaveOut ? 'fitting' : 'all' } : args, {
-                quiet: true,
-                many: preview?.wanted ?? 0,
-            });
+            const outcome = await data.edit(
+                edit,
+                many ? ({ ...args, fit: leaveOut ? 'fitting' : 'all' } as unknown as EditArgs<N>) : args,
+                {
+                    quiet: true,
+                    many: preview?.wanted ?? 0,
+                },
+            );
             close();
             if (!outcome) return;
             if (!keepChoice && outcome.chosen.length > 0) useDesk.getState().choose(outcome.chosen);

@@ -12,7 +12,7 @@ const lengths = { mm: ['2400', '450'], m: ['2.4', '0.45'], 'ft-in': ["8'", '18"'
 export function RepeatSheet({ ids }: Props) {
     const data = useData();
     const [pitch0, pier0] = lengths[data.project.settings.units];
-    const [by, setBy] = useWord('repeat.by', 'pitch');
+    const [by, setBy] = useWord<'pitch' | 'ends' | 'fit'>('repeat.by', 'pitch');
     const [count, setCount] = useWord('repeat.count', '1');
     const [pitch, setPitch] = useWord('repeat.pitch', pitch0);
     const [pier, setPier] = useWord('repeat.pier', pier0);
@@ -44,7 +44,7 @@ export function RepeatSheet({ ids }: Props) {
                 <Pick
                     label="Repeat by"
                     value={by}
-                    options={{ pitch: 'by a pitch', ends: 'between the wall’s ends', fit: 'as many as fit' } as Record<string, string>}
+                    options={{ pitch: 'by a pitch', ends: 'between the wall’s ends', fit: 'as many as fit' }}
                     onChange={setBy}
                 />
                 .
@@ -55,8 +55,8 @@ export function RepeatSheet({ ids }: Props) {
 
 /** Even gaps, or even centres. */
 export function SpaceSheet({ ids }: Props) {
-    const [between, setBetween] = useWord('space.between', 'outer');
-    const [by, setBy] = useWord('space.by', 'gaps');
+    const [between, setBetween] = useWord<'outer' | 'ends' | 'lines'>('space.between', 'outer');
+    const [by, setBy] = useWord<'gaps' | 'centres'>('space.by', 'gaps');
     const lines = useUprights(ids);
     const [from, setFrom] = useState(lines[0]?.value ?? '');
     const [to, setTo] = useState(lines[1]?.value ?? '');
@@ -76,18 +76,12 @@ export function SpaceSheet({ ids }: Props) {
             }
         >
             <Sentence>
-                With equal{' '}
-                <Pick
-                    label="Equal"
-                    value={by}
-                    options={{ gaps: 'gaps', centres: 'centre to centre' } as Record<string, string>}
-                    onChange={setBy}
-                />{' '}
+                With equal <Pick label="Equal" value={by} options={{ gaps: 'gaps', centres: 'centre to centre' }} onChange={setBy} />{' '}
                 between{' '}
                 <Pick
                     label="Between"
                     value={between}
-                    options={{ outer: 'the outer two', ends: 'the wall’s ends', lines: 'two lines' } as Record<string, string>}
+                    options={{ outer: 'the outer two', ends: 'the wall’s ends', lines: 'two lines' }}
                     onChange={setBetween}
                 />
                 {onLines && lines.length > 1 && (

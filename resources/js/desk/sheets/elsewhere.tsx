@@ -9,9 +9,9 @@ type Props = { ids: string[] };
 
 /** About the wall's middle, a line, or the outline's centre line, handing too. */
 export function MirrorSheet({ ids }: Props) {
-    const [about, setAbout] = useWord('mirror.about', 'middle');
-    const [how, setHow] = useWord('mirror.how', 'copy');
-    const [along, setAlong] = useWord('mirror.along', 'across');
+    const [about, setAbout] = useWord<'middle' | 'line' | 'outline'>('mirror.about', 'middle');
+    const [how, setHow] = useWord<'copy' | 'move'>('mirror.how', 'copy');
+    const [along, setAlong] = useWord<'across' | 'along'>('mirror.along', 'across');
     const lines = useUprights(ids);
     const [line, setLine] = useState(lines[0]?.value ?? '');
     const args = {
@@ -31,22 +31,12 @@ export function MirrorSheet({ ids }: Props) {
             missing="This frontage has no upright setting-out line yet: add one with L."
         >
             <Sentence>
-                <Pick
-                    label="Move or copy"
-                    value={how}
-                    options={{ copy: 'Copy', move: 'Move' } as Record<string, string>}
-                    onChange={setHow}
-                />{' '}
-                them to the other side of{' '}
+                <Pick label="Move or copy" value={how} options={{ copy: 'Copy', move: 'Move' }} onChange={setHow} /> them to the other side
+                of{' '}
                 <Pick
                     label="Mirror about"
                     value={about}
-                    options={
-                        { middle: 'the middle of their wall', line: 'a setting-out line', outline: 'the outline’s centre line' } as Record<
-                            string,
-                            string
-                        >
-                    }
+                    options={{ middle: 'the middle of their wall', line: 'a setting-out line', outline: 'the outline’s centre line' }}
                     onChange={setAbout}
                 />
                 {about === 'line' && lines.length > 0 && (
@@ -67,7 +57,7 @@ export function MirrorSheet({ ids }: Props) {
                         <Pick
                             label="Direction of the centre line"
                             value={along}
-                            options={{ across: 'square to their wall', along: 'parallel to their wall' } as Record<string, string>}
+                            options={{ across: 'square to their wall', along: 'parallel to their wall' }}
                             onChange={setAlong}
                         />
                     </>
@@ -82,9 +72,9 @@ export function MirrorSheet({ ids }: Props) {
 export function CopySheet({ ids }: Props) {
     const data = useData();
     const targets = useDesk((s) => s.targets);
-    const [how, setHow] = useWord('copy.how', 'walls');
-    const [facing, setFacing] = useWord('copy.facing', 'across');
-    const [point, setPoint] = useWord('copy.point', 'left');
+    const [how, setHow] = useWord<'walls' | 'opposite' | 'point'>('copy.how', 'walls');
+    const [facing, setFacing] = useWord<'across' | 'left'>('copy.facing', 'across');
+    const [point, setPoint] = useWord<'left' | 'centre' | 'right'>('copy.point', 'left');
     const [from, setFrom] = useWord('copy.from', 'left');
     const [value, setValue] = useWord('copy.value', '0');
     const held = data.openings.get(ids[0]!);
@@ -98,7 +88,7 @@ export function CopySheet({ ids }: Props) {
     const walls = targets.filter((t) => data.walls.has(t));
     const args =
         how === 'opposite'
-            ? { ids, walls: 'opposite', ...(facing === 'left' ? { fromLeft: true } : {}) }
+            ? { ids, walls: 'opposite' as const, ...(facing === 'left' ? { fromLeft: true } : {}) }
             : how === 'walls'
               ? walls.length > 0
                   ? { ids, walls }
@@ -107,16 +97,16 @@ export function CopySheet({ ids }: Props) {
                 ? null
                 : {
                       ids,
-                      pick: { opening: ids[0], point },
+                      pick: { opening: ids[0]!, point },
                       put: {
                           host: wall,
                           storey,
                           value,
                           ...(line
-                              ? { from: 'line', ref: line }
+                              ? { from: 'line' as const, ref: line }
                               : onOpening
-                                ? { from: 'opening', ref: ofOpening, point: atPoint }
-                                : { from }),
+                                ? { from: 'opening' as const, ref: ofOpening, point: atPoint as 'left' | 'centre' | 'right' }
+                                : { from: from as 'left' | 'middle' | 'right' }),
                       },
                   };
     const wallNames = data.project.walls.map((w) => ({ value: w.id, label: nameOfWall(data, w.id) }));
@@ -133,12 +123,7 @@ export function CopySheet({ ids }: Props) {
                 <Pick
                     label="Copy to"
                     value={how}
-                    options={
-                        { walls: 'To other walls', opposite: 'To the opposite side', point: 'From point to point' } as Record<
-                            string,
-                            string
-                        >
-                    }
+                    options={{ walls: 'To other walls', opposite: 'To the opposite side', point: 'From point to point' }}
                     onChange={setHow}
                 />
                 {how === 'point'
@@ -151,7 +136,7 @@ export function CopySheet({ ids }: Props) {
                         <Pick
                             label="How it lies there"
                             value={facing}
-                            options={{ across: 'facing where it comes from', left: 'as it is from the left' } as Record<string, string>}
+                            options={{ across: 'facing where it comes from', left: 'as it is from the left' }}
                             onChange={setFacing}
                         />
                         .
@@ -162,7 +147,7 @@ export function CopySheet({ ids }: Props) {
                         <Pick
                             label="Picked up at"
                             value={point}
-                            options={{ left: 'left jamb', centre: 'centre', right: 'right jamb' } as Record<string, string>}
+                            options={{ left: 'left jamb', centre: 'centre', right: 'right jamb' }}
                             onChange={setPoint}
                         />{' '}
                         of {held?.label}, put down with it <Entry label="Put down at" value={value} onChange={setValue} /> from the{' '}
@@ -231,7 +216,7 @@ export function nameOfWall(data: ReturnType<typeof useData>, id: string): string
 /** Heads, sills, jambs and centres in line with one of them, or with the storey below. */
 export function AlignSheet({ ids }: Props) {
     const data = useData();
-    const [edge, setEdge] = useWord('align.edge', 'head');
+    const [edge, setEdge] = useWord<'head' | 'sill' | 'left' | 'right' | 'centre'>('align.edge', 'head');
     const [hold, setHold] = useState(false);
     const [to, setTo] = useState(ids.length > 1 ? ids[0]! : 'below');
     const named = Object.fromEntries(
@@ -249,12 +234,7 @@ export function AlignSheet({ ids }: Props) {
                 <Pick
                     label="Edge"
                     value={edge}
-                    options={
-                        { head: 'heads', sill: 'sills', left: 'left jambs', right: 'right jambs', centre: 'centres' } as Record<
-                            string,
-                            string
-                        >
-                    }
+                    options={{ head: 'heads', sill: 'sills', left: 'left jambs', right: 'right jambs', centre: 'centres' }}
                     onChange={setEdge}
                 />{' '}
                 in line with{' '}

@@ -67,6 +67,7 @@ const settings = {
     jambs: 'jambs in a curved wall',
     shape: 'outline',
 };
+type Setting = keyof typeof settings;
 
 /** Chosen settings of one onto others. */
 export function CarrySheet({ ids }: Props) {
@@ -76,9 +77,9 @@ export function CarrySheet({ ids }: Props) {
     const targets = useDesk((s) => s.targets).filter(
         (t) => t !== source && data.openings.has(t) && (data.openings.get(t)?.type === null) === bare,
     );
-    const [chosen, setChosen] = useState(['width', 'height', 'sill']);
+    const [chosen, setChosen] = useState<Setting[]>(['width', 'height', 'sill']);
     const from = data.openings.get(source);
-    const offered = Object.entries(settings).filter(
+    const offered = (Object.entries(settings) as [Setting, string][]).filter(
         ([key]) =>
             from &&
             (from.type !== null || !['type', 'setback', 'facing', 'handing'].includes(key)) &&

@@ -1,3 +1,4 @@
+import type { EditArgs } from '../../api/client';
 import { useState } from 'react';
 import { Sentence } from '../card/parts';
 import { useData } from '../data';
@@ -24,7 +25,7 @@ export function LineSheet() {
     const frontage = data.frontageOf.get(wall);
     const first = useDesk.getState().chosen.find((id) => data.openings.has(id));
     const opening = first ? data.openings.get(first) : undefined;
-    const [axis, setAxis] = useWord('line.axis', 'upright');
+    const [axis, setAxis] = useWord<'upright' | 'level'>('line.axis', 'upright');
     const [from, setFrom] = useState('left');
     const [level, setLevel] = useState('every');
     const [value, setValue] = useWord('line.value', '900');
@@ -59,9 +60,11 @@ export function LineSheet() {
         : reference.startsWith('li-')
           ? { from: 'line', ref: reference }
           : null;
-    const rule = upright
-        ? { value: figure, ...(ref ?? { from: reference }) }
-        : { height: value, ...(ref ?? { from: reference === 'foot' || reference === 'datum' ? reference : 'floor' }) };
+    const rule = (
+        upright
+            ? { value: figure, ...(ref ?? { from: reference }) }
+            : { height: value, ...(ref ?? { from: reference === 'foot' || reference === 'datum' ? reference : 'floor' }) }
+    ) as NonNullable<EditArgs<'line.add'>['rule']>;
     const storey = !upright && data.storeys.has(reference) ? reference : null;
     return (
         <Sheet
@@ -78,13 +81,8 @@ export function LineSheet() {
             }
         >
             <Sentence>
-                <Pick
-                    label="Direction"
-                    value={axis}
-                    options={{ upright: 'Upright', level: 'Level' } as Record<string, string>}
-                    onChange={setAxis}
-                />
-                , <Entry label="Distance" value={value} onChange={setValue} />{' '}
+                <Pick label="Direction" value={axis} options={{ upright: 'Upright', level: 'Level' }} onChange={setAxis} />,{' '}
+                <Entry label="Distance" value={value} onChange={setValue} />{' '}
                 {upright ? (reference === 'right' ? 'left of ' : reference === 'fraction' ? 'from ' : 'right of ') : 'above '}
                 <Pick label="Measured from" value={reference} options={upright ? along : up} onChange={upright ? setFrom : setLevel} />.
             </Sentence>
@@ -98,7 +96,7 @@ export function DivideSheet() {
     const data = useData();
     const wall = useLineWall();
     const frontage = data.frontageOf.get(wall);
-    const [by, setBy] = useWord('divide.by', 'parts');
+    const [by, setBy] = useWord<'parts' | 'shares'>('divide.by', 'parts');
     const [parts, setParts] = useWord('divide.parts', '3');
     const [shares, setShares] = useWord('divide.shares', '25, 50, 75');
     const lines = useUprights([wall]);
@@ -113,7 +111,7 @@ export function DivideSheet() {
     const names = Object.fromEntries(lines.map((l) => [l.value, l.label]));
     const args = {
         host: wall,
-        axis: 'upright',
+        axis: 'upright' as const,
         ...(by === 'parts' ? { parts } : { percentages: given }),
         ...(between === 'lines' ? { between: [one, two] } : {}),
     };
@@ -137,13 +135,7 @@ export function DivideSheet() {
                         At <Entry label="Percentages" value={shares} onChange={setShares} wide /> %{' '}
                     </>
                 )}
-                <Pick
-                    label="Divide by"
-                    value={by}
-                    options={{ parts: 'equal parts', shares: 'per cent' } as Record<string, string>}
-                    onChange={setBy}
-                />{' '}
-                of{' '}
+                <Pick label="Divide by" value={by} options={{ parts: 'equal parts', shares: 'per cent' }} onChange={setBy} /> of{' '}
                 <Pick
                     label="Of"
                     value={between}

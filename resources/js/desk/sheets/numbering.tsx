@@ -8,8 +8,8 @@ export function NumberSheet({ ids }: { ids: string[] }) {
     const [text, setText] = useWord('number.text', '{storey}.{n}');
     const [start, setStart] = useWord('number.start', '1');
     const [digits, setDigits] = useWord('number.digits', '2');
-    const [order, setOrder] = useWord('number.order', 'storey');
-    const [whom, setWhom] = useWord('number.whom', 'unmarked');
+    const [order, setOrder] = useWord<'storey' | 'along'>('number.order', 'storey');
+    const [whom, setWhom] = useWord<'unmarked' | 'all'>('number.whom', 'unmarked');
     const many = ids.length > 0 ? ids.length : data.openings.size;
     return (
         <Sheet

@@ -6,8 +6,8 @@ import { useData } from '../data';
 export const useKept = create<Record<string, string>>(() => ({}));
 
 /** One remembered word or figure of a sheet. */
-export function useWord(key: string, first: string): [string, (value: string) => void] {
-    const value = useKept((s) => s[key]) ?? first;
+export function useWord<T extends string = string>(key: string, first: NoInfer<T>): [T, (value: T) => void] {
+    const value = useKept((s) => s[key] as T | undefined) ?? first;
     return [value, (next) => useKept.setState({ [key]: next })];
 }
 
@@ -60,16 +60,16 @@ export function Pick<T extends string>({
 }
 
 /** Any of several. */
-export function Ticks({
+export function Ticks<T extends string>({
     label,
     options,
     chosen,
     onChange,
 }: {
     label: string;
-    options: Option[];
-    chosen: string[];
-    onChange: (chosen: string[]) => void;
+    options: Option<T>[];
+    chosen: T[];
+    onChange: (chosen: T[]) => void;
 }) {
     const all = options.every((o) => chosen.includes(o.value));
     return (

@@ -62,7 +62,7 @@ export function WallMoveSheet({ walls }: Props) {
             verb="Move"
             many={false}
             keepChoice
-            args={by.trim() === '' || by.trim() === '0' ? null : { wall: walls[0], by }}
+            args={by.trim() === '' || by.trim() === '0' ? null : { wall: walls[0]!, by }}
             missing="Say by how much."
         >
             <Sentence>
@@ -76,7 +76,7 @@ export function WallMoveSheet({ walls }: Props) {
 export function WallTurnSheet({ walls }: Props) {
     const data = useData();
     const [degrees, setDegrees] = useWord('wall.degrees', '5');
-    const [about, setAbout] = useWord('wall.about', 'middle');
+    const [about, setAbout] = useWord<'left' | 'middle' | 'right'>('wall.about', 'middle');
     const turn = Number(degrees.replace(',', '.').replace('°', ''));
     return (
         <Sheet
@@ -86,7 +86,7 @@ export function WallTurnSheet({ walls }: Props) {
             verb="Turn"
             many={false}
             keepChoice
-            args={Number.isFinite(turn) && degrees.trim() !== '' ? { wall: walls[0], degrees: turn, about } : null}
+            args={Number.isFinite(turn) && degrees.trim() !== '' ? { wall: walls[0]!, degrees: turn, about } : null}
             missing={`“${degrees}” is not an angle: give degrees.`}
         >
             <Sentence>
@@ -94,7 +94,7 @@ export function WallTurnSheet({ walls }: Props) {
                 <Pick
                     label="About"
                     value={about}
-                    options={{ left: 'left end', middle: 'middle', right: 'right end' } as Record<string, string>}
+                    options={{ left: 'left end', middle: 'middle', right: 'right end' }}
                     onChange={setAbout}
                 />
                 , with its openings.
@@ -121,7 +121,7 @@ export function RecessSheet({ walls }: Props) {
             edit="outline.recess"
             verb="Set back"
             many={false}
-            args={{ wall: walls[0], from, to, depth }}
+            args={{ wall: walls[0]!, from, to, depth }}
             keepChoice
         >
             <Sentence>
@@ -136,9 +136,9 @@ export function RecessSheet({ walls }: Props) {
 export function WallBendSheet({ walls }: Props) {
     const data = useData();
     const wall = data.walls.get(walls[0]!);
-    const [by, setBy] = useWord('bend.by', 'rise');
+    const [by, setBy] = useWord<'rise' | 'radius' | 'angle' | 'length'>('bend.by', 'rise');
     const [figure, setFigure] = useWord('bend.figure', { mm: '1200', m: '1.2', 'ft-in': "4'" }[data.project.settings.units]);
-    const [way, setWay] = useWord('bend.way', 'outward');
+    const [way, setWay] = useWord<'outward' | 'inward'>('bend.way', 'outward');
     const turn = Number(figure.replace(',', '.').replace('°', ''));
     const value = by === 'angle' ? (Number.isFinite(turn) && figure.trim() !== '' ? turn : null) : figure.trim() === '' ? null : figure;
     return (
@@ -149,7 +149,11 @@ export function WallBendSheet({ walls }: Props) {
             verb="Bend"
             many={false}
             keepChoice
-            args={value === null ? null : { wall: walls[0], [by]: value, outward: way === 'outward', keeps: by }}
+            args={
+                value === null
+                    ? null
+                    : { wall: walls[0]!, ...(by === 'angle' ? { angle: turn } : { [by]: figure }), outward: way === 'outward', keeps: by }
+            }
             missing={by === 'angle' ? `“${figure}” is not an angle: give degrees.` : 'Say by how much.'}
         >
             <Sentence>
@@ -157,25 +161,20 @@ export function WallBendSheet({ walls }: Props) {
                 <Pick
                     label="By"
                     value={by}
-                    options={{ rise: 'a rise', radius: 'a radius', angle: 'an angle', length: 'an arc length' } as Record<string, string>}
+                    options={{ rise: 'a rise', radius: 'a radius', angle: 'an angle', length: 'an arc length' }}
                     onChange={setBy}
                 />{' '}
                 of <Entry label="Figure" value={figure} onChange={setFigure} />
                 {by === 'angle' ? '°' : ''}, bulging{' '}
-                <Pick
-                    label="Bulging"
-                    value={way}
-                    options={{ outward: 'outward', inward: 'inward' } as Record<string, string>}
-                    onChange={setWay}
-                />
-                . That figure stays when an end moves. Openings keep their rules.
+                <Pick label="Bulging" value={way} options={{ outward: 'outward', inward: 'inward' }} onChange={setWay} />. That figure stays
+                when an end moves. Openings keep their rules.
             </Sentence>
             {wall?.arc && (
                 <p>
                     <button
                         type="button"
                         className="text-tide underline"
-                        onClick={() => void data.edit('wall.bend', { wall: walls[0], rise: 0 }).then(() => useDesk.getState().open(null))}
+                        onClick={() => void data.edit('wall.bend', { wall: walls[0]!, rise: 0 }).then(() => useDesk.getState().open(null))}
                     >
                         Straighten it
                     </button>
@@ -188,11 +187,11 @@ export function WallBendSheet({ walls }: Props) {
 export function RoundSheet({ walls }: Props) {
     const data = useData();
     const [radius, setRadius] = useWord('round.radius', { mm: '1500', m: '1.5', 'ft-in': "5'" }[data.project.settings.units]);
-    const [which, setWhich] = useWord('round.which', 'left');
+    const [which, setWhich] = useWord<'left' | 'right' | 'all'>('round.which', 'left');
     const wall = data.walls.get(walls[0]!);
     const chain = data.project.walls.filter((w) => w.outline === wall?.outline);
     const next = wall && (chain[chain.indexOf(wall) + 1] ?? chain[0]);
-    const corners = which === 'all' ? {} : { walls: [which === 'left' ? walls[0] : (next?.id ?? walls[0])] };
+    const corners = which === 'all' ? {} : { walls: [which === 'left' ? walls[0]! : (next?.id ?? walls[0]!)] };
     return (
         <Sheet
             title="Round corners"
@@ -208,13 +207,11 @@ export function RoundSheet({ walls }: Props) {
                 <Pick
                     label="Which"
                     value={which}
-                    options={
-                        {
-                            left: 'The corner at its left end',
-                            right: 'The corner at its right end',
-                            all: 'All corners of its outline',
-                        } as Record<string, string>
-                    }
+                    options={{
+                        left: 'The corner at its left end',
+                        right: 'The corner at its right end',
+                        all: 'All corners of its outline',
+                    }}
                     onChange={setWhich}
                 />{' '}
                 by a radius of <Entry label="Radius" value={radius} onChange={setRadius} />. The walls beside it grow shorter; their

@@ -12,7 +12,7 @@ import { useDesk, type Candidate } from '../store';
 export function useMarkWords() {
     const data = useData();
     const [type, setType] = useWord('marks.type', '');
-    const [rounded, setRounded] = useWord('marks.rounded', 'no');
+    const [rounded, setRounded] = useWord<'no' | 'yes'>('marks.rounded', 'no');
     const [sill, setSill] = useWord('marks.sill', '');
     const [height, setHeight] = useWord('marks.height', '');
     const known = data.project.types.some((t) => t.id === type) ? type : '';

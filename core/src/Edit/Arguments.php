@@ -1,0 +1,302 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Edit;
+
+use Isleward\Core\Design\Bend;
+use Isleward\Core\Design\Edge;
+use Isleward\Core\Design\Face;
+use Isleward\Core\Design\Jamb;
+use Isleward\Core\Design\Jambs;
+use Isleward\Core\Design\Kind;
+use Isleward\Core\Design\LineAxis;
+use Isleward\Core\Design\Point;
+use Isleward\Core\Design\Reference;
+use Isleward\Core\Design\SillDatum;
+use Isleward\Core\Measure\Argument as A;
+use Isleward\Core\Measure\Fields;
+use Isleward\Core\Measure\Refusal;
+use Isleward\Core\Measure\Units;
+
+/** What every edit may be asked with; what else comes is refused, so that a slip of a name does not pass unseen. */
+final class Arguments
+{
+    /** @var array<string, array<string, A>>|null */
+    private static ?array $all = null;
+
+    /** @return array<string, array<string, A>> by the edit's name */
+    public static function all(): array
+    {
+        return self::$all ??= [
+            ...self::ofBuilding(), ...self::ofLines(), ...self::ofOpenings(), ...self::ofMany(), ...self::ofTypes(), ...self::ofKept(),
+        ];
+    }
+
+    /** @throws Refusal when there is an argument that the edit has not */
+    public static function require(string $edit, Fields $args): void
+    {
+        $known = self::all()[$edit] ?? throw new \LogicException("The arguments of $edit are not said.");
+        foreach (array_keys($args->all()) as $name) {
+            if (! isset($known[$name])) {
+                throw Refusal::because(
+                    'edit.argument',
+                    sprintf('%s has no “%s”; it has %s.', $edit, mb_substr((string) $name, 0, 40), implode(', ', array_keys($known))),
+                    details: ['field' => mb_substr((string) $name, 0, 40), 'known' => array_keys($known)],
+                );
+            }
+        }
+    }
+
+    /** @return array<string, array<string, A>> */
+    private static function ofBuilding(): array
+    {
+        $arc = [
+            'rise' => A::length(), 'radius' => A::length(), 'angle' => A::number()->says('degrees'), 'length' => A::length(),
+            'major' => A::flag()->says('the longer way round'),
+        ];
+        $corner = A::object([
+            'x' => A::length(), 'y' => A::length(), 'through' => A::point(), 'tangent' => A::flag(),
+        ] + $arc);
+
+        return [
+            'settings.change' => [
+                'name' => A::text(), 'units' => A::choice(Units::class), 'cornerMargin' => A::length(), 'baseLevel' => A::length(),
+                'north' => A::number(), 'nib' => A::length(),
+                'module' => A::object(['length' => A::length(), 'height' => A::length(), 'joint' => A::length()])->orNull(),
+                'finishes' => A::list(A::open('a finish')), 'unitRules' => A::open('limits of units'), 'slab' => A::length(),
+                'setting' => A::length(), 'jambs' => A::choice(Jambs::class),
+            ],
+            'storey.insert' => [
+                'name' => A::text()->required(), 'height' => A::length()->required(), 'above' => A::text()->orNull(),
+            ],
+            'storey.change' => ['id' => A::text()->required(), 'name' => A::text(), 'height' => A::length()],
+            'storey.remove' => ['id' => A::text()->required(), 'withContents' => A::flag()],
+            'outline.draw' => [
+                'points' => A::list(A::either(A::point(), $corner)),
+                'closing' => A::object($arc + ['through' => A::point(), 'tangent' => A::flag()]),
+                'rectangle' => A::object([
+                    'x' => A::length(), 'y' => A::length(), 'width' => A::length()->required(), 'depth' => A::length()->required(),
+                    'radius' => A::length(),
+                ]),
+                'circle' => A::object(['x' => A::length(), 'y' => A::length(), 'radius' => A::length()->required()]),
+                'thickness' => A::length()->required(), 'base' => A::text()->required(), 'top' => A::text()->required(),
+                'closed' => A::flag(), 'inner' => A::flag(), 'name' => A::text()->orNull(), 'line' => A::choice(['face', 'centre']),
+                'outside' => A::choice(['left', 'right']),
+            ],
+            'outline.turn' => ['id' => A::text()->required()],
+            'outline.remove' => ['id' => A::text()->required(), 'withContents' => A::flag()],
+            'outline.round' => ['outline' => A::text()->required(), 'radius' => A::length()->required(), 'walls' => A::ids()],
+            'outline.recess' => [
+                'wall' => A::text()->required(), 'from' => A::length()->required(), 'to' => A::length()->required(),
+                'depth' => A::length()->required(),
+            ],
+            'wall.change' => ['walls' => A::ids()->required(), 'thickness' => A::length(), 'base' => A::text(), 'top' => A::text()],
+            'wall.move' => ['wall' => A::text()->required(), 'by' => A::length()->required()],
+            'wall.turn' => [
+                'wall' => A::text()->required(), 'degrees' => A::number()->required(), 'about' => A::choice(['left', 'middle', 'right']),
+            ],
+            'wall.stack' => [
+                'walls' => A::ids()->required(), 'from' => A::text()->required(), 'storeys' => A::ids()->required(), ...self::fit(),
+            ],
+            'wall.bend' => [
+                'wall' => A::text()->required(), ...$arc, 'chord' => A::length(), 'outward' => A::flag(), 'keeps' => A::choice(Bend::class),
+                'through' => A::object(['x' => A::length()->required(), 'y' => A::length()->required()]),
+            ],
+        ];
+    }
+
+    /** @return array<string, array<string, A>> */
+    private static function ofLines(): array
+    {
+        $rule = A::either(A::object(self::along()), A::object(self::level()));
+
+        return [
+            'line.add' => [
+                'host' => A::text()->required(), 'storey' => A::text()->orNull(), 'axis' => A::choice(LineAxis::class), 'name' => A::text(),
+                'rule' => $rule, 'parts' => A::count(), 'percentages' => A::list(A::length()), 'between' => A::ids(),
+            ],
+            'line.across' => ['id' => A::text()->required(), 'side' => A::choice(['left', 'right'])->required()],
+            'line.change' => [
+                'id' => A::text()->required(), 'name' => A::text(), 'storey' => A::text()->orNull(), 'rule' => $rule,
+                'value' => A::length(), 'by' => A::length(),
+            ],
+            'line.remove' => ['ids' => A::ids(), 'all' => A::flag(), 'keepFigures' => A::flag()],
+        ];
+    }
+
+    /** @return array<string, array<string, A>> */
+    private static function ofOpenings(): array
+    {
+        $position = A::object(self::along() + ['to' => A::choice(Jamb::class)]);
+        $sill = A::object(self::level());
+        $look = [
+            'facesOut' => A::flag(), 'mirrored' => A::flag(), 'setback' => A::length(), 'jambs' => A::choice(Jambs::class)->orNull(),
+        ];
+        $chosen = ['ids' => A::ids()->required()];
+
+        return [
+            'opening.place' => [
+                'host' => A::text()->required(), 'storey' => A::text()->required(), 'type' => A::text()->orNull(), 'width' => A::length(),
+                'height' => A::length(), 'shape' => A::list(A::number())->orNull(), 'position' => $position->required(), 'sill' => $sill,
+                'headAt' => A::length(), ...$look,
+            ],
+            'opening.change' => [
+                'id' => A::text(), 'ids' => A::ids(), 'storey' => A::text(), 'type' => A::text()->orNull(), 'width' => A::length(),
+                'height' => A::length(), 'position' => $position, 'sill' => $sill, ...$look, 'ajar' => A::number()->orNull(),
+                'sillHeight' => A::length(), 'value' => A::length(), 'head' => A::length(), 'keep' => A::choice(['sill', 'head']),
+                'measure' => A::object([
+                    'from' => A::choice(Reference::class), 'ref' => A::text()->orNull(), 'point' => A::choice(Point::class),
+                    'at' => A::length(), 'face' => A::choice(Face::class), 'to' => A::choice(Jamb::class), 'value' => A::length(),
+                ]),
+                'sillFrom' => A::choice(SillDatum::class),
+                'measureSill' => A::object([
+                    'from' => A::choice(SillDatum::class), 'ref' => A::text()->orNull(), 'point' => A::choice(Edge::class),
+                    'edge' => A::choice(Edge::class), 'height' => A::length(),
+                ]),
+                'leftJamb' => A::length(), 'sillLevel' => A::length(), 'by' => A::object(['u' => A::length(), 'v' => A::length()]),
+                ...self::fit(),
+            ],
+            'opening.remove' => $chosen + ['keepFigures' => A::flag()],
+            'opening.fill' => $chosen + ['door' => A::text()->orNull(), 'window' => A::text()->orNull()],
+            'opening.empty' => $chosen,
+            'opening.own-type' => $chosen,
+            'opening.number' => [
+                'ids' => A::ids(), 'text' => A::text()->required(), 'start' => A::count(), 'digits' => A::count(),
+                'order' => A::choice(['storey', 'along']), 'keep' => A::flag(),
+            ],
+            'opening.from-marks' => [
+                'storey' => A::text()->required(), 'type' => A::text()->orNull(), 'height' => A::length(), 'sill' => A::length(),
+                'rounded' => A::flag(),
+                'marks' => A::list(A::object([
+                    'host' => A::text()->required(), 'from' => A::length()->required(), 'to' => A::length()->required(),
+                ]))->required(),
+                ...self::fit(),
+            ],
+            'finding.accept' => [
+                'host' => A::text()->required(), 'finding' => A::text()->required(), 'figure' => A::number()->required(), 'note' => A::text(),
+            ],
+            'finding.reopen' => ['id' => A::text()->required()],
+        ];
+    }
+
+    /** @return array<string, array<string, A>> what is done to many */
+    private static function ofMany(): array
+    {
+        $chosen = ['ids' => A::ids()->required()];
+
+        return array_map(static fn (array $args): array => $chosen + $args + self::fit(), [
+            'opening.repeat' => [
+                'by' => A::choice(['pitch', 'ends', 'fit']), 'count' => A::count(), 'pitch' => A::length(), 'pier' => A::length(),
+            ],
+            'opening.space' => [
+                'between' => A::choice(['outer', 'ends', 'lines']), 'by' => A::choice(['gaps', 'centres']), 'lines' => A::ids(),
+            ],
+            'opening.copy' => [
+                'walls' => A::either(A::ids(), A::choice(['opposite'])), 'fromLeft' => A::flag(),
+                'pick' => A::object(['opening' => A::text()->required(), 'point' => A::choice(Point::class)->required()]),
+                'put' => A::object(['host' => A::text()->required(), 'storey' => A::text()->orNull()] + self::along()),
+            ],
+            'opening.stack' => ['storeys' => A::either(A::ids(), A::choice(['all']))],
+            'opening.mirror' => [
+                'about' => A::choice(['middle', 'line', 'outline']), 'line' => A::text(), 'copy' => A::flag(), 'along' => A::flag(),
+            ],
+            'opening.align' => [
+                'edge' => A::choice(['head', 'sill', 'left', 'right', 'centre'])->required(),
+                'to' => A::text()->required()->says('“below”, an opening or a line'), 'hold' => A::flag(),
+            ],
+            'opening.carry' => [
+                'from' => A::text()->required(), 'settings' => A::list(A::choice(OpeningCarry::SETTINGS))->required(),
+            ],
+        ]);
+    }
+
+    /** @return array<string, array<string, A>> */
+    private static function ofTypes(): array
+    {
+        $made = [
+            'mark' => A::text(), 'name' => A::text(), 'width' => A::length(), 'height' => A::length(), 'sill' => A::length(),
+            'tree' => A::open('the unit’s make, as docs/schemas has it'),
+        ];
+
+        return [
+            'type.add' => $made,
+            'type.change' => ['id' => A::text()->required(), ...$made, ...self::fit()],
+            'type.remove' => ['id' => A::text()->required(), 'instead' => A::text()->orNull()],
+            'type.import' => ['document' => A::open('a file of unit types')->required(), 'marks' => A::ids()],
+            'type.from-lines' => [
+                'lines' => A::list(A::object([
+                    'mark' => A::text()->required(), 'kind' => A::text()->orNull(), 'width' => A::length()->orNull(),
+                    'height' => A::length()->orNull(), 'sill' => A::length()->orNull(),
+                ]))->required(),
+                'likes' => A::open('kind → mark of a ready type'), ...self::fit(),
+            ],
+        ];
+    }
+
+    /** @return array<string, array<string, A>> what is kept under names */
+    private static function ofKept(): array
+    {
+        $point = static fn (): A => A::list(A::number(), 2);
+        $edits = [
+            'tracing.place' => [
+                'id' => A::text()->required(), 'a' => $point()->required(), 'b' => $point(), 'to' => $point(), 'towards' => $point(),
+                'distance' => A::length(),
+            ],
+        ];
+        foreach ([
+            [Kind::Set, ['members' => A::ids()]],
+            [Kind::Given, [
+                'file' => A::text(), 'sheet' => A::number(), 'header' => A::number()->orNull(),
+                'columns' => A::list(A::object([
+                    'role' => A::text()->required(), 'unit' => A::text()->orNull(), 'storey' => A::text()->orNull(),
+                ])),
+            ]],
+            [Kind::Layout, [
+                'source' => A::text(), 'columns' => A::list(A::object(['key' => A::text()->required(), 'name' => A::text()->orNull()])),
+                'merge' => A::flag(), 'groups' => A::ids(),
+                'sort' => A::list(A::object(['key' => A::text()->required(), 'down' => A::flag()])),
+                'filters' => A::list(A::object([
+                    'key' => A::text()->required(), 'test' => A::text()->required(), 'value' => A::text()->required(),
+                ])),
+                'totals' => A::flag(),
+            ]],
+            [Kind::Section, ['fromX' => A::length(), 'fromY' => A::length(), 'toX' => A::length(), 'toY' => A::length()]],
+            [Kind::Sheet, ['number' => A::text(), 'paper' => A::text(), 'items' => A::list(A::open('what stands on it'))]],
+            [Kind::Tracing, [
+                'storeys' => A::ids(), 'file' => A::text(), 'width' => A::length(), 'height' => A::length(), 'x' => A::length(),
+                'y' => A::length(), 'scale' => A::number(), 'angle' => A::number(), 'opacity' => A::number(), 'locked' => A::flag(),
+            ]],
+            [Kind::Picture, ['file' => A::text()]],
+        ] as [$kind, $args]) {
+            $edits["$kind->value.keep"] = ['id' => A::text(), 'name' => A::text(), ...$args];
+            $edits["$kind->value.remove"] = ['id' => A::text()->required()];
+        }
+
+        return $edits;
+    }
+
+    /** @return array<string, A> {@see \Isleward\Core\Design\Along} */
+    private static function along(): array
+    {
+        return [
+            'from' => A::choice(Reference::class)->required(), 'value' => A::length(), 'ref' => A::text()->orNull(),
+            'point' => A::choice(Point::class), 'at' => A::length(), 'face' => A::choice(Face::class),
+        ];
+    }
+
+    /** @return array<string, A> {@see \Isleward\Core\Design\SillRule} */
+    private static function level(): array
+    {
+        return [
+            'from' => A::choice(SillDatum::class)->required(), 'height' => A::length()->required(), 'ref' => A::text()->orNull(),
+            'point' => A::choice(Edge::class), 'edge' => A::choice(Edge::class),
+        ];
+    }
+
+    /** @return array<string, A> */
+    private static function fit(): array
+    {
+        return ['fit' => A::choice(['all', 'fitting'])];
+    }
+}
