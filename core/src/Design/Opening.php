@@ -13,6 +13,8 @@ use Isleward\Core\Measure\Refusal;
 /** A hole through a wall, bare or filled with a unit exactly its size. */
 final readonly class Opening implements Element
 {
+    use Withers;
+
     /**
      * @param  string  $host  what it stands in
      * @param  string|null  $type  unit type that fills it; null for a bare opening
@@ -61,7 +63,7 @@ final readonly class Opening implements Element
             $f->bool('mirrored'),
             self::setback($f),
             self::ajar($f),
-            self::mark($f),
+            self::mark($f->stringOrNull('mark')),
             $f->has('jambs') ? $f->choice('jambs', Jambs::class) : null,
         );
     }
@@ -116,10 +118,65 @@ final readonly class Opening implements Element
         ];
     }
 
-    /** @param  array<string, mixed>  $values some of {@see toArray()} */
-    public function with(array $values): self
+    public function withId(string $id): self
     {
-        return self::from(new Fields([...$this->toArray(), ...$values]));
+        return $this->but(id: $id);
+    }
+
+    public function withHost(string $host): self
+    {
+        return $this->but(host: $host);
+    }
+
+    public function withStorey(string $storey): self
+    {
+        return $this->but(storey: $storey);
+    }
+
+    public function withType(?string $type): self
+    {
+        return $this->but(type: $type);
+    }
+
+    public function withSize(float $width, float $height): self
+    {
+        return $this->but(width: $width, height: $height);
+    }
+
+    public function withHeight(float $height): self
+    {
+        return $this->but(height: $height);
+    }
+
+    public function withPosition(PositionRule $position): self
+    {
+        return $this->but(position: $position);
+    }
+
+    public function withSill(SillRule $sill): self
+    {
+        return $this->but(sill: $sill);
+    }
+
+    public function withHanding(bool $mirrored): self
+    {
+        return $this->but(mirrored: $mirrored);
+    }
+
+    /**
+     * With some of what another one has.
+     *
+     * @param  list<string>  $what  names of its values
+     */
+    public function taking(self $other, array $what): self
+    {
+        return $this->but(...array_intersect_key(get_object_vars($other), array_flip($what)));
+    }
+
+    /** @throws Refusal when the mark is too long */
+    public function withMark(?string $mark): self
+    {
+        return $this->but(mark: self::mark($mark));
     }
 
     /**
@@ -158,9 +215,9 @@ final readonly class Opening implements Element
         return $setback;
     }
 
-    private static function mark(Fields $f): ?string
+    private static function mark(?string $mark): ?string
     {
-        $mark = $f->has('mark') ? trim($f->string('mark')) : '';
+        $mark = trim($mark ?? '');
         if (mb_strlen($mark) > 24) {
             throw Refusal::because('opening.mark', 'A mark has 24 characters at the most.', details: ['field' => 'mark']);
         }

@@ -9,6 +9,8 @@ use Isleward\Core\Measure\Fields;
 /** A chain of walls that were drawn together; a closed one goes round. Inner walls are kept apart from outer ones. */
 final readonly class Outline implements Element
 {
+    use Withers;
+
     private function __construct(public string $id, public string $name, public int $position, public bool $closed, public bool $inner)
     {
     }
@@ -16,6 +18,12 @@ final readonly class Outline implements Element
     public static function from(Fields $f): self
     {
         return new self($f->string('id'), $f->name('name'), $f->int('position'), $f->bool('closed'), $f->bool('inner'));
+    }
+
+    /** Another outline like this one. */
+    public function another(string $id, string $name, int $position): self
+    {
+        return $this->but(id: $id, name: $name, position: $position);
     }
 
     public function id(): string

@@ -13,6 +13,8 @@ use Isleward\Core\Measure\Refusal;
  */
 final readonly class SettingOutLine implements Element
 {
+    use Withers;
+
     /**
      * @param  string  $host  what it lies on; an upright line is measured along it
      * @param  string|null  $storey  whose floor a level line is measured from; null for every floor
@@ -84,9 +86,13 @@ final readonly class SettingOutLine implements Element
         ];
     }
 
-    /** @param  array<string, mixed>  $values some of {@see toArray()} */
-    public function with(array $values): self
+    public function withHost(string $host): self
     {
-        return self::from(new Fields([...$this->toArray(), ...$values]));
+        return $this->but(host: $host);
+    }
+
+    public function withRule(Along|SillRule $rule): self
+    {
+        return $this->but(rule: $rule);
     }
 }

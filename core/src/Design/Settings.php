@@ -13,6 +13,8 @@ use Isleward\Core\Unit\UnitRules;
 /** What holds for a whole project. */
 final readonly class Settings implements Element
 {
+    use Withers;
+
     /** Nearest an opening may come to a corner, in mm (common practice). */
     public const CORNER_MARGIN = 150.0;
 
@@ -157,6 +159,12 @@ final readonly class Settings implements Element
             $finish('lead', 'Lead', '#8b9294', 'matt'), $finish('buoy', 'Buoy', '#b9472a', 'gloss'),
             $finish('oiled-oak', 'Oiled oak', '#a9783f', 'matt'),
         ];
+    }
+
+    /** @param  list<Finish>  $finishes */
+    public function withFinishes(array $finishes): self
+    {
+        return $this->but(finishes: $finishes);
     }
 
     public function id(): string

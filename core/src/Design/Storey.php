@@ -9,6 +9,8 @@ use Isleward\Core\Measure\Fields;
 /** One storey. Its level follows from those below it: {@see Storeys}. */
 final readonly class Storey implements Element
 {
+    use Withers;
+
     /** @param  float  $height floor to floor, mm */
     private function __construct(public string $id, public string $name, public int $position, public float $height)
     {
@@ -19,6 +21,11 @@ final readonly class Storey implements Element
         $name = $f->name('name');
 
         return new self($f->string('id'), $name, $f->int('position'), $f->size('height', sprintf('The height of storey “%s”', $name)));
+    }
+
+    public function withPosition(int $position): self
+    {
+        return $this->but(position: $position);
     }
 
     public function id(): string

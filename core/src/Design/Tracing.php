@@ -14,6 +14,8 @@ use Isleward\Core\Measure\Refusal;
  */
 final readonly class Tracing implements Kept
 {
+    use Withers;
+
     /**
      * @param  list<string>  $storeys  that it lies under
      * @param  float  $width  in its own units
@@ -44,10 +46,6 @@ final readonly class Tracing implements Kept
         if ($storeys === []) {
             throw Refusal::because('tracing.no_storey', 'A tracing lies under one storey at the least.', details: ['field' => 'storeys']);
         }
-        $scale = $f->number('scale');
-        if ($scale < 1e-6 || $scale > 1e6) {
-            throw Refusal::because('tracing.scale', 'At that scale the drawing would be a point or larger than any site.');
-        }
         $opacity = $f->has('opacity') ? $f->number('opacity') : 0.6;
         if ($opacity < 0.05 || $opacity > 1) {
             throw Refusal::because('tracing.opacity', 'A tracing is seen from 5 % to 100 %.');
@@ -62,8 +60,8 @@ final readonly class Tracing implements Kept
             $f->number('height'),
             $f->number('x'),
             $f->number('y'),
-            $scale,
-            $f->has('angle') ? fmod(fmod($f->number('angle'), 360) + 360, 360) : 0.0,
+            self::scale($f->number('scale')),
+            self::turn($f->has('angle') ? $f->number('angle') : 0.0),
             $opacity,
             $f->bool('locked'),
         );
@@ -101,10 +99,31 @@ final readonly class Tracing implements Kept
         return $out;
     }
 
-    /** @param  array<string, mixed>  $values */
-    public function with(array $values): self
+    /**
+     * Elsewhere in plan.
+     *
+     * @throws Refusal when it cannot be so small or so large
+     */
+    public function withPlace(float $x, float $y, float $angle, float $scale): self
     {
-        return self::from(new Fields([...$this->toArray(), ...$values]));
+        return $this->but(x: $x, y: $y, angle: self::turn($angle), scale: self::scale($scale));
+    }
+
+    /** From 0 to under 360 degrees; what is so already stays as it is. */
+    private static function turn(float $angle): float
+    {
+        $turn = fmod($angle, 360);
+
+        return $turn < 0 ? fmod($turn + 360, 360) : $turn;
+    }
+
+    private static function scale(float $scale): float
+    {
+        if ($scale < 1e-6 || $scale > 1e6) {
+            throw Refusal::because('tracing.scale', 'At that scale the drawing would be a point or larger than any site.');
+        }
+
+        return $scale;
     }
 
     public function called(): string

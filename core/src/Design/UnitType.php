@@ -102,6 +102,27 @@ final class UnitType implements Element
         );
     }
 
+    public function withMark(string $mark): self
+    {
+        return new self($this->id, $mark, $this->name, $this->position, $this->width, $this->height, $this->sill, $this->tree());
+    }
+
+    public function withName(string $name): self
+    {
+        return new self($this->id, $this->mark, $name, $this->position, $this->width, $this->height, $this->sill, $this->tree());
+    }
+
+    public function withSize(float $width, float $height): self
+    {
+        return new self($this->id, $this->mark, $this->name, $this->position, $width, $height, $this->sill, $this->tree());
+    }
+
+    /** Another type made like this one. */
+    public function another(string $id, string $mark, int $position): self
+    {
+        return new self($id, $mark, $this->name, $position, $this->width, $this->height, $this->sill, $this->tree());
+    }
+
     /**
      * The position of the last on the rack; −1 when there is none.
      *

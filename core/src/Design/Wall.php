@@ -15,6 +15,8 @@ use Isleward\Core\Measure\Fields;
  */
 final readonly class Wall implements Host
 {
+    use Withers;
+
     /**
      * @param  int  $position  place in its outline's chain
      * @param  float  $rise  height of an arc over its chord, mm, positive outward; 0 for a straight wall
@@ -114,13 +116,43 @@ final readonly class Wall implements Host
     {
         $rise = $this->isCurved() ? $this->keeps->rise($this->face(), $from->distanceTo($to), $this->id) : 0.0;
 
-        return $this->with(['fromX' => $from->x, 'fromY' => $from->y, 'toX' => $to->x, 'toY' => $to->y, 'rise' => $rise]);
+        return $this->withFace($from, $to, $rise);
     }
 
-    /** @param  array<string, mixed>  $values  some of {@see toArray()} */
-    public function with(array $values): self
+    public function withId(string $id): self
     {
-        return self::from(new Fields([...$this->toArray(), ...$values]));
+        return $this->but(id: $id);
+    }
+
+    public function withPosition(int $position): self
+    {
+        return $this->but(position: $position);
+    }
+
+    public function withKeeps(Bend $keeps): self
+    {
+        return $this->but(keeps: $keeps);
+    }
+
+    public function withBase(string $base): self
+    {
+        return $this->but(base: $base);
+    }
+
+    public function withTop(string $top): self
+    {
+        return $this->but(top: $top);
+    }
+
+    public function withOutline(string $outline): self
+    {
+        return $this->but(outline: $outline);
+    }
+
+    /** Over another stretch of plan. */
+    public function withFace(Vec2 $from, Vec2 $to, float $rise): self
+    {
+        return $this->but(from: $from, to: $to, rise: $rise);
     }
 
     public function id(): string

@@ -174,7 +174,8 @@ final class Arguments
                 ...self::fit(),
             ],
             'finding.accept' => [
-                'host' => A::text()->required(), 'finding' => A::text()->required(), 'figure' => A::number()->required(), 'note' => A::text(),
+                'host' => A::text()->required(), 'finding' => A::text()->required(), 'figure' => A::number()->required(),
+                'note' => A::text(),
             ],
             'finding.reopen' => ['id' => A::text()->required()],
         ];

@@ -60,7 +60,7 @@ final class Attempt
 
     public function add(Opening $opening): void
     {
-        $this->wanted[] = [null, $opening->mark === null ? $opening : $opening->with(['mark' => null])]; // a mark is of one opening
+        $this->wanted[] = [null, $opening->mark === null ? $opening : $opening->withMark(null)]; // a mark is of one opening
     }
 
     public function alter(Opening $before, Opening $after): void

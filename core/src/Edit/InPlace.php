@@ -22,13 +22,13 @@ final class InPlace
         foreach ($design->openingsOf($was->id) as $opening) {
             if ($opening->position->along->ref === null) {
                 $rule = $after->positionAt($opening->position, $now, $opening, $u($before->of($opening)->left));
-                $operations[] = Operation::alter($opening, $opening->with(['position' => $rule->toArray()]));
+                $operations[] = Operation::alter($opening, $opening->withPosition($rule));
             }
         }
         foreach ($design->lines as $line) {
             if ($line->host === $was->id && $line->rule instanceof Along && $line->rule->ref === null) {
                 $rule = $after->alongAt($line->rule, $now, $u($before->line($line)));
-                $operations[] = Operation::alter($line, $line->with(['rule' => $rule->toArray()]));
+                $operations[] = Operation::alter($line, $line->withRule($rule));
             }
         }
 

@@ -41,17 +41,17 @@ final readonly class LineChange implements Edit
         $given = array_intersect_key($this->args->all(), array_flip(['name', 'storey', 'rule']));
         $after = SettingOutLine::from(new Fields([...$before->toArray(), ...$given], $this->args->units()));
         if ($this->args->has('value')) {
-            $after = $after->with(['rule' => self::withFigure($after->rule, $this->figure($after->rule, 'value'))]);
+            $after = $after->withRule(self::withFigure($after->rule, $this->figure($after->rule, 'value')));
         }
         if ($this->args->has('by')) {
             $by = $this->args->length('by');
             $after = $after->rule instanceof Along
-                ? $after->with(['rule' => Places::in($design)->alongAt(
+                ? $after->withRule(Places::in($design)->alongAt(
                     $after->rule,
                     $design->host($after->host),
                     Places::in($design)->line($before) + $by,
-                )->toArray()])
-                : $after->with(['rule' => $after->rule->withHeight($after->rule->height + $by)->toArray()]);
+                ))
+                : $after->withRule($after->rule->withHeight($after->rule->height + $by));
         }
         $change = new Change('', [Operation::alter($before, $after)]);
         $then = $design->after($change);
@@ -72,9 +72,8 @@ final readonly class LineChange implements Edit
         return $rule instanceof Along && $rule->from === Reference::Fraction ? $this->args->number($name) : $this->args->length($name);
     }
 
-    /** @return array<string, string|float|null> */
-    private static function withFigure(Along|SillRule $rule, float $figure): array
+    private static function withFigure(Along|SillRule $rule, float $figure): Along|SillRule
     {
-        return ($rule instanceof Along ? $rule->withValue($figure) : $rule->withHeight(Length::within($figure)))->toArray();
+        return $rule instanceof Along ? $rule->withValue($figure) : $rule->withHeight(Length::within($figure));
     }
 }

@@ -14,6 +14,7 @@ use Isleward\Core\Design\Jamb;
 use Isleward\Core\Design\Opening;
 use Isleward\Core\Design\Operation;
 use Isleward\Core\Design\Point;
+use Isleward\Core\Design\PositionRule;
 use Isleward\Core\Design\Reference;
 use Isleward\Core\Design\SillDatum;
 use Isleward\Core\Design\SillRule;
@@ -96,25 +97,21 @@ final readonly class OpeningAlign implements Edit
                 $was = $places->of($with);
                 $level = ($edge === Edge::Head ? $was->head : $was->sill) + $lift;
 
-                return $opening->with(
-                    ['sill' => $places->sillAt(
-                        $opening->sill,
-                        $opening,
-                        $edge === Edge::Head ? $level - $opening->height : $level,
-                    )->toArray()],
-                );
+                return $opening->withSill($places->sillAt(
+                    $opening->sill,
+                    $opening,
+                    $edge === Edge::Head ? $level - $opening->height : $level,
+                ));
             }
             $rule = SillRule::of(SillDatum::Opening, 0.0, $with->id, $edge, $edge);
-            $aligned = $opening->with(['sill' => $rule->toArray()]);
+            $aligned = $opening->withSill($rule);
             References::require($design->after(new Change('', [Operation::alter($opening, $aligned)])), $aligned);
 
-            return $this->hold ? $aligned : $opening->with(
-                ['sill' => $places->sillAt(
-                    $opening->sill->from->isOther() ? SillRule::of(SillDatum::Floor, 0.0) : $opening->sill,
-                    $opening,
-                    $places->of($aligned)->sill,
-                )->toArray()],
-            );
+            return $this->hold ? $aligned : $opening->withSill($places->sillAt(
+                $opening->sill->from->isOther() ? SillRule::of(SillDatum::Floor, 0.0) : $opening->sill,
+                $opening,
+                $places->of($aligned)->sill,
+            ));
         }
         $point = Point::from($this->edge);
         $to = match ($point) {
@@ -122,22 +119,18 @@ final readonly class OpeningAlign implements Edit
             Point::Right => Jamb::Far,
             Point::Centre => Jamb::Centre,
         };
-        $aligned = $opening->with(
-            ['position' => [...Along::of(Reference::Opening, 0.0, $with->id, $point)->toArray(), 'to' => $to->value]],
-        );
+        $aligned = $opening->withPosition(PositionRule::of(Along::of(Reference::Opening, 0.0, $with->id, $point), $to));
         References::require($design->after(new Change('', [Operation::alter($opening, $aligned)])), $aligned);
         if ($this->hold) {
             return $aligned;
         }
 
-        return $opening->with(
-            ['position' => $places->positionAt(
-                $opening->position,
-                $design->host($opening->host),
-                $opening,
-                $places->of($aligned)->left,
-            )->toArray()],
-        );
+        return $opening->withPosition($places->positionAt(
+            $opening->position,
+            $design->host($opening->host),
+            $opening,
+            $places->of($aligned)->left,
+        ));
     }
 
     private function below(Design $design, Opening $opening): ?Opening

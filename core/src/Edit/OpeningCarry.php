@@ -78,26 +78,24 @@ final readonly class OpeningCarry implements Edit
             'ajar' => ['ajar'],
             'jambs' => ['jambs'],
         ];
-        $values = [];
-        foreach ($this->settings as $setting) {
-            foreach ($names[$setting] ?? [] as $name) {
-                $values[$name] = $source->toArray()[$name];
-            }
-        }
+        $carried = $target->taking($source, array_merge(...array_map(
+            static fn (string $setting): array => $names[$setting] ?? [],
+            $this->settings,
+        )));
         $sill = in_array('sill', $this->settings, true);
         $head = in_array('head', $this->settings, true);
         if (! $sill && ! $head) {
-            return $target->with($values);
+            return $carried;
         }
         $was = Places::in($design)->of($source);
         $floor = $design->storeys->floor($source->storey);
         if ($sill && $head) {
-            $values['height'] = $source->height;
+            $carried = $carried->withHeight($source->height);
         }
         $own = in_array($source->sill->from, [SillDatum::Floor, SillDatum::Line], true)
             ? ($sill ? $source->sill : SillRule::of(SillDatum::Floor, $was->head - $floor, edge: Edge::Head))
             : SillRule::of(SillDatum::Floor, $sill ? $was->sill - $floor : $was->head - $floor, edge: $sill ? Edge::Sill : Edge::Head);
 
-        return $target->with($values + ['sill' => $own->toArray()]);
+        return $carried->withSill($own);
     }
 }

@@ -92,7 +92,7 @@ final readonly class OpeningCopy implements Edit
             Places::in($design)->surface($wall)->u($right),
         );
 
-        return $copy->with(['position' => $rule->toArray()]);
+        return $copy->withPosition($rule);
     }
 
     private function putDown(Design $design, Attempt $attempt, Ids $ids): void
@@ -110,7 +110,7 @@ final readonly class OpeningCopy implements Edit
         foreach ($this->ids as $id) {
             $opening = $design->opening($id);
             $copy = $opening->host === $wall->id()
-                            ? $opening->with(['id' => $ids->next(Kind::Opening)])
+                            ? $opening->withId($ids->next(Kind::Opening))
                             : $transplant->onWall($opening, $wall, $ids->next(Kind::Opening));
             if ($steps !== 0) {
                 $at = $design->storeys->indexOf($opening->storey) + $steps;
@@ -120,7 +120,7 @@ final readonly class OpeningCopy implements Edit
                     continue;
                 }
                 $copy = $transplant->onStorey($opening, $design->storeys->all[$at]->id, $copy->id)
-                    ->with(['host' => $wall->id(), 'position' => $copy->position->toArray()]);
+                    ->withHost($wall->id())->withPosition($copy->position);
             }
             $rule = Places::in($design)->positionAt(
                 $copy->position,
@@ -128,7 +128,7 @@ final readonly class OpeningCopy implements Edit
                 $opening,
                 Places::in($design)->of($opening)->left + $way,
             );
-            $attempt->add($copy->with(['position' => $rule->toArray()]));
+            $attempt->add($copy->withPosition($rule));
         }
     }
 

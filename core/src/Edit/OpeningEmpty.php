@@ -35,7 +35,7 @@ final readonly class OpeningEmpty implements Edit
         foreach ($this->ids as $id) {
             $opening = $design->opening($id);
             if ($opening->type !== null) {
-                $operations[] = Operation::alter($opening, $opening->with(['type' => null]));
+                $operations[] = Operation::alter($opening, $opening->withType(null));
             }
         }
         if ($operations === []) {

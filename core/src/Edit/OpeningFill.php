@@ -74,7 +74,7 @@ final readonly class OpeningFill implements Edit
                 $operations[] = Operation::add($type);
                 $made++;
             }
-            $operations[] = Operation::alter($opening, $opening->with(['type' => $type->id]));
+            $operations[] = Operation::alter($opening, $opening->withType($type->id));
             $chosen[] = $id;
         }
         if ($bare === 0) {
@@ -132,10 +132,8 @@ final readonly class OpeningFill implements Edit
         $size = sprintf('%s × %s', Length::format($opening->width, Units::Millimetre), Length::format($opening->height, Units::Millimetre));
         $name = trim((string) preg_replace(TypeName::SIZE, '', $like->name), ' ,').', '.$size;
 
-        return UnitType::from(new Fields([
-            ...$like->toArray(), 'id' => $ids->next(Kind::Type), 'mark' => TypeMark::next($types, $like->mark),
-            'name' => mb_substr($name, 0, 80),
-            'position' => count($types), 'width' => $opening->width, 'height' => $opening->height,
-        ]));
+        return $like->another($ids->next(Kind::Type), TypeMark::next($types, $like->mark), count($types))
+            ->withName(mb_substr($name, 0, 80))
+            ->withSize($opening->width, $opening->height);
     }
 }

@@ -58,7 +58,7 @@ final readonly class OpeningMirror implements Edit
                 continue;
             }
             if ($this->copy) {
-                $attempt->add($after->with(['id' => $ids->next(Kind::Opening)]));
+                $attempt->add($after->withId($ids->next(Kind::Opening)));
             } else {
                 $attempt->alter($before, $after);
             }
@@ -72,19 +72,19 @@ final readonly class OpeningMirror implements Edit
     private function mirrored(Design $design, Opening $opening, Attempt $attempt): ?Opening
     {
         $wall = $design->host($opening->host);
-        $handed = ['mirrored' => ! $opening->mirrored];
+        $handed = ! $opening->mirrored;
         if ($this->about === 'outline') {
-            return $this->aboutOutline($design, $opening, $wall, $attempt)?->with($handed);
+            return $this->aboutOutline($design, $opening, $wall, $attempt)?->withHanding($handed);
         }
         $placed = Places::in($design)->of($opening);
         if ($this->about === 'line') {
             $at = Places::in($design)->along(Along::of(Reference::Line, 0.0, $design->line($this->args->string('line'))->id), $wall);
             $left = Spacing::mirrored($placed->left, $placed->right - $placed->left, $at);
 
-            return self::at($design, References::onItsOwn($design, $opening), $wall, $left)->with($handed);
+            return self::at($design, References::onItsOwn($design, $opening), $wall, $left)->withHanding($handed);
         }
         if ($opening->position->along->ref === null) {
-            return $opening->with(['position' => $opening->position->turned($wall->face()->length())->toArray()] + $handed);
+            return $opening->withPosition($opening->position->turned($wall->face()->length()))->withHanding($handed);
         }
         [$start, $end] = Places::in($design)->span($wall);
 
@@ -93,7 +93,7 @@ final readonly class OpeningMirror implements Edit
             References::onItsOwn($design, $opening),
             $wall,
             Spacing::mirrored($placed->left, $placed->right - $placed->left, ($start + $end) / 2),
-        )->with($handed);
+        )->withHanding($handed);
     }
 
     private function aboutOutline(Design $design, Opening $opening, Host $wall, Attempt $attempt): ?Opening
@@ -122,7 +122,7 @@ final readonly class OpeningMirror implements Edit
             }
             $u = $face->u($left);
             if ($u > -$span && $u < $face->length) {
-                $moved = References::onItsOwn($design, $opening)->with(['host' => $other->id()]);
+                $moved = References::onItsOwn($design, $opening)->withHost($other->id());
 
                 return self::at($design, $moved, $other, abs($u) < Tolerance::LENGTH ? 0.0 : $u);
             }
@@ -141,8 +141,6 @@ final readonly class OpeningMirror implements Edit
 
     private static function at(Design $design, Opening $opening, Host $wall, float $left): Opening
     {
-        return $opening->with(
-            ['position' => Places::in($design)->positionAt($opening->position, $wall, $opening, $left)->toArray()],
-        );
+        return $opening->withPosition(Places::in($design)->positionAt($opening->position, $wall, $opening, $left));
     }
 }

@@ -108,7 +108,7 @@ final readonly class OpeningNumber implements Edit
                 } while (isset($taken[$mark]));
                 [$first, $last] = [$first === '' ? $mark : $first, $mark];
             }
-            $after = $opening->with(['mark' => $mark]);
+            $after = $opening->withMark($mark);
             if ($after->mark !== $opening->mark) {
                 $renamed += $opening->mark === null ? 0 : 1;
                 $operations[] = Operation::alter($opening, $after);

@@ -53,14 +53,13 @@ final readonly class OpeningOwnType implements Edit
                 );
             }
         }
-        $own = UnitType::from(new Fields([
-            'id' => $ids->next(Kind::Type), 'mark' => TypeMark::next($design->types, $like->mark),
-            'position' => UnitType::lastPosition($design->types) + 1,
-            'width' => $first->width, 'height' => $first->height, 'name' => TypeName::withSize($like->name, $first->width, $first->height),
-        ] + $like->toArray()));
+        $mark = TypeMark::next($design->types, $like->mark);
+        $own = $like->another($ids->next(Kind::Type), $mark, UnitType::lastPosition($design->types) + 1)
+            ->withSize($first->width, $first->height)
+            ->withName(TypeName::withSize($like->name, $first->width, $first->height));
         $operations = [Operation::add($own)];
         foreach ($openings as $opening) {
-            $operations[] = Operation::alter($opening, $opening->with(['type' => $own->id]));
+            $operations[] = Operation::alter($opening, $opening->withType($own->id));
         }
 
         return new Change(

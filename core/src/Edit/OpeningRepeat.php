@@ -131,7 +131,7 @@ final readonly class OpeningRepeat implements Edit
     {
         $rule = Places::in($design)->positionAt($opening->position, $design->host($opening->host), $opening, $left);
 
-        return $opening->with(['id' => $id, 'position' => $rule->toArray()]);
+        return $opening->withId($id)->withPosition($rule);
     }
 
     private function what(Design $design): string

@@ -71,7 +71,7 @@ final readonly class OpeningSpace implements Edit
                     $opening,
                     $spaced->starts[$i],
                 );
-                $attempt->alter($opening, $opening->with(['position' => $rule->toArray()]));
+                $attempt->alter($opening, $opening->withPosition($rule));
             }
         }
 

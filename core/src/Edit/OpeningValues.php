@@ -66,9 +66,7 @@ final readonly class OpeningValues
             $sill = Places::in($this->design)->of($after)->sill;
             $after = $this->withHeight($after, $was->head - $sill, $sill);
         } elseif ($keepsHead && $after->height !== $before->height) {
-            $after = $after->with(
-                ['sill' => Places::in($this->design)->sillAt($after->sill, $after, $was->head - $after->height)->toArray()],
-            );
+            $after = $after->withSill(Places::in($this->design)->sillAt($after->sill, $after, $was->head - $after->height));
         }
 
         return $after;
@@ -83,7 +81,7 @@ final readonly class OpeningValues
         $sill = Places::in($this->design)->of($after)->sill;
         $head = $origin + $this->figure('head', $sill + $after->height - $origin);
         if ($keepsHeight) {
-            return $after->with(['sill' => Places::in($this->design)->sillAt($after->sill, $after, $head - $after->height)->toArray()]);
+            return $after->withSill(Places::in($this->design)->sillAt($after->sill, $after, $head - $after->height));
         }
 
         return $this->withHeight($after, $head - $sill, $sill);
@@ -96,9 +94,9 @@ final readonly class OpeningValues
                 'A head at %s would lie under the sill at %s.', Length::format($sill + $height, $this->args->units()),
                 Length::format($sill, $this->args->units())), [$after->id]);
         }
-        $after = $after->with(['height' => $height]);
+        $after = $after->withHeight($height);
 
-        return $after->with(['sill' => Places::in($this->design)->sillAt($after->sill, $after, $sill)->toArray()]);
+        return $after->withSill(Places::in($this->design)->sillAt($after->sill, $after, $sill));
     }
 
     private function measuredAnew(Opening $after, PlacedOpening $was): Opening
@@ -113,9 +111,7 @@ final readonly class OpeningValues
                 $m->has('at') ? $m->length('at') : $now->at, $m->choice('face', Face::class, $now->face),
             );
             $rule = PositionRule::of($along, $m->choice('to', Jamb::class, $after->position->to));
-            $after = $after->with(
-                ['position' => $places->positionAt($rule, $this->design->host($after->host), $after, $was->left)->toArray()],
-            );
+            $after = $after->withPosition($places->positionAt($rule, $this->design->host($after->host), $after, $was->left));
         }
         if ($this->args->has('sillFrom') || $this->args->has('measureSill')) {
             $m = $this->args->has('measureSill')
@@ -126,7 +122,7 @@ final readonly class OpeningValues
                 $m->choice('from', SillDatum::class, $now->from), 0.0, $m->stringOrNull('ref') ?? $now->ref,
                 $m->choice('point', Edge::class, $now->point), $m->choice('edge', Edge::class, $now->edge),
             );
-            $after = $after->with(['sill' => $places->sillAt($rule, $after, $was->sill)->toArray()]);
+            $after = $after->withSill($places->sillAt($rule, $after, $was->sill));
         }
 
         return $after;
@@ -140,15 +136,13 @@ final readonly class OpeningValues
                     ? $this->args->length('leftJamb')
                     : ($by?->has('u') === true ? $was->left + $by->length('u') : null);
         if ($left !== null) {
-            $after = $after->with(
-                ['position' => $places->positionAt($after->position, $this->design->host($after->host), $after, $left)->toArray()],
-            );
+            $after = $after->withPosition($places->positionAt($after->position, $this->design->host($after->host), $after, $left));
         }
         $sill = $this->args->has('sillLevel')
                     ? $this->args->length('sillLevel')
                     : ($by?->has('v') === true ? $was->sill + $by->length('v') : null);
         if ($sill !== null) {
-            $after = $after->with(['sill' => $places->sillAt($after->sill, $after, $sill)->toArray()]);
+            $after = $after->withSill($places->sillAt($after->sill, $after, $sill));
         }
 
         return $after;

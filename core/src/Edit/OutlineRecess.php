@@ -181,12 +181,12 @@ final readonly class OutlineRecess implements Edit
                 $rule = $own->position->along->ref === null
                                     ? Places::in($then)->positionAt($own->position, $now, $own, $u)
                                     : $own->position;
-                $operations[] = Operation::alter($element, $own->with(['host' => $hostId, 'position' => $rule->toArray()]));
+                $operations[] = Operation::alter($element, $own->withHost($hostId)->withPosition($rule));
             } else {
                 $own = $lost ? References::lineOnItsOwn($design, $element) : $element;
                 $rule = $own->rule instanceof Along
                                     && $own->rule->ref === null ? Places::in($then)->alongAt($own->rule, $now, $u) : $own->rule;
-                $operations[] = Operation::alter($element, $own->with(['host' => $hostId, 'rule' => $rule->toArray()]));
+                $operations[] = Operation::alter($element, $own->withHost($hostId)->withRule($rule));
             }
         }
 

@@ -46,7 +46,7 @@ final readonly class OutlineRound implements Edit
         $next = 0;
         foreach ($walls as $i => $wall) {
             if (in_array($i, $corners, true)) {
-                $shape->sides[] = Side::along($wall->with(['keeps' => Bend::Radius->value]), $curves[$next++], true);
+                $shape->sides[] = Side::along($wall->withKeeps(Bend::Radius), $curves[$next++], true);
             }
             $shape->sides[] = Side::along($wall, $curves[$next++], false);
         }

@@ -39,11 +39,8 @@ final readonly class OutlineTurn implements Edit
         $walls = $design->wallsOf($this->id);
         $operations = [];
         foreach ($walls as $i => $wall) {
-            $operations[] = Operation::alter($wall, $wall->with([
-                'position' => count($walls) - 1 - $i,
-                'fromX' => $wall->to->x, 'fromY' => $wall->to->y, 'toX' => $wall->from->x, 'toY' => $wall->from->y,
-                'rise' => -$wall->rise + 0.0,
-            ]));
+            $operations[] = Operation::alter($wall, $wall->withPosition(count($walls) - 1 - $i)
+                ->withFace($wall->to, $wall->from, -$wall->rise + 0.0));
         }
         // what is measured along the inner face gets the figure that leaves it where it is: that face lies on the other side now
         $then = $design->after(new Change('', $operations));
@@ -59,7 +56,7 @@ final readonly class OutlineTurn implements Edit
                         $length - Places::in($design)->of($opening)->right,
                     );
                 }
-                $operations[] = Operation::alter($opening, $opening->with(['position' => $rule->toArray()]));
+                $operations[] = Operation::alter($opening, $opening->withPosition($rule));
             }
         }
         foreach ($design->lines as $line) {
@@ -69,7 +66,7 @@ final readonly class OutlineTurn implements Edit
                 if ($rule->face === Face::Inner) {
                     $rule = Places::in($then)->alongAt($rule, $then->host($line->host), $length - Places::in($design)->line($line));
                 }
-                $operations[] = Operation::alter($line, $line->with(['rule' => $rule->toArray()]));
+                $operations[] = Operation::alter($line, $line->withRule($rule));
             }
         }
         $change = new Change(sprintf('Turned %s round', $outline->name), $operations, [$this->id]);

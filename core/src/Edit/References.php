@@ -93,22 +93,18 @@ final class References
     public static function onItsOwn(Design $design, Opening $opening, ?array $gone = null): Opening
     {
         $places = Places::in($design);
-        $values = [];
+        $after = $opening;
         if (self::lost($opening->position->along->ref, $gone)) {
             $own = PositionRule::of(Along::of(Reference::Left, 0.0), $opening->position->to);
-            $values['position'] = $places->positionAt($own, $design->host($opening->host), $opening, $places->of($opening)->left)
-                ->toArray();
+            $left = $places->of($opening)->left;
+            $after = $after->withPosition($places->positionAt($own, $design->host($opening->host), $opening, $left));
         }
         if (self::lost($opening->sill->ref, $gone)) {
-            $values['sill'] = $places->sillAt(
-                SillRule::of(SillDatum::Floor, 0.0, edge: $opening->sill->edge),
-                $opening,
-                $places->of($opening)->sill,
-            )
-                ->toArray();
+            $own = SillRule::of(SillDatum::Floor, 0.0, edge: $opening->sill->edge);
+            $after = $after->withSill($places->sillAt($own, $opening, $places->of($opening)->sill));
         }
 
-        return $values === [] ? $opening : $opening->with($values);
+        return $after;
     }
 
     /**
@@ -124,20 +120,18 @@ final class References
         $places = Places::in($design);
         $wall = $design->host($line->host);
         if ($line->rule instanceof Along) {
-            return $line->with(['rule' => Along::of(Reference::Left, $places->line($line) - $places->span($wall)[0])->toArray()]);
+            return $line->withRule(Along::of(Reference::Left, $places->line($line) - $places->span($wall)[0]));
         }
         if (count($places->lineLevels($line)) > 1 || $line->storey !== null) {
             $storey = $line->storey ?? $wall->base();
 
-            return $line->with(
-                ['rule' => SillRule::of(
-                    SillDatum::Floor,
-                    $places->lineLevel($line, $storey) - $design->storeys->floor($storey),
-                )->toArray()],
-            );
+            return $line->withRule(SillRule::of(
+                SillDatum::Floor,
+                $places->lineLevel($line, $storey) - $design->storeys->floor($storey),
+            ));
         }
 
-        return $line->with(['rule' => SillRule::of(SillDatum::Datum, $places->lineLevel($line, $wall->base()))->toArray()]);
+        return $line->withRule(SillRule::of(SillDatum::Datum, $places->lineLevel($line, $wall->base())));
     }
 
     /** @param  array<string, mixed>|null  $gone */

@@ -173,25 +173,20 @@ final class Reshape
         $was = Places::in($design)->surface($design->host($own->host));
         $across = static fn (float $u): float => Places::in($then)->surface($now)->u($was->inPlan($u));
         if ($own instanceof Opening) {
-            return $own->with(
-                [
-                    'host' => $on,
-                    'position' => Places::in($then)->positionAt(
-                        $own->position,
-                        $now,
-                        $own,
-                        $across(Places::in($design)->of($own)->left),
-                    )
-                        ->toArray(),
-                ],
+            return $own->withHost($on)->withPosition(Places::in($then)->positionAt(
+                $own->position,
+                $now,
+                $own,
+                $across(Places::in($design)->of($own)->left),
+            )
             );
         }
 
-        return $own->with(
-            ['host' => $on] + ($own->rule instanceof Along ? [
-                'rule' => Places::in($then)->alongAt($own->rule, $now, $across(Places::in($design)->line($own)))->toArray(),
-            ] : []),
-        );
+        $moved = $own->withHost($on);
+
+        return $own->rule instanceof Along
+            ? $moved->withRule(Places::in($then)->alongAt($own->rule, $now, $across(Places::in($design)->line($own))))
+            : $moved;
     }
 
     private static function holds(Design $design, Opening|SettingOutLine $element): bool

@@ -48,9 +48,10 @@ final readonly class Side
     /** @throws \Isleward\Core\Measure\Refusal when what it keeps of its arc cannot be kept */
     public function wall(string $id, int $position): Wall
     {
-        $ends = ['fromX' => $this->from->x, 'fromY' => $this->from->y, 'toX' => $this->to->x, 'toY' => $this->to->y];
-        $wall = $this->rise === null ? $this->like->between($this->from, $this->to) : $this->like->with(['rise' => $this->rise] + $ends);
+        $wall = $this->rise === null
+            ? $this->like->between($this->from, $this->to)
+            : $this->like->withFace($this->from, $this->to, $this->rise);
 
-        return $wall->with(['id' => $id, 'position' => $position]);
+        return $wall->withId($id)->withPosition($position);
     }
 }

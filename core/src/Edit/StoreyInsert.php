@@ -40,7 +40,7 @@ final readonly class StoreyInsert implements Edit
         $operations = [Operation::add($storey)];
         foreach ($design->storeys->all as $i => $other) {
             $position = $i < $at ? $i : $i + 1;
-            $operations[] = Operation::alter($other, Storey::from(new Fields([...$other->toArray(), 'position' => $position])));
+            $operations[] = Operation::alter($other, $other->withPosition($position));
         }
 
         return new Change(sprintf('Inserted storey %s', $storey->name), $operations, [$storey->id]);

@@ -11,7 +11,6 @@ use Isleward\Core\Design\Opening;
 use Isleward\Core\Design\Operation;
 use Isleward\Core\Design\SettingOutLine;
 use Isleward\Core\Design\Storey;
-use Isleward\Core\Design\Wall;
 use Isleward\Core\Measure\Fields;
 use Isleward\Core\Measure\Refusal;
 
@@ -48,9 +47,9 @@ final readonly class StoreyRemove implements Edit
             if ($wall->base === $this->id && $wall->top === $this->id) {
                 $goneWalls[$wall->id] = $wall;
             } elseif ($wall->base === $this->id) {
-                $operations[] = self::wall($wall, 'base', $storeys->all[$at + 1]);
+                $operations[] = Operation::alter($wall, $wall->withBase($storeys->all[$at + 1]->id));
             } elseif ($wall->top === $this->id) {
-                $operations[] = self::wall($wall, 'top', $storeys->all[$at - 1]);
+                $operations[] = Operation::alter($wall, $wall->withTop($storeys->all[$at - 1]->id));
             }
         }
         $goneOpenings = array_filter($design->openings, fn (Opening $o): bool => $o->storey === $this->id || isset($goneWalls[$o->host]));
@@ -69,15 +68,10 @@ final readonly class StoreyRemove implements Edit
         }
         foreach ($storeys->all as $i => $other) {
             if ($i > $at) {
-                $operations[] = Operation::alter($other, Storey::from(new Fields([...$other->toArray(), 'position' => $i - 1])));
+                $operations[] = Operation::alter($other, $other->withPosition($i - 1));
             }
         }
 
         return new Change(sprintf('Removed storey %s', $storey->name), $operations);
-    }
-
-    private static function wall(Wall $wall, string $end, Storey $storey): Operation
-    {
-        return Operation::alter($wall, Wall::from(new Fields([...$wall->toArray(), $end => $storey->id])));
     }
 }

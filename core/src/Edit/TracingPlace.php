@@ -68,12 +68,11 @@ final readonly class TracingPlace implements Edit
         }
         $factor = $distance / $apart;
 
-        return $tracing->with(
-            [
-                'scale' => $tracing->scale * $factor,
-                'x' => $a->x + ($tracing->x - $a->x) * $factor,
-                'y' => $a->y + ($tracing->y - $a->y) * $factor,
-            ],
+        return $tracing->withPlace(
+            $a->x + ($tracing->x - $a->x) * $factor,
+            $a->y + ($tracing->y - $a->y) * $factor,
+            $tracing->angle,
+            $tracing->scale * $factor,
         );
     }
 
@@ -92,12 +91,11 @@ final readonly class TracingPlace implements Edit
         [$c, $s] = [cos($turn), sin($turn)];
         $origin = (new Vec2($tracing->x, $tracing->y))->minus($a);
 
-        return $tracing->with(
-            [
-                'x' => $to->x + $origin->x * $c - $origin->y * $s,
-                'y' => $to->y + $origin->x * $s + $origin->y * $c,
-                'angle' => $tracing->angle + rad2deg($turn),
-            ],
+        return $tracing->withPlace(
+            $to->x + $origin->x * $c - $origin->y * $s,
+            $to->y + $origin->x * $s + $origin->y * $c,
+            $tracing->angle + rad2deg($turn),
+            $tracing->scale,
         );
     }
 

@@ -27,7 +27,7 @@ final readonly class Transplant
     /** On another wall: its position rule holds there ("centred" stays centred), unless it names something of its own frontage. */
     public function onWall(Opening $opening, Host $wall, string $id): Opening
     {
-        $copy = $opening->with(['id' => $id, 'host' => $wall->id()]);
+        $copy = $opening->withId($id)->withHost($wall->id());
         try {
             References::require($this->design, $copy);
 
@@ -43,14 +43,14 @@ final readonly class Transplant
             );
             $at = $left + Places::in($this->design)->span($wall)[0];
 
-            return $copy->with(['position' => Places::in($this->design)->positionAt($own, $wall, $opening, $at)->toArray()]);
+            return $copy->withPosition(Places::in($this->design)->positionAt($own, $wall, $opening, $at));
         }
     }
 
     /** On another storey: as high over that storey's own floor as it is over its own. */
     public function onStorey(Opening $opening, string $storey, string $id): Opening
     {
-        $copy = $opening->with(['id' => $id, 'storey' => $storey]);
+        $copy = $opening->withId($id)->withStorey($storey);
         $rule = $opening->sill;
         $line = $rule->from === SillDatum::Line ? $this->design->line((string) $rule->ref) : null;
         if ($rule->from === SillDatum::Floor || ($line !== null && count(Places::in($this->design)->lineLevels($line)) > 1)) {
@@ -77,12 +77,10 @@ final readonly class Transplant
             ),
         );
 
-        return $copy->with(
-            ['sill' => SillRule::of(
-                SillDatum::Floor,
-                $rule->edge === Edge::Head ? $above + $opening->height : $above,
-                edge: $rule->edge,
-            )->toArray()],
-        );
+        return $copy->withSill(SillRule::of(
+            SillDatum::Floor,
+            $rule->edge === Edge::Head ? $above + $opening->height : $above,
+            edge: $rule->edge,
+        ));
     }
 }

@@ -51,9 +51,7 @@ final readonly class TypeChange implements Edit
         $given = array_intersect_key($this->args->all(), array_flip(['mark', 'name', 'width', 'height', 'sill', 'tree']));
         $after = UnitType::from(new Fields([...$before->toArray(), ...$given], $this->args->units()));
         if (! isset($given['name']) && TypeName::size($after->name) !== null) {
-            $after = UnitType::from(
-                new Fields(['name' => TypeName::withSize($after->name, $after->width, $after->height)] + $after->toArray()),
-            );
+            $after = $after->withName(TypeName::withSize($after->name, $after->width, $after->height));
         }
         TypeMark::requireFree($design->types, $after);
         Solved::of($after, $after->width, $after->height);
@@ -85,7 +83,7 @@ final readonly class TypeChange implements Edit
         foreach ($filled as $opening) {
             $own = Tolerance::same($opening->width, $before->width) && Tolerance::same($opening->height, $before->height);
             $stretched += $own ? 0 : 1;
-            $attempt->alter($opening, $own ? $opening->with(['width' => $after->width, 'height' => $after->height]) : $opening);
+            $attempt->alter($opening, $own ? $opening->withSize($after->width, $after->height) : $opening);
         }
         if ($stretched > 0 && (! Tolerance::same($before->width, $after->width) || ! Tolerance::same($before->height, $after->height))) {
             $attempt->note(sprintf('%s of another size than the type keep theirs.', ucfirst(Words::counts(['opening' => $stretched]))));
@@ -113,17 +111,15 @@ final readonly class TypeChange implements Edit
     /** Openings that the changed type does not fit keep the one they have. */
     private function keeping(Design $design, Ids $ids, UnitType $before, Change $change): Change
     {
-        $kept = UnitType::from(
-            new Fields([
-                'id' => $ids->next(Kind::Type),
-                'mark' => TypeMark::next($design->types, $before->mark),
-                'position' => UnitType::lastPosition($design->types) + 1,
-            ] + $before->toArray()),
+        $kept = $before->another(
+            $ids->next(Kind::Type),
+            TypeMark::next($design->types, $before->mark),
+            UnitType::lastPosition($design->types) + 1,
         );
         $operations = [...$change->operations, Operation::add($kept)];
         foreach ($change->misfits as $misfit) {
             $opening = $design->opening($misfit->element);
-            $operations[] = Operation::alter($opening, $opening->with(['type' => $kept->id]));
+            $operations[] = Operation::alter($opening, $opening->withType($kept->id));
         }
         $count = count($change->misfits);
 

@@ -45,7 +45,7 @@ final readonly class TypeRemove implements Edit
         $attempt = Attempt::from($design, $this->args);
         $attempt->also(Operation::remove($type));
         foreach ($filled as $opening) {
-            $attempt->alter($opening, $opening->with(['type' => $instead?->id]));
+            $attempt->alter($opening, $opening->withType($instead?->id));
         }
         $change = $attempt->change(
             static fn (int $n): string => $n === 0

@@ -42,7 +42,7 @@ final readonly class WallBend implements Edit
     public function apply(Design $design, Ids $ids): Change
     {
         $wall = $design->wall($this->wall);
-        $like = $this->args->has('keeps') ? $wall->with(['keeps' => $this->args->choice('keeps', Bend::class)->value]) : $wall;
+        $like = $this->args->has('keeps') ? $wall->withKeeps($this->args->choice('keeps', Bend::class)) : $wall;
         $shape = Reshape::of($design, $design->outline($wall->outline));
         $at = $shape->indexOf($wall->id);
         $to = $wall->to;

@@ -9,7 +9,6 @@ use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Ids;
 use Isleward\Core\Design\Kind;
 use Isleward\Core\Design\Operation;
-use Isleward\Core\Design\Outline;
 use Isleward\Core\Design\Wall;
 use Isleward\Core\Measure\Fields;
 use Isleward\Core\Measure\Refusal;
@@ -59,7 +58,7 @@ final readonly class WallStack implements Edit
                 foreach ($design->openingsOf($id) as $opening) {
                     if ($opening->storey === $this->from) {
                         $copy = $transplant->onStorey($opening, $storey, $ids->next(Kind::Opening));
-                        $attempt->add($onto[$id] === $id ? $copy : $copy->with(['host' => $onto[$id]]));
+                        $attempt->add($onto[$id] === $id ? $copy : $copy->withHost($onto[$id]));
                     }
                 }
             }
@@ -116,23 +115,15 @@ final readonly class WallStack implements Edit
                 }
                 if (! isset($copies[$wall->outline])) {
                     $outline = $design->outline($wall->outline);
-                    $copies[$wall->outline] = $copy = Outline::from(
-                        new Fields([
-                            'id' => $ids->next(Kind::Outline),
-                            'name' => mb_substr($outline->name.', '.$design->storeys->get($storey)->name, 0, 80),
-                            'position' => $outlines++,
-                        ] + $outline->toArray()),
+                    $copies[$wall->outline] = $copy = $outline->another(
+                        $ids->next(Kind::Outline),
+                        mb_substr($outline->name.', '.$design->storeys->get($storey)->name, 0, 80),
+                        $outlines++,
                     );
                     $operations[] = Operation::add($copy);
                 }
-                $new = Wall::from(
-                    new Fields([
-                        'id' => $ids->next(Kind::Wall),
-                        'outline' => $copies[$wall->outline]->id,
-                        'base' => $storey,
-                        'top' => $storey,
-                    ] + $wall->toArray()),
-                );
+                $new = $wall->withId($ids->next(Kind::Wall))->withOutline($copies[$wall->outline]->id)
+                    ->withBase($storey)->withTop($storey);
                 $operations[] = Operation::add($new);
                 $onto[$id] = $new->id;
             }

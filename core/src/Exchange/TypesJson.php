@@ -97,7 +97,7 @@ final class TypesJson
             $free = self::isTaken($types, $type->mark) ? TypeMark::next($types, $type->mark) : $type->mark;
             if ($free !== $type->mark) {
                 $notes[] = sprintf('%s is taken here and becomes %s.', $type->mark, $free);
-                $type = UnitType::from(new Fields(['mark' => $free] + $type->toArray()));
+                $type = $type->withMark($free);
             }
             $types[] = $type;
             $operations[] = Operation::add($type);
@@ -134,19 +134,19 @@ final class TypesJson
     /** @param  list<string>  $notes */
     private static function withFinishes(Settings $settings, Fields $document, array &$notes): ?Settings
     {
-        $finishes = array_map(static fn (Finish $f): array => $f->toArray(), $settings->finishes);
+        $finishes = $settings->finishes;
         $added = 0;
         foreach ($document->has('finishes') ? $document->list('finishes') : [] as $one) {
             $finish = Finish::from($one);
             $known = $settings->finish($finish->id);
             if ($known === null) {
-                $finishes[] = $finish->toArray();
+                $finishes[] = $finish;
                 $added++;
             } elseif ($known->toArray() !== $finish->toArray()) {
                 $notes[] = sprintf('The finish “%s” is kept as it is in this project.', $known->name);
             }
         }
 
-        return $added === 0 ? null : Settings::from(new Fields(['finishes' => $finishes] + $settings->toArray()));
+        return $added === 0 ? null : $settings->withFinishes($finishes);
     }
 }

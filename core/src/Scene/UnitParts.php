@@ -52,7 +52,7 @@ final class UnitParts implements Contributor
     {
         $opening = $placed->opening;
         $key = sprintf('unit %s %s %s', Symbols::key($opening), round($opening->setback, 3), $opening->ajar ?? '')
-            .(($unit->tree->frame->trim['inside'] ?? false) ? ' '.round($body->host->depth(), 3) : '');
+            .(($unit->tree->frame->trim?->inside === true) ? ' '.round($body->host->depth(), 3) : '');
         if (! $placed->isBent()) {
             return [$key, null];
         }

@@ -93,8 +93,8 @@ final class UnitPieces
         if ($member->role === Role::Trim) {
             $trim = $this->unit->tree->frame->trim ?? throw new \LogicException('A trim has a size.');
             foreach ([
-                [$trim['outside'], -$this->setback - $member->depth],
-                [$trim['inside'], $this->thickness - $this->setback],
+                [$trim->outside, -$this->setback - $member->depth],
+                [$trim->inside, $this->thickness - $this->setback],
             ] as [$there, $back]) {
                 if ($there) {
                     $this->piece($role, $material, $member->contour, $back, $member->depth, null);

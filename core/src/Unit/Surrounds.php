@@ -14,19 +14,20 @@ final class Surrounds
     public static function members(Frame $frame, Contour $outline, float $width): array
     {
         $members = [];
-        if ($frame->trim !== null && ($frame->trim['outside'] || $frame->trim['inside'])) {
-            $around = Margin::outside($outline, $frame->trim['face'])->inner;
-            $back = $around === null ? null : Margin::inside($around, array_fill(0, count($around->edges()), $frame->trim['face']));
+        if ($frame->trim !== null && ($frame->trim->outside || $frame->trim->inside)) {
+            $around = Margin::outside($outline, $frame->trim->face)->inner;
+            $back = $around === null ? null : Margin::inside($around, array_fill(0, count($around->edges()), $frame->trim->face));
             foreach ($back?->inner !== null ? array_keys($back->outer->edges()) : [] as $i) {
                 $piece = $back?->piece($i);
                 if ($piece !== null) {
-                    $members[] = new Member(Role::Trim, $piece, 0.0, $frame->trim['proud']);
+                    $members[] = new Member(Role::Trim, $piece, 0.0, $frame->trim->proud);
                 }
             }
         }
         if ($frame->cill !== null) {
-            ['projection' => $projection, 'height' => $height, 'horns' => $horns] = $frame->cill;
-            $members[] = new Member(Role::Cill, Contour::rectangle(-$horns, 0.0, $width + $horns, $height), -$projection, $projection);
+            $cill = $frame->cill;
+            $shape = Contour::rectangle(-$cill->horns, 0.0, $width + $cill->horns, $cill->height);
+            $members[] = new Member(Role::Cill, $shape, -$cill->projection, $cill->projection);
         }
 
         return $members;
