@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 /*
- * Speaks to a running server as the bench's user: call(address) answers with a function (method, path, body) → [ms, answer]; median(times).
+ * Speaks to a running server as the bench's user: call(address) answers with a function (method, path, body) → [ms, answer, ETag]; median(times).
  */
 
 return [
@@ -24,6 +24,14 @@ return [
                 CURLOPT_HTTPHEADER => ['Accept: application/json', 'Content-Type: application/json', "X-XSRF-TOKEN: $token"],
                 CURLOPT_POSTFIELDS => $body === null ? '' : json_encode($body),
             ]);
+            $tag = '';
+            curl_setopt($curl, CURLOPT_HEADERFUNCTION, static function ($curl, string $line) use (&$tag): int {
+                if (stripos($line, 'ETag:') === 0) {
+                    $tag = trim(substr($line, 5));
+                }
+
+                return strlen($line);
+            });
             $start = hrtime(true);
             $answer = curl_exec($curl);
             $ms = (hrtime(true) - $start) / 1e6;
@@ -31,7 +39,7 @@ return [
                 throw new RuntimeException("$method $path: ".substr((string) $answer, 0, 500));
             }
 
-            return [$ms, json_decode((string) $answer, true)];
+            return [$ms, json_decode((string) $answer, true), $tag];
         };
         $call('GET', '/api/session');
         $call('POST', '/api/session', ['email' => 'bench@skerrow.example', 'password' => 'harbour-light']);

@@ -36,12 +36,10 @@ final class Assembly
 
     /**
      * The project's structure and as many of its openings as an edit needs, with whatever they are placed from.
-     *
-     * @param  bool  $reading  nothing will be written from it, so the structure may be taken from where it is kept ready
      */
-    public function design(Project $project, Scope $scope, bool $reading = false): Design
+    public function design(Project $project, Scope $scope): Design
     {
-        $structure = $reading ? $this->readyStructure($project) : $this->structure($project);
+        $structure = $this->readyStructure($project);
         $openings = $this->elements([Kind::Opening->value => $scope->everything
             ? $this->rows(Kind::Opening, $project)
             : $this->inScope($project, $scope, $structure)]);
@@ -95,7 +93,12 @@ final class Assembly
         return $this->elements($rows);
     }
 
-    /** @return list<Element> */
+    /**
+     * From where it is kept ready, under its version. Every structural change gives it another one in its own transaction, and none is used
+     * twice: whoever holds the project's row, as an edit does, finds under the version it reads there what its tables hold.
+     *
+     * @return list<Element>
+     */
     private function readyStructure(Project $project): array
     {
         $key = implode(' ', ['structure', $project->id, $project->structure_version, config()->string('isleward.build')]);
@@ -134,16 +137,17 @@ final class Assembly
                     ->all(),
             );
         }
-        if ($walls === [] && $openings === []) {
-            return [];
+        if ($walls === []) {
+            return $openings === []
+                ? []
+                : $this->rows(Kind::Opening, $project, static fn (Builder $q) => $q->whereIn('id', $openings));
         }
         $near = $scope->storeys === [] ? null : self::reaching($structure, $scope->storeys);
+        $onWalls = static fn (Builder $w) => $w->whereIn('host_id', $walls)->when($near !== null, $near);
 
-        return $this->rows(Kind::Opening, $project, static fn (Builder $q) => $q->where(
-            static fn (Builder $either) => $either->where(
-                static fn (Builder $w) => $w->whereIn('host_id', $walls)->when($near !== null, $near),
-            )
-                ->when($openings !== [], static fn (Builder $o) => $o->orWhereIn('id', $openings))));
+        return $this->rows(Kind::Opening, $project, $openings === [] ? $onWalls : static fn (Builder $q) => $q->where(
+            static fn (Builder $either) => $either->where($onWalls)->orWhereIn('id', $openings),
+        ));
     }
 
     /**

@@ -94,14 +94,13 @@ final readonly class Editor
                     });
                     $this->history->append($held, $user, $name, 'do', $change, key: $key);
                 }
+                $placed = self::placed($design->after($change), $change, self::MOST_PLACED);
+                $also = $this->dependants($held, $change);
 
-                return $this->outcome(
-                    $held,
-                    $user,
-                    $change,
-                    self::placed($design->after($change), $change, self::MOST_PLACED),
-                    $this->dependants($held, $change),
-                );
+                // what has just been done is what is taken back next, and nothing that was taken back before is done again
+                return $change->isEmpty()
+                    ? $this->outcome($held, $user, $change, $placed, $also)
+                    : new Outcome($held->change_number, $change, mb_substr($change->summary, 0, 300), null, $placed, [], $also);
             });
     }
 
@@ -116,7 +115,7 @@ final readonly class Editor
     {
         $edit = Edits::make($name, new Fields($args, $project->settings()->units));
         $scope = $edit->scope();
-        $design = $this->assembly->design($project, $scope, reading: true);
+        $design = $this->assembly->design($project, $scope);
         $change = $edit->apply($design, $this->ids);
         $after = $design->after($change);
 
@@ -431,7 +430,7 @@ final readonly class Editor
             return $walls === [] ? [] : null;
         }
         if (! $scope->everything && ! $scope->wallsToo && array_diff(array_keys($walls), $scope->walls) !== []) {
-            $after = $this->assembly->design($project, Scope::onStoreys(array_keys($walls), array_keys($storeys)), reading: true)
+            $after = $this->assembly->design($project, Scope::onStoreys(array_keys($walls), array_keys($storeys)))
                 ->after($change);
         }
         $touched = array_flip($change->touched());

@@ -76,7 +76,7 @@ final readonly class Revisions
      */
     public function difference(Project $project, Revision $from, ?Revision $to): array
     {
-        $now = $this->assembly->design($project, Scope::everything(), reading: true);
+        $now = $this->assembly->design($project, Scope::everything());
         if ($to !== null) {
             $now = $now->after($this->since($project, $to->number)->inverse(''));
         }

@@ -33,10 +33,27 @@ final class Arguments
         ];
     }
 
+    /** @return array<string, A>|null */
+    private static function of(string $edit): ?array
+    {
+        if (self::$all !== null) {
+            return self::$all[$edit] ?? null;
+        }
+        // one edit is asked for at a time: only those it stands among are made
+        foreach ([self::ofOpenings(...), self::ofMany(...), self::ofLines(...), self::ofTypes(...), self::ofBuilding(...), self::ofKept(...)] as $group) {
+            $said = $group();
+            if (isset($said[$edit])) {
+                return $said[$edit];
+            }
+        }
+
+        return null;
+    }
+
     /** @throws Refusal when there is an argument that the edit has not */
     public static function require(string $edit, Fields $args): void
     {
-        $known = self::all()[$edit] ?? throw new \LogicException("The arguments of $edit are not said.");
+        $known = self::of($edit) ?? throw new \LogicException("The arguments of $edit are not said.");
         foreach (array_keys($args->all()) as $name) {
             if (! isset($known[$name])) {
                 throw Refusal::because(

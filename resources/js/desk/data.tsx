@@ -1,5 +1,5 @@
 import { useQueries, useQuery, useQueryClient } from '@tanstack/react-query';
-import { createContext, useCallback, useContext, useEffect, useMemo, useRef, type ReactNode } from 'react';
+import { createContext, useCallback, useContext, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import {
     api,
     Problem,
@@ -76,11 +76,13 @@ export function DataProvider({ id, children }: { id: string; children: ReactNode
     const project = useQuery({ queryKey: ['project', id], queryFn: () => api.project(id), refetchOnWindowFocus: 'always' });
     const frontages = useMemo(() => project.data?.frontages ?? [], [project.data]);
     const fetched = useInViewFirst(frontages, (f) => queries.getQueryData(['project', id, 'elevation', f]) !== undefined);
+    const [underWay, setUnderWay] = useState(0);
     const loaded = useQueries({
         queries: frontages.map((f) => ({
             queryKey: ['project', id, 'elevation', f.id],
-            queryFn: () => api.elevation(id, f.id),
-            enabled: fetched(f.id),
+            queryFn: ({ signal }: { signal: AbortSignal }) => api.elevation(id, f.id, signal),
+            // what has not come waits while something is done, since it may be gone afterwards
+            enabled: fetched(f.id) && (underWay === 0 || queries.getQueryData(['project', id, 'elevation', f.id]) !== undefined),
         })),
         combine: useCallback((results: { data?: Elevation }[]) => results.map((r) => r.data), []),
     });
@@ -117,7 +119,12 @@ export function DataProvider({ id, children }: { id: string; children: ReactNode
     const inTurn = useCallback(
         (work: () => Promise<Outcome>, quiet = false): Promise<Outcome | null> => {
             const mine = queue.current.then(async () => {
+                setUnderWay((n) => n + 1);
                 try {
+                    await queries.cancelQueries({
+                        queryKey: ['project', id, 'elevation'],
+                        predicate: (q) => q.state.data === undefined,
+                    });
                     const outcome = await work();
                     await refresh(outcome);
                     return outcome;
@@ -126,6 +133,8 @@ export function DataProvider({ id, children }: { id: string; children: ReactNode
                     if (quiet) throw problem;
                     complain(problem);
                     return null;
+                } finally {
+                    setUnderWay((n) => n - 1);
                 }
             });
             queue.current = mine.catch(() => null);

@@ -14,6 +14,9 @@ import { lineAt, type DraggedLine } from './LinesOverlay';
 import { paintElevation } from './paintElevation';
 import { ShowMenu } from './ShowMenu';
 
+/** Marked in the browser's timeline when the first frontage stands on the page. */
+const DRAWN = 'first frontage drawn';
+
 /** The developed elevation: every frontage unfolded side by side. Openings are placed, chosen and moved here. */
 export function ElevationPane() {
     const data = useData();
@@ -39,8 +42,10 @@ export function ElevationPane() {
     }, [data.project, face]);
 
     const paint = useCallback(
-        (ctx: CanvasRenderingContext2D, view: Parameters<typeof toScreen>[0], size: { width: number; height: number }) =>
-            paintElevation(ctx, view, size, data.project, data.elevations, moving, storey, showing),
+        (ctx: CanvasRenderingContext2D, view: Parameters<typeof toScreen>[0], size: { width: number; height: number }) => {
+            paintElevation(ctx, view, size, data.project, data.elevations, moving, storey, showing);
+            if (data.elevations.size > 0 && performance.getEntriesByName(DRAWN).length === 0) performance.mark(DRAWN);
+        },
         [data.project, data.elevations, moving, storey, showing],
     );
 

@@ -41,9 +41,12 @@ export function Sheet<N extends EditName>({ title, to, edit, args, missing, verb
         latest.current = tryEdit;
     }, [tryEdit]);
 
+    const before = useRef(said);
     useEffect(() => {
         known.current = '';
-        waiting.current = false;
+        // what is said otherwise now is not what Enter was pressed for; a change that came meanwhile takes nothing from it
+        if (before.current !== said) waiting.current = false;
+        before.current = said;
         if (said === '') {
             useDesk.setState({ preview: null });
             return;
