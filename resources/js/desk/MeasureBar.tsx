@@ -3,11 +3,11 @@ import { tell } from '../ui/notices';
 import { useData } from './data';
 import { CaughtName, Cross } from './drawing/Caught';
 import { toScreen, type Size } from './drawing/view';
-import { useDesk, type Spot, type View } from './store';
+import { measuringOf, useDesk, type Spot, type View } from './store';
 
 /** The points measured between, and the line that joins them. */
 export function MeasureOverlay({ pane, view, size }: { pane: 'elevation' | 'plan'; view: View; size: Size }) {
-    const measuring = useDesk((s) => s.measuring);
+    const measuring = useDesk(measuringOf);
     if (measuring?.pane !== pane) return null;
     const a = measuring.from && toScreen(view, size, measuring.from.x, measuring.from.y);
     const to = measuring.to ?? measuring.over;
@@ -33,7 +33,7 @@ export function MeasureOverlay({ pane, view, size }: { pane: 'elevation' | 'plan
 /** What was measured: straight, sideways, upright; each can be copied. */
 export function MeasureBar({ pane }: { pane: 'elevation' | 'plan' }) {
     const data = useData();
-    const measuring = useDesk((s) => s.measuring);
+    const measuring = useDesk(measuringOf);
     const chain = useDesk((s) => s.dimensions);
     if (measuring?.pane !== pane) return null;
     const { from, to, over } = measuring;
@@ -82,7 +82,7 @@ export function MeasureBar({ pane }: { pane: 'elevation' | 'plan' }) {
                     )}
                 </span>
             ))}
-            <Button small look="plain" title="Esc" onClick={() => useDesk.setState({ measuring: null })}>
+            <Button small look="plain" title="Esc" onClick={() => useDesk.getState().leave()}>
                 Done
             </Button>
         </div>

@@ -8,7 +8,7 @@ import { RackMenu } from './RackMenu';
 import { useData } from './data';
 import { isOnFloor } from './ghost';
 import { takeInHand } from './placing';
-import { useDesk } from './store';
+import { inHandOf, useDesk } from './store';
 
 /** px for a mm: every unit on the rack stands at one scale. */
 const SCALE = 54 / 3100;
@@ -16,7 +16,7 @@ const SCALE = 54 / 3100;
 /** The unit types, to scale on one line, that openings are filled from; the bare opening last. */
 export function Rack() {
     const data = useData();
-    const inHand = useDesk((s) => s.inHand);
+    const inHand = useDesk(inHandOf);
     const chosen = useDesk((s) => s.chosen);
     const list = useRef<HTMLDivElement>(null);
     const navigate = useNavigate();
@@ -28,7 +28,7 @@ export function Rack() {
     const types = useMemo(() => data.project.types.filter((t) => matches(t, sought)), [data.project.types, sought]);
 
     const take = (type: RackType | null) => {
-        if (inHand && inHand.type === (type?.id ?? null)) return useDesk.getState().letGo();
+        if (inHand && inHand.type === (type?.id ?? null)) return useDesk.getState().leave();
         takeInHand(data, {
             type: type?.id ?? null,
             label: type?.mark ?? 'bare opening',
@@ -145,7 +145,7 @@ const CHUNK = 40;
 /** The types in a row; only those in view are drawn. */
 function Shelf({ types, onTake, onOpen }: { types: RackType[]; onTake: (t: RackType) => void; onOpen: (t: RackType) => void }) {
     const data = useData();
-    const inHand = useDesk((s) => s.inHand);
+    const inHand = useDesk(inHandOf);
     const scroller = useRef<HTMLDivElement>(null);
     const shelf = useVirtualizer({
         horizontal: true,

@@ -108,7 +108,7 @@ export function lookActions(data: Data): Action[] {
             key: 'z',
             run: () => useDesk.setState((s) => ({ marks: !s.marks })),
         },
-        { name: 'Choose by a frame', key: 'x', run: () => useDesk.setState({ framing: true }) },
+        { name: 'Choose by a frame', key: 'x', run: () => useDesk.getState().enter({ is: 'framing' }) },
         {
             name: desk.inside ? 'Look from outside' : 'Look from inside',
             key: 'n',

@@ -141,7 +141,7 @@ export function movedGhost(data: Data, opening: PlacedOpening, left: number, sil
 
 /** Shows where a dragged opening is; choosing it again each time would have the solid model drawn again each time. */
 export function holdGhost(id: string, ghost: Ghost): void {
-    useDesk.setState((s) => ({ ghost, chosen: s.chosen.length === 1 && s.chosen[0] === id ? s.chosen : [id] }));
+    useDesk.setState((s) => ({ mode: { is: 'moving', ghost }, chosen: s.chosen.length === 1 && s.chosen[0] === id ? s.chosen : [id] }));
 }
 
 /** Catches the ghost on the nearest named line, sideways and, if it is free to, upright; else rounds to a whole figure. */

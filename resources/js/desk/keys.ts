@@ -1,8 +1,7 @@
 import { useEffect } from 'react';
 import type { useData } from './data';
 import { actionOf } from './actions';
-import { ghostKey } from './placing';
-import { outlineKey } from './plan/outlining';
+import { waysOf } from './modes';
 import { useDesk } from './store';
 
 type Data = ReturnType<typeof useData>;
@@ -23,7 +22,7 @@ export function useDeskKeys(data: Data): void {
             }
             if (typing) return;
             const onPane = target.closest('[data-pane]') !== null || target === document.body;
-            if (onPane && (outlineKey(data, event) || ghostKey(data, event))) {
+            if (onPane && waysOf(useDesk.getState().mode)?.key?.(data, event)) {
                 event.preventDefault();
                 return;
             }
@@ -64,12 +63,10 @@ function deskKey(data: Data, event: KeyboardEvent, onPane: boolean): boolean {
         return true;
     }
     if (event.key === 'Escape') {
-        if (desk.pointing) desk.set({ pointing: null });
+        if (desk.mode.is !== 'nothing') desk.leave();
         else if (desk.sheet) desk.open(null);
-        else if (desk.measuring || desk.framing || desk.picking) desk.set({ measuring: null, framing: false, picking: null });
-        else if (desk.inHand || desk.outline || desk.listFindings || desk.chosen.length > 0) {
-            desk.letGo();
-            desk.set({ outline: null, listFindings: false });
+        else if (desk.listFindings || desk.chosen.length > 0) {
+            desk.set({ listFindings: false });
             desk.choose([]);
         } else desk.set({ alone: null });
         return true;
@@ -88,12 +85,12 @@ function deskKey(data: Data, event: KeyboardEvent, onPane: boolean): boolean {
         step(data, event.key === ']' ? 1 : -1);
         return true;
     }
-    if (!control && !event.altKey && !desk.inHand && !desk.outline && /^[a-z]$/i.test(event.key)) {
+    if (!control && !event.altKey && desk.mode.is !== 'placing' && desk.mode.is !== 'outlining' && /^[a-z]$/i.test(event.key)) {
         const action = actionOf(data, event.key.toLowerCase());
         action?.run();
         return action !== undefined;
     }
-    if (onPane && event.key.startsWith('Arrow') && openings.length === 1 && data.mayEdit && !desk.inHand) {
+    if (onPane && event.key.startsWith('Arrow') && openings.length === 1 && data.mayEdit && desk.mode.is !== 'placing') {
         const by = event.shiftKey ? 1 : 10;
         const u = event.key === 'ArrowLeft' ? -by : event.key === 'ArrowRight' ? by : 0;
         const v = event.key === 'ArrowDown' ? -by : event.key === 'ArrowUp' ? by : 0;

@@ -2,7 +2,8 @@ import type { Storey } from '../api/client';
 import type { useData } from './data';
 import type { Showing } from './showing';
 import { inPlan } from './surface';
-import { useDesk, type Spot } from './store';
+import type { Ways } from './modes';
+import { measuringOf, useDesk, type Spot } from './store';
 import { catchTracing } from './tracing/lines';
 
 type Data = ReturnType<typeof useData>;
@@ -10,34 +11,29 @@ type Data = ReturnType<typeof useData>;
 /** How near a pointer must come to a line to catch on it, px. */
 const REACH = 9;
 
-type Pane = 'elevation' | 'plan';
-
 /** Measuring begins in whichever drawing is enlarged; a click in the other begins anew there. */
 export function startMeasuring(): void {
-    useDesk.setState((s) => ({
-        measuring: { pane: s.main === 'plan' ? 'plan' : 'elevation', from: null, to: null, over: null },
-        inHand: null,
-        ghost: null,
-        sheet: null,
-        preview: null,
-        picking: null,
-        main: s.main === 'solid' ? 'elevation' : s.main,
-    }));
+    const { main, enter } = useDesk.getState();
+    enter({ is: 'measuring', pane: main === 'plan' ? 'plan' : 'elevation', from: null, to: null, over: null });
+    if (main === 'solid') useDesk.setState({ main: 'elevation' });
 }
 
-/** The pointer is over a point of a drawing while something is measured there. */
-export function measureOver(pane: Pane, spot: Spot): void {
-    const { measuring } = useDesk.getState();
-    if (measuring && measuring.pane === pane && !measuring.to) useDesk.setState({ measuring: { ...measuring, over: spot } });
-}
-
-/** A point is clicked: the first, the second, or the first of the next. */
-export function measureClick(pane: Pane, spot: Spot): void {
-    const { measuring } = useDesk.getState();
-    if (!measuring) return;
-    const again = measuring.pane !== pane || !measuring.from || measuring.to !== null;
-    useDesk.setState({ measuring: again ? { pane, from: spot, to: null, over: spot } : { ...measuring, to: spot, over: null } });
-}
+/** Two points, one after the other; then the first of the next. */
+export const measuring: Ways = {
+    hover: (_, pointer) => {
+        const going = measuringOf(useDesk.getState());
+        if (pointer && going && going.pane === pointer.pane && !going.to) useDesk.setState({ mode: { ...going, over: pointer.spot() } });
+    },
+    click: (_, pointer) => {
+        const going = measuringOf(useDesk.getState());
+        if (!going) return;
+        const spot = pointer.spot();
+        const again = going.pane !== pointer.pane || !going.from || going.to !== null;
+        useDesk.setState({
+            mode: again ? { is: 'measuring', pane: pointer.pane, from: spot, to: null, over: spot } : { ...going, to: spot, over: null },
+        });
+    },
+};
 
 /** The point a pointer catches on: sideways on jambs, ends and lines, upright on sills, heads, floors and lines. */
 export function spotAt(data: Data, showing: Showing, x: number, y: number, k: number): Spot {

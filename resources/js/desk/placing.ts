@@ -3,7 +3,8 @@ import { isPassing } from '../api/reach';
 import { complain } from '../ui/notices';
 import type { useData } from './data';
 import { gaps, ghostAt } from './ghost';
-import { dimensions, useDesk, type Dimension, type Ghost, type InHand } from './store';
+import type { Pointer, Pressed, Ways } from './modes';
+import { changeGhost, dimensions, ghostOf, inHandOf, useDesk, type Dimension, type Ghost, type InHand } from './store';
 
 type Data = ReturnType<typeof useData>;
 
@@ -57,7 +58,8 @@ let latest = 0;
 export function inquire(data: Data): void {
     window.clearTimeout(timer);
     timer = window.setTimeout(async () => {
-        const { ghost, inHand } = useDesk.getState();
+        const desk = useDesk.getState();
+        const [ghost, inHand] = [ghostOf(desk), inHandOf(desk)];
         if (!ghost) return;
         const mine = ++latest;
         const asked = ghost;
@@ -66,15 +68,15 @@ export function inquire(data: Data): void {
                 ? await data.tryEdit('opening.change', { id: ghost.moving, leftJamb: ghost.left, sillLevel: ghost.sill })
                 : inHand && (await data.tryEdit('opening.place', placeArgs(data, inHand, ghost)));
             if (mine !== latest || !outcome) return;
-            useDesk.setState((s) =>
-                s.ghost && s.ghost.typed === asked.typed && s.ghost.host === asked.host
-                    ? { ghost: { ...s.ghost, ...settledBy(outcome, s.ghost), refusal: null, findings: outcome.findings } }
-                    : {},
+            changeGhost((now) =>
+                now.typed === asked.typed && now.host === asked.host
+                    ? { ...now, ...settledBy(outcome, now), refusal: null, findings: outcome.findings }
+                    : now,
             );
         } catch (problem) {
             // what does not answer now says nothing about the place
             if (mine === latest && !isPassing(problem))
-                useDesk.setState((s) => (s.ghost ? { ghost: { ...s.ghost, refusal: (problem as Error).message, findings: [] } } : {}));
+                changeGhost((now) => ({ ...now, refusal: (problem as Error).message, findings: [] }));
         }
     }, 70);
 }
@@ -96,8 +98,9 @@ function settledBy(outcome: Outcome, ghost: Ghost): Partial<Ghost> {
 
 /** Places what is in hand where its ghost is; the next goes on with the same size and sill. */
 export async function placeGhost(data: Data): Promise<void> {
-    const { ghost, inHand } = useDesk.getState();
-    if (!ghost || ghost.moving || !inHand) return;
+    const { mode } = useDesk.getState();
+    if (mode.is !== 'placing' || !mode.ghost) return;
+    const { ghost, inHand } = mode;
     const leftwards = ghost.typed.right !== undefined;
     try {
         const outcome = await data.edit('opening.place', placeArgs(data, inHand, ghost), {
@@ -115,40 +118,47 @@ export async function placeGhost(data: Data): Promise<void> {
         const placed = outcome?.placed[0];
         if (!outcome || !placed) return;
         const floor = data.storeys.get(placed.storey)?.floor ?? 0;
-        useDesk.setState((s) => ({
-            chosen: outcome.chosen,
-            inHand: s.inHand ? { ...s.inHand, width: placed.width, height: placed.height, sill: placed.sillLevel - floor } : null,
-            ghost: s.ghost
+        useDesk.setState({ chosen: outcome.chosen });
+        useDesk.setState(({ mode: now }) =>
+            now.is === 'placing'
                 ? {
-                      ...s.ghost,
-                      typed: {},
-                      lit: leftwards ? 'right' : 'left',
-                      width: placed.width,
-                      span: placed.span,
-                      height: placed.height,
-                      refusal: null,
-                      findings: [],
-                      // beside the one that was placed, so that the next figure counts from it
-                      left: leftwards ? placed.left - placed.span : placed.left + placed.span,
-                      sill: placed.sillLevel,
-                      centred: false,
-                      caught: { along: null, up: null },
+                      mode: {
+                          ...now,
+                          inHand: { ...now.inHand, width: placed.width, height: placed.height, sill: placed.sillLevel - floor },
+                      },
                   }
-                : null,
+                : {},
+        );
+        changeGhost((now) => ({
+            ...now,
+            typed: {},
+            lit: leftwards ? 'right' : 'left',
+            width: placed.width,
+            span: placed.span,
+            height: placed.height,
+            refusal: null,
+            findings: [],
+            // beside the one that was placed, so that the next figure counts from it
+            left: leftwards ? placed.left - placed.span : placed.left + placed.span,
+            sill: placed.sillLevel,
+            centred: false,
+            caught: { along: null, up: null },
         }));
     } catch (problem) {
         complain(problem);
-        useDesk.setState((s) => (s.ghost ? { ghost: { ...s.ghost, refusal: (problem as Error).message } } : {}));
+        changeGhost((now) => ({ ...now, refusal: (problem as Error).message }));
     }
 }
 
 /** A key pressed while something is in hand; true when it was meant for the ghost. */
-export function ghostKey(data: Data, event: { key: string; shiftKey: boolean; ctrlKey: boolean; metaKey: boolean }): boolean {
-    const { ghost, inHand, letGo } = useDesk.getState();
-    if (!inHand || event.ctrlKey || event.metaKey) return false;
+function ghostKey(data: Data, event: Pressed): boolean {
+    const { mode, leave } = useDesk.getState();
+    if (mode.is !== 'placing' || event.ctrlKey || event.metaKey) return false;
+    const { ghost } = mode;
+    const become = (next: Ghost) => changeGhost(() => next);
     if (event.key === 'Escape') {
-        if (ghost && Object.keys(ghost.typed).length > 0) useDesk.setState({ ghost: { ...ghost, typed: {}, refusal: null } });
-        else letGo();
+        if (ghost && Object.keys(ghost.typed).length > 0) become({ ...ghost, typed: {}, refusal: null });
+        else leave();
         return true;
     }
     if (!ghost || ghost.moving) return false;
@@ -162,20 +172,18 @@ export function ghostKey(data: Data, event: { key: string; shiftKey: boolean; ct
         } else delete typed[ghost.lit];
         const upright = typed.sill !== undefined || typed.head !== undefined;
         const sideways = typed.left !== undefined || typed.right !== undefined;
-        useDesk.setState({
-            ghost: {
-                ...ghost,
-                typed,
-                refusal: null,
-                centred: ghost.centred && !sideways,
-                caught: { ...ghost.caught, along: sideways ? null : ghost.caught.along, up: upright ? null : ghost.caught.up },
-            },
+        become({
+            ...ghost,
+            typed,
+            refusal: null,
+            centred: ghost.centred && !sideways,
+            caught: { ...ghost.caught, along: sideways ? null : ghost.caught.along, up: upright ? null : ghost.caught.up },
         });
         inquire(data);
     };
     if (event.key === 'Tab') {
         const i = dimensions.indexOf(ghost.lit) + (event.shiftKey ? dimensions.length - 1 : 1);
-        useDesk.setState({ ghost: { ...ghost, lit: dimensions[i % dimensions.length]! } });
+        become({ ...ghost, lit: dimensions[i % dimensions.length]! });
         return true;
     }
     if (event.key === 'Enter') {
@@ -193,7 +201,7 @@ export function ghostKey(data: Data, event: { key: string; shiftKey: boolean; ct
         if (event.key === 'ArrowRight') next.left += by;
         if (event.key === 'ArrowUp') next.sill += by;
         if (event.key === 'ArrowDown') next.sill -= by;
-        useDesk.setState({ ghost: next });
+        become(next);
         inquire(data);
         return true;
     }
@@ -213,13 +221,28 @@ export function takeInHand(data: Data, inHand: InHand): void {
     const wall = data.walls.get(chosenOpening?.host ?? chosen.find((id) => data.walls.has(id)) ?? Object.keys(first?.walls ?? {})[0] ?? '');
     const on = wall && (data.storeys.get(chosenOpening?.storey ?? storey ?? wall.base) ?? null);
     const fits = wall && on && on.floor >= wall.foot - 0.01 && on.ceiling <= wall.head + 0.01 ? on : wall && data.storeys.get(wall.base);
-    useDesk.setState({
-        inHand,
-        sheet: null,
-        preview: null,
-        measuring: null,
-        outline: null,
-        ghost: wall && fits ? ghostAt(data, inHand, wall, fits, wall.length / 2, null, 0.03, null) : null,
-    });
+    const ghost = wall && fits ? ghostAt(data, inHand, wall, fits, wall.length / 2, null, 0.03, null) : null;
+    useDesk.getState().enter({ is: 'placing', inHand, ghost });
     inquire(data);
 }
+
+/** The ghost comes to where the pointer is. */
+function bring(data: Data, pointer: Pointer): boolean {
+    const { mode } = useDesk.getState();
+    const found = pointer.stand();
+    if (mode.is !== 'placing' || !found) return false;
+    const { wall, storey, along, level } = found;
+    const loose = pointer.pane === 'elevation' && pointer.at.event.altKey;
+    useDesk.setState({ mode: { ...mode, ghost: ghostAt(data, mode.inHand, wall, storey, along, level, pointer.k, mode.ghost, loose) } });
+    inquire(data);
+    return true;
+}
+
+/** A unit or a bare opening is in hand: figures are typed, or it is put where the pointer is. */
+export const placing: Ways = {
+    key: ghostKey,
+    hover: (data, pointer) => void (pointer && bring(data, pointer)),
+    click: (data, pointer) => {
+        if (bring(data, pointer) || pointer.pane === 'elevation') void placeGhost(data);
+    },
+};

@@ -127,15 +127,34 @@ export type Pointing = { what: 'section' | 'scale' | 'put' | 'marks'; points: Sp
 /** An opening that a tracing offers along a wall. */
 export type Candidate = Schemas['Candidate'];
 
+export type Measuring = { pane: 'elevation' | 'plan'; from: Spot | null; to: Spot | null; over: Spot | null };
+
+/** The one thing that is going on in the drawings; what keys and the pointer do then is in modes.ts. */
+export type Mode =
+    | { is: 'nothing' }
+    | { is: 'placing'; inHand: InHand; ghost: Ghost | null }
+    /** an opening is dragged */
+    | { is: 'moving'; ghost: Ghost }
+    | { is: 'outlining'; outline: OutlineInHand }
+    | ({ is: 'measuring' } & Measuring)
+    /** the next drag in the elevation draws a frame */
+    | { is: 'framing' }
+    /** an opening waits for a picked point to be measured from */
+    | { is: 'picking'; opening: string }
+    | ({ is: 'pointing' } & Pointing);
+
+const nothing: Mode = { is: 'nothing' };
+
+/** What goes on for a sheet, which stays open beside it. */
+const besideSheets: Mode['is'][] = ['pointing', 'framing', 'picking'];
+
 /** A long edit that is going on. */
 export type Going = { id: string; what: string; done: number; total: number; state: string };
 
 type Desk = {
     chosen: string[];
     storey: string | null;
-    inHand: InHand | null;
-    ghost: Ghost | null;
-    outline: OutlineInHand | null;
+    mode: Mode;
     sheet: Sheet | null;
     preview: Preview | null;
     /** what differs between two states, drawn while they are compared */
@@ -150,19 +169,14 @@ type Desk = {
     alone: Alone | null;
     /** outer walls are seen through in the solid model */
     through: boolean;
-    measuring: { pane: 'elevation' | 'plan'; from: Spot | null; to: Spot | null; over: Spot | null } | null;
     dimensions: boolean;
     /** marks are written under the openings */
     marks: boolean;
-    /** the next drag in the elevation draws a frame */
-    framing: boolean;
     going: Going | null;
     /** what a sheet is done to besides what is chosen: walls to copy to, openings to carry to */
     targets: string[];
     /** the opening that settings are carried from */
     source: string | null;
-    /** an opening that waits for a picked point to be measured from */
-    picking: string | null;
     /** what is to be removed, once it is known what hangs on it */
     removingLines: string[] | 'all' | null;
     removingOpenings: string[] | null;
@@ -180,8 +194,6 @@ type Desk = {
     /** openings that the tracings of the storey offer, and the one that was clicked */
     candidates: Candidate[];
     taking: Candidate | null;
-    /** points that are being picked in plan, and what for */
-    pointing: Pointing | null;
     /** a request to bring something into view: everything, or these elements */
     goTo: { what: 'all' | string[]; count: number };
     set: (part: Partial<Desk>) => void;
@@ -189,7 +201,9 @@ type Desk = {
     look: (pane: DrawnPane, view: View | null) => void;
     show: (what: 'all' | string[]) => void;
     enlarge: (pane: Pane) => void;
-    letGo: () => void;
+    /** Something begins, and whatever was going on ends. */
+    enter: (mode: Mode) => void;
+    leave: () => void;
     open: (sheet: Sheet | null) => void;
 };
 
@@ -207,16 +221,12 @@ const plain = {
     hiddenOpenings: [],
     alone: null,
     through: false,
-    measuring: null,
     dimensions: false,
     marks: false,
-    framing: false,
     going: null,
     targets: [],
     source: null,
-    picking: null,
     section: null,
-    pointing: null,
     candidates: [],
     taking: null,
     removingLines: null,
@@ -227,9 +237,7 @@ const plain = {
 export const useDesk = create<Desk>((set) => ({
     chosen: [],
     storey: null,
-    inHand: null,
-    ghost: null,
-    outline: null,
+    mode: nothing,
     ...plain,
     main: 'elevation',
     side: 'solid',
@@ -261,19 +269,17 @@ export const useDesk = create<Desk>((set) => ({
                       side: s.main === 'elevation' || s.side === pane ? s.main : s.side,
                   },
         ),
-    letGo: () => set({ inHand: null, ghost: null }),
+    enter: (mode) => set({ mode, ...(besideSheets.includes(mode.is) ? {} : { sheet: null }), preview: null }),
+    leave: () => set({ mode: nothing }),
     open: (sheet) =>
         set((s) => ({
             ...(sheet && inPlan.includes(sheet) && s.main !== 'plan' ? { side: 'plan' as const } : {}),
             targets: sheet === 'carry' ? s.chosen.slice(1) : [],
             source: sheet === 'carry' ? (s.chosen[0] ?? null) : null,
-            picking: null,
+            mode: nothing,
             sheet,
             preview: null,
             differing: [],
-            inHand: null,
-            ghost: null,
-            measuring: null,
             listFindings: false,
         })),
 }));
@@ -283,9 +289,7 @@ export const resetDesk = () =>
         ...plain,
         chosen: [],
         storey: null,
-        inHand: null,
-        ghost: null,
-        outline: null,
+        mode: nothing,
         main: 'elevation',
         side: 'solid',
         schedules: false,
@@ -294,3 +298,17 @@ export const resetDesk = () =>
         people: false,
         views: { elevation: null, plan: null, section: null },
     });
+
+type WithMode = { mode: Mode };
+export const inHandOf = ({ mode }: WithMode) => (mode.is === 'placing' ? mode.inHand : null);
+export const ghostOf = ({ mode }: WithMode) => (mode.is === 'placing' || mode.is === 'moving' ? mode.ghost : null);
+export const outlineOf = ({ mode }: WithMode) => (mode.is === 'outlining' ? mode.outline : null);
+export const measuringOf = ({ mode }: WithMode) => (mode.is === 'measuring' ? mode : null);
+export const pickingOf = ({ mode }: WithMode) => (mode.is === 'picking' ? mode.opening : null);
+export const pointingOf = ({ mode }: WithMode) => (mode.is === 'pointing' ? mode : null);
+
+/** The ghost becomes another, if there still is one. */
+export const changeGhost = (to: (ghost: Ghost) => Ghost) =>
+    useDesk.setState(({ mode }) =>
+        (mode.is === 'placing' || mode.is === 'moving') && mode.ghost ? { mode: { ...mode, ghost: to(mode.ghost) } } : {},
+    );

@@ -6,6 +6,7 @@ import { openingActions } from '../actions';
 import { useData, type FoundOpening } from '../data';
 import { shareOf } from '../shares';
 import { useDesk } from '../store';
+import { startPicking } from '../picking';
 import { alongOptions, alongValue, levelOptions, levelValue } from './measuredFrom';
 import { JambWords } from './JambWords';
 import { Masonry } from './Masonry';
@@ -38,7 +39,7 @@ export function OpeningCard({ opening }: { opening: FoundOpening }) {
     const along = alongOptions(data, opening);
     const levels = levelOptions(data, opening);
     const measureFrom = (to: string) => {
-        if (to === 'pick') return useDesk.setState({ picking: id, main: 'elevation' });
+        if (to === 'pick') return startPicking(id);
         const measure = along.find((o) => o.value === to)?.measure;
         if (measure) void change({ measure });
     };

@@ -163,7 +163,7 @@ export function DrawingPane({
                 const here = at(event);
                 if (!here || !view) return;
                 event.currentTarget.setPointerCapture(event.pointerId);
-                const framing = event.button === 0 && onFrame !== undefined && (event.shiftKey || useDesk.getState().framing);
+                const framing = event.button === 0 && onFrame !== undefined && (event.shiftKey || useDesk.getState().mode.is === 'framing');
                 const own = !framing && event.button === 0 && (onPress?.(here) ?? false);
                 press.current = {
                     x: event.clientX,
@@ -208,7 +208,7 @@ export function DrawingPane({
                 setFrame(null);
                 if (p.kind === 'own') onDrop?.(here, p.moved);
                 if (p.kind === 'frame' && p.moved) {
-                    useDesk.setState({ framing: false });
+                    if (useDesk.getState().mode.is === 'framing') useDesk.getState().leave();
                     onFrame?.([Math.min(p.at.x, here.x), Math.min(p.at.y, here.y), Math.max(p.at.x, here.x), Math.max(p.at.y, here.y)]);
                 }
                 if (!p.moved && event.button === 0) onClick?.(here);

@@ -3,7 +3,7 @@ import { DimensionLine } from '../drawing/DimensionLine';
 import { boxOnScreen, toScreen, type Size } from '../drawing/view';
 import { gaps } from '../ghost';
 import { useShowing } from '../showing';
-import { useDesk, type Dimension, type Ghost, type View } from '../store';
+import { ghostOf, useDesk, type Dimension, type Ghost, type View } from '../store';
 import { DimensionChain } from './DimensionChain';
 import { FindingMarks } from './FindingMarks';
 import { LinesOverlay, type DraggedLine } from './LinesOverlay';
@@ -24,7 +24,7 @@ export function ElevationOverlay({ view, size, dragged }: Props & { dragged: Dra
     const inner = useDesk((s) => s.face) === 'inner';
     const sheet = useDesk((s) => s.sheet);
     const chosen = useDesk((s) => s.chosen);
-    const ghost = useDesk((s) => s.ghost);
+    const ghost = useDesk(ghostOf);
     const openings = chosen
         .map((id) => data.openings.get(id))
         .filter((o): o is FoundOpening => o !== undefined && o.frontage.inner === inner && showing.opening(o));

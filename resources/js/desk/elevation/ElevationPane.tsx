@@ -3,12 +3,13 @@ import { tell } from '../../ui/notices';
 import { useData } from '../data';
 import { DrawingPane, type At } from '../drawing/DrawingPane';
 import { fit, toScreen, type Bounds } from '../drawing/view';
-import { ghostAt, holdGhost, movedGhost, wallAt } from '../ghost';
-import { caughtPosition, caughtSill, ghostKey, inquire, placeGhost } from '../placing';
+import { holdGhost, movedGhost, wallAt } from '../ghost';
+import { caughtPosition, caughtSill, inquire } from '../placing';
 import { MeasureBar } from '../MeasureBar';
-import { measureClick, measureOver, spotAt } from '../measuring';
+import { spotAt } from '../measuring';
+import { waysOf, type Pointer } from '../modes';
 import { useShowing } from '../showing';
-import { useDesk } from '../store';
+import { ghostOf, useDesk } from '../store';
 import { ElevationOverlay } from './ElevationOverlay';
 import { lineAt, type DraggedLine } from './LinesOverlay';
 import { paintElevation } from './paintElevation';
@@ -21,7 +22,7 @@ const DRAWN = 'first frontage drawn';
 export function ElevationPane() {
     const data = useData();
     const storey = useDesk((s) => s.storey);
-    const moving = useDesk((s) => s.ghost?.moving ?? null);
+    const moving = useDesk((s) => ghostOf(s)?.moving ?? null);
     const goTo = useDesk((s) => s.goTo);
     const inside = useDesk((s) => s.inside);
     const face = useDesk((s) => s.face);
@@ -91,30 +92,22 @@ export function ElevationPane() {
             .sort((a, b) => a.width * a.height - b.width * b.height)[0];
     };
 
-    const hover = (at: At | null) => {
-        const { inHand, ghost, views, measuring } = useDesk.getState();
-        if (measuring && at && views.elevation) {
-            measureOver('elevation', spotAt(data, showing, at.x, at.y, views.elevation.k));
-            return;
-        }
-        if (!inHand) return;
-        const frontage = at && frontageAt(at.x);
-        const found = frontage && wallAt(data, frontage, at.x - frontage.offset, at.y);
-        if (!found || !views.elevation) return;
-        const next = ghostAt(
-            data,
-            inHand,
-            found.wall,
-            found.storey,
-            at.x - frontage.offset - found.start,
-            at.y,
-            views.elevation.k,
-            ghost,
-            at.event.altKey,
-        );
-        useDesk.setState({ ghost: next });
-        inquire(data);
+    const pointerAt = (at: At): Pointer => {
+        const k = useDesk.getState().views.elevation?.k ?? 1;
+        return {
+            pane: 'elevation',
+            at,
+            k,
+            spot: () => spotAt(data, showing, at.x, at.y, k),
+            traced: () => null,
+            stand: () => {
+                const frontage = frontageAt(at.x);
+                const found = frontage && wallAt(data, frontage, at.x - frontage.offset, at.y);
+                return found ? { wall: found.wall, storey: found.storey, along: at.x - frontage.offset - found.start, level: at.y } : null;
+            },
+        };
     };
+    const hover = (at: At | null) => waysOf(useDesk.getState().mode)?.hover?.(data, at && pointerAt(at));
 
     const shownIds = useMemo(() => new Set(showing.lines ? showing.frontages.map((f) => f.id) : []), [showing]);
 
@@ -130,8 +123,8 @@ export function ElevationPane() {
                 overlay={(view, size) => <ElevationOverlay view={view} size={size} dragged={dragged} />}
                 onHover={hover}
                 onPress={(at) => {
-                    const { inHand, measuring, sheet, picking, views } = useDesk.getState();
-                    if (inHand || measuring || sheet || picking || !data.mayEdit) return false;
+                    const { mode, sheet, views } = useDesk.getState();
+                    if (mode.is !== 'nothing' || sheet || !data.mayEdit) return false;
                     const opening = openingAt(at);
                     const line = opening ? null : lineAt(data.lines.values(), shownIds, at.x, at.y, views.elevation?.k ?? 1);
                     if (line && (line.rule as { from: string }).from !== 'across') {
@@ -176,36 +169,20 @@ export function ElevationPane() {
                     }
                     const d = drag.current;
                     drag.current = null;
-                    const { ghost } = useDesk.getState();
+                    const ghost = ghostOf(useDesk.getState());
                     if (!d || !moved || !ghost) return;
                     await data.edit('opening.change', {
                         id: d.id,
                         ...(caughtPosition(ghost) ?? { leftJamb: ghost.left }),
                         ...(caughtSill(data, ghost) ?? { sillLevel: ghost.sill }),
                     });
-                    useDesk.setState({ ghost: null });
+                    useDesk.getState().leave();
                 }}
                 onClick={(at) => {
                     const state = useDesk.getState();
                     const k = state.views.elevation?.k ?? 1;
-                    if (state.measuring) return measureClick('elevation', spotAt(data, showing, at.x, at.y, k));
-                    if (state.picking) {
-                        const picked = data.openings.get(state.picking);
-                        useDesk.setState({ picking: null });
-                        if (picked) {
-                            const spot = spotAt(data, showing, at.x, at.y, k);
-                            void data.edit('opening.change', {
-                                id: picked.id,
-                                measure: { from: 'point', at: spot.x - picked.frontage.offset - (picked.frontage.walls[picked.host] ?? 0) },
-                            });
-                        }
-                        return;
-                    }
-                    if (state.inHand) {
-                        hover(at);
-                        void placeGhost(data);
-                        return;
-                    }
+                    const ways = waysOf(state.mode);
+                    if (ways) return ways.click?.(data, pointerAt(at));
                     const opening = openingAt(at);
                     const frontage = frontageAt(at.x);
                     const found = frontage && wallAt(data, frontage, at.x - frontage.offset, at.y);
@@ -229,7 +206,7 @@ export function ElevationPane() {
                     else state.choose(found ? [found.wall.id] : []);
                     if (found) state.set({ storey: found.storey.id });
                 }}
-                onKey={(event) => ghostKey(data, event)}
+                onKey={(event) => waysOf(useDesk.getState().mode)?.key?.(data, event) ?? false}
                 onFrame={([x0, y0, x1, y1]) => {
                     const inFrame = showing.frontages.flatMap((f) =>
                         (data.elevations.get(f.id)?.openings ?? [])

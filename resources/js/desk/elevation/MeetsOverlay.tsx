@@ -1,6 +1,6 @@
 import { useData } from '../data';
 import { toScreen, type Size } from '../drawing/view';
-import { useDesk, type View } from '../store';
+import { ghostOf, useDesk, type View } from '../store';
 
 /**
  * Walls that end against those in sight, as hidden lines: in inner walls always, in outer ones while an opening is placed or moved
@@ -9,7 +9,7 @@ import { useDesk, type View } from '../store';
 export function MeetsOverlay({ view, size }: { view: View; size: Size }) {
     const data = useData();
     const inner = useDesk((s) => s.face) === 'inner';
-    const moving = useDesk((s) => s.ghost?.host ?? null);
+    const moving = useDesk((s) => ghostOf(s)?.host ?? null);
     let d = '';
     for (const f of data.project.frontages) {
         if (f.inner !== inner) continue;

@@ -3,6 +3,7 @@ import { Menu, type MenuItem } from '../../ui/Menu';
 import { Button } from '../../ui/Button';
 import { lookActions } from '../actions';
 import { showEverything, toggleHidden, toggleSet, useShowing } from '../showing';
+import { waysOf } from '../modes';
 import { hideable, useDesk, type Hideable } from '../store';
 
 /** What is shown and hidden, over the drawing's upper right corner; and in words what is hidden now. */
@@ -14,8 +15,7 @@ export function ShowMenu() {
     const inside = useDesk((s) => s.inside);
     const face = useDesk((s) => s.face);
     const through = useDesk((s) => s.through);
-    const framing = useDesk((s) => s.framing);
-    const picking = useDesk((s) => s.picking);
+    const sentence = useDesk((s) => waysOf(s.mode)?.sentence);
     const hasChoice = useDesk((s) => s.chosen.length > 0 || s.alone !== null);
     const kinds = (Object.keys(hideable) as Hideable[]).filter((k) => k !== 'inner' || data.project.outlines.some((o) => o.inner));
     const look = lookActions(data).filter(
@@ -33,11 +33,7 @@ export function ShowMenu() {
     ];
     return (
         <div className="absolute top-2 right-3 flex items-center gap-2">
-            {(framing || picking) && (
-                <span className="rounded bg-paper px-2 py-1 text-tide">
-                    {framing ? 'Drag a frame round what is to be chosen' : 'Click the point it is measured from'} · Esc
-                </span>
-            )}
+            {sentence && <span className="rounded bg-paper px-2 py-1 text-tide">{sentence} · Esc</span>}
             {inside && (
                 <span className="rounded border border-hairline bg-paper px-2 py-1">
                     {face === 'inner' ? 'Seen from the back' : 'Seen from inside'}

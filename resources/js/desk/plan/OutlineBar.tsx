@@ -1,7 +1,7 @@
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { useData } from '../data';
-import { useDesk, type OutlineInHand, type StretchKind } from '../store';
+import { outlineOf, useDesk, type OutlineInHand, type StretchKind } from '../store';
 import { drawAs, finishOutline, useOutlining } from './outlining';
 import { StartShape } from './StartShape';
 
@@ -9,7 +9,7 @@ import { StartShape } from './StartShape';
 export function OutlineBar() {
     const data = useData();
     const { thickness, base, top, inner, line } = useOutlining();
-    const outline = useDesk((s) => s.outline);
+    const outline = useDesk(outlineOf);
     if (!outline) return null;
     const storeys = data.project.storeys.map((s) => ({ value: s.id, label: s.name }));
     const sides = outline.corners.length;
@@ -72,7 +72,7 @@ export function OutlineBar() {
             <Button small look={inner ? 'main' : 'outline'} disabled={sides < 2} onClick={() => void finishOutline(data, false)}>
                 {inner ? 'Build' : 'Build open'}
             </Button>
-            <Button small look="plain" onClick={() => useDesk.setState({ outline: null })}>
+            <Button small look="plain" onClick={() => useDesk.getState().leave()}>
                 Cancel
             </Button>
             {outline.refusal && (

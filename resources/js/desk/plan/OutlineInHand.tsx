@@ -1,7 +1,7 @@
 import { useData } from '../data';
 import { DimensionLine } from '../drawing/DimensionLine';
 import { toScreen, type Size } from '../drawing/view';
-import { useDesk, type StretchFigure, type View } from '../store';
+import { outlineOf, useDesk, type StretchFigure, type View } from '../store';
 import { standing, stretch } from '../surface';
 import { coming, useOutlining } from './outlining';
 
@@ -10,7 +10,7 @@ type Props = { view: View; size: Size };
 /** The corners so far, and the stretch to the pointer with its figures. */
 export function OutlineInHand({ view, size }: Props) {
     const data = useData();
-    const outline = useDesk((s) => s.outline);
+    const outline = useDesk(outlineOf);
     const next = useOutlining((s) => s.next);
     if (!outline) return null;
     const screen = (p: { x: number; y: number }) => toScreen(view, size, p.x, p.y);

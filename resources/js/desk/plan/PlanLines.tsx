@@ -10,7 +10,7 @@ export function PlanLines({ here, spot }: { here: Wall[]; spot: (wall: Wall, alo
     const data = useData();
     const showing = useShowing();
     const chosen = useDesk((s) => s.chosen);
-    const busy = useDesk((s) => s.pointing !== null);
+    const busy = useDesk((s) => s.mode.is === 'pointing');
     if (!showing.lines) return null;
     return (
         <>

@@ -5,7 +5,7 @@ import { DimensionLine } from '../drawing/DimensionLine';
 import { toScreen, type Size } from '../drawing/view';
 import { gaps } from '../ghost';
 import { band, inPlan, tangent } from '../surface';
-import { useDesk, type Ghost, type View } from '../store';
+import { ghostOf, useDesk, type Ghost, type View } from '../store';
 import { SectionLines } from '../section/SectionLines';
 import { PointsOverlay } from './PointingBar';
 import { OutlineInHand } from './OutlineInHand';
@@ -17,7 +17,7 @@ type Props = { view: View; size: Size };
 export function PlanOverlay({ view, size, storey }: Props & { storey: Storey }) {
     const data = useData();
     const chosen = useDesk((s) => s.chosen);
-    const ghost = useDesk((s) => s.ghost);
+    const ghost = useDesk(ghostOf);
     const screen = (p: { x: number; y: number }) => toScreen(view, size, p.x, p.y);
     const spot = (wall: Wall, along: number, depth: number) => screen(inPlan(wall, along, depth));
     const quad = (wall: Wall, from: number, to: number) =>
@@ -27,7 +27,7 @@ export function PlanOverlay({ view, size, storey }: Props & { storey: Storey }) 
             .join(' ');
     const here = data.project.walls.filter((w) => w.foot < storey.ceiling - 1 && w.head > storey.floor + 1);
     const candidates = useDesk((s) => s.candidates);
-    const picking = useDesk((s) => s.pointing !== null);
+    const picking = useDesk((s) => s.mode.is === 'pointing');
     const differing = useDesk((s) => s.differing);
     const preview = useDesk((s) => (s.sheet ? s.preview : null));
     const wanted = (list: { host: string; storey: string; left: number; span: number }[]) =>

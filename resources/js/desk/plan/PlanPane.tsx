@@ -6,20 +6,19 @@ import { useData } from '../data';
 import { DrawingPane, type At } from '../drawing/DrawingPane';
 import { paintStrokes, paintTexts, pens, place, strokes } from '../drawing/paint';
 import { type Bounds, type Size } from '../drawing/view';
-import { ghostAt, holdGhost, movedGhost } from '../ghost';
-import { caughtPosition, ghostKey, inquire, placeGhost } from '../placing';
+import { holdGhost, movedGhost } from '../ghost';
+import { caughtPosition, inquire } from '../placing';
 import { MeasureBar } from '../MeasureBar';
-import { measureClick, measureOver, spotInPlan } from '../measuring';
+import { spotInPlan } from '../measuring';
+import { waysOf, type Pointer } from '../modes';
 import { useShowing } from '../showing';
 import { onWall, stretch } from '../surface';
 import { TracingLayer } from '../tracing/layer';
 import { catchTracing } from '../tracing/lines';
 import { useTracings } from '../tracing/useTracings';
 import { colour } from '../../ui/theme';
-import { useDesk, type View } from '../store';
+import { ghostOf, useDesk, type View } from '../store';
 import { OutlineBar } from './OutlineBar';
-import { outlineClick, outlineKey, pointer } from './outlining';
-import { pointClick, pointOver } from './pointing';
 import { PointingBar } from './PointingBar';
 import { PlanOverlay } from './PlanOverlay';
 
@@ -30,7 +29,7 @@ const SILL_LETTERS = 125;
 export function PlanPane() {
     const data = useData();
     const active = useDesk((s) => s.storey);
-    const outlining = useDesk((s) => s.outline !== null);
+    const outlining = useDesk((s) => s.mode.is === 'outlining');
     const storey = data.storeys.get(active ?? '') ?? data.project.storeys[0]!;
     const plan = useQuery({
         queryKey: ['project', data.id, 'plan', storey.id],
@@ -115,31 +114,18 @@ export function PlanPane() {
         );
     };
 
-    /** Of a tracing first where it is a tracing that is scaled, put in place or read; else of the walls first. */
-    const spotToPick = (at: At) => {
-        const { pointing } = useDesk.getState();
-        const own = spotInPlan(data, showing, storey, at.x, at.y, scale());
-        const traced = catchTracing(at.x, at.y, 9 / scale());
-        const ofTracing =
-            pointing?.what === 'marks' || pointing?.what === 'scale' || (pointing?.what === 'put' && pointing.points.length % 2 === 0);
-        return ofTracing
-            ? (traced ?? { ...own, ...(pointing?.what === 'marks' ? {} : { x: at.x, y: at.y, name: '' }) })
-            : own.name !== ''
-              ? own
-              : (traced ?? own);
-    };
-
-    const hover = (at: At | null) => {
-        const { inHand, ghost, outline, measuring, pointing } = useDesk.getState();
-        if (pointing) return at ? pointOver(spotToPick(at)) : undefined;
-        if (measuring && at) return measureOver('plan', spotInPlan(data, showing, storey, at.x, at.y, scale()));
-        if (outline) return pointer(data, at && { x: at.x, y: at.y }, scale());
-        if (!inHand || !at) return;
-        const found = wallAt(at, 40 / scale());
-        if (!found) return;
-        useDesk.setState({ ghost: ghostAt(data, inHand, found.wall, storey, found.along, null, scale(), ghost) });
-        inquire(data);
-    };
+    const pointerAt = (at: At): Pointer => ({
+        pane: 'plan',
+        at,
+        k: scale(),
+        spot: () => spotInPlan(data, showing, storey, at.x, at.y, scale()),
+        traced: () => catchTracing(at.x, at.y, 9 / scale()),
+        stand: () => {
+            const found = wallAt(at, 40 / scale());
+            return found && { wall: found.wall, storey, along: found.along, level: null };
+        },
+    });
+    const hover = (at: At | null) => waysOf(useDesk.getState().mode)?.hover?.(data, at && pointerAt(at));
 
     return (
         <div className="relative h-full">
@@ -151,8 +137,8 @@ export function PlanPane() {
                 overlay={(view, size) => <PlanOverlay view={view} size={size} storey={storey} />}
                 onHover={hover}
                 onPress={(at) => {
-                    const { inHand, outline, sheet, measuring, pointing } = useDesk.getState();
-                    if (inHand || outline || sheet || measuring || pointing || !data.mayEdit) return false;
+                    const { mode, sheet } = useDesk.getState();
+                    if (mode.is !== 'nothing' || sheet || !data.mayEdit) return false;
                     const opening = openingAt(at);
                     const wall = opening && data.walls.get(opening.host);
                     if (!opening || !wall) return false;
@@ -170,27 +156,21 @@ export function PlanPane() {
                 onDrop={async (_, moved) => {
                     const d = drag.current;
                     drag.current = null;
-                    const { ghost } = useDesk.getState();
+                    const ghost = ghostOf(useDesk.getState());
                     if (!d || !moved || !ghost) return;
                     await data.edit('opening.change', { id: d.id, ...(caughtPosition(ghost) ?? { leftJamb: ghost.left }) });
-                    useDesk.setState({ ghost: null });
+                    useDesk.getState().leave();
                 }}
                 onClick={(at) => {
                     const state = useDesk.getState();
-                    if (state.pointing) return void pointClick(data, spotToPick(at));
-                    if (state.measuring) return measureClick('plan', spotInPlan(data, showing, storey, at.x, at.y, scale()));
-                    if (state.outline) return void outlineClick(data);
-                    if (state.inHand) {
-                        hover(at);
-                        if (useDesk.getState().ghost) void placeGhost(data);
-                        return;
-                    }
+                    const ways = waysOf(state.mode);
+                    if (ways) return ways.click?.(data, pointerAt(at));
                     const opening = openingAt(at);
                     const found = wallAt(at, 6 / scale());
                     if (opening) state.choose([opening.id], at.event.shiftKey);
                     else state.choose(found ? [found.wall.id] : []);
                 }}
-                onKey={(event) => outlineKey(data, event) || ghostKey(data, event)}
+                onKey={(event) => waysOf(useDesk.getState().mode)?.key?.(data, event) ?? false}
             />
             {outlining && <OutlineBar />}
             {!outlining && (

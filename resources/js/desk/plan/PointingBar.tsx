@@ -5,7 +5,7 @@ import { complain, tell } from '../../ui/notices';
 import { useData } from '../data';
 import { CaughtName, Cross } from '../drawing/Caught';
 import { toScreen, type Size } from '../drawing/view';
-import { useDesk, type Pointing, type View } from '../store';
+import { pointingOf, useDesk, type Pointing, type View } from '../store';
 import { MarkWords, useMarkWords } from '../tracing/Marks';
 import { onWall } from '../surface';
 
@@ -23,7 +23,7 @@ const said: Record<Pointing['what'], string[]> = {
 
 /** What is to be clicked or said next, while points are picked in plan. */
 export function PointingBar() {
-    const pointing = useDesk((s) => s.pointing);
+    const pointing = useDesk(pointingOf);
     if (!pointing) return null;
     const { what, points } = pointing;
     return (
@@ -45,7 +45,7 @@ export function PointingBar() {
     );
 }
 
-const leave = () => useDesk.setState({ pointing: null });
+const leave = () => useDesk.getState().leave();
 
 function Next({ pointing }: { pointing: Pointing }) {
     const data = useData();
@@ -130,7 +130,9 @@ function Put({ pointing }: { pointing: Pointing }) {
             .then(() => points.length === 4 && leave())
             .catch((problem) => {
                 complain(problem);
-                useDesk.setState({ pointing: { ...pointing, points: points.length === 2 ? [] : points.slice(0, 2), over: null } });
+                useDesk.setState({
+                    mode: { is: 'pointing', ...pointing, points: points.length === 2 ? [] : points.slice(0, 2), over: null },
+                });
             });
         // once for these points
         // eslint-disable-next-line react-hooks/exhaustive-deps
@@ -204,7 +206,7 @@ function FromMarks({ pointing }: { pointing: Pointing }) {
             const outcome = await data.edit('opening.from-marks', JSON.parse(args), { quiet: true });
             if (!outcome) return;
             useDesk.getState().choose(outcome.chosen);
-            useDesk.setState({ pointing: { what: 'marks', points: [], over: null } });
+            useDesk.setState({ mode: { is: 'pointing', what: 'marks', points: [], over: null } });
             document.querySelector<HTMLElement>('[data-pane=plan]')?.focus({ preventScroll: true });
         } catch (problem) {
             complain(problem);
@@ -237,7 +239,7 @@ function FromMarks({ pointing }: { pointing: Pointing }) {
                 <Button small look="main" type="submit" disabled={!placed || Boolean(misfit)}>
                     Place it, on to the next <kbd className="font-sans opacity-80">Enter</kbd>
                 </Button>
-                <Button small onClick={() => useDesk.setState({ pointing: { what: 'marks', points: [], over: null } })}>
+                <Button small onClick={() => useDesk.setState({ mode: { is: 'pointing', what: 'marks', points: [], over: null } })}>
                     Other marks
                 </Button>
                 <Button small look="plain" onClick={leave}>
@@ -250,7 +252,7 @@ function FromMarks({ pointing }: { pointing: Pointing }) {
 
 /** The points picked so far and the line to the pointer. */
 export function PointsOverlay({ view, size }: { view: View; size: Size }) {
-    const pointing = useDesk((s) => s.pointing);
+    const pointing = useDesk(pointingOf);
     if (!pointing) return null;
     const all = [...pointing.points, ...(pointing.over ? [pointing.over] : [])].map((p) => ({
         ...toScreen(view, size, p.x, p.y),

@@ -2,7 +2,8 @@ import { create } from 'zustand';
 import { api, type EditArgs } from '../../api/client';
 import { complain } from '../../ui/notices';
 import type { useData } from '../data';
-import { useDesk, type Corner, type OutlineInHand, type StretchFigure, type Stretch, type StretchKind } from '../store';
+import type { Pressed, Ways } from '../modes';
+import { outlineOf, useDesk, type Corner, type OutlineInHand, type StretchFigure, type Stretch, type StretchKind } from '../store';
 import { inPlan, onWall, riseTangent, riseThrough, standing, tangent } from '../surface';
 import { catchTracing } from '../tracing/lines';
 
@@ -38,7 +39,8 @@ const fresh = (corners: Corner[], kind: StretchKind): OutlineInHand => ({
     refusal: null,
 });
 
-const hold = (outline: OutlineInHand | null) => useDesk.setState({ outline });
+const hold = (outline: OutlineInHand | null) =>
+    outline ? useDesk.setState({ mode: { is: 'outlining', outline } }) : useDesk.getState().leave();
 
 /** Starts to draw walls by their outer face, or inner walls of one storey by their centre line. */
 export function startOutline(data: Data, inner = false): void {
@@ -54,10 +56,8 @@ export function startOutline(data: Data, inner = false): void {
         next: null,
     });
     if (inner) useDesk.setState({ storey: active.id });
+    useDesk.getState().enter({ is: 'outlining', outline: fresh([], 'straight') });
     useDesk.setState((s) => ({
-        outline: fresh([], 'straight'),
-        inHand: null,
-        ghost: null,
         chosen: [],
         main: 'plan',
         side: s.main === 'plan' ? s.side : 'elevation',
@@ -89,15 +89,15 @@ export function coming(outline: OutlineInHand, next: Point | null) {
 
 /** How the next stretch is drawn. */
 export function drawAs(kind: StretchKind): void {
-    const { outline } = useDesk.getState();
+    const outline = outlineOf(useDesk.getState());
     if (outline) hold({ ...fresh(outline.corners, kind), refusal: null });
     document.querySelector<HTMLElement>('[data-pane=plan]')?.focus({ preventScroll: true });
 }
 
 /** Follows the pointer, catching on the first corner, on other walls' ends, and on right angles to what is there. */
-export function pointer(data: Data, at: Point | null, k: number): void {
-    const outline = useDesk.getState().outline;
-    if (!at || !outline) return;
+function follow(data: Data, at: Point, k: number): void {
+    const outline = outlineOf(useDesk.getState());
+    if (!outline) return;
     const reach = REACH / k;
     const first = outline.corners[0];
     const last = outline.corners.at(-1);
@@ -147,8 +147,8 @@ function faceNear(data: Data, at: Point, reach: number, last: Point | undefined)
 }
 
 /** A click puts a corner where the pointer caught; of an arc first its end, then a point on it. On the first corner it closes. */
-export async function outlineClick(data: Data): Promise<void> {
-    const outline = useDesk.getState().outline;
+async function outlineClick(data: Data): Promise<void> {
+    const outline = outlineOf(useDesk.getState());
     const next = useOutlining.getState().next;
     if (!outline || !next) return;
     if (outline.end) return addArc(data, outline, { through: [next.x, next.y] });
@@ -193,7 +193,7 @@ async function addArc(data: Data, outline: OutlineInHand, how: Stretch): Promise
         const { x, y, rise } = { x: wall.toX, y: wall.toY, rise: wall.rise };
         hold(fresh([...outline.corners, { x, y, rise, how }], outline.kind));
     } catch (problem) {
-        const now = useDesk.getState().outline;
+        const now = outlineOf(useDesk.getState());
         if (now) hold({ ...now, refusal: (problem as Error).message });
     }
 }
@@ -248,7 +248,7 @@ async function typedArc(data: Data, outline: OutlineInHand): Promise<void> {
 
 /** Draws the walls; the outline in hand stays when it is refused. */
 export async function finishOutline(data: Data, closed: boolean, closing?: Closing): Promise<void> {
-    const outline = useDesk.getState().outline;
+    const outline = outlineOf(useDesk.getState());
     if (!outline) return;
     await build(data, { points: asSent(outline.corners), closed, ...(closing ? { closing } : {}) });
 }
@@ -262,8 +262,8 @@ export async function build(
     if (base === null || top === null) return false;
     const outcome = await data.edit('outline.draw', { ...shape, thickness, base, top, ...(inner ? { inner: true, line } : {}) });
     if (!outcome) return false;
+    useDesk.getState().leave();
     useDesk.setState((s) => ({
-        outline: null,
         main: 'elevation',
         side: 'plan',
         chosen: [],
@@ -281,8 +281,8 @@ export function figuresOf(outline: OutlineInHand): StretchFigure[] {
 }
 
 /** Keys while an outline is being drawn; true when one was meant for it. */
-export function outlineKey(data: Data, event: { key: string; ctrlKey: boolean; metaKey: boolean; shiftKey: boolean }): boolean {
-    const outline = useDesk.getState().outline;
+function outlineKey(data: Data, event: Pressed): boolean {
+    const outline = outlineOf(useDesk.getState());
     if (!outline || event.ctrlKey || event.metaKey) return false;
     const set = (part: Partial<OutlineInHand>) => hold({ ...outline, refusal: null, ...part });
     const figures = figuresOf(outline);
@@ -323,3 +323,14 @@ export function outlineKey(data: Data, event: { key: string; ctrlKey: boolean; m
     }
     return false;
 }
+
+/** An outline of walls is drawn in plan. */
+export const outlining: Ways = {
+    key: outlineKey,
+    hover: (data, pointer) => {
+        if (pointer?.pane === 'plan') follow(data, { x: pointer.at.x, y: pointer.at.y }, pointer.k);
+    },
+    click: (data, pointer) => {
+        if (pointer.pane === 'plan') void outlineClick(data);
+    },
+};

@@ -7,7 +7,7 @@ import { showSection } from './cutting';
 export function SectionLines({ view, size }: { view: View; size: Size }) {
     const { project } = useData();
     const section = useDesk((s) => s.section);
-    const busy = useDesk((s) => s.pointing !== null || s.outline !== null || s.measuring !== null || s.inHand !== null);
+    const busy = useDesk((s) => s.mode.is !== 'nothing');
     return (
         <>
             {project.sections.map((s) => {
