@@ -3,7 +3,8 @@
 declare(strict_types=1);
 
 /*
- * From when the desk begins to ask for its project to its first frontage drawn, in headless Chromium, against fetching as many bytes as that frontage's drawing
+ * From when the desk begins to ask for its project to its first frontage drawn, in headless Chromium, against fetching as many
+ * bytes as that frontage's drawing
  * from the same server in the same page; in turn, medians of seven. What comes before (the page and its scripts, from the
  * browser's cache) is the same for a project of any size.
  * Arguments: the server's address and a project's name. Prints both in ms, and the bytes.

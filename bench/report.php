@@ -15,6 +15,8 @@ $theirs = $read('manifold');
 $ours = $read('cut');
 [$small, $middle, $large] = $read('edit');
 $fps = $read('fps');
+$open = $read('open');
+$refetch = $read('refetch');
 $rack = $read('rack');
 $revision = $read('revision');
 $schedule = $read('schedule');
@@ -42,7 +44,7 @@ foreach (['100' => $small, '1000' => $middle, '10000' => $large] as $n => $pair)
     $figures["edit.vs_bare_write.$n"] = [
         $pair['edit'] / $pair['bare'],
         sprintf('%.1f ms against %.1f ms', $pair['edit'], $pair['bare']),
-        3.0,
+        1.8,
     ];
 }
 $figures['edit.growth.100_10000'] = [$large['edit'] / $small['edit'], 'time ratio', 1.5];
@@ -52,7 +54,17 @@ $figures['gather.vs_bare_query'] = [
     sprintf('%.1f ms against %.1f ms for %d rows', $gather['gather'], $gather['query'], $gather['rows']),
     3.0,
 ];
-$figures['try.vs_bare_read'] = [$try['try'] / $try['read'], sprintf('%.1f ms against %.1f ms', $try['try'], $try['read']), 1.5];
+$figures['try.vs_bare_read'] = [$try['try'] / $try['read'], sprintf('%.1f ms against %.1f ms', $try['try'], $try['read']), 1.4];
+$figures['open.vs_bytes.10000'] = [
+    $open['open'] / $open['bytes'],
+    sprintf('%.0f ms against %.0f ms for %.0f kB', $open['open'], $open['bytes'], $open['size'] / 1000),
+    3.0,
+];
+$figures['type.refetch'] = [
+    $refetch['few']['anew'],
+    sprintf('of %.3f that hold it; of one that all hold %.3f', $refetch['few']['hold'], $refetch['all']['anew']),
+    round($refetch['few']['hold'] + 0.02, 3),
+];
 $figures['revision.growth'] = [
     $revision['1000'] / $revision['10'],
     sprintf('%.0f ms after 1000 changes against %.0f ms after 10', $revision['1000'], $revision['10']),
@@ -63,7 +75,7 @@ $figures['schedule.vs_fgetcsv'] = [
     sprintf('%.0f ms against %.0f ms; %d differ', $schedule['ours'], $schedule['fgetcsv'], $schedule['found']),
     5.0,
 ];
-$figures['unit.vs_clipping'] = [$unit / $clipping, sprintf('%.2f ms against %.2f ms, the middle of seven rounds', $unit, $clipping), 3.0];
+$figures['unit.vs_clipping'] = [$unit / $clipping, sprintf('%.2f ms against %.2f ms, the middle of seven rounds', $unit, $clipping), 2.0];
 $figures['glb.bytes_per_opening.5000'] = [
     ($glb['5000'] - $glb['2500']) / 2500,
     sprintf('%.1f MB with 5000 openings of 30 types, %.1f MB with 2500', $glb['5000'] / 1e6, $glb['2500'] / 1e6),

@@ -12,6 +12,7 @@ for count in 100 1000 5000 10000; do
     PROJECT[$count]="$(php "${PHP_JIT[@]}" artisan isleward:bench-project "$count")"
 done
 PROJECT[rack]="$(php "${PHP_JIT[@]}" artisan isleward:bench-project 100 --rack=465)"
+PROJECT[types]="$(php "${PHP_JIT[@]}" artisan isleward:bench-project 3000 --types=30)"
 say "files of 2500 and of 5000 openings of 30 types"
 for count in 2500 5000; do
     project="$(php "${PHP_JIT[@]}" artisan isleward:bench-project "$count" --types=30)"
@@ -32,6 +33,10 @@ say "edit round trip, against a bare write"
 php bench/edit.php "$APP_URL" "${PROJECT[100]}" "${PROJECT[1000]}" "${PROJECT[10000]}" >"$VAR/bench-edit.json"
 say "stacking, gathering and trying, against bare ones"
 php bench/arrange.php "$APP_URL" "${PROJECT[10000]}" >"$VAR/bench-arrange.json"
+say "what is fetched again after a type has changed"
+php bench/refetch.php "$APP_URL" "${PROJECT[types]}" >"$VAR/bench-refetch.json"
+say "opening the desk of 10000 openings, against as many bytes"
+php bench/open.php "$APP_URL" "Bench 10000" >"$VAR/bench-open.json"
 say "what differs from a revision"
 php bench/revision.php "$APP_URL" "${PROJECT[10000]}" >"$VAR/bench-revision.json"
 say "frames while panning and zooming 5000 openings"

@@ -21,6 +21,7 @@ use Isleward\Core\Design\Kind;
 use Isleward\Core\Design\SectionLine;
 use Isleward\Core\Drawing\Drawing;
 use Isleward\Core\Drawing\Plan;
+use Isleward\Core\Drawing\PlanSpots;
 use Isleward\Core\Drawing\Section;
 use Isleward\Core\Exchange\Glb;
 use Isleward\Core\Measure\Fields;
@@ -57,7 +58,22 @@ use OpenApi\Attributes as OA;
     ),
     new OA\Property(property: 'placements', type: 'array', items: new OA\Items(ref: '#/components/schemas/Placement')),
 ])]
-#[OA\Schema(schema: 'Plan', required: ['storey', 'drawing', 'walls', 'openings'], properties: [
+#[OA\Schema(schema: 'PlanSpot', required: ['host', 'opening', 'name', 'depth', 'run', 'x', 'y'], properties: [
+    new OA\Property(property: 'host', type: 'string'),
+    new OA\Property(property: 'opening', type: 'string', nullable: true, description: 'Whose jamb it is; null for a corner'),
+    new OA\Property(property: 'name', type: 'string'),
+    new OA\Property(property: 'depth', type: 'number', description: 'Of its face behind the outer one'),
+    new OA\Property(property: 'run', type: 'number', description: 'From the left end along that face, along the arc of a curved one'),
+    new OA\Property(property: 'x', type: 'number'),
+    new OA\Property(property: 'y', type: 'number'),
+])]
+#[OA\Schema(schema: 'Plan', required: ['storey', 'drawing', 'walls', 'openings', 'spots'], properties: [
+    new OA\Property(
+        property: 'spots',
+        type: 'array',
+        description: 'Corners and jambs, named, on both faces',
+        items: new OA\Items(ref: '#/components/schemas/PlanSpot'),
+    ),
     new OA\Property(
         property: 'walls',
         type: 'array',
@@ -154,12 +170,17 @@ final readonly class DrawingController
                 'plan '.$storey,
                 $openings,
             ), 'application/json', static function () use ($structure, $openings, $storey): string {
-                [$drawing, $units, $walls] = Plan::of($structure->with($openings), $structure->bodies(), $storey);
+                $design = $structure->with($openings);
+                [$drawing, $units, $walls] = Plan::of($design, $structure->bodies(), $storey);
 
                 return json_encode([
                     'storey' => $storey,
                     'drawing' => $drawing->toArray(),
                     'walls' => $walls,
+                    'spots' => array_map(
+                        static fn (PlanSpots $s): array => $s->toArray(),
+                        PlanSpots::of($design, $structure->bodies(), $storey),
+                    ),
                     'openings' => $units === [] ? (object) [] : array_map(Drawing::plain(...), $units),
                 ], JSON_THROW_ON_ERROR);
             });

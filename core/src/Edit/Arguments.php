@@ -40,7 +40,9 @@ final class Arguments
             return self::$all[$edit] ?? null;
         }
         // one edit is asked for at a time: only those it stands among are made
-        foreach ([self::ofOpenings(...), self::ofMany(...), self::ofLines(...), self::ofTypes(...), self::ofBuilding(...), self::ofKept(...)] as $group) {
+        foreach ([
+            self::ofOpenings(...), self::ofMany(...), self::ofLines(...), self::ofTypes(...), self::ofBuilding(...), self::ofKept(...),
+        ] as $group) {
             $said = $group();
             if (isset($said[$edit])) {
                 return $said[$edit];

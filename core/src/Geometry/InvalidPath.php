@@ -47,4 +47,9 @@ final class InvalidPath extends Refusal
             'Shapes with elliptical sides cannot be joined with or cut by shapes with curved sides: make one of them circular or straight.',
         );
     }
+
+    public static function noHinge(): self
+    {
+        return new self('path.no_hinge', 'A leaning surface is hinged at a straight foot, and leans by less than a right angle.');
+    }
 }

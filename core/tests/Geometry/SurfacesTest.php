@@ -5,8 +5,11 @@ declare(strict_types=1);
 namespace Isleward\Core\Tests\Geometry;
 
 use Isleward\Core\Geometry\ArcFigures;
+use Isleward\Core\Geometry\Contour;
 use Isleward\Core\Geometry\Curve;
 use Isleward\Core\Geometry\InvalidArc;
+use Isleward\Core\Geometry\InvalidPath;
+use Isleward\Core\Geometry\LeaningPlane;
 use Isleward\Core\Geometry\Upright;
 use Isleward\Core\Geometry\Vec2;
 use Isleward\Core\Geometry\Vec3;
@@ -109,5 +112,70 @@ final class SurfacesTest extends TestCase
         $c = $a->cross($b);
         self::assertEqualsWithDelta([0.0, 0.0], [$a->dot($c), $b->dot($c)], 1e-12);
         self::assertEqualsWithDelta(sqrt($a->dot($a) * $b->dot($b) - $a->dot($b) ** 2), $c->length(), 1e-12);
+    }
+
+    public function test_a_leaning_plane_is_hinged_at_its_foot_and_true_to_size_up_its_slope(): void
+    {
+        mt_srand(6);
+        $foot = Curve::line(new Vec2(1000, 2000), new Vec2(7000, 10000));
+        foreach ([0.0, 0.6, -0.4] as $lean) {
+            $surface = new LeaningPlane($foot, 3600.0, $lean);
+            self::assertTrue($surface->isFlat());
+            for ($i = 0; $i < 50; $i++) {
+                $uvn = [mt_rand(0, 10000) * 1.0, mt_rand(-500, 9000) * 1.0, mt_rand(-400, 400) * 1.0];
+                $there = $surface->point(...$uvn);
+                $back = $surface->place($there);
+                self::assertEqualsWithDelta($uvn, [$back->x, $back->y, $back->z], 1e-6);
+                self::assertEqualsWithDelta($surface->level($uvn[1]), $surface->point($uvn[0], $uvn[1])->z, 1e-6);
+            }
+            $hinge = $surface->point(0.0, 0.0);
+            self::assertEqualsWithDelta([1000.0, 2000.0, 3600.0], [$hinge->x, $hinge->y, $hinge->z], 1e-9);
+            // leaning inward it faces up, and lies behind its foot
+            self::assertSame($lean <=> 0.0, $surface->normal(0.0, 0.0)->z <=> 0.0);
+            self::assertEqualsWithDelta(4000.0 * sin($lean), Upright::over($foot)->depth(self::inPlan($surface->point(0.0, 4000.0))), 1e-6);
+        }
+    }
+
+    /** Figures of published.md: a hipped roof of one pitch over 18 000 × 11 400. */
+    public function test_the_planes_of_a_hipped_roof_meet_as_is_published(): void
+    {
+        $lean = deg2rad(90 - 35);
+        $south = new LeaningPlane(Curve::line(new Vec2(0, 0), new Vec2(18000, 0)), 0.0, $lean);
+        $west = new LeaningPlane(Curve::line(new Vec2(0, 11400), new Vec2(0, 0)), 0.0, $lean);
+        $north = new LeaningPlane(Curve::line(new Vec2(18000, 11400), new Vec2(0, 11400)), 0.0, $lean);
+        $hip = $south->cutBy($west);
+        $ridge = $south->cutBy($north);
+        self::assertNotNull($hip);
+        self::assertNotNull($ridge);
+        $peak = $hip->meetsLine($ridge);
+        self::assertNotNull($peak);
+        $top = $south->point($peak->x, $peak->y);
+        self::assertEqualsWithDelta(3991.18, $top->z, 0.005, 'the ridge is so high');
+        self::assertEqualsWithDelta(6600.0, 18000 - 2 * $top->x, 0.005, 'and so long');
+        self::assertEqualsWithDelta(8994.97, $top->length(), 0.005, 'a hip from its corner');
+        self::assertEqualsWithDelta(26.34, rad2deg(asin($top->z / $top->length())), 0.005);
+        $area = Contour::polygon([0.0, 0.0, 18000.0, 0.0, 18000.0 - $peak->x, $peak->y, $peak->x, $peak->y])->area()
+            + Contour::polygon([0.0, 0.0, 11400.0, 0.0, 5700.0, $peak->y])->area();
+        self::assertEqualsWithDelta(250.503, 2 * $area / 1e6, 0.0005);
+        $alike = new LeaningPlane(Curve::line(new Vec2(0, -900), new Vec2(5000, -900)), 0.0, $lean);
+        self::assertNull($south->cutBy($alike), 'they run alike');
+    }
+
+    public function test_a_curved_foot_or_a_lean_to_the_ground_is_no_hinge(): void
+    {
+        [$from, $to] = [new Vec2(0, 0), new Vec2(9000, 0)];
+        foreach ([[Curve::overChord($from, $to, 900), 0.2], [Curve::line($from, $to), M_PI / 2]] as [$foot, $lean]) {
+            try {
+                new LeaningPlane($foot, 0.0, $lean);
+                self::fail('It was made.');
+            } catch (InvalidPath $refusal) {
+                self::assertSame('path.no_hinge', $refusal->reason);
+            }
+        }
+    }
+
+    private static function inPlan(Vec3 $point): Vec2
+    {
+        return new Vec2($point->x, $point->y);
     }
 }

@@ -1061,7 +1061,21 @@ export interface components {
             };
             placements: components["schemas"]["Placement"][];
         };
+        PlanSpot: {
+            host: string;
+            /** @description Whose jamb it is; null for a corner */
+            opening: string | null;
+            name: string;
+            /** @description Of its face behind the outer one */
+            depth: number;
+            /** @description From the left end along that face, along the arc of a curved one */
+            run: number;
+            x: number;
+            y: number;
+        };
         Plan: {
+            /** @description Corners and jambs, named, on both faces */
+            spots: components["schemas"]["PlanSpot"][];
             /** @description Which wall each shape of the drawing is */
             walls: string[];
             storey: string;

@@ -91,7 +91,7 @@ export function MeasureBar({ pane }: { pane: 'elevation' | 'plan' }) {
 
 /** Along the face of a curved wall that both points lie on. */
 function alongArc(data: ReturnType<typeof useData>, from: Spot, to: Spot): [string, number][] {
-    const radius = data.walls.get(from.on?.wall ?? '')?.arc?.radius;
-    if (radius === undefined || !from.on || from.on.wall !== to.on?.wall || from.on.depth !== to.on.depth) return [];
-    return [['along the arc ⌒', Math.abs(to.on.u - from.on.u) * (1 - from.on.depth / radius)]];
+    const isCurved = (data.walls.get(from.on?.host ?? '')?.arc ?? null) !== null;
+    if (!isCurved || !from.on || from.on.host !== to.on?.host || from.on.depth !== to.on.depth) return [];
+    return [['along the arc ⌒', Math.abs(to.on.run - from.on.run)]];
 }

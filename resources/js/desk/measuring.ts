@@ -1,12 +1,12 @@
-import type { Storey } from '../api/client';
+import type { Schemas } from '../api/client';
 import type { useData } from './data';
 import type { Showing } from './showing';
-import { inPlan } from './surface';
 import type { Ways } from './modes';
 import { measuringOf, useDesk, type Spot } from './store';
 import { catchTracing } from './tracing/lines';
 
 type Data = ReturnType<typeof useData>;
+type PlanSpot = Schemas['PlanSpot'];
 
 /** How near a pointer must come to a line to catch on it, px. */
 const REACH = 9;
@@ -61,33 +61,14 @@ export function spotAt(data: Data, showing: Showing, x: number, y: number, k: nu
     };
 }
 
-/** The point of a plan that a pointer catches on: walls' corners and openings' jambs, on both faces. */
-export function spotInPlan(data: Data, showing: Showing, storey: Storey, x: number, y: number, k: number): Spot {
-    let best: Spot & { off: number } = { x: Math.round(x), y: Math.round(y), name: '', off: REACH / k };
-    for (const wall of data.project.walls) {
-        if (!showing.wall(wall.id) || wall.foot > storey.ceiling - 1 || wall.head < storey.floor + 1) continue;
-        const offerAt = (u: number, depth: number, name: string) => {
-            const p = inPlan(wall, u, depth);
-            const off = Math.hypot(p.x - x, p.y - y);
-            if (off <= best.off) best = { ...p, name, off, on: wall.arc ? { wall: wall.id, u, depth } : undefined };
-        };
-        const outer = (u: number, name: string) => offerAt(u, 0, `${name}, outer face`);
-        const inner = (u: number, name: string) => offerAt(u, wall.thickness, `${name}, inner face`);
-        outer(wall.start, 'corner');
-        outer(wall.end, 'corner');
-        inner(wall.innerStart, 'corner');
-        inner(wall.innerEnd, 'corner');
-        const frontage = data.frontageOf.get(wall.id);
-        for (const o of (frontage && data.elevations.get(frontage.id)?.openings) ?? []) {
-            if (o.host !== wall.id || o.storey !== storey.id || !showing.opening(o)) continue;
-            for (const u of [o.left, o.left + o.span]) {
-                outer(u, `jamb of ${o.label}`);
-                inner(u, `jamb of ${o.label}`);
-            }
-        }
+/** The point of a plan that a pointer catches on: the nearest of the corners and jambs that the core named, else a tracing's lines. */
+export function spotInPlan(data: Data, showing: Showing, spots: PlanSpot[], x: number, y: number, k: number): Spot {
+    let [best, least]: [PlanSpot | null, number] = [null, REACH / k];
+    for (const spot of spots) {
+        const off = Math.hypot(spot.x - x, spot.y - y);
+        const opening = spot.opening === null ? undefined : data.openings.get(spot.opening);
+        if (off <= least && showing.wall(spot.host) && (!opening || showing.opening(opening))) [best, least] = [spot, off];
     }
-    // where no corner or jamb is caught, a tracing's lines may be
-    return best.name === ''
-        ? (catchTracing(x, y, REACH / k) ?? { x: best.x, y: best.y, name: '' })
-        : { x: best.x, y: best.y, name: best.name, on: best.on };
+    if (!best) return catchTracing(x, y, REACH / k) ?? { x: Math.round(x), y: Math.round(y), name: '' };
+    return { x: best.x, y: best.y, name: best.name, on: best };
 }

@@ -118,7 +118,7 @@ export function PlanPane() {
         pane: 'plan',
         at,
         k: scale(),
-        spot: () => spotInPlan(data, showing, storey, at.x, at.y, scale()),
+        spot: () => spotInPlan(data, showing, plan.data?.spots ?? [], at.x, at.y, scale()),
         traced: () => catchTracing(at.x, at.y, 9 / scale()),
         stand: () => {
             const found = wallAt(at, 40 / scale());
