@@ -69,9 +69,8 @@ final class WithersTest extends TestCase
         self::same(['keeps' => 'angle'], $wall, $wall->withKeeps(Bend::Angle));
         self::same(['base' => 'st-x'], $wall, $wall->withBase('st-x'));
         self::same(['top' => 'st-x'], $wall, $wall->withTop('st-x'));
-        $line = $house->design->line($house->do('line.add', [
-            'host' => $wall->id, 'axis' => 'upright', 'rule' => ['from' => 'left', 'value' => 900],
-        ])->chosen[0]);
+        $added = $house->do('line.add', ['host' => $wall->id, 'axis' => 'upright', 'rule' => ['from' => 'left', 'value' => 900]]);
+        $line = $house->design->line($added->chosen[0]);
         $along = Along::of(Reference::Right, 650.0);
         self::same(['host' => 'wa-x'], $line, $line->withHost('wa-x'));
         self::same(['rule' => $along->toArray()], $line, $line->withRule($along));
