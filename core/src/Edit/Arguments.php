@@ -177,8 +177,8 @@ final class Arguments
                 ...self::fit(),
             ],
             'opening.remove' => $chosen + ['keepFigures' => A::flag()],
-            'opening.fill' => $chosen + ['door' => A::text()->orNull(), 'window' => A::text()->orNull()],
-            'opening.empty' => $chosen,
+            'opening.fill' => $chosen + ['door' => A::text()->orNull(), 'window' => A::text()->orNull(), ...self::fit()],
+            'opening.empty' => $chosen + self::fit(),
             'opening.own-type' => $chosen,
             'opening.number' => [
                 'ids' => A::ids(), 'text' => A::text()->required(), 'start' => A::count(), 'digits' => A::count(),

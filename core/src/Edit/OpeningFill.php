@@ -29,7 +29,7 @@ use Isleward\Core\Measure\Units;
 final readonly class OpeningFill implements Edit
 {
     /** @param  list<string>  $ids */
-    private function __construct(private array $ids, private ?string $door, private ?string $window)
+    private function __construct(private array $ids, private ?string $door, private ?string $window, private bool $fittingOnly)
     {
     }
 
@@ -41,7 +41,7 @@ final readonly class OpeningFill implements Edit
             throw Refusal::because('fill.with_what', 'Choose the unit to fill with.');
         }
 
-        return new self(Chosen::openings($args), $door, $window);
+        return new self(Chosen::openings($args), $door, $window, $args->string('fit', 'all') === 'fitting');
     }
 
     public function scope(): Scope
@@ -88,7 +88,7 @@ final readonly class OpeningFill implements Edit
             $chosen,
             $misfits,
             $notes,
-            true,
+            $this->fittingOnly,
             $bare,
         );
     }

@@ -2290,9 +2290,13 @@ export interface components {
             ids: string[];
             door?: string | null;
             window?: string | null;
+            /** @enum {string} */
+            fit?: "all" | "fitting";
         };
         OpeningEmptyArgs: {
             ids: string[];
+            /** @enum {string} */
+            fit?: "all" | "fitting";
         };
         OpeningOwnTypeArgs: {
             ids: string[];

@@ -122,6 +122,9 @@ function Desk() {
 function SidePane() {
     const main = useDesk((s) => s.main);
     const side = useDesk((s) => s.side);
+    const { elevations, project } = useData();
+    // the solid model and its scripts come after the first frontage stands on the page
+    const waits = elevations.size === 0 && project.frontages.length > 0;
     const others = (['solid', 'plan', 'section', 'picture', 'elevation'] as Pane[]).filter((p) => p !== main);
     const shown = side === main ? others[0]! : side;
     return (
@@ -157,7 +160,7 @@ function SidePane() {
                     </button>
                 )}
             </header>
-            <div className="min-h-0 grow">{panes[shown]}</div>
+            <div className="min-h-0 grow">{shown === 'solid' && waits ? <p className="p-4 text-quiet">Opening…</p> : panes[shown]}</div>
         </section>
     );
 }
