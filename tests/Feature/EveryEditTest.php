@@ -11,6 +11,7 @@ use Illuminate\Support\Facades\DB;
 use Isleward\Core\Design\Change;
 use Isleward\Core\Design\Ids;
 use Isleward\Core\Design\Kind;
+use Isleward\Core\Design\Kinds;
 use Isleward\Core\Design\Misfit;
 use Isleward\Core\Design\Operation;
 use Isleward\Core\Edit\Arguments;
@@ -136,9 +137,17 @@ final class EveryEditTest extends FurnishedCase
         $assembly = $this->app->make(Assembly::class);
         $ties = static fn (): array => DB::table('ties')->orderBy('from_id')->orderBy('how')->orderBy('to_id')->get()->all();
         $kept = $ties();
-        $this->app->make(Ties::class)->rebuild($this->project, $assembly->design($this->project, Scope::everything())->elements());
+        $project = $this->project->refresh();
+        $design = $assembly->design($project, Scope::everything())->elements();
+        $this->app->make(Ties::class)->rebuild($project, $design);
         self::assertEquals($ties(), $kept, $when);
         self::assertNotSame([], $kept);
+        // the structure an edit takes from where it is kept ready is what the tables hold
+        foreach (Kinds::bearing() as $kind) {
+            foreach ($assembly->elements([$kind->value => $assembly->rows($kind, $project)]) as $element) {
+                self::assertEquals($element->toArray(), $design[$element->id()]->toArray(), $when);
+            }
+        }
     }
 
     /** @return array<string, list<array<string, mixed>>> of every kind, but for what counts changes */

@@ -60,7 +60,11 @@ final class ReadingTest extends ProjectCase
             ->assertJsonPath('totals.8', 3480000);
         $this->getJson("/api/projects/{$this->project->id}/schedules/walls")
             ->assertOk()
-            ->assertJsonPath('rows.0.values.8', 12000 * 7800 - 3480000);
+            ->assertJsonPath('rows.0.values.8', 12000 * 7800 - 3480000)
+            // mitred: 12 000 outside and 11 400 inside, 300 thick
+            ->assertJsonPath('columns.9.measured', 'volume')->assertJsonPath('rows.0.values.9', (11700 * 7800 - 3480000) * 300);
+        $spots = $this->getJson("/api/projects/{$this->project->id}/plans/{$this->storey(1)}")->assertOk()->json('spots');
+        self::assertCount(4 * 4 + 4, $spots, 'corners of four walls and the jambs of the one opening of the storey, on both faces');
         $csv = $this->get("/api/projects/{$this->project->id}/exports/schedules/by-type.csv")
             ->assertOk()
             ->assertHeader('Content-Type', 'text/csv; charset=utf-8');

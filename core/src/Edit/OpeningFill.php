@@ -24,7 +24,8 @@ use Isleward\Core\Measure\Units;
 
 /**
  * Fills bare openings with units exactly their size: those whose sill lies on the storey's floor like "door", the others
- * like "window" (ids of types; only one may be given). A type of that make and size is used again, else one is made.
+ * like "window" (ids of types; only one may be given). A type of that make and size is used again, else one is made. All or none are
+ * filled, or with "fit": "fitting" those that can be.
  */
 final readonly class OpeningFill implements Edit
 {

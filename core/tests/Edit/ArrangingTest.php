@@ -238,6 +238,19 @@ final class ArrangingTest extends TestCase
         self::assertNull($this->house->design->opening($ids[0])->type);
     }
 
+    public function test_a_filling_that_does_not_fit_all_is_refused_or_asked_to_fills_the_rest(): void
+    {
+        // one is too small for a frame; it keeps the others from being filled unless it may be left out
+        $ids = [$this->bare(500, 1135), $this->bare(2500, 90)];
+        $args = ['ids' => $ids, 'window' => $this->house->type('W-03')->id];
+        self::assertTrue($this->house->refuses('opening.fill', $args));
+        $change = $this->house->do('opening.fill', $args + ['fit' => 'fitting']);
+        self::assertSame([$ids[0]], $change->chosen);
+        self::assertSame([$ids[1]], array_column($change->misfits, 'element'));
+        self::assertNotNull($this->house->design->opening($ids[0])->type);
+        self::assertNull($this->house->design->opening($ids[1])->type);
+    }
+
     public function test_a_recess_keeps_openings_where_they_are_or_names_the_one_in_the_way(): void
     {
         $kept = $this->bare(9000, 1200);
