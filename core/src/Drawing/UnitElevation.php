@@ -35,8 +35,7 @@ final class UnitElevation
         $trim = $unit->tree->frame->trim;
         foreach ($unit->members as $member) {
             $role = $member->role;
-            if ($role === Role::Trim ? $trim !== null && $trim[$fromOutside ? 'outside' : 'inside'] : ($role !== Role::Cill
-                            || $fromOutside)) {
+            if ($role === Role::Trim ? $trim?->isOn($fromOutside) === true : $role !== Role::Cill || $fromOutside) {
                 $pieces[] = Shape::contour(self::layer($role), $member->contour);
                 $depths[] = match (true) {
                     $role === Role::Trim => -INF,

@@ -22,11 +22,6 @@ final class InvalidPath extends Refusal
         );
     }
 
-    public static function broken(int $after): self
-    {
-        return new self('path.broken', sprintf('Side %d does not start where side %d ends.', $after + 1, $after));
-    }
-
     public static function offsetPastCentre(float $radius, float $offset): self
     {
         return new self(

@@ -52,7 +52,8 @@ final readonly class Marks
                 // across: it reaches over half of the thickness, and not far beyond the faces, as a wall that crosses would
                 $over = min($t, max($d0, $d1)) - max(0.0, min($d0, $d1));
                 if ($over >= $t * 0.5 && $dd <= $t * 3) {
-                    $across[] = ($u0 + $u1) / 2;
+                    // where it comes to the outer face: there jambs are measured, and on an arc they may slant
+                    $across[] = $surface->isFlat() ? ($u0 + $u1) / 2 : $u0 + ($u1 - $u0) * $d0 / ($d0 - $d1);
                 }
             } elseif ($dd <= self::SQUARE * $du) {
                 $d = ($d0 + $d1) / 2;

@@ -27,6 +27,12 @@ final readonly class TrimSize
         );
     }
 
+    /** Whether it is on that side of the wall. */
+    public function isOn(bool $outside): bool
+    {
+        return $outside ? $this->outside : $this->inside;
+    }
+
     /** @return array{face: float, proud: float, outside: bool, inside: bool} */
     public function toArray(): array
     {

@@ -8,6 +8,7 @@ use Isleward\Core\Drawing\Layer;
 use Isleward\Core\Drawing\Shape;
 use Isleward\Core\Drawing\UnitElevation;
 use Isleward\Core\Measure\Fields;
+use Isleward\Core\Tests\Support\Units;
 use Isleward\Core\Unit\Solver;
 use Isleward\Core\Unit\UnitTree;
 use PHPUnit\Framework\TestCase;
@@ -55,5 +56,23 @@ final class UnitElevationTest extends TestCase
         );
         self::assertSame([0.0, 1.0], [$solid->glassArea(), $solid->frameShare()]);
         self::assertEqualsWithDelta(1000 * 800, $solid->members[4]->contour->area(), 1e-9);
+    }
+
+    public function test_a_trim_is_drawn_on_the_sides_it_is_on_and_a_cill_outside_alone(): void
+    {
+        $frame = ['jamb' => 60, 'head' => 60, 'sill' => 60, 'depth' => 70];
+        $drawn = static fn (array $more, bool $outside): int => count(UnitElevation::shapes(
+            Units::solve(['frame' => $frame + $more, 'root' => ['operation' => 'fixed', 'glass' => 28]], 1200, 1400),
+            $outside,
+        ));
+        $plain = $drawn([], true);
+        self::assertSame($plain, $drawn([], false));
+        foreach ([[true, false], [false, true], [true, true], [false, false]] as [$outside, $inside]) {
+            $trim = ['trim' => ['face' => 80, 'proud' => 12, 'outside' => $outside, 'inside' => $inside]];
+            self::assertSame($plain + ($outside ? 4 : 0), $drawn($trim, true), 'four pieces round it');
+            self::assertSame($plain + ($inside ? 4 : 0), $drawn($trim, false));
+        }
+        $cill = ['cill' => ['projection' => 40, 'height' => 50, 'horns' => 30]];
+        self::assertSame([$plain + 1, $plain], [$drawn($cill, true), $drawn($cill, false)]);
     }
 }

@@ -6,7 +6,6 @@ namespace Isleward\Core\Tests\Geometry;
 
 use Isleward\Core\Geometry\Curve;
 use Isleward\Core\Geometry\InvalidPath;
-use Isleward\Core\Geometry\Path;
 use Isleward\Core\Geometry\Vec2;
 use PHPUnit\Framework\TestCase;
 
@@ -35,17 +34,6 @@ final class PathTest extends TestCase
         $arc->offset(1300);
     }
 
-    public function test_a_path_of_lines_and_arcs_is_walked_by_its_whole_length(): void
-    {
-        $arc = Curve::overChord(new Vec2(3000, 0), new Vec2(3000, 2000), 1000);
-        $path = Path::of([Curve::line(new Vec2(0, 0), new Vec2(3000, 0)), $arc, Curve::line(new Vec2(3000, 2000), new Vec2(0, 2000))]);
-        self::assertEqualsWithDelta(6000 + M_PI * 1000, $path->length(), 1e-9);
-        self::assertTrue($path->pointAt(3000 + M_PI * 500)->isAt(new Vec2(4000, 1000)));
-        self::assertEqualsWithDelta(M_PI_2, $path->directionAt(3000 + M_PI * 500)->angle(), 1e-9);
-        self::assertTrue($path->reversed()->pointAt(500)->isAt($path->pointAt($path->length() - 500)));
-        self::assertFalse($path->isClosed());
-    }
-
     public function test_chords_leave_an_arc_by_no_more_than_the_sagitta(): void
     {
         $arc = Curve::overChord(new Vec2(0, 0), new Vec2(8000, 0), 1500);
@@ -62,7 +50,6 @@ final class PathTest extends TestCase
         foreach ([
             static fn () => Curve::line(new Vec2(1, 1), new Vec2(1, 1)),
             static fn () => Curve::overChord(new Vec2(0, 0), new Vec2(10, 0), 0.0),
-            static fn () => Path::of([Curve::line(new Vec2(0, 0), new Vec2(1, 0)), Curve::line(new Vec2(2, 0), new Vec2(3, 0))]),
             static fn () => Curve::line(new Vec2(0, 0), new Vec2(10, 0))->pointAt(11),
         ] as $i => $make) {
             try {

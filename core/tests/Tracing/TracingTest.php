@@ -187,4 +187,47 @@ final class TracingTest extends TestCase
         );
         self::assertSame(['Rounded: 68.4 narrower than the marks are apart.'], $rounded->notes);
     }
+
+    /** A curved wall drawn with an opening of either jambs: they are marked where they meet the outer face, and it stands on them. */
+    public function test_marks_on_an_arc_are_read_where_they_meet_the_outer_face(): void
+    {
+        foreach (['parallel', 'radial'] as $jambs) {
+            $house = House::box();
+            $house->do('wall.bend', ['wall' => $house->wall()->id, 'radius' => 8000]);
+            $args = ['left' => 2000, 'width' => 1200, 'height' => 1000, 'jambs' => $jambs];
+            $there = $house->place($args);
+            $placed = $house->placed($there->id);
+            $surface = $house->body()->surface;
+            $lines = [];
+            $line = static function (float $u0, float $d0, float $u1, float $d1) use ($surface, &$lines): void {
+                [$a, $b] = [$surface->inPlan($u0, $d0), $surface->inPlan($u1, $d1)];
+                array_push($lines, $a->x, $a->y, $b->x, $b->y);
+            };
+            foreach ([0.0, 1200.0] as $x) {
+                $u = static fn (float $depth): float => $placed->left + ($placed->cut?->along($x, $depth) ?? $x);
+                $line($u(0.0), 0.0, $u(300.0), 300.0);
+            }
+            // the faces beside it, in short chords as drawings have them
+            for ($u = 0.0; $u < $surface->length - 100; $u += 100) {
+                if ($u + 100 <= $placed->left || $u >= $placed->right) {
+                    $line($u, 0.0, $u + 100, 0.0);
+                    $line($u, 300.0, $u + 100, 300.0);
+                }
+            }
+            $offered = static fn (): array => Offered::on($house->design, Bodies::of($house->design), $house->storey(0), $lines);
+            self::assertSame([], $offered()['off'], "$jambs: it stands on its marks");
+            $house->do('opening.remove', ['ids' => [$there->id]]);
+            $candidates = $offered()['candidates'];
+            self::assertCount(1, $candidates, $jambs);
+            self::assertEqualsWithDelta([$placed->left, $placed->right], [$candidates[0]['from'], $candidates[0]['to']], 0.01, $jambs);
+            $made = $house->do('opening.from-marks', [
+                'storey' => $house->storey(0),
+                'marks' => [array_intersect_key($candidates[0], ['host' => 1, 'from' => 1, 'to' => 1])],
+            ])->chosen[0];
+            // the project cuts parallel jambs: the clear width between the marks is the chord between them
+            self::assertEqualsWithDelta($surface->chordAt($placed->left, $placed->right), $house->placed($made)->opening->width, 0.01);
+            $now = $house->placed($made);
+            self::assertEqualsWithDelta([$placed->left, $placed->right], [$now->left, $now->right], 0.05, $jambs);
+        }
+    }
 }
