@@ -31,7 +31,7 @@ final class Stranger
     {
         $path = "/api/projects/{$this->project['id']}";
         $place = [
-            'wall' => $this->project['walls'][0]['id'], 'storey' => $this->project['storeys'][0]['id'],
+            'host' => $this->project['walls'][0]['id'], 'storey' => $this->project['storeys'][0]['id'],
             'type' => $this->project['types'][2]['id'],
             'position' => ['from' => 'left', 'value' => 900, 'to' => 'near'],
         ];

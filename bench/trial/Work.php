@@ -66,7 +66,7 @@ final class Work
         $wall = $project['walls'][mt_rand(0, count($project['walls']) - 1)];
         $storey = $project['storeys'][mt_rand(0, count($project['storeys']) - 1)]['id'];
         $place = [
-            'wall' => $wall['id'], 'storey' => $storey, 'type' => $project['types'][2]['id'],
+            'host' => $wall['id'], 'storey' => $storey, 'type' => $project['types'][2]['id'],
             'position' => ['from' => 'left', 'value' => mt_rand(0, (int) $wall['length']), 'to' => 'near'],
         ];
         $key = $person->key();

@@ -120,7 +120,7 @@ final class Glb
     /** @return array<string, mixed> */
     private function primitive(Mesh $mesh, string $material): array
     {
-        [$positions, $normals, $corners] = $mesh->normals === null ? [$mesh->positions, null, $mesh->triangles] : $mesh->shaded();
+        [$positions, $normals, $corners] = $mesh->facing === null ? [$mesh->positions, null, $mesh->triangles] : $mesh->shaded();
         $metres = [];
         foreach ($positions as $mm) {
             $metres[] = $mm / 1000;

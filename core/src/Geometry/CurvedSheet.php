@@ -24,8 +24,8 @@ final class CurvedSheet
     /** @var list<int> */
     private array $triangles = [];
 
-    /** @var list<float> by corner of a triangle; of the flat sides none, which are worked out at the end */
-    private array $normals = [];
+    /** @var list<float> which way the faces' points face */
+    private array $facing = [];
 
     /** @var array<int, list<int>> point on the near face at an end → points from it to the one on the far face, both included */
     private array $across = [];
@@ -61,42 +61,21 @@ final class CurvedSheet
      */
     private function made(array $rings, float $near, float $far, array $ends): Mesh
     {
-        $borders = [$this->borders($rings, 0, $near), $this->borders($rings, 1, $far)];
-        $fine = array_map(fn (array $ring): array => $this->split($ring[0], $ring[1], $borders), $rings);
-        $first = 0;
-        foreach ([[0, $near, 1.0], [1, $far, -1.0]] as [$face, $depth, $side]) {
-            $first = intdiv(count($this->positions), 3);
-            $us = $vs = $loops = $out = $known = [];
-            foreach ($fine as $ring) {
-                $loop = [];
-                foreach ($ring as $point) {
-                    $loop[] = count($us);
-                    $us[] = $point[$face];
-                    $vs[] = $point[2];
-                    // many points stand over one another
-                    $key = (string) $point[$face];
-                    if (! isset($known[$key])) {
-                        $normal = $this->surface->outward($point[$face]);
-                        $known[$key] = [$this->surface->inPlan($point[$face], $depth), [$side * $normal->x, 0.0, -$side * $normal->y]];
-                    }
-                    [$plan, $out[]] = $known[$key];
-                    $this->add($plan, $point[2]);
-                }
-                $loops[] = $loop;
-            }
-            $corners = Columns::triangles($loops, $us, $vs, $borders[$face]);
-            [$second, $third] = $side > 0 ? [1, 2] : [2, 1];
-            for ($i = 0, $n = count($corners); $i < $n; $i += 3) {
-                [$a, $b, $c] = [$corners[$i], $corners[$i + $second], $corners[$i + $third]];
-                foreach ([$a, $b, $c] as $p) {
-                    $this->triangles[] = $first + $p;
-                    [$x, , $z] = $out[$p];
-                    $this->normals[] = $x;
-                    $this->normals[] = 0.0;
-                    $this->normals[] = $z;
-                }
-            }
+        // the columns of the near face serve the far one too, as long as no triangle of it turns over there or grows too wide
+        $own = $this->borders($rings, 0, $this->step($near) < $this->step($far) ? $near : $far);
+        $over = self::over($rings);
+        $fine = array_map(fn (array $ring): array => $this->split($ring[0], $ring[1], [$own, null], $over), $rings);
+        $corners = self::triangles($fine, 0, $own);
+        $others = $this->serves($fine, $corners, $far) ? $corners : null;
+        if ($others === null) {
+            $borders = [$this->borders($rings, 0, $near), $this->borders($rings, 1, $far)];
+            $fine = array_map(fn (array $ring): array => $this->split($ring[0], $ring[1], $borders), $rings);
+            [$corners, $others] = [self::triangles($fine, 0, $borders[0]), self::triangles($fine, 1, $borders[1])];
         }
+        $this->face($fine, 0, $near, $corners);
+        $first = intdiv(count($this->positions), 3);
+        $this->face($fine, 1, $far, $others);
+        $smooth = intdiv(count($this->triangles), 3);
         $i = 0;
         foreach ($fine as $ring) {
             $n = count($ring);
@@ -120,7 +99,125 @@ final class CurvedSheet
             $i += $n;
         }
 
-        return new Mesh($this->positions, $this->triangles, $this->normals);
+        $rest = array_fill(0, count($this->positions) - count($this->facing), 0.0);
+
+        return new Mesh($this->positions, $this->triangles, [...$this->facing, ...$rest], $smooth);
+    }
+
+    /**
+     * Where the upright sides of the region stand on the far face: a border there is to run on as straight as on the near one.
+     *
+     * @param  list<array{list<float>, list<float>}>  $rings
+     * @return array<array-key, float> by their place on the near face
+     */
+    private static function over(array $rings): array
+    {
+        $over = [];
+        foreach ($rings as [$near, $far]) {
+            $n = count($near);
+            for ($i = 0, $j = $n - 2; $i < $n; $j = $i, $i += 2) {
+                if (abs($near[$i] - $near[$j]) < self::ON && abs($far[$i] - $far[$j]) < self::ON) {
+                    $over[(string) round($near[$i] / self::ON)] = $far[$i];
+                }
+            }
+        }
+
+        return $over;
+    }
+
+    /**
+     * @param  list<list<array{float, float, float}>>  $fine
+     * @return list<int> numbers of points in threes, counter-clockwise as seen from outside
+     */
+    private static function triangles(array $fine, int $face, Borders $borders): array
+    {
+        $us = $vs = $loops = [];
+        foreach ($fine as $ring) {
+            $loop = [];
+            foreach ($ring as $point) {
+                $loop[] = count($us);
+                $us[] = $point[$face];
+                $vs[] = $point[2];
+            }
+            $loops[] = $loop;
+        }
+
+        return Columns::triangles($loops, $us, $vs, $borders);
+    }
+
+    /**
+     * Whether triangles of the near face are triangles of the far one too.
+     *
+     * @param  list<list<array{float, float, float}>>  $fine
+     * @param  list<int>  $corners
+     */
+    private function serves(array $fine, array $corners, float $far): bool
+    {
+        $us = $vs = [];
+        foreach ($fine as $ring) {
+            foreach ($ring as $point) {
+                $us[] = $point[1];
+                $vs[] = $point[2];
+            }
+        }
+        $most = $this->step($far) + self::ON;
+        for ($i = 0, $n = count($corners); $i < $n; $i += 3) {
+            [$a, $b, $c] = [$corners[$i], $corners[$i + 1], $corners[$i + 2]];
+            [$du, $eu] = [$us[$b] - $us[$a], $us[$c] - $us[$a]];
+            if ($du * ($vs[$c] - $vs[$a]) - $eu * ($vs[$b] - $vs[$a]) <= 0.0
+                || abs($du) > $most || abs($eu) > $most || abs($eu - $du) > $most) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /**
+     * @param  list<list<array{float, float, float}>>  $fine
+     * @param  int  $face  0 for the near one, 1 for the far one
+     * @param  list<int>  $corners  of it, as seen from outside
+     */
+    private function face(array $fine, int $face, float $depth, array $corners): void
+    {
+        $first = intdiv(count($this->positions), 3);
+        $side = $face === 0 ? 1.0 : -1.0;
+        $known = [];
+        foreach ($fine as $ring) {
+            foreach ($ring as $point) {
+                // many points stand over one another
+                $key = (string) $point[$face];
+                if (! isset($known[$key])) {
+                    $normal = $this->surface->outward($point[$face]);
+                    $plan = $this->surface->inPlan($point[$face], $depth);
+                    $known[$key] = [$plan->x - $this->origin->x, $this->origin->y - $plan->y, $side * $normal->x, -$side * $normal->y];
+                }
+                [$x, $z, $nx, $nz] = $known[$key];
+                $this->positions[] = $x;
+                $this->positions[] = $point[2];
+                $this->positions[] = $z;
+                $this->facing[] = $nx;
+                $this->facing[] = 0.0;
+                $this->facing[] = $nz;
+            }
+        }
+        [$second, $third] = $face === 0 ? [1, 2] : [2, 1];
+        for ($i = 0, $n = count($corners); $i < $n; $i += 3) {
+            $this->triangles[] = $first + $corners[$i];
+            $this->triangles[] = $first + $corners[$i + $second];
+            $this->triangles[] = $first + $corners[$i + $third];
+        }
+    }
+
+    /** How wide a column may be on the outer face, mm, so that its chord leaves the face at a depth by no more than the sagitta. */
+    private function step(float $depth): float
+    {
+        if ($this->surface->isFlat()) {
+            return INF;
+        }
+        $radius = abs($this->surface->radius());
+
+        return $radius * 2 * acos(max(0.0, 1 - $this->sagitta / max($radius, $this->surface->lengthAt(0.0, $radius, $depth))));
     }
 
     /**
@@ -146,10 +243,8 @@ final class CurvedSheet
         if ($this->surface->isFlat()) {
             return new Borders([$low, $high]);
         }
-        $radius = abs($this->surface->radius());
-        $step = $radius * 2 * acos(max(0.0, 1 - $this->sagitta / max($radius, $this->surface->lengthAt(0.0, $radius, $depth))));
 
-        return Borders::of($low, $high, $step, $sides, 2 * self::ON);
+        return Borders::of($low, $high, $this->step($depth), $sides, 2 * self::ON);
     }
 
     /**
@@ -157,29 +252,31 @@ final class CurvedSheet
      *
      * @param  list<float>  $near
      * @param  list<float>  $far
-     * @param  array{Borders, Borders}  $borders
+     * @param  array{Borders, Borders|null}  $borders  of the near face, and of the far one where that has its own
+     * @param  array<array-key, float>  $over  {@see over}
      * @return list<array{float, float, float}> u on the near face, u on the far face, v
      */
-    private function split(array $near, array $far, array $borders): array
+    private function split(array $near, array $far, array $borders, array $over = []): array
     {
         $out = [];
         $n = count($near);
         for ($i = 0; $i < $n; $i += 2) {
             $j = ($i + 2) % $n;
             if (abs($near[$j] - $near[$i]) < self::ON && abs($far[$j] - $far[$i]) < self::ON) {
-                $out[] = [$borders[0]->snapped($near[$i], self::ON), $borders[1]->snapped($far[$i], self::ON), $near[$i + 1]];
+                $out[] = [$borders[0]->snapped($near[$i], self::ON), $borders[1]?->snapped($far[$i], self::ON) ?? $far[$i], $near[$i + 1]];
 
                 continue; // upright: it passes no border
             }
             $shares = [];
             foreach ([[$near[$i], $near[$j]], [$far[$i], $far[$j]]] as $face => [$a, $b]) {
-                foreach (abs($b - $a) < self::ON ? [] : $borders[$face]->between(min($a, $b), max($a, $b), self::ON) as $u) {
+                $passed = abs($b - $a) < self::ON ? null : $borders[$face]?->between(min($a, $b), max($a, $b), self::ON);
+                foreach ($passed ?? [] as $u) {
                     $shares[] = [($u - $a) / ($b - $a), $face, $u];
                 }
             }
             sort($shares);
             $long = max(abs($near[$j] - $near[$i]), abs($far[$j] - $far[$i]));
-            $out[] = [$borders[0]->snapped($near[$i], self::ON), $borders[1]->snapped($far[$i], self::ON), $near[$i + 1]];
+            $out[] = [$borders[0]->snapped($near[$i], self::ON), $borders[1]?->snapped($far[$i], self::ON) ?? $far[$i], $near[$i + 1]];
             $last = 0.0;
             foreach ($shares as [$share, $face, $u]) {
                 if (($share - $last) * $long < 2 * self::ON && $last > 0.0) {
@@ -190,7 +287,11 @@ final class CurvedSheet
                     continue;
                 }
                 $a = $face === 0 ? $u : $borders[0]->snapped($near[$i] + ($near[$j] - $near[$i]) * $share, self::ON);
-                $b = $face === 1 ? $u : $borders[1]->snapped($far[$i] + ($far[$j] - $far[$i]) * $share, self::ON);
+                $other = $far[$i] + ($far[$j] - $far[$i]) * $share;
+                if ($over !== [] && abs($near[$j + 1] - $near[$i + 1]) < self::ON) {
+                    $other = $over[(string) round($u / self::ON)] ?? $other;
+                }
+                $b = $face === 1 ? $u : $borders[1]?->snapped($other, self::ON) ?? $other;
                 $out[] = [$a, $b, $near[$i + 1] + ($near[$j + 1] - $near[$i + 1]) * $share];
                 $last = $share;
             }
@@ -287,7 +388,7 @@ final class CurvedSheet
         $order = $turned ? array_reverse($points) : $points;
         for ($i = 0, $n = count($corners); $i < $n; $i += 3) {
             [$p, $q, $r] = [$order[$corners[$i]], $order[$corners[$i + 1]], $order[$corners[$i + 2]]];
-            $turned ? $this->flat($p, $r, $q) : $this->flat($p, $q, $r);
+            array_push($this->triangles, $p, ...($turned ? [$r, $q] : [$q, $r]));
         }
     }
 
@@ -299,23 +400,11 @@ final class CurvedSheet
     /** Two triangles of a side that is flat, or as good as. */
     private function quad(int $a, int $b, int $c, int $d): void
     {
-        [$x, $y, $z] = Mesh::normal($this->positions, $a, $b, $c);
-        foreach ([$a, $b, $c, $a, $c, $d] as $p) {
-            $this->triangles[] = $p;
-            $this->normals[] = $x;
-            $this->normals[] = $y;
-            $this->normals[] = $z;
-        }
-    }
-
-    private function flat(int $a, int $b, int $c): void
-    {
-        [$x, $y, $z] = Mesh::normal($this->positions, $a, $b, $c);
-        foreach ([$a, $b, $c] as $p) {
-            $this->triangles[] = $p;
-            $this->normals[] = $x;
-            $this->normals[] = $y;
-            $this->normals[] = $z;
-        }
+        $this->triangles[] = $a;
+        $this->triangles[] = $b;
+        $this->triangles[] = $c;
+        $this->triangles[] = $a;
+        $this->triangles[] = $c;
+        $this->triangles[] = $d;
     }
 }

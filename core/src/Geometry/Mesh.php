@@ -10,20 +10,27 @@ final readonly class Mesh
     /**
      * @param  list<float>  $positions  x, y, z in threes
      * @param  list<int>  $triangles  point numbers in threes
-     * @param  list<float>|null  $normals  unit vectors by corner of the triangles, x, y, z; null when every triangle is as flat as it looks
+     * @param  list<float>|null  $facing  unit vectors by point, x, y, z; null when every triangle is as flat as it looks
+     * @param  int  $smooth  how many triangles, from the first on, are parts of a surface that faces at their points as said; the others
+     *    are flat
      */
-    public function __construct(public array $positions, public array $triangles, public ?array $normals = null)
+    public function __construct(public array $positions, public array $triangles, public ?array $facing = null, public int $smooth = 0)
     {
     }
 
-    /** @return list<float> of each corner of its triangles: those it has, or of triangles as flat as they look */
+    /** @return list<float> unit vectors by corner of the triangles, x, y, z */
     public function normals(): array
     {
-        if ($this->normals !== null) {
-            return $this->normals;
-        }
         $normals = [];
         for ($i = 0, $n = count($this->triangles); $i < $n; $i += 3) {
+            if ($this->facing !== null && $i < 3 * $this->smooth) {
+                for ($k = $i; $k < $i + 3; $k++) {
+                    $p = 3 * $this->triangles[$k];
+                    array_push($normals, $this->facing[$p], $this->facing[$p + 1], $this->facing[$p + 2]);
+                }
+
+                continue;
+            }
             $normal = self::normal($this->positions, $this->triangles[$i], $this->triangles[$i + 1], $this->triangles[$i + 2]);
             array_push($normals, ...$normal, ...$normal, ...$normal);
         }
@@ -141,19 +148,23 @@ final readonly class Mesh
      */
     public static function merged(array $meshes): self
     {
-        $positions = $triangles = $normals = [];
-        $curved = array_filter($meshes, static fn (self $m): bool => $m->normals !== null) !== [];
+        $positions = $smooth = $flat = $facing = [];
+        $curved = array_filter($meshes, static fn (self $m): bool => $m->facing !== null) !== [];
         foreach ($meshes as $mesh) {
             if ($curved) {
-                array_push($normals, ...$mesh->normals());
+                array_push($facing, ...$mesh->facing ?? array_fill(0, count($mesh->positions), 0.0));
             }
             $first = intdiv(count($positions), 3);
             array_push($positions, ...$mesh->positions);
-            foreach ($mesh->triangles as $corner) {
-                $triangles[] = $first + $corner;
+            foreach ($mesh->triangles as $i => $corner) {
+                if ($i < 3 * $mesh->smooth) {
+                    $smooth[] = $first + $corner;
+                } else {
+                    $flat[] = $first + $corner;
+                }
             }
         }
 
-        return new self($positions, $triangles, $curved ? $normals : null);
+        return new self($positions, [...$smooth, ...$flat], $curved ? $facing : null, intdiv(count($smooth), 3));
     }
 }

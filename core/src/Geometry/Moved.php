@@ -31,22 +31,20 @@ final readonly class Moved implements Solid
             array_push($triangles, $a, ...($this->mirrors ? [$c, $b] : [$b, $c]));
         }
 
-        return new Mesh($positions, $triangles, $mesh->normals === null ? null : $this->turned($mesh->normals));
+        return new Mesh($positions, $triangles, $mesh->facing === null ? null : $this->turned($mesh->facing), $mesh->smooth);
     }
 
     /**
-     * @param  list<float>  $normals
+     * @param  list<float>  $facing
      * @return list<float>
      */
-    private function turned(array $normals): array
+    private function turned(array $facing): array
     {
         $out = [];
         [$ox, $oy, $oz] = ($this->to)(0.0, 0.0, 0.0);
-        for ($i = 0, $n = count($normals); $i < $n; $i += 9) {
-            foreach ($this->mirrors ? [0, 6, 3] : [0, 3, 6] as $k) {
-                [$x, $y, $z] = ($this->to)($normals[$i + $k], $normals[$i + $k + 1], $normals[$i + $k + 2]);
-                array_push($out, $x - $ox, $y - $oy, $z - $oz);
-            }
+        for ($i = 0, $n = count($facing); $i < $n; $i += 3) {
+            [$x, $y, $z] = ($this->to)($facing[$i], $facing[$i + 1], $facing[$i + 2]);
+            array_push($out, $x - $ox, $y - $oy, $z - $oz);
         }
 
         return $out;
