@@ -18,11 +18,17 @@ final class CurvedSheet
     /** Places nearer than this to where a column ends are on it, mm: farther than what the triangulation takes for one place. */
     private const ON = 2 * Tolerance::GRID;
 
+    /** Places on a face that are told apart: so many a mm. */
+    private const SPOTS = 10000;
+
     /** @var list<float> x, y, z in threes */
     private array $positions = [];
 
     /** @var list<int> */
     private array $triangles = [];
+
+    /** @var array<int, float> places put onto the borders of the near face's columns */
+    private array $snapped = [];
 
     /** @var list<float> which way the faces' points face */
     private array $facing = [];
@@ -64,7 +70,7 @@ final class CurvedSheet
         // the columns of the near face serve the far one too, as long as no triangle of it turns over there or grows too wide
         $own = $this->borders($rings, 0, $this->step($near) < $this->step($far) ? $near : $far);
         $over = self::over($rings);
-        $fine = array_map(fn (array $ring): array => $this->split($ring[0], $ring[1], [$own, null], $over), $rings);
+        $fine = array_map(fn (array $ring): array => $this->divided($ring[0], $ring[1], $own, $over), $rings);
         $corners = self::triangles($fine, 0, $own);
         $others = $this->serves($fine, $corners, $far) ? $corners : null;
         if ($others === null) {
@@ -108,7 +114,7 @@ final class CurvedSheet
      * Where the upright sides of the region stand on the far face: a border there is to run on as straight as on the near one.
      *
      * @param  list<array{list<float>, list<float>}>  $rings
-     * @return array<array-key, float> by their place on the near face
+     * @return array<int, float> by their place on the near face
      */
     private static function over(array $rings): array
     {
@@ -117,7 +123,7 @@ final class CurvedSheet
             $n = count($near);
             for ($i = 0, $j = $n - 2; $i < $n; $j = $i, $i += 2) {
                 if (abs($near[$i] - $near[$j]) < self::ON && abs($far[$i] - $far[$j]) < self::ON) {
-                    $over[(string) round($near[$i] / self::ON)] = $far[$i];
+                    $over[(int) round($near[$i] / self::ON)] = $far[$i];
                 }
             }
         }
@@ -186,7 +192,7 @@ final class CurvedSheet
         foreach ($fine as $ring) {
             foreach ($ring as $point) {
                 // many points stand over one another
-                $key = (string) $point[$face];
+                $key = (int) ($point[$face] * self::SPOTS);
                 if (! isset($known[$key])) {
                     $normal = $this->surface->outward($point[$face]);
                     $plan = $this->surface->inPlan($point[$face], $depth);
@@ -236,7 +242,7 @@ final class CurvedSheet
                 $u = $us[$i];
                 [$low, $high] = [min($low, $u), max($high, $u)];
                 if (abs($u - $before) < self::ON) {
-                    $sides[(string) round($u / self::ON)] = $u;
+                    $sides[(int) round($u / self::ON)] = $u;
                 }
             }
         }
@@ -248,35 +254,64 @@ final class CurvedSheet
     }
 
     /**
+     * A ring with points added wherever a side of it passes from one column of the near face to the next.
+     *
+     * @param  list<float>  $near
+     * @param  list<float>  $far
+     * @param  array<int, float>  $over  {@see over}
+     * @return list<array{float, float, float}> u on the near face, u on the far face, v
+     */
+    private function divided(array $near, array $far, Borders $own, array $over): array
+    {
+        $out = [];
+        $n = count($near);
+        for ($i = 0; $i < $n; $i += 2) {
+            $j = $i + 2 < $n ? $i + 2 : 0;
+            [$a, $b] = [$near[$i], $near[$j]];
+            $out[] = [$this->snapped[(int) ($a * self::SPOTS)] ??= $own->snapped($a, self::ON), $far[$i], $near[$i + 1]];
+            if (abs($b - $a) < self::ON) {
+                continue; // upright: it passes no border
+            }
+            $passed = $a < $b ? $own->between($a, $b, self::ON) : array_reverse($own->between($b, $a, self::ON));
+            $rise = $near[$j + 1] - $near[$i + 1];
+            foreach ($passed as $u) {
+                $share = ($u - $a) / ($b - $a);
+                $straight = abs($rise) < self::ON ? $over[(int) round($u / self::ON)] ?? null : null;
+                $out[] = [$u, $straight ?? $far[$i] + ($far[$j] - $far[$i]) * $share, $near[$i + 1] + $rise * $share];
+            }
+        }
+
+        return $out;
+    }
+
+    /**
      * A ring with points added wherever a side of it passes from one column to the next, on either face.
      *
      * @param  list<float>  $near
      * @param  list<float>  $far
-     * @param  array{Borders, Borders|null}  $borders  of the near face, and of the far one where that has its own
-     * @param  array<array-key, float>  $over  {@see over}
+     * @param  array{Borders, Borders}  $borders
      * @return list<array{float, float, float}> u on the near face, u on the far face, v
      */
-    private function split(array $near, array $far, array $borders, array $over = []): array
+    private function split(array $near, array $far, array $borders): array
     {
         $out = [];
         $n = count($near);
         for ($i = 0; $i < $n; $i += 2) {
             $j = ($i + 2) % $n;
             if (abs($near[$j] - $near[$i]) < self::ON && abs($far[$j] - $far[$i]) < self::ON) {
-                $out[] = [$borders[0]->snapped($near[$i], self::ON), $borders[1]?->snapped($far[$i], self::ON) ?? $far[$i], $near[$i + 1]];
+                $out[] = [$borders[0]->snapped($near[$i], self::ON), $borders[1]->snapped($far[$i], self::ON), $near[$i + 1]];
 
                 continue; // upright: it passes no border
             }
             $shares = [];
             foreach ([[$near[$i], $near[$j]], [$far[$i], $far[$j]]] as $face => [$a, $b]) {
-                $passed = abs($b - $a) < self::ON ? null : $borders[$face]?->between(min($a, $b), max($a, $b), self::ON);
-                foreach ($passed ?? [] as $u) {
+                foreach (abs($b - $a) < self::ON ? [] : $borders[$face]->between(min($a, $b), max($a, $b), self::ON) as $u) {
                     $shares[] = [($u - $a) / ($b - $a), $face, $u];
                 }
             }
             sort($shares);
             $long = max(abs($near[$j] - $near[$i]), abs($far[$j] - $far[$i]));
-            $out[] = [$borders[0]->snapped($near[$i], self::ON), $borders[1]?->snapped($far[$i], self::ON) ?? $far[$i], $near[$i + 1]];
+            $out[] = [$borders[0]->snapped($near[$i], self::ON), $borders[1]->snapped($far[$i], self::ON), $near[$i + 1]];
             $last = 0.0;
             foreach ($shares as [$share, $face, $u]) {
                 if (($share - $last) * $long < 2 * self::ON && $last > 0.0) {
@@ -287,11 +322,7 @@ final class CurvedSheet
                     continue;
                 }
                 $a = $face === 0 ? $u : $borders[0]->snapped($near[$i] + ($near[$j] - $near[$i]) * $share, self::ON);
-                $other = $far[$i] + ($far[$j] - $far[$i]) * $share;
-                if ($over !== [] && abs($near[$j + 1] - $near[$i + 1]) < self::ON) {
-                    $other = $over[(string) round($u / self::ON)] ?? $other;
-                }
-                $b = $face === 1 ? $u : $borders[1]?->snapped($other, self::ON) ?? $other;
+                $b = $face === 1 ? $u : $borders[1]->snapped($far[$i] + ($far[$j] - $far[$i]) * $share, self::ON);
                 $out[] = [$a, $b, $near[$i + 1] + ($near[$j + 1] - $near[$i + 1]) * $share];
                 $last = $share;
             }

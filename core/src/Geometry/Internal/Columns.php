@@ -58,7 +58,8 @@ final class Columns
         $on = array_fill(0, $count + 1, []);
         $known = [];
         foreach ($this->us as $u) {
-            $this->on[] = $known[(string) $u] ??= $this->borders->on($u);
+            // those that are nearer to a border than this lie on it
+            $this->on[] = $known[(int) ($u * 10000)] ??= $this->borders->on($u);
         }
         foreach ($loops as $loop) {
             $a = $loop[count($loop) - 1];
