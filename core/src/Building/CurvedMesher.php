@@ -45,7 +45,8 @@ final class CurvedMesher
                     abs($u - $body->right->at) < 2e-3 => $body->right->inner,
                     default => $known[self::spot($u, $v)] ?? self::across($sides ??= self::sides($outer, $inners), $u, $v),
                 };
-                array_push($inner, $there, $v);
+                $inner[] = $there;
+                $inner[] = $v;
             }
             $rings[] = [$ring, $inner];
         }
@@ -147,18 +148,22 @@ final class CurvedMesher
      */
     private static function overlapping(array $outer, array $inner): array
     {
-        $boxes = [];
+        $boxes = $lefts = [];
         foreach ($outer as $i => $ring) {
             [$a, $b] = [self::reach($ring), self::reach($inner[$i])];
             [$low, $high] = self::reach($ring, 1);
-            $boxes[] = [min($a[0], $b[0]) - self::CLEAR, max($a[1], $b[1]) + self::CLEAR, $low, $high, $i];
+            $lefts[] = min($a[0], $b[0]) - self::CLEAR;
+            $boxes[] = [max($a[1], $b[1]) + self::CLEAR, $low - self::CLEAR, $high + self::CLEAR];
         }
-        sort($boxes);
+        asort($lefts);
+        $order = array_keys($lefts);
         $found = [];
-        foreach ($boxes as $k => [, $right, $low, $high, $i]) {
-            for ($m = $k + 1, $n = count($boxes); $m < $n && $boxes[$m][0] < $right; $m++) {
-                if ($boxes[$m][2] < $high + self::CLEAR && $boxes[$m][3] > $low - self::CLEAR) {
-                    $found[$i] = $found[$boxes[$m][4]] = true;
+        foreach ($order as $k => $i) {
+            [$right, $low, $high] = $boxes[$i];
+            for ($m = $k + 1, $n = count($order); $m < $n && $lefts[$order[$m]] < $right; $m++) {
+                $other = $boxes[$order[$m]];
+                if ($high > $other[1] + self::CLEAR && $low < $other[2] - self::CLEAR) {
+                    $found[$i] = $found[$order[$m]] = true;
                 }
             }
         }
@@ -173,9 +178,13 @@ final class CurvedMesher
      */
     private static function reach(array $ring, int $axis = 0): array
     {
-        [$low, $high] = [INF, -INF];
-        for ($i = $axis, $n = count($ring); $i < $n; $i += 2) {
-            [$low, $high] = [min($low, $ring[$i]), max($high, $ring[$i])];
+        $low = $high = $ring[$axis];
+        for ($i = $axis + 2, $n = count($ring); $i < $n; $i += 2) {
+            if ($ring[$i] < $low) {
+                $low = $ring[$i];
+            } elseif ($ring[$i] > $high) {
+                $high = $ring[$i];
+            }
         }
 
         return [$low, $high];

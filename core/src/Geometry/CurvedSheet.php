@@ -105,9 +105,11 @@ final class CurvedSheet
             $i += $n;
         }
 
-        $rest = array_fill(0, count($this->positions) - count($this->facing), 0.0);
+        for ($i = count($this->facing), $n = count($this->positions); $i < $n; $i++) {
+            $this->facing[] = 0.0; // of points that only flat sides have
+        }
 
-        return new Mesh($this->positions, $this->triangles, [...$this->facing, ...$rest], $smooth);
+        return new Mesh($this->positions, $this->triangles, $this->facing, $smooth);
     }
 
     /**
