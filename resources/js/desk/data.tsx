@@ -1,4 +1,4 @@
-import { useQueries, useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
+import { useQueries, useQuery, useQueryClient } from '@tanstack/react-query';
 import { createContext, useCallback, useContext, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import {
     api,
@@ -70,36 +70,17 @@ export function useData(): DeskData {
     return data;
 }
 
-const elevationOf = (project: string, frontage: string) => ({
-    queryKey: ['project', project, 'elevation', frontage],
-    queryFn: ({ signal }: { signal: AbortSignal }) => api.elevation(project, frontage, signal),
-});
-
-/** The first frontage is asked for before the desk stands that shows it. */
-function askForFirst(queries: QueryClient, id: string, project: Project): Promise<void> {
-    const first = project.frontages.find((f) => !f.inner);
-    return first ? queries.prefetchQuery(elevationOf(id, first.id)) : Promise.resolve();
-}
-
 /** Fetches a project and all its elevations, keeps them fresh after edits, and hands them down. */
 export function DataProvider({ id, children }: { id: string; children: ReactNode }) {
     const queries = useQueryClient();
-    const project = useQuery({
-        queryKey: ['project', id],
-        queryFn: async () => {
-            const opens = queries.getQueryData(['project', id]) === undefined;
-            const answer = await api.project(id);
-            if (opens) void askForFirst(queries, id, answer);
-            return answer;
-        },
-        refetchOnWindowFocus: 'always',
-    });
+    const project = useQuery({ queryKey: ['project', id], queryFn: () => api.project(id), refetchOnWindowFocus: 'always' });
     const frontages = useMemo(() => project.data?.frontages ?? [], [project.data]);
     const fetched = useInViewFirst(frontages, (f) => queries.getQueryData(['project', id, 'elevation', f]) !== undefined);
     const [underWay, setUnderWay] = useState(0);
     const loaded = useQueries({
         queries: frontages.map((f) => ({
-            ...elevationOf(id, f.id),
+            queryKey: ['project', id, 'elevation', f.id],
+            queryFn: ({ signal }: { signal: AbortSignal }) => api.elevation(id, f.id, signal),
             // what has not come waits while something is done, since it may be gone afterwards
             enabled: fetched(f.id) && (underWay === 0 || queries.getQueryData(['project', id, 'elevation', f.id]) !== undefined),
         })),
