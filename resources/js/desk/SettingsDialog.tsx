@@ -7,8 +7,10 @@ import { TextField } from '../ui/TextField';
 import { UnitsChoice } from '../ui/UnitsChoice';
 import { useData } from './data';
 import { useDesk } from './store';
-import { UnitLimitsDialog } from './UnitLimitsDialog';
-import { FinishesDialog } from '../bench/Finishes';
+import { later } from '../ui/later';
+
+const UnitLimitsDialog = later('The limits of units', () => import('./UnitLimitsDialog').then((m) => m.UnitLimitsDialog));
+const FinishesDialog = later('The finishes', () => import('../bench/Finishes').then((m) => m.FinishesDialog));
 
 /** The project's settings: name, units, the margin at corners, the nib in inner walls, masonry, the lowest floor's level, north. */
 export function SettingsDialog() {
@@ -132,8 +134,8 @@ function Form() {
                     Finishes…
                 </button>
             </p>
-            <UnitLimitsDialog open={further === 'limits'} onClose={() => setFurther(null)} />
-            <FinishesDialog open={further === 'finishes'} onClose={() => setFurther(null)} />
+            {further === 'limits' && <UnitLimitsDialog open onClose={() => setFurther(null)} />}
+            {further === 'finishes' && <FinishesDialog open onClose={() => setFurther(null)} />}
             <p role="alert" className="text-buoy empty:hidden">
                 {problem}
             </p>
