@@ -40,12 +40,15 @@ for ($i = 0; $i < 8; $i++) {
     // until all the other frontages have come too, so that nothing else is fetched beside it
     for ($still = 0, $seen = -1; $still < 3; $still = $now === $seen ? $still + 1 : 0, $seen = $now) {
         usleep(700_000);
-        $now = (int) $desk->driver->executeScript('return performance.getEntriesByType("resource").filter((e) => !e.name.includes("presence")).length');
+        $now = (int) $desk->driver->executeScript(
+            'return performance.getEntriesByType("resource").filter((e) => !e.name.includes("presence")).length',
+        );
     }
     $fetched = $desk->driver->executeAsyncScript(<<<'JS'
         const [bytes, done] = arguments;
         const began = performance.now();
-        fetch(`${location.pathname.replace('/projects', '/api/projects')}/bare-bytes?count=${bytes}`, { headers: { Accept: 'application/json' } })
+        const project = location.pathname.replace('/projects', '/api/projects');
+        fetch(`${project}/bare-bytes?count=${bytes}`, { headers: { Accept: 'application/json' } })
             .then((answer) => answer.text()).then((text) => done({ ms: performance.now() - began, bytes: text.length }));
         JS, [$first['bytes']]);
     $opened[] = (float) $first['at'];

@@ -91,7 +91,9 @@ export function MeasureBar({ pane }: { pane: 'elevation' | 'plan' }) {
 
 /** Along the face of a curved wall that both points lie on. */
 function alongArc(data: ReturnType<typeof useData>, from: Spot, to: Spot): [string, number][] {
-    const isCurved = (data.walls.get(from.on?.host ?? '')?.arc ?? null) !== null;
-    if (!isCurved || !from.on || from.on.host !== to.on?.host || from.on.depth !== to.on.depth) return [];
-    return [['along the arc ⌒', Math.abs(to.on.run - from.on.run)]];
+    for (const a of from.on ?? []) {
+        const b = (data.walls.get(a.host)?.arc ?? null) && to.on?.find((s) => s.host === a.host && s.depth === a.depth);
+        if (b) return [['along the arc ⌒', Math.abs(b.run - a.run)]];
+    }
+    return [];
 }

@@ -70,5 +70,7 @@ export function spotInPlan(data: Data, showing: Showing, spots: PlanSpot[], x: n
         if (off <= least && showing.wall(spot.host) && (!opening || showing.opening(opening))) [best, least] = [spot, off];
     }
     if (!best) return catchTracing(x, y, REACH / k) ?? { x: Math.round(x), y: Math.round(y), name: '' };
-    return { x: best.x, y: best.y, name: best.name, on: best };
+    // a corner is one of each wall that meets there
+    const { x: bx, y: by, name } = best;
+    return { x: bx, y: by, name, on: spots.filter((s) => Math.hypot(s.x - bx, s.y - by) < 0.01) };
 }

@@ -119,7 +119,7 @@ export const hideable = {
 export type Hideable = keyof typeof hideable;
 
 /** A point that is measured from or to: developed x and level in elevation, east and north in plan. */
-export type Spot = { x: number; y: number; name: string; on?: Schemas['PlanSpot'] };
+export type Spot = { x: number; y: number; name: string; on?: Schemas['PlanSpot'][] };
 
 /** Points picked in plan one after the other: the ends of a section line, points of a tracing and where they belong, marks. */
 export type Pointing = { what: 'section' | 'scale' | 'put' | 'marks'; points: Spot[]; over: Spot | null; tracing?: string };
