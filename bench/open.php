@@ -24,6 +24,7 @@ $desk->openProject($name);
 $opened = $sent = $bytes = [];
 for ($i = 0; $i < 8; $i++) {
     $desk->driver->navigate()->refresh();
+    usleep(1_500_000); // looking meanwhile would take its time from it
     /** @var array{at: float, bytes: int} $first */
     $first = $desk->driver->executeAsyncScript(<<<'JS'
         const done = arguments[0];

@@ -70,6 +70,18 @@ final class Structure
         return $this->frontages ??= Frontages::of($this->design(), $this->bodies());
     }
 
+    /** The outer one a desk shows first; none where there is none. */
+    public function firstFrontage(): ?Frontage
+    {
+        foreach ($this->frontages() as $frontage) {
+            if (! $frontage->inner) {
+                return $frontage;
+            }
+        }
+
+        return null;
+    }
+
     public function frontage(string $id): ?Frontage
     {
         foreach ($this->frontages() as $frontage) {

@@ -119,7 +119,13 @@ final readonly class DrawingController
         summary: 'A frontage with its openings, lines to catch on and findings',
         parameters: [
             new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
-            new OA\Parameter(name: 'frontage', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
+            new OA\Parameter(
+                name: 'frontage',
+                in: 'path',
+                required: true,
+                description: 'Its id, or “first” for the one a desk shows first, whichever that is',
+                schema: new OA\Schema(type: 'string'),
+            ),
         ],
         responses: [
             new OA\Response(
@@ -127,12 +133,16 @@ final readonly class DrawingController
                 description: 'The elevation',
                 content: new OA\JsonContent(ref: '#/components/schemas/Elevation'),
             ),
+            new OA\Response(response: 204, description: 'There is no frontage that could be the first'),
             new OA\Response(response: 304, description: 'As you have it'),
         ])]
     public function elevation(Request $request, Project $project, string $frontage): Response
     {
         $structure = new Structure($this->assembly, $project);
-        $found = $this->found($structure, $frontage);
+        $found = $frontage === 'first' ? $structure->firstFrontage() : $this->found($structure, $frontage);
+        if ($found === null) {
+            return new Response(status: 204);
+        }
         $openings = $structure->openingsOf($found);
         $walls = array_keys($found->walls);
         $acceptances = $structure->acceptances($walls);

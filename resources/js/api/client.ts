@@ -114,7 +114,7 @@ export const api = {
         answer(() => client.POST('/projects', { body })),
     removeProject: (project: string) => answer(() => client.DELETE('/projects/{project}', at(project))),
     project: (project: string) => answer(() => client.GET('/projects/{project}', at(project))),
-    elevation: (project: string, frontage: string, signal: AbortSignal) =>
+    elevation: (project: string, frontage: string, signal?: AbortSignal) =>
         answer(() => client.GET('/projects/{project}/elevations/{frontage}', { params: { path: { project, frontage } }, signal })),
     plan: (project: string, storey: string) =>
         answer(() => client.GET('/projects/{project}/plans/{storey}', { params: { path: { project, storey } } })),

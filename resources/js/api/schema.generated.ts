@@ -2743,6 +2743,7 @@ export interface operations {
             header?: never;
             path: {
                 project: string;
+                /** @description Its id, or “first” for the one a desk shows first, whichever that is */
                 frontage: string;
             };
             cookie?: never;
@@ -2757,6 +2758,13 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["Elevation"];
                 };
+            };
+            /** @description There is no frontage that could be the first */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description As you have it */
             304: {

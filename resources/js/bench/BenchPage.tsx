@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { api } from '../api/client';
-import { DataProvider, useData } from '../desk/data';
+import { DataProvider, Ready, Unfolding, useData } from '../desk/data';
 import { Going } from '../desk/Going';
 import { tell } from '../ui/notices';
 import { BenchDrawing } from './BenchDrawing';
@@ -45,7 +45,9 @@ export function BenchPage() {
     const { project, type } = useParams();
     return (
         <DataProvider id={project!} key={project}>
-            <Bench key={type} type={type!} />
+            <Ready until={<Unfolding />}>
+                <Bench key={type} type={type!} />
+            </Ready>
         </DataProvider>
     );
 }

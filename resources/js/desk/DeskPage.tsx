@@ -1,10 +1,10 @@
 import { Maximize2 } from 'lucide-react';
-import { useEffect, type ReactNode } from 'react';
+import { startTransition, useEffect, useState, type ReactNode } from 'react';
 import { Group, Panel, Separator } from 'react-resizable-panels';
 import { useParams, useSearchParams } from 'react-router';
 import { Card } from './card/Card';
 import { CommandList } from './CommandList';
-import { DataProvider, useData } from './data';
+import { DataProvider, Ready, Unfolding, useData } from './data';
 import { ElevationPane } from './elevation/ElevationPane';
 import { PerimeterStrip } from './elevation/PerimeterStrip';
 import { StoreyLadder } from './elevation/StoreyLadder';
@@ -45,10 +45,27 @@ export function DeskPage() {
     );
 }
 
-function Desk() {
+/** Whether there is time for what stands beside the drawing: once that has been painted, and the browser has shown it. */
+function useStands(): boolean {
+    const drawn = useDesk((s) => s.drawn);
+    const [stands, setStands] = useState(false);
+    useEffect(() => {
+        if (!drawn) return;
+        let timer = 0;
+        const frame = requestAnimationFrame(() => {
+            timer = window.setTimeout(() => startTransition(() => setStands(true)));
+        });
+        return () => {
+            cancelAnimationFrame(frame);
+            window.clearTimeout(timer);
+        };
+    }, [drawn]);
+    return stands;
+}
+
+/** What the desk does rather than shows: its keys, its title, and an outline begun where it was opened to draw one. */
+function Doing() {
     const data = useData();
-    const main = useDesk((s) => s.main);
-    const schedules = useDesk((s) => s.schedules);
     const [search, setSearch] = useSearchParams();
     useDeskKeys(data);
 
@@ -64,23 +81,35 @@ function Desk() {
         // once, when the page was opened to draw
         // eslint-disable-next-line react-hooks/exhaustive-deps
     }, [draw]);
+    return null;
+}
 
+/** The frame is laid out while the project is fetched; what it holds comes with it. */
+function Desk() {
+    const main = useDesk((s) => s.main);
+    const schedules = useDesk((s) => s.schedules);
+    const stands = useStands();
     return (
         <div className="flex h-full flex-col">
-            <Header />
-            <OutOfIt />
+            <Ready until={<div className="h-[46px] shrink-0 border-b border-hairline bg-sheet" />}>
+                <Doing />
+                <Header />
+                <OutOfIt />
+            </Ready>
             <main className="min-h-0 grow">
                 <Group orientation="horizontal" className="h-full">
                     <Panel minSize="40%" defaultSize="74.4%">
                         <div className="flex h-full flex-col">
-                            <Rack />
+                            {stands ? <Rack /> : <div className="h-[92px] shrink-0 border-b border-hairline" />}
                             <div className="min-h-0 grow">
                                 <Group orientation="vertical" className="h-full">
                                     <Panel minSize="30%">
-                                        <div className="flex h-full">
-                                            {main === 'elevation' && <StoreyLadder />}
-                                            <div className="min-w-0 grow">{panes[main]}</div>
-                                        </div>
+                                        <Ready until={<Unfolding />}>
+                                            <div className="flex h-full">
+                                                {main === 'elevation' && <StoreyLadder />}
+                                                <div className="min-w-0 grow">{panes[main]}</div>
+                                            </div>
+                                        </Ready>
                                     </Panel>
                                     {schedules && (
                                         <>
@@ -92,28 +121,34 @@ function Desk() {
                                     )}
                                 </Group>
                             </div>
-                            {main === 'elevation' && <PerimeterStrip />}
+                            {main === 'elevation' && (
+                                <Ready until={<div className="h-[58px] shrink-0" />}>
+                                    <PerimeterStrip />
+                                </Ready>
+                            )}
                         </div>
                     </Panel>
                     <Bar upright />
                     <Panel minSize="20%">
                         <Group orientation="vertical" className="h-full">
                             <Panel minSize="20%" defaultSize="36%">
-                                <SidePane />
+                                {stands && <SidePane />}
                             </Panel>
                             <Bar />
-                            <Panel minSize="25%">
-                                <Card />
-                            </Panel>
+                            <Panel minSize="25%">{stands && <Card />}</Panel>
                         </Group>
                     </Panel>
                 </Group>
             </main>
-            <CommandList />
-            <SettingsDialog />
-            <PeopleDialog />
-            <RemoveHanging />
-            <Going />
+            {stands && (
+                <>
+                    <CommandList />
+                    <SettingsDialog />
+                    <PeopleDialog />
+                    <RemoveHanging />
+                    <Going />
+                </>
+            )}
         </div>
     );
 }
@@ -122,9 +157,6 @@ function Desk() {
 function SidePane() {
     const main = useDesk((s) => s.main);
     const side = useDesk((s) => s.side);
-    const { elevations, project } = useData();
-    // the solid model and its scripts come after the first frontage stands on the page
-    const waits = elevations.size === 0 && project.frontages.length > 0;
     const others = (['solid', 'plan', 'section', 'picture', 'elevation'] as Pane[]).filter((p) => p !== main);
     const shown = side === main ? others[0]! : side;
     return (
@@ -160,7 +192,7 @@ function SidePane() {
                     </button>
                 )}
             </header>
-            <div className="min-h-0 grow">{shown === 'solid' && waits ? <p className="p-4 text-quiet">Opening…</p> : panes[shown]}</div>
+            <div className="min-h-0 grow">{panes[shown]}</div>
         </section>
     );
 }

@@ -1,4 +1,4 @@
-import { useQueries, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQueries, useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
 import { createContext, useCallback, useContext, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import {
     api,
@@ -36,6 +36,8 @@ type DeskData = {
     id: string;
     project: Project;
     elevations: Map<string, Elevation>;
+    /** whether the first of them has come, or there is none */
+    begun: boolean;
     openings: Map<string, FoundOpening>;
     walls: Map<string, Wall>;
     storeys: Map<string, Storey>;
@@ -70,21 +72,68 @@ export function useData(): DeskData {
     return data;
 }
 
-/** Fetches a project and all its elevations, keeps them fresh after edits, and hands them down. */
+const elevationOf = (project: string, frontage: string) => ({
+    queryKey: ['project', project, 'elevation', frontage],
+    queryFn: ({ signal }: { signal: AbortSignal }) => api.elevation(project, frontage, signal),
+});
+
+/** What needs the project, once it has come; until then what stands in its place. */
+export function Ready({ children, until = null }: { children: ReactNode; until?: ReactNode }) {
+    return useContext(Context) ? children : until;
+}
+
+export const Unfolding = () => <p className="p-8 text-quiet">Unfolding the drawing…</p>;
+
+/** A desk does not wait longer than this for its first frontage (ms): then it stands without. */
+const PATIENCE = 250;
+
+/**
+ * A project as its desk opens, with its first frontage, which is asked for beside it, without knowing yet which that is: so the first
+ * thing that is drawn is not an empty desk.
+ */
+async function opened(queries: QueryClient, id: string): Promise<Project> {
+    const first = api.elevation(id, 'first').catch(() => null);
+    const project = await api.project(id);
+    const which = project.frontages.find((f) => !f.inner);
+    if (!which) return project;
+    const { queryKey, queryFn } = elevationOf(id, which.id);
+    const fetched = queries.prefetchQuery({
+        queryKey,
+        // another one when the building changed between the two
+        queryFn: async ({ signal }) => {
+            const found = await first;
+            return found?.frontage === which.id ? found : queryFn({ signal });
+        },
+    });
+    await Promise.race([fetched, new Promise((done) => setTimeout(done, PATIENCE))]);
+    return project;
+}
+
+/** Fetches a project and all its elevations, keeps them fresh after edits, and hands them down to what is `Ready`. */
 export function DataProvider({ id, children }: { id: string; children: ReactNode }) {
     const queries = useQueryClient();
-    const project = useQuery({ queryKey: ['project', id], queryFn: () => api.project(id), refetchOnWindowFocus: 'always' });
+    const project = useQuery({
+        queryKey: ['project', id],
+        queryFn: () => (queries.getQueryData(['project', id]) === undefined ? opened(queries, id) : api.project(id)),
+        refetchOnWindowFocus: 'always',
+    });
     const frontages = useMemo(() => project.data?.frontages ?? [], [project.data]);
     const fetched = useInViewFirst(frontages, (f) => queries.getQueryData(['project', id, 'elevation', f]) !== undefined);
     const [underWay, setUnderWay] = useState(0);
     const loaded = useQueries({
         queries: frontages.map((f) => ({
-            queryKey: ['project', id, 'elevation', f.id],
-            queryFn: ({ signal }: { signal: AbortSignal }) => api.elevation(id, f.id, signal),
+            ...elevationOf(id, f.id),
             // what has not come waits while something is done, since it may be gone afterwards
             enabled: fetched(f.id) && (underWay === 0 || queries.getQueryData(['project', id, 'elevation', f.id]) !== undefined),
         })),
-        combine: useCallback((results: { data?: Elevation }[]) => results.map((r) => r.data), []),
+        combine: useCallback(
+            (results: { data?: Elevation; isError: boolean }[]) => ({
+                elevations: results.map((r) => r.data),
+                // also when it cannot be drawn
+                begun: results.length === 0 || results.some((r) => r.data !== undefined || r.isError),
+            }),
+            [],
+        ),
     });
     const queue = useRef<Promise<unknown>>(Promise.resolve());
     const known = useRef(new Map<string, FoundOpening>());
@@ -179,7 +228,7 @@ export function DataProvider({ id, children }: { id: string; children: ReactNode
         const findings: FoundFinding[] = [];
         const accepted: FoundFinding[] = [];
         data.frontages.forEach((frontage, i) => {
-            const elevation = loaded[i];
+            const elevation = loaded.elevations[i];
             if (!elevation || elevation.frontage !== frontage.id) return;
             elevations.set(frontage.id, elevation);
             for (const opening of elevation.openings) openings.set(opening.id, { ...opening, frontage });
@@ -203,6 +252,7 @@ export function DataProvider({ id, children }: { id: string; children: ReactNode
             id,
             project: data,
             elevations,
+            begun: loaded.begun,
             openings,
             wasThere: (opening) => (all ? known.current.get(opening) : undefined),
             lines,
@@ -230,6 +280,5 @@ export function DataProvider({ id, children }: { id: string; children: ReactNode
     }, [value]);
 
     if (project.isError) return <p className="p-8 text-buoy">{project.error.message}</p>;
-    if (!value) return <p className="p-8 text-quiet">Unfolding the drawing…</p>;
     return <Context.Provider value={value}>{children}</Context.Provider>;
 }

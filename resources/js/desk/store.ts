@@ -182,6 +182,8 @@ type Desk = {
     removingOpenings: string[] | null;
     main: Pane;
     side: Pane;
+    /** whether the elevation has been painted, as far as it had come */
+    drawn: boolean;
     schedules: boolean;
     commands: boolean;
     listFindings: boolean;
@@ -241,6 +243,7 @@ export const useDesk = create<Desk>((set) => ({
     ...plain,
     main: 'elevation',
     side: 'solid',
+    drawn: false,
     schedules: false,
     commands: false,
     listFindings: false,
@@ -292,6 +295,7 @@ export const resetDesk = () =>
         mode: nothing,
         main: 'elevation',
         side: 'solid',
+        drawn: false,
         schedules: false,
         listFindings: false,
         settings: false,

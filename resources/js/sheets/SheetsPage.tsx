@@ -3,7 +3,7 @@ import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { api, type Paper } from '../api/client';
 import { underOneKey } from '../api/keys';
-import { DataProvider, useData } from '../desk/data';
+import { DataProvider, Ready, Unfolding, useData } from '../desk/data';
 import { Going } from '../desk/Going';
 import { download } from '../desk/exporting';
 import { followTask } from '../desk/followTask';
@@ -20,7 +20,9 @@ export function SheetsPage() {
     const { project } = useParams();
     return (
         <DataProvider id={project!} key={project}>
-            <Sheets />
+            <Ready until={<Unfolding />}>
+                <Sheets />
+            </Ready>
         </DataProvider>
     );
 }

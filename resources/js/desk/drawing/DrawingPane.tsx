@@ -68,11 +68,13 @@ export function DrawingPane({
 
     useLayoutEffect(() => {
         const element = box.current!;
-        const observer = new ResizeObserver(() => {
+        const measure = () => {
             const next = { width: element.clientWidth, height: element.clientHeight };
-            setSize(next);
+            setSize((last) => (last.width === next.width && last.height === next.height ? last : next));
             useDesk.setState((s) => ({ sizes: { ...s.sizes, [pane]: next } }));
-        });
+        };
+        measure();
+        const observer = new ResizeObserver(measure);
         observer.observe(element);
         return () => observer.disconnect();
     }, [pane]);
@@ -80,7 +82,7 @@ export function DrawingPane({
     // Fits when first shown, when the pane changes size before anyone moved it, and when asked to.
     const boundsKey = bounds.join();
     const fitted = useRef('');
-    useEffect(() => {
+    useLayoutEffect(() => {
         if (size.width === 0) return;
         const opening = (b: Bounds) => (opensWide && size.width > 500 ? fitHeight(b, size, flip) : fit(b, size));
         const key = `${goTo.what === 'all' ? goTo.count : ''}|${size.width}|${size.height}|${boundsKey}`;

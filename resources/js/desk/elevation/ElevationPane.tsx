@@ -45,9 +45,11 @@ export function ElevationPane() {
     const paint = useCallback(
         (ctx: CanvasRenderingContext2D, view: Parameters<typeof toScreen>[0], size: { width: number; height: number }) => {
             paintElevation(ctx, view, size, data.project, data.elevations, moving, storey, showing);
-            if (data.elevations.size > 0 && performance.getEntriesByName(DRAWN).length === 0) performance.mark(DRAWN);
+            if (!data.begun || useDesk.getState().drawn) return;
+            performance.mark(DRAWN);
+            useDesk.setState({ drawn: true });
         },
-        [data.project, data.elevations, moving, storey, showing],
+        [data.project, data.elevations, data.begun, moving, storey, showing],
     );
 
     // Bring what was asked for into view.
