@@ -93,13 +93,23 @@ final class Contour
         if ($this->box !== null) {
             return $this->box;
         }
-        [$x0, $y0, $x1, $y1] = $this->edges()[0]->bounds();
+        $x0 = $y0 = INF;
+        $x1 = $y1 = -INF;
         foreach ($this->edges() as $e) {
-            [$a, $b, $c, $d] = $e->bounds();
-            $x0 = min($x0, $a);
-            $y0 = min($y0, $b);
-            $x1 = max($x1, $c);
-            $y1 = max($y1, $d);
+            // every side begins where another ends, so that of straight ones the beginnings are enough
+            [$a, $b, $c, $d] = $e->rx > 0.0 ? $e->bounds() : [$e->x0, $e->y0, $e->x0, $e->y0];
+            if ($a < $x0) {
+                $x0 = $a;
+            }
+            if ($b < $y0) {
+                $y0 = $b;
+            }
+            if ($c > $x1) {
+                $x1 = $c;
+            }
+            if ($d > $y1) {
+                $y1 = $d;
+            }
         }
 
         return $this->box = [$x0, $y0, $x1, $y1];
@@ -257,11 +267,13 @@ final class Contour
      */
     public function spans(bool $upright, float $at): array
     {
-        if ($this->isRectangle()) {
-            [$x0, $y0, $x1, $y1] = $this->bounds();
-            [$low, $high, $from, $to] = $upright ? [$x0, $x1, $y0, $y1] : [$y0, $y1, $x0, $x1];
-
-            return $at > $low && $at < $high ? [[$from, $to]] : [];
+        [$x0, $y0, $x1, $y1] = $this->box ?? $this->bounds();
+        [$low, $high, $from, $to] = $upright ? [$x0, $x1, $y0, $y1] : [$y0, $y1, $x0, $x1];
+        if ($at <= $low || $at >= $high) {
+            return [];
+        }
+        if ($this->rectangular ?? $this->isRectangle()) {
+            return [[$from, $to]];
         }
         $cuts = [];
         foreach ($this->edges() as $edge) {
