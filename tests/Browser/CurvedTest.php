@@ -57,6 +57,24 @@ final class CurvedTest extends BrowserCase
         $this->desk->waitFor('[aria-label^="Undo: Changed the arc"]');
         $this->desk->waitUntil(fn (): bool => $this->desk->value('Arc length') !== '' && $this->south()['arc'] !== null
             && abs($this->south()['arc']['radius'] - 15000) < 1e-6);
+        // measured from corner to corner, where other walls meet it, it is as long as its face
+        $this->desk->button('Plan')->click();
+        $this->desk->button('Enlarge the plan')->click();
+        $this->desk->ready();
+        $this->desk->driver->executeScript("document.querySelector('[data-pane=plan]').focus()");
+        $this->desk->keys('i');
+        $this->desk->click('plan', 0, 0);
+        $this->desk->click('plan', 18000, 0);
+        $this->desk->waitFor('[data-measured*="·"]');
+        // radius 15 000 over a chord of 18 000: 2 · 15 000 · asin(0.6)
+        self::assertStringStartsWith(
+            '18 000 · 19 305 · ',
+            str_replace("\u{202F}", ' ', (string) $this->desk->css('[data-measured]')->getAttribute('data-measured')),
+        );
+        $this->desk->keys(Keys::ESCAPE);
+        $this->desk->button('Elevation')->click();
+        $this->desk->button('Enlarge the elevation')->click();
+        $this->desk->ready();
         // one of its windows: on its chord, or bent to the wall when it can be
         $this->desk->click('elevation', 2330, 900 + 4200 + 700);
         $this->desk->waitForText('the wall bows');

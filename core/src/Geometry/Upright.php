@@ -97,6 +97,37 @@ abstract readonly class Upright implements Surface
         return $this->inPlan($from)->distanceTo($this->inPlan($to));
     }
 
+    /**
+     * Where a leaning plane cuts it, from one u to another: straight where it is flat; over an arc the sine it is there, as chords that
+     * leave it upright by no more than $sagitta, mm.
+     *
+     * @return list<float>|null  u, v, u, v …; null when the plane is upright, or leans by less than 1e-9
+     */
+    public function cutBy(LeaningPlane $plane, float $from, float $to, float $sagitta = 1.0): ?array
+    {
+        $off = static fn (Vec3 $at): float => $plane->place($at)->z;
+        // n of the plane is linear in x, y and z
+        $start = $this->point($from, 0.0);
+        $risesBy = $off($start->plus(new Vec3(0.0, 0.0, 1.0))) - $off($start);
+        if (abs($risesBy) < 1e-9) {
+            return null;
+        }
+        $slope = hypot(
+            $off($start->plus(new Vec3(1.0, 0.0, 0.0))) - $off($start),
+            $off($start->plus(new Vec3(0.0, 1.0, 0.0))) - $off($start),
+        ) / abs($risesBy);
+        // a sine of amplitude a over radius r bends by a/r² at the most, and a is slope times r
+        $step = $this->isFlat() || $slope < 1e-12 ? INF : sqrt(8 * $sagitta * abs($this->radius()) / $slope);
+        $chords = max(1, (int) ceil(abs($to - $from) / $step - 1e-9));
+        $out = [];
+        for ($i = 0; $i <= $chords; $i++) {
+            $u = $from + ($to - $from) * $i / $chords;
+            array_push($out, $u, -$off($this->point($u, 0.0)) / $risesBy);
+        }
+
+        return $out;
+    }
+
     public function lengthAt(float $from, float $to, float $depth): float
     {
         return abs($to - $from) * abs(1 - $depth / $this->radius());

@@ -161,6 +161,42 @@ final class SurfacesTest extends TestCase
         self::assertNull($south->cutBy($alike), 'they run alike');
     }
 
+    /** By formula: on a cylinder a plane's level is a sine of the angle round it; its chords leave it by the sagitta that was asked for. */
+    public function test_a_leaning_plane_cuts_an_arc_in_a_sine_and_a_flat_wall_in_a_line(): void
+    {
+        mt_srand(29);
+        for ($i = 0; $i < 40; $i++) {
+            $sweep = mt_rand(20, 300) / 100.0 * [1, -1][$i % 2];
+            $arc = Upright::over(Curve::curved(mt_rand(-9000, 9000), mt_rand(-9000, 9000), 7000.0, 7000.0, mt_rand(0, 628) / 100, $sweep));
+            $roof = new LeaningPlane(
+                Curve::line(new Vec2(mt_rand(-9000, 0), 0), new Vec2(mt_rand(1000, 9000), mt_rand(-4000, 4000))),
+                3000.0,
+                mt_rand(20, 150) / 100.0 * [1, -1][intdiv($i, 2) % 2],
+            );
+            $sagitta = [0.5, 5.0, 50.0][$i % 3];
+            $cut = $arc->cutBy($roof, 0.0, $arc->length, $sagitta);
+            self::assertNotNull($cut);
+            $off = static fn (float $u, float $v): float => $roof->place($arc->point($u, $v))->z;
+            $most = 0.0;
+            for ($at = 0; $at + 3 < count($cut); $at += 2) {
+                [$u, $v, $next, $w] = array_slice($cut, $at, 4);
+                self::assertEqualsWithDelta(0.0, $off($u, $v), 1e-6, 'its corners lie on both');
+                $rise = $off($u, 1.0) - $off($u, 0.0);
+                $most = max($most, abs($off(($u + $next) / 2, ($v + $w) / 2) / $rise));
+            }
+            self::assertLessThanOrEqual($sagitta + 1e-6, $most);
+            // and no finer than it needs to be
+            self::assertTrue(count($cut) === 4 || $most > $sagitta / 10, "$most of $sagitta");
+            $flat = Upright::over(Curve::line(new Vec2(-2000, 500), new Vec2(6000, 900)));
+            $line = $flat->cutBy($roof, 0.0, 8000.0);
+            self::assertNotNull($line);
+            self::assertCount(4, $line);
+            self::assertEqualsWithDelta(0.0, $roof->place($flat->point(4000.0, ($line[1] + $line[3]) / 2))->z, 1e-6);
+        }
+        $upright = new LeaningPlane(Curve::line(new Vec2(0, 0), new Vec2(1000, 0)), 0.0, 0.0);
+        self::assertNull(Upright::over(Curve::line(new Vec2(0, 0), new Vec2(0, 1000)))->cutBy($upright, 0.0, 1000.0));
+    }
+
     public function test_a_curved_foot_or_a_lean_to_the_ground_is_no_hinge(): void
     {
         [$from, $to] = [new Vec2(0, 0), new Vec2(9000, 0)];

@@ -70,6 +70,8 @@ final readonly class Desk
         if ($undone > 0) {
             $this->driver->navigate()->refresh();
             $this->ready();
+            // the page was still fetching frontages that were undone behind its back
+            $this->driver->manage()->getLog('browser');
         }
     }
 
