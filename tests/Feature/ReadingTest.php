@@ -50,6 +50,20 @@ final class ReadingTest extends ProjectCase
             ->assertJsonPath("catches.{$this->wall()}.upright.1.name", 'middle of the wall');
     }
 
+    public function test_the_first_frontage_can_be_asked_for_without_knowing_which_it_is(): void
+    {
+        $frontages = $this->getJson("/api/projects/{$this->project->id}")->assertOk()->json('frontages');
+        $id = array_values(array_filter($frontages, static fn (array $f): bool => ! $f['inner']))[0]['id'];
+        $named = $this->getJson("/api/projects/{$this->project->id}/elevations/$id")->assertOk();
+        $first = $this->getJson("/api/projects/{$this->project->id}/elevations/first")->assertOk();
+        self::assertSame($named->json(), $first->json());
+        self::assertSame($named->headers->get('ETag'), $first->headers->get('ETag'));
+        $empty = $this->postJson('/api/projects', [
+            'name' => 'Bare ground', 'units' => 'mm', 'storeys' => [['name' => 'Ground', 'height' => '3000']],
+        ])->assertSuccessful()->json('id');
+        $this->getJson("/api/projects/$empty/elevations/first")->assertNoContent();
+    }
+
     public function test_schedules_and_exports_say_the_same(): void
     {
         $this->place(1450);
