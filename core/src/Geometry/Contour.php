@@ -308,7 +308,7 @@ final class Contour
 
             return $dx * ($ring[(2 * $j + 1) % (2 * $n)] - $ring[2 * $i + 1]) - $dy * ($ring[(2 * $j) % (2 * $n)] - $ring[2 * $i]);
         };
-        for ($i = 0; $i < $n && $n > 4; $i++) {
+        for ($i = 0; $i < $n && $n > 3; $i++) {
             for ($j = $i + 2; $j < $n - ($i === 0 ? 1 : 0); $j++) {
                 if ($side($i, $j) * $side($i, $j + 1) < -1e-3 && $side($j, $i) * $side($j, $i + 1) < -1e-3) {
                     return true;

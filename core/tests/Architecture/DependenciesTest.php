@@ -19,6 +19,7 @@ final class DependenciesTest extends TestCase
         ['Design'],
         ['Building'],
         ['Arrange', 'Drawing', 'Scene', 'Schedule', 'Check'],
+        ['CurtainWall'],
         ['Bench', 'Given', 'Tracing', 'Revision', 'Exchange', 'Sheet', 'Edit'],
     ];
 

@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\CurtainWall;
+
+/** A stretch of curtain wall worked out: its lines, its members and joints, its cells. Together they fill its face. */
+final readonly class Grid
+{
+    /**
+     * @param  list<GridMember>  $members  joints among them
+     * @param  list<GridCell>  $cells
+     * @param  list<string>  $lost  changes by hand that could not be kept, as sentences
+     */
+    public function __construct(
+        public float $width,
+        public float $height,
+        public Lines $bays,
+        public Lines $rows,
+        public array $members,
+        public array $cells,
+        public array $lost,
+    ) {
+    }
+}

@@ -1,0 +1,219 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Tests\CurtainWall;
+
+use Isleward\Core\CurtainWall\ByHand;
+use Isleward\Core\CurtainWall\Grid;
+use Isleward\Core\CurtainWall\GridCell;
+use Isleward\Core\CurtainWall\GridMember;
+use Isleward\Core\CurtainWall\GridRules;
+use Isleward\Core\CurtainWall\GridSolver;
+use Isleward\Core\CurtainWall\Role;
+use Isleward\Core\Geometry\Region;
+use Isleward\Core\Measure\Fields;
+use Isleward\Core\Measure\Refusal;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+final class GridTest extends TestCase
+{
+    /** 3 600 × 2 400 in bays and rows of 1 200, all members 50: worked by hand. */
+    public function test_a_grid_of_six_cells_is_as_reckoned_by_hand(): void
+    {
+        $grid = GridSolver::solve(Sample::rules(), 3600.0, 2400.0);
+        self::assertCount(6, $grid->cells);
+        // sides and mullions run through, head, foot and transoms stand between them
+        $lengths = static fn (Role $role): array => array_map(
+            static fn (GridMember $m): float => $m->length(),
+            array_values(array_filter($grid->members, static fn (GridMember $m): bool => $m->role === $role)),
+        );
+        self::assertSame([2400.0, 2400.0], $lengths(Role::Mullion));
+        self::assertSame([2400.0], $lengths(Role::Left));
+        // from 50 to 1 175, from 1 225 to 2 375, from 2 425 to 3 550
+        foreach ([Role::Head, Role::Foot, Role::Transom] as $role) {
+            self::assertSame([1125.0, 1150.0, 1125.0], $lengths($role));
+        }
+        // 50 to 1 175 by 50 to 1 175, 1 225 to 2 375 by the same …
+        self::assertSame(
+            [1125.0 * 1125.0, 1150.0 * 1125.0, 1125.0 * 1125.0],
+            array_map(static fn (GridCell $c): float => $c->daylight->area(), array_slice($grid->cells, 0, 3)),
+        );
+        self::assertSame('bay 2, row 1', $grid->cells[1]->name());
+    }
+
+    public function test_what_runs_through_is_as_the_type_says(): void
+    {
+        $grid = GridSolver::solve(
+            Sample::rules(['order' => ['head', 'foot', 'transom', 'left', 'right', 'mullion']]),
+            3600.0,
+            2400.0,
+        );
+        $of = static fn (Role $role): array => array_values(
+            array_map(
+                static fn (GridMember $m): array => [$m->x0, $m->y0, $m->x1, $m->y1],
+                array_filter($grid->members, static fn (GridMember $m): bool => $m->role === $role),
+            ),
+        );
+        self::assertSame([[0.0, 2350.0, 3600.0, 2400.0]], $of(Role::Head));
+        self::assertSame([[0.0, 1175.0, 3600.0, 1225.0]], $of(Role::Transom));
+        self::assertSame([[0.0, 50.0, 50.0, 1175.0], [0.0, 1225.0, 50.0, 2350.0]], $of(Role::Left));
+        self::assertSame([1175.0, 50.0, 1225.0, 1175.0], $of(Role::Mullion)[0]);
+    }
+
+    public function test_a_member_that_is_taken_away_joins_its_cells_and_what_crossed_it_runs_on(): void
+    {
+        $hand = ByHand::from(new Fields(['members' => [['axis' => 'upright', 'line' => '1', 'from' => '0']]]));
+        $grid = GridSolver::solve(Sample::rules(), 3600.0, 2400.0, [], $hand);
+        self::assertCount(5, $grid->cells);
+        self::assertSame('bays 1 to 2, row 1', $grid->cells[0]->name());
+        // 50 to 2 375 by 50 to 1 175
+        self::assertEqualsWithDelta(2325.0 * 1125.0, $grid->cells[0]->daylight->area(), 1e-6);
+        $transoms = array_values(array_filter($grid->members, static fn (GridMember $m): bool => $m->role === Role::Transom));
+        self::assertSame([2325.0, 1125.0], array_map(static fn (GridMember $m): float => $m->length(), $transoms));
+        $mullion = array_values(array_filter($grid->members, static fn (GridMember $m): bool => $m->role === Role::Mullion))[0];
+        self::assertSame([1225.0, 2400.0], [$mullion->y0, $mullion->y1], 'it stands on the transom now');
+    }
+
+    public function test_frameless_glass_has_joints_in_place_of_members(): void
+    {
+        $none = array_fill_keys(array_column(Role::cases(), 'value'), null);
+        $grid = GridSolver::solve(Sample::rules(['joint' => 12.0], $none), 3600.0, 2400.0);
+        // 12 × 2 400 twice, and 12 × 3 600 less the two crossings
+        self::assertEqualsWithDelta(2 * 12.0 * 2400 + 12.0 * (3600 - 24), array_sum(array_map(
+            static fn (GridMember $m): float => $m->area(),
+            $grid->members,
+        )), 1e-6);
+        self::assertSame([null], array_unique(array_column($grid->members, 'profile')));
+        self::assertEqualsWithDelta(1194.0 * 1194.0, $grid->cells[0]->daylight->area(), 1e-6);
+    }
+
+    /** Law: members, joints and cells fill the face, and none lies over another, whatever the rules and whatever was done by hand. */
+    public function test_members_and_cells_tile_the_face(): void
+    {
+        $joined = $shaped = 0;
+        for ($seed = 1; $seed <= 160; $seed++) {
+            $grid = Sample::any($seed);
+            $areas = [
+                ...array_map(static fn (GridMember $m): float => $m->area(), $grid->members),
+                ...array_map(static fn (GridCell $c): float => $c->daylight->area(), $grid->cells),
+            ];
+            $face = $grid->width * $grid->height;
+            self::assertEqualsWithDelta($face, array_sum($areas), 0.5, "areas of $seed");
+            $all = Region::empty();
+            foreach ($seed % 5 === 0 ? self::rings($grid) : [] as $rings) {
+                $all = $all->union(Region::fromRings($rings));
+            }
+            self::assertEqualsWithDelta($seed % 5 === 0 ? $face : 0.0, $all->area(), 0.5, "together of $seed");
+            foreach ($grid->cells as $cell) {
+                $joined += $cell->bays * $cell->rows > 1 ? 1 : 0;
+                $shaped += $cell->contour()->isRectangle() ? 0 : 1;
+            }
+        }
+        self::assertGreaterThan(50, $joined);
+        self::assertGreaterThan(10, $shaped, 'some that are no rectangle');
+    }
+
+    public function test_lines_changed_by_hand_hold_while_they_can_and_are_told_when_they_cannot(): void
+    {
+        $hand = ByHand::from(new Fields(['lines' => [
+            ['axis' => 'upright', 'done' => 'moved', 'line' => '2', 'from' => 'before', 'at' => 1750.0],
+            ['axis' => 'upright', 'done' => 'removed', 'line' => '4'],
+            ['axis' => 'level', 'done' => 'added', 'line' => '+1', 'from' => 'end', 'at' => 400.0],
+        ]]));
+        $grid = GridSolver::solve(Sample::rules(), 7200.0, 2400.0, [], $hand);
+        self::assertSame(['0', '1', '2', '3', '5', 'end'], $grid->bays->names);
+        self::assertSame([0.0, 1200.0, 2950.0, 3600.0, 6000.0, 7200.0], $grid->bays->at);
+        self::assertSame([0.0, 1200.0, 2000.0, 2400.0], $grid->rows->at);
+        self::assertSame([], $grid->lost);
+        // with two bays of 2 400 there are no lines 2 and 4 any more
+        $wide = GridSolver::solve(Sample::rules(['bays' => ['by' => 'module', 'size' => 3600.0]]), 7200.0, 2400.0, [], $hand);
+        self::assertSame(['0', '1', 'end'], $wide->bays->names);
+        self::assertSame(
+            [
+                'The upright line 2 that was moved is not there any more: the rule sets out 1.',
+                'The upright line 4 that was removed is not there any more: the rule sets out 1.',
+            ],
+            $wide->lost,
+        );
+        self::assertEquals($hand, ByHand::from(new Fields($hand->toArray())));
+    }
+
+    public function test_infills_are_as_the_last_rule_for_a_cell_says_and_single_cells_as_they_were_changed(): void
+    {
+        $glass = ['kind' => 'vision', 'layers' => [6.0, 16.0, 6.0]];
+        $solid = ['kind' => 'solid', 'layers' => [40.0], 'density' => 600.0];
+        $rules = Sample::rules([
+            'rows' => ['by' => 'sizes', 'sizes' => [900.0, 2400.0], 'after' => 'again'],
+            'infills' => [
+                ['where' => 'everywhere', 'infill' => $glass],
+                ['where' => 'band', 'below' => 300.0, 'above' => 900.0, 'infill' => ['kind' => 'spandrel', 'layers' => [8.0]]],
+                ['where' => 'every-bay', 'every' => 3, 'first' => 2, 'infill' => $solid],
+            ],
+        ]);
+        $hand = ByHand::from(new Fields(['infills' => [['left' => '0', 'foot' => '1', 'infill' => ['kind' => 'void']]]]));
+        // storeys of 3 300: rows 900, 2 400, 900, 2 400; middles 450, 2 100, 3 750, 5 400 over the foot
+        $grid = GridSolver::solve($rules, 4800.0, 6600.0, [0.0, 3300.0, 6600.0], $hand);
+        $kinds = array_map(static fn (GridCell $c): string => $c->infill->kind->value, $grid->cells);
+        self::assertSame([
+            'spandrel', 'solid', 'spandrel', 'spandrel',
+            'void', 'solid', 'vision', 'vision',
+            'spandrel', 'solid', 'spandrel', 'spandrel',
+            'vision', 'solid', 'vision', 'vision',
+        ], $kinds);
+        // 12 mm of glass 30 kg, 40 mm at 600 kg/m³ 24 kg (EN 572-1: 2 500 kg/m³; from memory)
+        self::assertEqualsWithDelta([30.0, 24.0], [$grid->cells[6]->infill->weight(), $grid->cells[1]->infill->weight()], 1e-9);
+        self::assertEquals($rules, GridRules::from(new Fields($rules->toArray())));
+    }
+
+    /**
+     * @param  array<string, mixed>  $with
+     * @param  array<string, mixed>  $hand
+     */
+    #[DataProvider('refused')]
+    public function test_what_cannot_be_is_refused_with_figures(array $with, array $hand, string $reason, string $says): void
+    {
+        try {
+            GridSolver::solve(Sample::rules($with), 3600.0, 2400.0, [], ByHand::from(new Fields($hand)));
+            self::fail('It was solved.');
+        } catch (Refusal $refusal) {
+            self::assertSame($reason, $refusal->reason);
+            self::assertStringContainsString($says, str_replace("\u{202F}", ' ', $refusal->getMessage()));
+        }
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, array<string, mixed>, string, string}> */
+    public static function refused(): iterable
+    {
+        yield 'members wider than their cells' => [
+            ['bays' => ['by' => 'module', 'size' => 40.0]], [], 'grid.no_room', 'it would be −35 long',
+        ];
+        yield 'an end that nothing holds' => [
+            [],
+            ['members' => [
+                ['axis' => 'upright', 'line' => '1', 'from' => '0'], ['axis' => 'level', 'line' => '1', 'from' => '0'],
+                ['axis' => 'level', 'line' => '1', 'from' => '1'],
+            ]],
+            'grid.member_unheld', 'at 1 200 along and 1 200 up',
+        ];
+        yield 'an order with one left out' => [['order' => ['head']], [], 'grid.order', 'all six'];
+        yield 'bays by storey' => [['bays' => ['by' => 'count', 'count' => 2, 'perStorey' => true]], [], 'grid.bays_by_storey', 'Only'];
+        yield 'no rule for every cell' => [['infills' => []], [], 'grid.infills', 'The first rule'];
+        yield 'glass of two figures' => [
+            ['infills' => [['where' => 'everywhere', 'infill' => ['kind' => 'vision', 'layers' => [6.0, 16.0]]]]], [],
+            'infill.layers', '2 figures were given',
+        ];
+    }
+
+    /** @return iterable<list<list<float>>> */
+    private static function rings(Grid $grid): iterable
+    {
+        foreach ($grid->members as $m) {
+            yield [[$m->x0, $m->y0, $m->x1, $m->y0, $m->x1, $m->y1, $m->x0, $m->y1]];
+        }
+        foreach ($grid->cells as $cell) {
+            yield array_map(static fn ($contour): array => $contour->ring(), $cell->daylight->contours());
+        }
+    }
+}

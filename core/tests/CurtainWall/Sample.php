@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Tests\CurtainWall;
+
+use Isleward\Core\CurtainWall\Axis;
+use Isleward\Core\CurtainWall\ByHand;
+use Isleward\Core\CurtainWall\Grid;
+use Isleward\Core\CurtainWall\GridRules;
+use Isleward\Core\CurtainWall\GridSolver;
+use Isleward\Core\CurtainWall\Role;
+use Isleward\Core\Measure\Fields;
+use Isleward\Core\Measure\Refusal;
+
+/** Grids for the tests. */
+final class Sample
+{
+    /**
+     * @param  array<string, mixed>  $with  in place of what else would be: bays and rows of 1 200, members 50 × 150
+     * @param  array<string, array<string, mixed>|null>  $profiles
+     */
+    public static function rules(array $with = [], array $profiles = []): GridRules
+    {
+        return GridRules::from(new Fields($with + [
+            'bays' => ['by' => 'module', 'size' => 1200.0],
+            'rows' => ['by' => 'module', 'size' => 1200.0],
+            'profiles' => $profiles + array_fill_keys(
+                array_column(Role::cases(), 'value'),
+                ['shape' => 'rectangle', 'face' => 50.0, 'depth' => 150.0],
+            ),
+            'infills' => [['where' => 'everywhere', 'infill' => ['kind' => 'vision', 'layers' => [6.0, 16.0, 6.0]]]],
+        ]));
+    }
+
+    /** Any rules, over any face, with anything changed by hand that can be. */
+    public static function any(int $seed): Grid
+    {
+        mt_srand($seed);
+        $profile = static fn (): ?array => mt_rand(0, 5) === 0 ? null : [
+            'shape' => ['rectangle', 'tee', 'round'][mt_rand(0, 2)],
+            'face' => (float) mt_rand(30, 140), 'depth' => (float) mt_rand(60, 200),
+            'flange' => 10.0, 'web' => 12.0,
+        ];
+        $order = array_column(Role::cases(), 'value');
+        shuffle($order);
+        $rules = self::rules(
+            [
+                'bays' => [
+                    'by' => 'module', 'size' => (float) mt_rand(500, 1600), 'remainder' => ['start', 'both', 'shared'][mt_rand(0, 2)],
+                ],
+                'rows' => ['by' => 'count', 'count' => mt_rand(1, 6)], 'order' => $order, 'joint' => (float) mt_rand(0, 20),
+            ],
+            array_map(static fn (): ?array => $profile(), array_fill_keys($order, null)),
+        );
+        $changes = [];
+        for ($i = mt_rand(0, 9); $i > 0; $i--) {
+            $change = [
+                'axis' => [Axis::Upright, Axis::Level][mt_rand(0, 1)]->value, 'line' => ['0', '1', '2', '3', 'end'][mt_rand(0, 4)],
+                'from' => ['0', '1', '2'][mt_rand(0, 2)],
+            ];
+            $changes[] = mt_rand(0, 1) === 0 ? $change : $change + ['profile' => $profile()];
+        }
+        for (; ; array_pop($changes)) {
+            try {
+                $hand = ByHand::from(new Fields(['members' => $changes]));
+
+                return GridSolver::solve($rules, 6430.0, 4210.0, [0.0, 3600.0], $hand);
+            } catch (Refusal) {
+                // what cannot be (an end that nothing holds, a cell too small) is undone, the latest first
+                if ($changes === []) {
+                    return self::any($seed + 1000); // rules that leave slivers
+                }
+            }
+        }
+    }
+}
