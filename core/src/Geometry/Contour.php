@@ -82,6 +82,19 @@ final class Contour
         return $sum / 2;
     }
 
+    /** @return array{float, float} ∫∫ x and ∫∫ y over it, mm³: where its centre lies, times its area */
+    public function firstMoments(): array
+    {
+        $x = $y = 0.0;
+        foreach ($this->edges() as $edge) {
+            [$a, $b] = $edge->firstMoments();
+            $x += $a;
+            $y += $b;
+        }
+
+        return [$x, $y];
+    }
+
     public function perimeter(): float
     {
         return array_sum(array_map(static fn (Curve $e): float => $e->length(), $this->edges()));

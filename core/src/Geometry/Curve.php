@@ -169,6 +169,28 @@ final readonly class Curve
         return $this->rx * $this->ry * $this->sweep + $this->cx * ($this->y1 - $this->y0) - $this->cy * ($this->x1 - $this->x0);
     }
 
+    /** @return array{float, float} what it gives to ∫∫ x and ∫∫ y over what it bounds: ½ ∫ x² dy and −½ ∫ y² dx along it */
+    public function firstMoments(): array
+    {
+        if (! $this->isCurved()) {
+            return [
+                ($this->y1 - $this->y0) * ($this->x0 ** 2 + $this->x0 * $this->x1 + $this->x1 ** 2) / 6,
+                ($this->x0 - $this->x1) * ($this->y0 ** 2 + $this->y0 * $this->y1 + $this->y1 ** 2) / 6,
+            ];
+        }
+        $along = fn (float $t): array => [
+            ...Ellipse::point($this->cx, $this->cy, $this->rx, $this->ry, $this->tilt, $t),
+            ...Ellipse::spun(-$this->rx * sin($t), $this->ry * cos($t), $this->tilt),
+        ];
+        $over = fn (\Closure $f): float => ($this->sweep <=> 0.0)
+            * Quadrature::between(static fn (float $t): float => $f(...$along($t)), [$this->start, $this->start + $this->sweep]);
+
+        return [
+            $over(static fn (float $x, float $y, float $dx, float $dy): float => $x ** 2 * $dy / 2),
+            $over(static fn (float $x, float $y, float $dx): float => -$y ** 2 * $dx / 2),
+        ];
+    }
+
     /** In mm. */
     public function length(): float
     {

@@ -35,6 +35,17 @@ final readonly class Vec3
         );
     }
 
+    public function minus(self $other): self
+    {
+        return new self($this->x - $other->x, $this->y - $other->y, $this->z - $other->z);
+    }
+
+    /** Of the same direction and one long. */
+    public function unit(): self
+    {
+        return $this->times(1 / $this->length());
+    }
+
     public function length(): float
     {
         return sqrt($this->dot($this));
