@@ -42,6 +42,7 @@ final class GridSolver
         private readonly Lines $rows,
         private readonly ByHand $byHand,
         private readonly array $floors,
+        private readonly FaceEnds $ends,
     ) {
         $this->nx = count($bays->at) - 1;
         $this->ny = count($rows->at) - 1;
@@ -63,6 +64,7 @@ final class GridSolver
         array $floors = [],
         ?ByHand $byHand = null,
         ?array $bays = null,
+        FaceEnds $ends = new FaceEnds,
     ): Grid {
         $byHand ??= ByHand::nothing();
         $of = static fn (Axis $axis): array => array_values(
@@ -74,10 +76,11 @@ final class GridSolver
         ));
         $solver = new self(
             $rules,
-            Lines::of($bays ?? $rules->bays->places($width), $width, $of(Axis::Upright)),
+            Lines::of($bays ?? $rules->bays->places($width), $width, $of(Axis::Upright), $ends->before, $ends->after),
             Lines::of($rules->rows->up($height, $between), $height, $of(Axis::Level)),
             $byHand,
             $floors,
+            $ends,
         );
 
         return $solver->work($width, $height);
@@ -97,10 +100,10 @@ final class GridSolver
     private function layOut(): void
     {
         for ($i = 0; $i <= $this->nx; $i++) {
-            $this->upright[] = array_fill(0, $this->ny, $this->rules->profile($this->role(Axis::Upright, $i)));
+            $this->upright[] = array_fill(0, $this->ny, $this->profile($this->role(Axis::Upright, $i)));
         }
         for ($j = 0; $j <= $this->ny; $j++) {
-            $this->level[] = array_fill(0, $this->nx, $this->rules->profile($this->role(Axis::Level, $j)));
+            $this->level[] = array_fill(0, $this->nx, $this->profile($this->role(Axis::Level, $j)));
         }
     }
 
@@ -152,6 +155,13 @@ final class GridSolver
                 }
             }
         }
+    }
+
+    private function profile(Role $role): ?MemberProfile
+    {
+        return ($role === Role::Left && $this->ends->leftIsCorner) || ($role === Role::Right && $this->ends->rightIsCorner)
+            ? null
+            : $this->rules->profile($role);
     }
 
     private function role(Axis $axis, int $line): Role

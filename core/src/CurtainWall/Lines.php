@@ -29,8 +29,10 @@ final readonly class Lines
     /**
      * @param  list<float>  $ruled  where the rule sets lines out
      * @param  list<LineChange>  $changes  of this axis
+     * @param  float  $before  how far the face reaches past its start, mm
+     * @param  float  $after  how far it reaches past its end
      */
-    public static function of(array $ruled, float $length, array $changes): self
+    public static function of(array $ruled, float $length, array $changes, float $before = 0.0, float $after = 0.0): self
     {
         $at = [];
         foreach ($ruled as $i => $place) {
@@ -82,7 +84,7 @@ final readonly class Lines
 
         return new self(
             [self::START, ...array_map(strval(...), array_keys($at)), self::END],
-            [0.0, ...array_values($at), $length],
+            [-$before, ...array_values($at), $length + $after],
             $lost,
         );
     }

@@ -56,6 +56,15 @@ final readonly class CutPrism implements Solid
         return array_values(array_filter($out, static fn (self $p): bool => $p->volume() > self::NOTHING));
     }
 
+    /** The same turned about z, counter-clockwise. */
+    public function turned(float $angle): self
+    {
+        [$c, $s] = [cos($angle), sin($angle)];
+        $turn = static fn (array $plane): array => [$plane[0], $plane[1] * $c - $plane[2] * $s, $plane[1] * $s + $plane[2] * $c];
+
+        return new self($this->profile->turned($angle, new Vec2(0.0, 0.0)), $turn($this->lower), $turn($this->upper));
+    }
+
     public function volume(): float
     {
         [$mx, $my] = $this->profile->firstMoments();

@@ -6,10 +6,14 @@ namespace Isleward\Core\Tests\CurtainWall;
 
 use Isleward\Core\CurtainWall\Axis;
 use Isleward\Core\CurtainWall\ByHand;
+use Isleward\Core\CurtainWall\Corner;
 use Isleward\Core\CurtainWall\Grid;
 use Isleward\Core\CurtainWall\GridRules;
 use Isleward\Core\CurtainWall\GridSolver;
 use Isleward\Core\CurtainWall\Role;
+use Isleward\Core\CurtainWall\Run;
+use Isleward\Core\Geometry\Curve;
+use Isleward\Core\Geometry\Vec2;
 use Isleward\Core\Measure\Fields;
 use Isleward\Core\Measure\Refusal;
 
@@ -31,6 +35,34 @@ final class Sample
             ),
             'infills' => [['where' => 'everywhere', 'infill' => ['kind' => 'vision', 'layers' => [6.0, 16.0, 6.0]]]],
         ]));
+    }
+
+    /** No members, and joints of nothing: glass is all there is. */
+    public static function glassOnly(): GridRules
+    {
+        return self::rules([], array_fill_keys(array_column(Role::cases(), 'value'), null));
+    }
+
+    /**
+     * Two stretches of one length, 2 400 high, with so many degrees between them on the inside, that lean inward by so many.
+     *
+     * @param  array{float, float}  $leans
+     */
+    public static function two(float $angle, array $leans, Corner $corner, float $length = 6000.0, ?GridRules $rules = null): Run
+    {
+        $turn = deg2rad(180.0 - $angle);
+
+        return Run::solve(
+            $rules ?? self::rules(['rows' => ['by' => 'count', 'count' => 2]]),
+            [
+                Curve::line(new Vec2(-$length, 0.0), new Vec2(0.0, 0.0)),
+                Curve::line(new Vec2(0.0, 0.0), new Vec2($length * cos($turn), $length * sin($turn))),
+            ],
+            array_map(deg2rad(...), $leans),
+            [$corner],
+            300.0,
+            2400.0,
+        );
     }
 
     /** Any rules, over any face, with anything changed by hand that can be. */

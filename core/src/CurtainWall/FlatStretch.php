@@ -1,0 +1,284 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\CurtainWall;
+
+use Isleward\Core\Geometry\Axes;
+use Isleward\Core\Geometry\Contour;
+use Isleward\Core\Geometry\CutPrism;
+use Isleward\Core\Geometry\HalfSpace;
+use Isleward\Core\Geometry\LeaningPlane;
+use Isleward\Core\Geometry\Tolerance;
+use Isleward\Core\Geometry\Vec2;
+use Isleward\Core\Geometry\Vec3;
+use Isleward\Core\Measure\Length;
+use Isleward\Core\Measure\Refusal;
+
+/**
+ * A flat stretch of a run, upright or leaning, as it stands between its corners: its grid, cut by the planes of its foot, its head and
+ * its corners. Foot and head are level; at a corner everything ends at the plane that halves it, and what is of the face also ends at
+ * what the corner's members take. (u, v) of the stretch: u along its foot from the left end, v up the slope; mm.
+ */
+final class FlatStretch
+{
+    /** Sections are drawn out past an edge by so many times their depth, to be cut there. */
+    private const OVER = 8.0;
+
+    private readonly float $length;
+
+    private readonly float $slope;
+
+    private readonly Vec3 $along;
+
+    private readonly Vec3 $up;
+
+    private readonly Vec3 $out;
+
+    public readonly Grid $grid;
+
+    /** @var list<HalfSpace> that all of it lies within */
+    private array $within;
+
+    /** @var list<HalfSpace> that what is of the face lies within too */
+    private array $clear = [];
+
+    /**
+     * @param  float  $height  from its foot to its head, upright
+     * @param  array{Meeting, Corner}|null  $left  where it meets the stretch before it
+     * @param  array{Meeting, Corner}|null  $right
+     * @param  list<float>  $floors  levels of all floors over the foot, upright
+     * @param  list<float>|null  $bays  upright lines that were set out round the whole run
+     *
+     * @throws Refusal when rules do not fit, or its sides run into one another
+     */
+    public function __construct(
+        public readonly LeaningPlane $plane,
+        GridRules $rules,
+        float $height,
+        private readonly ?array $left,
+        private readonly ?array $right,
+        array $floors,
+        ByHand $byHand,
+        ?array $bays,
+    ) {
+        $this->length = $plane->foot->length();
+        $this->slope = $height / cos($plane->lean);
+        $this->along = $plane->point(1.0, 0.0)->minus($plane->point(0.0, 0.0));
+        $this->up = $plane->point(0.0, 1.0)->minus($plane->point(0.0, 0.0));
+        $this->out = $plane->normal(0.0, 0.0);
+        $top = $plane->level + $height;
+        $this->within = [
+            HalfSpace::behind(new Vec3(0.0, 0.0, $plane->level), new Vec3(0.0, 0.0, -1.0)),
+            HalfSpace::behind(new Vec3(0.0, 0.0, $top), new Vec3(0.0, 0.0, 1.0)),
+        ];
+        if ($left !== null) {
+            $this->within[] = $left[0]->after();
+            $this->clear[] = $this->side($left, 1.0);
+        }
+        if ($right !== null) {
+            $this->within[] = $right[0]->before;
+            $this->clear[] = $this->side($right, -1.0);
+        }
+        [$low, $high] = [$this->drift($left) * $this->slope, $this->drift($right) * $this->slope];
+        $this->requireTop($low, $this->length + $high);
+        $stretched = static fn (float $level): float => $level / cos($plane->lean);
+        $this->grid = GridSolver::solve(
+            $rules,
+            $this->length,
+            $this->slope,
+            array_map($stretched, $floors),
+            $byHand,
+            $bays,
+            new FaceEnds(max(0.0, -$low), max(0.0, $high), $left !== null, $right !== null),
+        );
+    }
+
+    /** @return list<RunMember> the grid's, cut as they stand; what is cut away wholly is none */
+    public function members(): array
+    {
+        $out = [];
+        foreach ($this->grid->members as $member) {
+            if ($member->profile === null) {
+                continue;
+            }
+            $upright = $member->role->isUpright();
+            $axes = $upright
+                ? new Axes($this->plane->point($member->axis(), 0.0), $this->along, $this->out->times(-1.0), $this->up)
+                : new Axes($this->plane->point(0.0, $member->axis()), $this->up->times(-1.0), $this->out->times(-1.0), $this->along);
+            $pieces = CutPrism::between($this->section($member), $axes, [...$this->within, ...$this->clear, ...$this->ends($member)]);
+            if ($pieces !== []) {
+                $out[] = RunMember::of($member->role->word(), $member->profile, $axes, $pieces);
+            }
+        }
+
+        return $out;
+    }
+
+    /** @return list<RunPane> of cells that something of is left */
+    public function panes(): array
+    {
+        $out = [];
+        $axes = new Axes($this->plane->point(0.0, 0.0), $this->along, $this->up, $this->out);
+        foreach ($this->grid->cells as $cell) {
+            $t = $cell->infill->thickness();
+            $profiles = $this->leftOf($cell);
+            if ($profiles === []) {
+                continue;
+            }
+            $pieces = $t === 0.0 ? [] : CutPrism::between($profiles, $axes, [
+                ...$this->within,
+                HalfSpace::behind($axes->origin, $this->out),
+                HalfSpace::behind($axes->point(0.0, 0.0, -$t), $this->out->times(-1.0)),
+            ]);
+            $out[] = new RunPane($cell, $profiles, $axes, $pieces);
+        }
+
+        return $out;
+    }
+
+    /**
+     * What of a corner's member stands on this side of it, in axes along the edge: x in the face away from the stretch before, y inward.
+     *
+     * @param  bool  $atLeft  whether the corner is at its left end
+     * @return array{Axes, list<CutPrism>}
+     */
+    public function half(bool $atLeft): array
+    {
+        [$meeting, $corner] = ($atLeft ? $this->left : $this->right) ?? throw new \LogicException('No corner stands there.');
+        $axes = new Axes($meeting->foot, $this->across($meeting), $this->out->times(-1.0), $meeting->edge);
+        $profile = $corner->profile ?? throw new \LogicException('Glass meets glass there.');
+        $over = self::OVER * $profile->wholeDepth();
+        $sections = [];
+        foreach ($profile->contours() as $i => $contour) {
+            [, $front, , $back] = $contour->bounds();
+            $wide = $i === 0 ? $profile->face : $contour->width();
+            $sections[] = $atLeft ? Contour::rectangle(-$over, $front, $wide, $back) : Contour::rectangle(-$wide, $front, $over, $back);
+        }
+
+        return [$axes, CutPrism::between($sections, $axes, $this->within)];
+    }
+
+    /** @param  array{Meeting, Corner}  $at */
+    private function side(array $at, float $way): HalfSpace
+    {
+        $across = $this->across($at[0])->times($way);
+
+        return HalfSpace::behind($at[0]->foot->plus($across->times($at[1]->takes())), $across->times(-1.0));
+    }
+
+    /** Square to an edge in the face, the way u runs. */
+    private function across(Meeting $meeting): Vec3
+    {
+        return $meeting->edge->cross($this->out)->unit();
+    }
+
+    /**
+     * By how much u of an edge changes for a mm up the slope.
+     *
+     * @param  array{Meeting, Corner}|null  $at
+     */
+    private function drift(?array $at): float
+    {
+        return $at === null ? 0.0 : $at[0]->edge->dot($this->along) / $at[0]->edge->dot($this->up);
+    }
+
+    private function requireTop(float $low, float $high): void
+    {
+        $takes = ($this->left[1] ?? null)?->takes() + ($this->right[1] ?? null)?->takes();
+        foreach ([['foot', $this->length], ['head', $high - $low]] as [$where, $there]) {
+            if ($there - $takes <= Tolerance::LENGTH) {
+                throw Refusal::because(
+                    'run.side_vanishes',
+                    sprintf(
+                        'A stretch %s long at its foot is %s wide at its %s, and its corners take %s of that.',
+                        Length::mark($this->length),
+                        Length::mark(max(0.0, $there)),
+                        $where,
+                        Length::mark($takes),
+                    ),
+                    details: ['there' => $there, 'takes' => $takes],
+                );
+            }
+        }
+    }
+
+    /**
+     * A member's section in its own axes. One along a leaning foot or head is drawn on past it, to be cut level.
+     *
+     * @return non-empty-list<Contour>
+     */
+    private function section(GridMember $member): array
+    {
+        $profile = $member->profile ?? throw new \LogicException('A joint has no section.');
+        $sections = $profile->contours();
+        if ($this->plane->lean === 0.0 || $profile->shape !== SectionShape::Rectangle || ! $this->isOnEdge($member)) {
+            return $sections;
+        }
+        $over = self::OVER * $profile->wholeDepth();
+
+        // x of a level member runs down
+        return array_map(static function (Contour $section) use ($member, $over): Contour {
+            [$x0, $y0, $x1, $y1] = $section->bounds();
+
+            return $member->role === Role::Foot
+                ? Contour::rectangle($x0, $y0, $x1 + $over, $y1)
+                : Contour::rectangle($x0 - $over, $y0, $x1, $y1);
+        }, $sections);
+    }
+
+    private function isOnEdge(GridMember $member): bool
+    {
+        return $member->role === Role::Foot || $member->role === Role::Head;
+    }
+
+    /** @return list<HalfSpace> its own ends, where they are not the foot, the head or a corner */
+    private function ends(GridMember $member): array
+    {
+        $square = fn (float $u, float $v, Vec3 $way): HalfSpace => HalfSpace::behind($this->plane->point($u, $v), $way);
+        $out = [];
+        if ($member->role->isUpright()) {
+            if ($member->y0 > Tolerance::LENGTH) {
+                $out[] = $square(0.0, $member->y0, $this->up->times(-1.0));
+            }
+            if ($member->y1 < $this->slope - Tolerance::LENGTH) {
+                $out[] = $square(0.0, $member->y1, $this->up);
+            }
+
+            return $out;
+        }
+        if ($this->left === null || $member->x0 > $this->grid->bays->at[0] + Tolerance::LENGTH) {
+            $out[] = $square($member->x0, 0.0, $this->along->times(-1.0));
+        }
+        if ($this->right === null || $member->x1 < $this->grid->bays->at[count($this->grid->bays->at) - 1] - Tolerance::LENGTH) {
+            $out[] = $square($member->x1, 0.0, $this->along);
+        }
+
+        return $out;
+    }
+
+    /** @return list<Contour> what corners leave of a cell */
+    private function leftOf(GridCell $cell): array
+    {
+        $left = [$cell->contour()];
+        foreach ([[$this->left, 1.0], [$this->right, -1.0]] as [$at, $way]) {
+            if ($at === null) {
+                continue;
+            }
+            $on = $this->plane->place($at[0]->foot->plus($this->across($at[0])->times($way * $at[1]->takes())));
+            $next = $this->plane->place($at[0]->foot->plus($this->across($at[0])->times($way * $at[1]->takes()))->plus($at[0]->edge));
+            // of the left edge what lies right of it, of the right edge what lies left
+            [$a, $b] = $way > 0 ? [$next, $on] : [$on, $next];
+            $cut = [];
+            foreach ($left as $contour) {
+                array_push($cut, ...$contour->leftOf(
+                    new Vec2($a->x, $a->y),
+                    new Vec2($b->x, $b->y),
+                ));
+            }
+            $left = $cut;
+        }
+
+        return array_values(array_filter($left, static fn (Contour $c): bool => $c->area() > 1.0));
+    }
+}

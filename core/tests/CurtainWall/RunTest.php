@@ -1,0 +1,154 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Tests\CurtainWall;
+
+use Isleward\Core\CurtainWall\Corner;
+use Isleward\Core\CurtainWall\MemberProfile;
+use Isleward\Core\CurtainWall\Run;
+use Isleward\Core\CurtainWall\RunMember;
+use Isleward\Core\CurtainWall\RunPane;
+use Isleward\Core\Geometry\Curve;
+use Isleward\Core\Geometry\Vec2;
+use Isleward\Core\Measure\Fields;
+use Isleward\Core\Measure\Refusal;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+final class RunTest extends TestCase
+{
+    /**
+     * A glazed room 3 200 × 4 600, 2 250 high, three sides against a wall, all members 60 × 140, posts 140 × 140: by hand.
+     */
+    public function test_a_glazed_room_is_as_reckoned_by_hand(): void
+    {
+        $room = self::room();
+        self::assertCount(2, $room->corners);
+        foreach ($room->corners as $post) {
+            self::assertSame('corner post', $post->what);
+            self::assertEqualsWithDelta(140.0 * 140 * 2250, $post->volume(), 1e-3, 'a square post, as high as the room');
+            self::assertEqualsWithDelta(2250.0, $post->length, 1e-9);
+        }
+        $lengths = [];
+        foreach ($room->members() as $member) {
+            $lengths[$member->what][] = round($member->length, 6);
+        }
+        // sides at the wall and posts run through; head and foot of the front from post to post: 3 200 − 2 · 140
+        self::assertSame([2250.0, 2250.0], [$lengths['left side'][0], $lengths['right side'][0]]);
+        self::assertContains(2920.0, $lengths['head']);
+        // and of the flanks from the side at the wall to the post: 4 600 − 60 − 140
+        self::assertSame(2, count(array_keys($lengths['head'], 4400.0, true)));
+        $glass = array_sum(array_map(static fn (RunPane $p): float => $p->area(), $room->panes()));
+        self::assertEqualsWithDelta((2920.0 + 2 * 4400) * (2250 - 120), $glass, 1e-3);
+    }
+
+    /** Figures of published.md: two sides leaning alike by 18° over a right angle, and by 15° and 12°. */
+    #[DataProvider('edges')]
+    public function test_the_edge_of_two_leaning_sides_is_as_published(float $a, float $b, float $lean): void
+    {
+        $run = Sample::two(90.0, [$a, $b], Corner::mitred(MemberProfile::rectangle(60.0, 120.0)));
+        self::assertEqualsWithDelta($lean, $run->meetings[0]->lean(), 0.005);
+        // it is n₁ × n₂, and the members along it are as long as it is between the level foot and head, and a little for their ends
+        $edge = $run->meetings[0]->edge;
+        $rise = 2400.0 / $edge->z;
+        foreach ($run->corners as $member) {
+            self::assertGreaterThan($rise - 1e-6, $member->length);
+            self::assertLessThan($rise + 200.0, $member->length);
+        }
+    }
+
+    /** @return iterable<string, array{float, float, float}> */
+    public static function edges(): iterable
+    {
+        yield 'alike' => [18.0, 18.0, 24.68];
+        yield 'leaning out alike' => [-18.0, -18.0, 24.68];
+        yield '15 and 12' => [15.0, 12.0, 18.88];
+    }
+
+    /** By trigonometry: over a right angle, upright, a head between two mitred pairs is cut square; a mullion's ends lean as the wall does. */
+    public function test_ends_are_cut_at_their_true_angles(): void
+    {
+        $run = Sample::two(90.0, [18.0, 18.0], Corner::mitred(MemberProfile::rectangle(60.0, 120.0)));
+        $of = static fn (string $what): array => array_values(
+            array_filter($run->members(), static fn (RunMember $m): bool => $m->what === $what),
+        );
+        // foot and head are level, so a mullion leaning by 18° is cut at 72° over its depth, and square across its face
+        foreach ($of('mullion') as $mullion) {
+            if (abs($mullion->ends[0][0] - 90.0) < 1e-6 && abs($mullion->ends[1][0] - 90.0) < 1e-6) {
+                self::assertEqualsWithDelta([[90.0, 72.0], [90.0, 72.0]], $mullion->ends, 1e-6);
+                $whole = true;
+            }
+        }
+        self::assertTrue($whole ?? false, 'one that no corner cuts');
+        // in the face the edge stands from the slope by atan(u per v): tan = sin 18° for a right angle
+        $across = array_merge(...array_map(static fn (RunMember $m): array => array_column($m->ends, 0), $of('transom')));
+        self::assertEqualsWithDelta(90.0 - rad2deg(atan(sin(deg2rad(18)))), min($across), 1e-6);
+    }
+
+    /** Law: of frameless glass what is seen is the whole face, a trapezium where the edge leans in it, less the strip along the corner. */
+    public function test_glass_fills_the_face_whatever_the_angle_and_the_lean(): void
+    {
+        foreach ([30.0, 75.0, 90.0, 135.0, 180.0, 225.0, 300.0, 330.0] as $angle) {
+            foreach ($angle === 180.0 ? [[0.0, 0.0], [9.0, 9.0]] : [[0.0, 0.0], [12.0, 20.0], [-15.0, 10.0], [-30.0, -30.0]] as $leans) {
+                $run = Sample::two($angle, $leans, Corner::glass(24.0), 9000.0, Sample::glassOnly());
+                foreach ($run->stretches as $i => $stretch) {
+                    $slope = 2400.0 / cos(deg2rad($leans[$i]));
+                    $along = $stretch->plane->point(1.0, 0.0)->minus($stretch->plane->point(0.0, 0.0));
+                    $up = $stretch->plane->point(0.0, 1.0)->minus($stretch->plane->point(0.0, 0.0));
+                    $drift = ($i === 0 ? 1 : -1) * $run->meetings[0]->edge->dot($along) / $run->meetings[0]->edge->dot($up);
+                    $face = (9000.0 + $drift * $slope / 2) * $slope - 12.0 * $slope * hypot(1.0, $drift);
+                    $seen = array_sum(array_map(static fn (RunPane $p): float => $p->area(), $stretch->panes()));
+                    self::assertEqualsWithDelta($face, $seen, 1.0, "stretch $i at $angle, leaning ".implode(' and ', $leans));
+                }
+            }
+        }
+    }
+
+    /**
+     * @param  array{float, float}  $leans
+     */
+    #[DataProvider('refused')]
+    public function test_what_cannot_stand_is_refused_with_figures(float $angle, array $leans, float $length, string $reason, string $says): void
+    {
+        try {
+            Sample::two($angle, $leans, Corner::mitred(MemberProfile::rectangle(60.0, 120.0)), $length);
+            self::fail('It stood.');
+        } catch (Refusal $refusal) {
+            self::assertSame($reason, $refusal->reason);
+            self::assertStringContainsString($says, str_replace("\u{202F}", ' ', $refusal->getMessage()));
+        }
+    }
+
+    /** @return iterable<string, array{float, array{float, float}, float, string, string}> */
+    public static function refused(): iterable
+    {
+        yield 'too sharp' => [20.0, [0.0, 0.0], 6000.0, 'run.corner_too_sharp', '20.0° on its inside'];
+        yield 'in line and leaning differently' => [180.0, [10.0, 20.0], 6000.0, 'run.no_edge', 'corner 1'];
+        yield 'a side that vanishes' => [90.0, [40.0, 40.0], 1500.0, 'run.side_vanishes', '1 500 long at its foot'];
+    }
+
+    public function test_a_corner_is_a_rectangle(): void
+    {
+        $this->expectExceptionMessage('What stands at a corner is a rectangle');
+        Corner::from(new Fields(['kind' => 'post', 'profile' => ['shape' => 'round', 'face' => 80.0]]));
+    }
+
+    private static function room(): Run
+    {
+        $sixty = ['shape' => 'rectangle', 'face' => 60.0, 'depth' => 140.0];
+        $at = [new Vec2(0, 4600), new Vec2(0, 0), new Vec2(3200, 0), new Vec2(3200, 4600)];
+
+        return Run::solve(
+            Sample::rules(
+                ['bays' => ['by' => 'count', 'count' => 1], 'rows' => ['by' => 'count', 'count' => 1]],
+                array_fill_keys(['mullion', 'transom', 'left', 'right', 'head', 'foot'], $sixty),
+            ),
+            [Curve::line($at[0], $at[1]), Curve::line($at[1], $at[2]), Curve::line($at[2], $at[3])],
+            [0.0, 0.0, 0.0],
+            array_fill(0, 2, Corner::post(MemberProfile::rectangle(140.0, 140.0))),
+            150.0,
+            2250.0,
+        );
+    }
+}

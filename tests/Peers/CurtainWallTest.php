@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Peers;
+
+use Isleward\Core\CurtainWall\Corner;
+use Isleward\Core\CurtainWall\MemberProfile;
+use Isleward\Core\CurtainWall\Run;
+use Isleward\Core\Measure\Fields;
+use Isleward\Core\Tests\CurtainWall\Sample;
+
+/** Members of curtain walls, read by manifold-3d: no two of them share any volume, whatever the angle and the lean. */
+final class CurtainWallTest extends PeerCase
+{
+    public function test_the_sum_of_all_members_is_their_union(): void
+    {
+        $cases = $ours = [];
+        $leans = [[0.0, 0.0], [18.0, 18.0], [-30.0, -30.0], [30.0, -12.0], [-8.0, 25.0]];
+        foreach (range(30, 330, 15) as $n => $angle) {
+            foreach ($angle === 180 ? [[0.0, 0.0], [14.0, 14.0]] : [$leans[0], $leans[1 + $n % 4], $leans[1 + ($n + 2) % 4]] as $k => $lean) {
+                $profile = MemberProfile::from(new Fields([
+                    'shape' => 'rectangle', 'face' => [60.0, 140.0, 180.0][($n + $k) % 3], 'depth' => 140.0, 'setback' => 28.0,
+                    'capWidth' => 50.0, 'capDepth' => 20.0,
+                ]));
+                $run = Sample::two(
+                    (float) $angle,
+                    $lean,
+                    [Corner::post($profile), Corner::mitred($profile), Corner::glass(20.0)][($n + $k) % 3],
+                    7000.0,
+                    self::rules(),
+                );
+                $ours["$angle, ".implode(' and ', $lean)] = self::volumes($run);
+                $cases[] = self::solids($run);
+            }
+        }
+        $answers = self::ask('runs.mjs', $cases);
+        foreach (array_keys($ours) as $i => $which) {
+            self::assertSame(['NoError'], $answers[$i]['status'], $which);
+            foreach ($ours[$which] as $k => $volume) {
+                // ours are exact, theirs in single precision over 7 m
+                self::assertEqualsWithDelta($volume, $answers[$i]['volumes'][$k], max(40.0, $volume * 2e-4), "solid $k of $which");
+            }
+            $sum = array_sum($answers[$i]['volumes']);
+            self::assertEqualsWithDelta($sum, $answers[$i]['union'], $sum * 2e-5, "the sum is the union at $which");
+        }
+        self::assertGreaterThan(55, count($ours));
+    }
+
+    private static function rules(): \Isleward\Core\CurtainWall\GridRules
+    {
+        $capped = ['shape' => 'rectangle', 'face' => 50.0, 'depth' => 140.0, 'setback' => 28.0, 'capWidth' => 50.0, 'capDepth' => 20.0];
+
+        return Sample::rules(
+            ['bays' => ['by' => 'greatest', 'size' => 1500.0], 'rows' => ['by' => 'count', 'count' => 2]],
+            ['mullion' => ['shape' => 'tee', 'face' => 50.0, 'depth' => 120.0, 'setback' => 28.0, 'flange' => 10.0, 'web' => 12.0],
+                'transom' => $capped, 'left' => $capped, 'right' => $capped, 'head' => $capped, 'foot' => $capped],
+        );
+    }
+
+    /** @return list<array{positions: list<float>, triangles: list<int>}> */
+    private static function solids(Run $run): array
+    {
+        $out = [];
+        foreach ([...$run->members(), ...$run->panes()] as $one) {
+            foreach ($one->solids() as $solid) {
+                $mesh = $solid->mesh(0.1);
+                $out[] = ['positions' => $mesh->positions, 'triangles' => $mesh->triangles];
+            }
+        }
+
+        return $out;
+    }
+
+    /** @return list<float> */
+    private static function volumes(Run $run): array
+    {
+        $out = [];
+        foreach ([...$run->members(), ...$run->panes()] as $one) {
+            foreach ($one->solids() as $solid) {
+                $out[] = $solid->volume();
+            }
+        }
+
+        return $out;
+    }
+}
