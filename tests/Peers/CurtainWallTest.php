@@ -5,9 +5,13 @@ declare(strict_types=1);
 namespace Tests\Peers;
 
 use Isleward\Core\CurtainWall\Corner;
+use Isleward\Core\CurtainWall\GridRules;
 use Isleward\Core\CurtainWall\MemberProfile;
 use Isleward\Core\CurtainWall\Run;
+use Isleward\Core\Geometry\Curve;
+use Isleward\Core\Geometry\Vec2;
 use Isleward\Core\Measure\Fields;
+use Isleward\Core\Tests\CurtainWall\BentTest;
 use Isleward\Core\Tests\CurtainWall\Sample;
 
 /** Members of curtain walls, read by manifold-3d: no two of them share any volume, whatever the angle and the lean. */
@@ -47,7 +51,44 @@ final class CurtainWallTest extends PeerCase
         self::assertGreaterThan(55, count($ours));
     }
 
-    private static function rules(): \Isleward\Core\CurtainWall\GridRules
+    /** Curved runs, bulging and hollow, that meet straight ones at any angle. */
+    public function test_the_sum_of_bent_members_is_their_union(): void
+    {
+        $cases = $ours = [];
+        foreach ([[9000.0, 80.0], [-6000.0, 60.0], [3500.0, 120.0], [-12000.0, 35.0]] as $n => [$radius, $sweep]) {
+            foreach ([0.0, 40.0, -55.0, 110.0, -130.0] as $k => $turn) {
+                $sign = $radius > 0 ? 1.0 : -1.0;
+                $arc = Curve::curved(0.0, 0.0, abs($radius), abs($radius), deg2rad(-100), $sign * deg2rad($sweep));
+                $on = $arc->directionAt($arc->length())->angle() + deg2rad($turn);
+                $end = $arc->end();
+                $profile = MemberProfile::rectangle(160.0, 150.0, 30.0);
+                $run = Run::solve(
+                    BentTest::rules(),
+                    [$arc, Curve::line($end, $end->plus((new Vec2(cos($on), sin($on)))->times(4000.0)))],
+                    [0.0, 0.0],
+                    [[Corner::post($profile), Corner::mitred($profile), Corner::glass(30.0)][($n + $k) % 3]],
+                    200.0,
+                    5200.0,
+                    [-200.0, 3400.0],
+                );
+                $ours["$radius, $turn"] = self::volumes($run);
+                $cases[] = self::solids($run, 0.05);
+            }
+        }
+        $answers = self::ask('runs.mjs', $cases);
+        foreach (array_keys($ours) as $i => $which) {
+            self::assertSame(['NoError'], $answers[$i]['status'], $which);
+            foreach ($ours[$which] as $k => $volume) {
+                // a chord of 0.05 mm on both sides of something 28 thick whose ends are cut slanted
+                self::assertEqualsWithDelta($volume, $answers[$i]['volumes'][$k], max(500.0, $volume * 1e-3), "solid $k of $which");
+            }
+            // chords of neighbours leave their arc by as much as the sagitta, either way
+            $sum = array_sum($answers[$i]['volumes']);
+            self::assertEqualsWithDelta($sum, $answers[$i]['union'], $sum * 2e-5, "the sum is the union at $which");
+        }
+    }
+
+    private static function rules(): GridRules
     {
         $capped = ['shape' => 'rectangle', 'face' => 50.0, 'depth' => 140.0, 'setback' => 28.0, 'capWidth' => 50.0, 'capDepth' => 20.0];
 
@@ -59,12 +100,12 @@ final class CurtainWallTest extends PeerCase
     }
 
     /** @return list<array{positions: list<float>, triangles: list<int>}> */
-    private static function solids(Run $run): array
+    private static function solids(Run $run, float $sagitta = 0.1): array
     {
         $out = [];
         foreach ([...$run->members(), ...$run->panes()] as $one) {
-            foreach ($one->solids() as $solid) {
-                $mesh = $solid->mesh(0.1);
+            foreach ($one->solids as $solid) {
+                $mesh = $solid->mesh($sagitta);
                 $out[] = ['positions' => $mesh->positions, 'triangles' => $mesh->triangles];
             }
         }
@@ -77,7 +118,7 @@ final class CurtainWallTest extends PeerCase
     {
         $out = [];
         foreach ([...$run->members(), ...$run->panes()] as $one) {
-            foreach ($one->solids() as $solid) {
+            foreach ($one->solids as $solid) {
                 $out[] = $solid->volume();
             }
         }

@@ -9,6 +9,7 @@ use Isleward\Core\Geometry\Contour;
 use Isleward\Core\Geometry\CutPrism;
 use Isleward\Core\Geometry\HalfSpace;
 use Isleward\Core\Geometry\LeaningPlane;
+use Isleward\Core\Geometry\Solid;
 use Isleward\Core\Geometry\Tolerance;
 use Isleward\Core\Geometry\Vec2;
 use Isleward\Core\Geometry\Vec3;
@@ -20,7 +21,7 @@ use Isleward\Core\Measure\Refusal;
  * its corners. Foot and head are level; at a corner everything ends at the plane that halves it, and what is of the face also ends at
  * what the corner's members take. (u, v) of the stretch: u along its foot from the left end, v up the slope; mm.
  */
-final class FlatStretch
+final class FlatStretch implements Stretch
 {
     /** Sections are drawn out past an edge by so many times their depth, to be cut there. */
     private const OVER = 8.0;
@@ -35,7 +36,7 @@ final class FlatStretch
 
     private readonly Vec3 $out;
 
-    public readonly Grid $grid;
+    private readonly Grid $grid;
 
     /** @var list<HalfSpace> that all of it lies within */
     private array $within;
@@ -94,7 +95,11 @@ final class FlatStretch
         );
     }
 
-    /** @return list<RunMember> the grid's, cut as they stand; what is cut away wholly is none */
+    public function grid(): Grid
+    {
+        return $this->grid;
+    }
+
     public function members(): array
     {
         $out = [];
@@ -108,14 +113,13 @@ final class FlatStretch
                 : new Axes($this->plane->point(0.0, $member->axis()), $this->up->times(-1.0), $this->out->times(-1.0), $this->along);
             $pieces = CutPrism::between($this->section($member), $axes, [...$this->within, ...$this->clear, ...$this->ends($member)]);
             if ($pieces !== []) {
-                $out[] = RunMember::of($member->role->word(), $member->profile, $axes, $pieces);
+                $out[] = RunMember::straight($member->role->word(), $member->profile, $axes, $pieces);
             }
         }
 
         return $out;
     }
 
-    /** @return list<RunPane> of cells that something of is left */
     public function panes(): array
     {
         $out = [];
@@ -131,32 +135,18 @@ final class FlatStretch
                 HalfSpace::behind($axes->origin, $this->out),
                 HalfSpace::behind($axes->point(0.0, 0.0, -$t), $this->out->times(-1.0)),
             ]);
-            $out[] = new RunPane($cell, $profiles, $axes, $pieces);
+            $solids = array_map(static fn (CutPrism $p): Solid => InSpace::of($p, $axes), $pieces);
+            $out[] = new RunPane($cell, $profiles, $solids);
         }
 
         return $out;
     }
 
-    /**
-     * What of a corner's member stands on this side of it, in axes along the edge: x in the face away from the stretch before, y inward.
-     *
-     * @param  bool  $atLeft  whether the corner is at its left end
-     * @return array{Axes, list<CutPrism>}
-     */
     public function half(bool $atLeft): array
     {
         [$meeting, $corner] = ($atLeft ? $this->left : $this->right) ?? throw new \LogicException('No corner stands there.');
-        $axes = new Axes($meeting->foot, $this->across($meeting), $this->out->times(-1.0), $meeting->edge);
-        $profile = $corner->profile ?? throw new \LogicException('Glass meets glass there.');
-        $over = self::OVER * $profile->wholeDepth();
-        $sections = [];
-        foreach ($profile->contours() as $i => $contour) {
-            [, $front, , $back] = $contour->bounds();
-            $wide = $i === 0 ? $profile->face : $contour->width();
-            $sections[] = $atLeft ? Contour::rectangle(-$over, $front, $wide, $back) : Contour::rectangle(-$wide, $front, $over, $back);
-        }
 
-        return [$axes, CutPrism::between($sections, $axes, $this->within)];
+        return HalfPost::of($meeting, $corner, $this->out, $atLeft, $this->within);
     }
 
     /** @param  array{Meeting, Corner}  $at */
@@ -185,7 +175,7 @@ final class FlatStretch
 
     private function requireTop(float $low, float $high): void
     {
-        $takes = ($this->left[1] ?? null)?->takes() + ($this->right[1] ?? null)?->takes();
+        $takes = ($this->left === null ? 0.0 : $this->left[1]->takes()) + ($this->right === null ? 0.0 : $this->right[1]->takes());
         foreach ([['foot', $this->length], ['head', $high - $low]] as [$where, $there]) {
             if ($there - $takes <= Tolerance::LENGTH) {
                 throw Refusal::because(

@@ -8,6 +8,7 @@ use Isleward\Core\Geometry\Axes;
 use Isleward\Core\Geometry\Curve;
 use Isleward\Core\Geometry\CutPrism;
 use Isleward\Core\Geometry\LeaningPlane;
+use Isleward\Core\Geometry\UprightCylinder;
 use Isleward\Core\Geometry\Vec2;
 use Isleward\Core\Measure\Refusal;
 
@@ -15,7 +16,7 @@ use Isleward\Core\Measure\Refusal;
 final readonly class Run
 {
     /**
-     * @param  list<FlatStretch>  $stretches
+     * @param  list<Stretch>  $stretches
      * @param  list<Meeting>  $meetings  in order; of a closed run the one between its last and its first stretch comes last
      * @param  list<RunMember>  $corners
      */
@@ -24,8 +25,8 @@ final readonly class Run
     }
 
     /**
-     * @param  non-empty-list<Curve>  $path  straight stretches in plan, one from where the other ends; the outside lies to their right
-     * @param  list<float>  $leans  of each from upright, radians, positive inward
+     * @param  non-empty-list<Curve>  $path  straight stretches and arcs in plan, one from where the other ends; outside lies to their right
+     * @param  list<float>  $leans  of each from upright, radians, positive inward; an arc has none
      * @param  list<Corner>  $corners  between each and the next; of a closed run one more
      * @param  float  $foot  level, mm over the datum
      * @param  list<float>  $floors  levels of all floors over the foot
@@ -43,26 +44,26 @@ final readonly class Run
         array $floors = [],
         array $byHand = [],
     ): self {
-        $planes = array_map(static fn (Curve $c, int $i): LeaningPlane => new LeaningPlane($c, $foot, $leans[$i]), $path, array_keys($path));
         $count = count($path);
         $meetings = [];
-        foreach ($corners as $i => $_) {
-            $meetings[] = Meeting::of($planes[$i], $planes[($i + 1) % $count], $i + 1);
+        foreach (array_keys($corners) as $i) {
+            $next = ($i + 1) % $count;
+            $meetings[] = Meeting::of(
+                self::plane($path[$i], $leans[$i], $foot, false),
+                self::plane($path[$next], $leans[$next], $foot, true),
+                $i + 1,
+            );
         }
         $closed = count($corners) === $count;
         $stretches = [];
-        foreach ($planes as $i => $plane) {
+        foreach ($path as $i => $curve) {
             $before = $i > 0 ? $i - 1 : ($closed ? $count - 1 : null);
-            $stretches[] = new FlatStretch(
-                $plane,
-                $rules,
-                $height,
-                $before === null ? null : [$meetings[$before], $corners[$before]],
-                isset($corners[$i]) ? [$meetings[$i], $corners[$i]] : null,
-                $floors,
-                $byHand[$i] ?? ByHand::nothing(),
-                null,
-            );
+            $left = $before === null ? null : [$meetings[$before], $corners[$before]];
+            $right = isset($corners[$i]) ? [$meetings[$i], $corners[$i]] : null;
+            $hand = $byHand[$i] ?? ByHand::nothing();
+            $stretches[] = $curve->isCurved()
+                ? new BentStretch(self::cylinder($curve, $leans[$i], $i), $rules, $foot, $height, $left, $right, $floors, $hand, null)
+                : new FlatStretch(new LeaningPlane($curve, $foot, $leans[$i]), $rules, $height, $left, $right, $floors, $hand, null);
         }
         $stand = [];
         foreach ($corners as $i => $corner) {
@@ -75,31 +76,62 @@ final readonly class Run
     /** @return list<RunMember> of all stretches and corners */
     public function members(): array
     {
-        return [...array_merge(...array_map(static fn (FlatStretch $s): array => $s->members(), $this->stretches)), ...$this->corners];
+        return [...array_merge(...array_map(static fn (Stretch $s): array => $s->members(), $this->stretches)), ...$this->corners];
     }
 
     /** @return list<RunPane> */
     public function panes(): array
     {
-        return array_merge(...array_map(static fn (FlatStretch $s): array => $s->panes(), $this->stretches));
+        return array_merge(...array_map(static fn (Stretch $s): array => $s->panes(), $this->stretches));
     }
 
     /** @return list<RunMember> */
-    private static function standing(Corner $corner, FlatStretch $before, FlatStretch $after): array
+    private static function standing(Corner $corner, Stretch $before, Stretch $after): array
     {
         if ($corner->profile === null) {
             return [];
         }
         [$axes, $pieces] = $before->half(false);
         [$other, $others] = $after->half(true);
-        if ($corner->kind === CornerKind::Mitred) {
-            return [
-                RunMember::of('mitred mullion', $corner->profile, $axes, $pieces),
-                RunMember::of('mitred mullion', $corner->profile, $other, $others),
-            ];
+        $made = $corner->kind === CornerKind::Mitred
+            ? [['mitred mullion', $axes, $pieces], ['mitred mullion', $other, $others]]
+            : [['corner post', $axes, [...$pieces, ...self::turned($others, $other, $axes)]]];
+        $out = [];
+        foreach ($made as [$what, $in, $of]) {
+            if ($of !== []) {
+                $out[] = RunMember::straight($what, $corner->profile, $in, $of);
+            }
         }
 
-        return [RunMember::of('corner post', $corner->profile, $axes, [...$pieces, ...self::turned($others, $other, $axes)])];
+        return $out;
+    }
+
+    /** The plane a stretch lies in where it meets another: of an arc the upright one that touches it there. */
+    private static function plane(Curve $curve, float $lean, float $foot, bool $atStart): LeaningPlane
+    {
+        if (! $curve->isCurved()) {
+            return new LeaningPlane($curve, $foot, $lean);
+        }
+        $at = $atStart ? $curve->start() : $curve->end();
+        $along = $curve->directionAt($atStart ? 0.0 : $curve->length())->times(1000.0);
+
+        return new LeaningPlane($atStart ? Curve::line($at, $at->plus($along)) : Curve::line($at->minus($along), $at), $foot, 0.0);
+    }
+
+    private static function cylinder(Curve $curve, float $lean, int $i): UprightCylinder
+    {
+        if ($lean !== 0.0) {
+            throw Refusal::because(
+                'run.leaning_arc',
+                sprintf(
+                    'Stretch %d is an arc and cannot lean: leaning, it would be part of a cone, whose panes no longer fit one another row by row.',
+                    $i + 1,
+                ),
+                details: ['stretch' => $i + 1],
+            );
+        }
+
+        return new UprightCylinder($curve);
     }
 
     /**

@@ -178,17 +178,22 @@ final readonly class Curve
                 ($this->x0 - $this->x1) * ($this->y0 ** 2 + $this->y0 * $this->y1 + $this->y1 ** 2) / 6,
             ];
         }
-        $along = fn (float $t): array => [
-            ...Ellipse::point($this->cx, $this->cy, $this->rx, $this->ry, $this->tilt, $t),
-            ...Ellipse::spun(-$this->rx * sin($t), $this->ry * cos($t), $this->tilt),
-        ];
-        $over = fn (\Closure $f): float => ($this->sweep <=> 0.0)
-            * Quadrature::between(static fn (float $t): float => $f(...$along($t)), [$this->start, $this->start + $this->sweep]);
 
         return [
-            $over(static fn (float $x, float $y, float $dx, float $dy): float => $x ** 2 * $dy / 2),
-            $over(static fn (float $x, float $y, float $dx): float => -$y ** 2 * $dx / 2),
+            $this->over(static fn (float $x, float $y, float $dx, float $dy): float => $x ** 2 * $dy / 2),
+            $this->over(static fn (float $x, float $y, float $dx, float $dy): float => -$y ** 2 * $dx / 2),
         ];
+    }
+
+    /** @param  \Closure(float, float, float, float): float  $f  of x, y, and how fast they go with the angle */
+    private function over(\Closure $f): float
+    {
+        return ($this->sweep <=> 0.0) * Quadrature::between(function (float $t) use ($f): float {
+            [$x, $y] = Ellipse::point($this->cx, $this->cy, $this->rx, $this->ry, $this->tilt, $t);
+            [$dx, $dy] = Ellipse::spun(-$this->rx * sin($t), $this->ry * cos($t), $this->tilt);
+
+            return $f($x, $y, $dx, $dy);
+        }, [$this->start, $this->start + $this->sweep]);
     }
 
     /** In mm. */

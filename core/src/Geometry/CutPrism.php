@@ -60,9 +60,13 @@ final readonly class CutPrism implements Solid
     public function turned(float $angle): self
     {
         [$c, $s] = [cos($angle), sin($angle)];
-        $turn = static fn (array $plane): array => [$plane[0], $plane[1] * $c - $plane[2] * $s, $plane[1] * $s + $plane[2] * $c];
+        [[$a, $ax, $ay], [$b, $bx, $by]] = [$this->lower, $this->upper];
 
-        return new self($this->profile->turned($angle, new Vec2(0.0, 0.0)), $turn($this->lower), $turn($this->upper));
+        return new self(
+            $this->profile->turned($angle, new Vec2(0.0, 0.0)),
+            [$a, $ax * $c - $ay * $s, $ax * $s + $ay * $c],
+            [$b, $bx * $c - $by * $s, $bx * $s + $by * $c],
+        );
     }
 
     public function volume(): float
