@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Peers;
 
+use Isleward\Core\CurtainWall\ByHand;
 use Isleward\Core\CurtainWall\Corner;
 use Isleward\Core\CurtainWall\GridRules;
 use Isleward\Core\CurtainWall\MemberProfile;
@@ -33,6 +34,10 @@ final class CurtainWallTest extends PeerCase
                     [Corner::post($profile), Corner::mitred($profile), Corner::glass(20.0)][($n + $k) % 3],
                     7000.0,
                     self::rules(),
+                    $n % 2 === 0 ? [] : [ByHand::from(new Fields(['free' => [
+                        ['profile' => $profile->toArray(), 'fromU' => 600.0, 'fromV' => 0.0, 'toU' => 3300.0, 'toV' => 2400.0 / cos(deg2rad($lean[0]))],
+                        ['profile' => $profile->toArray(), 'fromU' => 4200.0, 'fromV' => 0.0, 'toU' => 2100.0, 'toV' => 2400.0 / cos(deg2rad($lean[0]))],
+                    ]]))],
                 );
                 $ours["$angle, ".implode(' and ', $lean)] = self::volumes($run);
                 $cases[] = self::solids($run);

@@ -54,6 +54,9 @@ final class BentStretch implements Stretch
         ?array $bays,
     ) {
         $this->requireBendable($rules);
+        if ($byHand->free !== []) {
+            throw Refusal::because('run.bent_free', 'A free member is straight: none is drawn across a curved stretch.');
+        }
         $this->within = [
             HalfSpace::behind(new Vec3(0.0, 0.0, $foot), new Vec3(0.0, 0.0, -1.0)),
             HalfSpace::behind(new Vec3(0.0, 0.0, $foot + $height), new Vec3(0.0, 0.0, 1.0)),

@@ -13,14 +13,15 @@ final readonly class ByHand
      * @param  list<LineChange>  $lines  in the order they were made
      * @param  list<MemberChange>  $members  the last one for a piece holds
      * @param  list<InfillChange>  $infills  the last one for a cell holds
+     * @param  list<FreeMember>  $free  who is earlier runs through
      */
-    private function __construct(public array $lines, public array $members, public array $infills)
+    private function __construct(public array $lines, public array $members, public array $infills, public array $free)
     {
     }
 
     public static function nothing(): self
     {
-        return new self([], [], []);
+        return new self([], [], [], []);
     }
 
     public static function from(Fields $f): self
@@ -29,12 +30,13 @@ final readonly class ByHand
             $f->has('lines') ? array_map(LineChange::from(...), $f->list('lines')) : [],
             $f->has('members') ? array_map(MemberChange::from(...), $f->list('members')) : [],
             $f->has('infills') ? array_map(InfillChange::from(...), $f->list('infills')) : [],
+            $f->has('free') ? array_map(FreeMember::from(...), $f->list('free')) : [],
         );
     }
 
     public function isNothing(): bool
     {
-        return $this->lines === [] && $this->members === [] && $this->infills === [];
+        return $this->lines === [] && $this->members === [] && $this->infills === [] && $this->free === [];
     }
 
     /** @return array<string, mixed> */
@@ -44,6 +46,7 @@ final readonly class ByHand
             'lines' => array_map(static fn (LineChange $c): array => $c->toArray(), $this->lines),
             'members' => array_map(static fn (MemberChange $c): array => $c->toArray(), $this->members),
             'infills' => array_map(static fn (InfillChange $c): array => $c->toArray(), $this->infills),
+            'free' => array_map(static fn (FreeMember $m): array => $m->toArray(), $this->free),
         ];
     }
 }

@@ -117,7 +117,7 @@ final class FlatStretch implements Stretch
             }
         }
 
-        return $out;
+        return [...$out, ...$this->free()];
     }
 
     public function panes(): array
@@ -137,6 +137,33 @@ final class FlatStretch implements Stretch
             ]);
             $solids = array_map(static fn (CutPrism $p): Solid => InSpace::of($p, $axes), $pieces);
             $out[] = new RunPane($cell, $profiles, $solids);
+        }
+
+        return $out;
+    }
+
+    /** @return list<RunMember> one for every cell that a free member crosses */
+    private function free(): array
+    {
+        $out = [];
+        foreach ($this->grid->free as $piece) {
+            $along = $piece->member->along();
+            [$from, $profile] = [$piece->member->from, $piece->member->profile];
+            $axis = $this->along->times($along->x)->plus($this->up->times($along->y));
+            $inward = $this->out->times(-1.0);
+            $axes = new Axes($this->plane->point($from->x, $from->y), $inward->cross($axis), $inward, $axis);
+            $within = [];
+            $ring = $piece->between->ring();
+            for ($i = 0, $n = count($ring); $i < $n; $i += 2) {
+                $a = $this->plane->point($ring[$i], $ring[$i + 1]);
+                $b = $this->plane->point($ring[($i + 2) % $n], $ring[($i + 3) % $n]);
+                // the inside is on the left of its sides, seen from outside
+                $within[] = HalfSpace::behind($a, $b->minus($a)->cross($this->out));
+            }
+            $made = CutPrism::between($profile->contours(), $axes, [...$this->within, ...$this->clear, ...$within]);
+            if ($made !== []) {
+                $out[] = RunMember::straight('free member', $profile, $axes, $made);
+            }
         }
 
         return $out;

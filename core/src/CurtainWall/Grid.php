@@ -11,6 +11,7 @@ final readonly class Grid
      * @param  list<GridMember>  $members  joints among them
      * @param  list<GridCell>  $cells
      * @param  list<string>  $lost  changes by hand that could not be kept, as sentences
+     * @param  list<FreePiece>  $free  what free members take of the cells they cross
      */
     public function __construct(
         public float $width,
@@ -20,6 +21,16 @@ final readonly class Grid
         public array $members,
         public array $cells,
         public array $lost,
+        public array $free = [],
     ) {
+    }
+
+    /**
+     * @param  list<GridCell>  $cells
+     * @param  list<FreePiece>  $free
+     */
+    public function with(array $cells, array $free): self
+    {
+        return new self($this->width, $this->height, $this->bays, $this->rows, $this->members, $cells, $this->lost, $free);
     }
 }

@@ -29,6 +29,12 @@ final readonly class GridCell
     ) {
     }
 
+    /** A part of it, as a free member leaves it. */
+    public function with(Profile $daylight): self
+    {
+        return new self($this->left, $this->foot, $this->bay, $this->row, $this->bays, $this->rows, $daylight, $this->infill);
+    }
+
     public function contour(): Contour
     {
         return $this->daylight->outer;

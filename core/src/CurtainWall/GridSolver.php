@@ -94,7 +94,7 @@ final class GridSolver
         $members = [...$this->members(Axis::Upright), ...$this->members(Axis::Level)];
         $cells = $this->cells($members);
 
-        return new Grid($width, $height, $this->bays, $this->rows, $members, $cells, $this->lost);
+        return Splitting::of(new Grid($width, $height, $this->bays, $this->rows, $members, $cells, $this->lost), $this->byHand->free);
     }
 
     private function layOut(): void

@@ -5,12 +5,15 @@ declare(strict_types=1);
 namespace Isleward\Core\Tests\CurtainWall;
 
 use Isleward\Core\CurtainWall\ByHand;
+use Isleward\Core\CurtainWall\FreeMember;
+use Isleward\Core\CurtainWall\FreePiece;
 use Isleward\Core\CurtainWall\Grid;
 use Isleward\Core\CurtainWall\GridCell;
 use Isleward\Core\CurtainWall\GridMember;
 use Isleward\Core\CurtainWall\GridRules;
 use Isleward\Core\CurtainWall\GridSolver;
 use Isleward\Core\CurtainWall\Role;
+use Isleward\Core\Geometry\Contour;
 use Isleward\Core\Geometry\Region;
 use Isleward\Core\Measure\Fields;
 use Isleward\Core\Measure\Refusal;
@@ -167,6 +170,50 @@ final class GridTest extends TestCase
         self::assertEquals($rules, GridRules::from(new Fields($rules->toArray())));
     }
 
+    /** One from the foot's middle to the head's over one bay of 1 150 by 2 300 clear, 60 wide: by hand. */
+    public function test_a_free_member_splits_the_cell_it_crosses(): void
+    {
+        $hand = ByHand::from(new Fields(['free' => [self::free(575.0, 25.0, 1150.0, 2375.0)]]));
+        $grid = GridSolver::solve(
+            Sample::rules(['bays' => ['by' => 'count', 'count' => 1], 'rows' => ['by' => 'count', 'count' => 1]]),
+            1250.0,
+            2400.0,
+            [],
+            $hand,
+        );
+        self::assertCount(2, $grid->cells);
+        $slope = hypot(575.0, 2350.0);
+        // between foot and head, 2 300 apart, a strip 60 wide takes 60 · 2 300 / cos of its angle from upright
+        $strip = 60.0 * 2300.0 * $slope / 2350.0;
+        self::assertEqualsWithDelta($strip, self::sum($grid->free[0]->seen), 1e-6);
+        self::assertEqualsWithDelta(1150.0 * 2300.0 - $strip, $grid->cells[0]->daylight->area() + $grid->cells[1]->daylight->area(), 1e-6);
+    }
+
+    /** Law: with free members drawn from edge to edge at any angle, and their mirror images, the face is still filled. */
+    public function test_cells_strips_and_members_tile_the_face(): void
+    {
+        mt_srand(77);
+        $pieces = 0;
+        for ($i = 0; $i < 60; $i++) {
+            $free = [];
+            for ($k = mt_rand(1, 4); $k > 0; $k--) {
+                $one = self::free(mt_rand(0, 7200) / 1.0, 0.0, mt_rand(0, 7200) / 1.0, 3600.0);
+                $free[] = $one;
+                $mirrored = FreeMember::from(new Fields($one))->mirrored(3600.0)->toArray();
+                $free[] = mt_rand(0, 1) === 0 ? $mirrored : self::free(0.0, mt_rand(0, 3600) / 1.0, 7200.0, mt_rand(0, 3600) / 1.0);
+            }
+            $grid = GridSolver::solve(Sample::rules(), 7200.0, 3600.0, [], ByHand::from(new Fields(['free' => $free])));
+            $areas = [
+                ...array_map(static fn (GridMember $m): float => $m->area(), $grid->members),
+                ...array_map(static fn (GridCell $c): float => $c->daylight->area(), $grid->cells),
+                ...array_map(static fn (FreePiece $p): float => self::sum($p->seen), $grid->free),
+            ];
+            self::assertEqualsWithDelta(7200.0 * 3600.0, array_sum($areas), 0.5, "round $i");
+            $pieces += count($grid->free);
+        }
+        self::assertGreaterThan(300, $pieces);
+    }
+
     /**
      * @param  array<string, mixed>  $with
      * @param  array<string, mixed>  $hand
@@ -197,12 +244,31 @@ final class GridTest extends TestCase
             ]],
             'grid.member_unheld', 'at 1 200 along and 1 200 up',
         ];
+        yield 'a free member that ends in a cell' => [
+            [], ['free' => [self::free(0.0, 0.0, 600.0, 600.0)]], 'free.unheld', 'ends 600 along and 600 up, in the middle of bay 1, row 1',
+        ];
+        yield 'one along a mullion' => [[], ['free' => [self::free(1200.0, 0.0, 1200.0, 2400.0) + []]], 'free.crosses_nothing', 'lies along'];
+        yield 'one of no length' => [[], ['free' => [self::free(0.0, 0.0, 0.0, 0.0)]], 'free.no_length', 'one place'];
         yield 'an order with one left out' => [['order' => ['head']], [], 'grid.order', 'all six'];
         yield 'bays by storey' => [['bays' => ['by' => 'count', 'count' => 2, 'perStorey' => true]], [], 'grid.bays_by_storey', 'Only'];
         yield 'no rule for every cell' => [['infills' => []], [], 'grid.infills', 'The first rule'];
         yield 'glass of two figures' => [
             ['infills' => [['where' => 'everywhere', 'infill' => ['kind' => 'vision', 'layers' => [6.0, 16.0]]]]], [],
             'infill.layers', '2 figures were given',
+        ];
+    }
+
+    /** @param  list<Contour>  $contours */
+    private static function sum(array $contours): float
+    {
+        return array_sum(array_map(static fn (Contour $c): float => $c->area(), $contours));
+    }
+
+    /** @return array<string, mixed> */
+    private static function free(float $u0, float $v0, float $u1, float $v1): array
+    {
+        return [
+            'profile' => ['shape' => 'rectangle', 'face' => 60.0, 'depth' => 120.0], 'fromU' => $u0, 'fromV' => $v0, 'toU' => $u1, 'toV' => $v1,
         ];
     }
 

@@ -47,8 +47,9 @@ final class Sample
      * Two stretches of one length, 2 400 high, with so many degrees between them on the inside, that lean inward by so many.
      *
      * @param  array{float, float}  $leans
+     * @param  list<ByHand>  $byHand
      */
-    public static function two(float $angle, array $leans, Corner $corner, float $length = 6000.0, ?GridRules $rules = null): Run
+    public static function two(float $angle, array $leans, Corner $corner, float $length = 6000.0, ?GridRules $rules = null, array $byHand = []): Run
     {
         $turn = deg2rad(180.0 - $angle);
 
@@ -62,6 +63,8 @@ final class Sample
             [$corner],
             300.0,
             2400.0,
+            [],
+            $byHand,
         );
     }
 

@@ -1,0 +1,172 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\CurtainWall;
+
+use Isleward\Core\Geometry\Contour;
+use Isleward\Core\Geometry\Profile;
+use Isleward\Core\Geometry\Tolerance;
+use Isleward\Core\Geometry\Vec2;
+use Isleward\Core\Measure\Length;
+use Isleward\Core\Measure\Refusal;
+
+/**
+ * Cells split by free members. A member takes a strip of every cell it crosses and leaves what lies on either side of it; what stands
+ * in the way, a mullion or a free member drawn before it, runs through, and it goes on behind that. With the strips the parts fill the
+ * cells they came from; where a free member is taken away they are whole again, since they are worked out anew from the grid.
+ */
+final class Splitting
+{
+    /** Parts smaller than this are none, mm². */
+    private const NOTHING = 1e-3;
+
+    /** @var list<GridCell> */
+    private array $cells;
+
+    /** @var list<FreePiece> */
+    private array $pieces = [];
+
+    /** @param  list<GridCell>  $cells */
+    private function __construct(array $cells)
+    {
+        $this->cells = $cells;
+    }
+
+    /**
+     * @param  list<FreeMember>  $members
+     *
+     * @throws Refusal naming the first that nothing holds, or that crosses no cell
+     */
+    public static function of(Grid $grid, array $members): Grid
+    {
+        if ($members === []) {
+            return $grid;
+        }
+        $splitting = new self($grid->cells);
+        foreach ($members as $i => $member) {
+            $splitting->requireHeld($member, $i + 1);
+            $splitting->split($member, $i + 1);
+        }
+
+        return $grid->with($splitting->cells, $splitting->pieces);
+    }
+
+    /** Both its ends lie on an edge, or on something that stands. */
+    private function requireHeld(FreeMember $member, int $number): void
+    {
+        foreach ([$member->from, $member->to] as $end) {
+            foreach ($this->cells as $cell) {
+                $ring = $cell->contour()->ring();
+                $inside = INF;
+                for ($i = 0, $n = count($ring); $i < $n; $i += 2) {
+                    $a = new Vec2($ring[$i], $ring[$i + 1]);
+                    $b = new Vec2($ring[($i + 2) % $n], $ring[($i + 3) % $n]);
+                    $inside = min($inside, $b->minus($a)->unit()->cross($end->minus($a)));
+                }
+                if ($inside > Tolerance::LENGTH) {
+                    throw Refusal::because(
+                        'free.unheld',
+                        sprintf(
+                            'Free member %d ends %s along and %s up, in the middle of %s, where nothing holds it.',
+                            $number,
+                            Length::mark($end->x),
+                            Length::mark($end->y),
+                            $cell->name(),
+                        ),
+                        details: ['member' => $number, 'u' => $end->x, 'v' => $end->y],
+                    );
+                }
+            }
+        }
+    }
+
+    private function split(FreeMember $member, int $number): void
+    {
+        $along = $member->along();
+        $half = $along->rightHand()->times($member->profile->face / 2);
+        $left = [$member->from->minus($half), $member->to->minus($half)];
+        $right = [$member->from->plus($half), $member->to->plus($half)];
+        $cells = [];
+        $crossed = false;
+        foreach ($this->cells as $cell) {
+            $contour = $cell->contour();
+            // what of it lies over the member itself, from its one end to the other
+            $over = self::cut([$contour], [
+                $right, array_reverse($left), [$member->from, $member->from->plus($half)], [$member->to, $member->to->minus($half)],
+            ]);
+            if (self::area($over) < self::NOTHING) {
+                $cells[] = $cell;
+
+                continue;
+            }
+            if ($cell->daylight->holes !== [] || ! self::isConvex($contour)) {
+                throw Refusal::because(
+                    'free.shape',
+                    sprintf('Free member %d would cross %s, which has a corner that turns inward: no free member crosses such a cell.', $number, $cell->name()),
+                    details: ['member' => $number],
+                );
+            }
+            // one along a member only brushes the cells beside it
+            $middle = [$member->from, $member->to];
+            $crossed = $crossed || min(self::area(self::cut($over, [$middle])), self::area(self::cut($over, [array_reverse($middle)]))) > 1.0;
+            // in a cell it crosses it reaches as far as that does
+            $seen = self::cut([$contour], [$right, array_reverse($left)]);
+            $this->pieces[] = new FreePiece($member, $contour, $seen);
+            foreach ([array_reverse($right), $left] as $line) {
+                foreach (self::cut([$contour], [$line]) as $part) {
+                    $cells[] = $cell->with(new Profile($part));
+                }
+            }
+        }
+        if (! $crossed) {
+            throw Refusal::because(
+                'free.crosses_nothing',
+                sprintf('Free member %d crosses no cell: it touches nothing, or lies along a member.', $number),
+                details: ['member' => $number],
+            );
+        }
+        $this->cells = $cells;
+    }
+
+    /**
+     * What lies left of all these lines.
+     *
+     * @param  list<Contour>  $contours
+     * @param  list<array<int, Vec2>>  $lines  two points each
+     * @return list<Contour>
+     */
+    private static function cut(array $contours, array $lines): array
+    {
+        foreach ($lines as [$a, $b]) {
+            $next = [];
+            foreach ($contours as $contour) {
+                array_push($next, ...$contour->leftOf($a, $b));
+            }
+            $contours = array_values(array_filter($next, static fn (Contour $c): bool => $c->area() > self::NOTHING));
+        }
+
+        return $contours;
+    }
+
+    /** @param  list<Contour>  $contours */
+    private static function area(array $contours): float
+    {
+        return array_sum(array_map(static fn (Contour $c): float => $c->area(), $contours));
+    }
+
+    private static function isConvex(Contour $contour): bool
+    {
+        $ring = $contour->ring();
+        for ($i = 0, $n = count($ring); $i < $n; $i += 2) {
+            $a = new Vec2($ring[$i], $ring[$i + 1]);
+            $b = new Vec2($ring[($i + 2) % $n], $ring[($i + 3) % $n]);
+            $c = new Vec2($ring[($i + 4) % $n], $ring[($i + 5) % $n]);
+            if ($b->minus($a)->cross($c->minus($b)) < -1e-6) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+}
