@@ -8,7 +8,9 @@ use Isleward\Core\CurtainWall\ByHand;
 use Isleward\Core\CurtainWall\Corner;
 use Isleward\Core\CurtainWall\GridRules;
 use Isleward\Core\CurtainWall\MemberProfile;
+use Isleward\Core\CurtainWall\PathStretch;
 use Isleward\Core\CurtainWall\Run;
+use Isleward\Core\CurtainWall\RunPath;
 use Isleward\Core\Geometry\Curve;
 use Isleward\Core\Geometry\Vec2;
 use Isleward\Core\Measure\Fields;
@@ -23,11 +25,13 @@ final class CurtainWallTest extends PeerCase
         $cases = $ours = [];
         $leans = [[0.0, 0.0], [18.0, 18.0], [-30.0, -30.0], [30.0, -12.0], [-8.0, 25.0]];
         foreach (range(30, 330, 15) as $n => $angle) {
-            foreach ($angle === 180 ? [[0.0, 0.0], [14.0, 14.0]] : [$leans[0], $leans[1 + $n % 4], $leans[1 + ($n + 2) % 4]] as $k => $lean) {
+            $these = $angle === 180 ? [[0.0, 0.0], [14.0, 14.0]] : [$leans[0], $leans[1 + $n % 4], $leans[1 + ($n + 2) % 4]];
+            foreach ($these as $k => $lean) {
                 $profile = MemberProfile::from(new Fields([
                     'shape' => 'rectangle', 'face' => [60.0, 140.0, 180.0][($n + $k) % 3], 'depth' => 140.0, 'setback' => 28.0,
                     'capWidth' => 50.0, 'capDepth' => 20.0,
                 ]));
+                $free = ['profile' => $profile->toArray(), 'toV' => 2400.0 / cos(deg2rad($lean[0]))];
                 $run = Sample::two(
                     (float) $angle,
                     $lean,
@@ -35,8 +39,8 @@ final class CurtainWallTest extends PeerCase
                     7000.0,
                     self::rules(),
                     $n % 2 === 0 ? [] : [ByHand::from(new Fields(['free' => [
-                        ['profile' => $profile->toArray(), 'fromU' => 600.0, 'fromV' => 0.0, 'toU' => 3300.0, 'toV' => 2400.0 / cos(deg2rad($lean[0]))],
-                        ['profile' => $profile->toArray(), 'fromU' => 4200.0, 'fromV' => 0.0, 'toU' => 2100.0, 'toV' => 2400.0 / cos(deg2rad($lean[0]))],
+                        ['fromU' => 600.0, 'fromV' => 0.0, 'toU' => 3300.0] + $free,
+                        ['fromU' => 4200.0, 'fromV' => 0.0, 'toU' => 2100.0] + $free,
                     ]]))],
                 );
                 $ours["$angle, ".implode(' and ', $lean)] = self::volumes($run);
@@ -67,11 +71,15 @@ final class CurtainWallTest extends PeerCase
                 $on = $arc->directionAt($arc->length())->angle() + deg2rad($turn);
                 $end = $arc->end();
                 $profile = MemberProfile::rectangle(160.0, 150.0, 30.0);
-                $run = Run::solve(
+                $run = Run::along(
+                    RunPath::of(
+                        [
+                            new PathStretch($arc, 0.0, $k === 4),
+                            new PathStretch(Curve::line($end, $end->plus((new Vec2(cos($on), sin($on)))->times(4000.0)))),
+                        ],
+                        [[Corner::post($profile), Corner::mitred($profile), Corner::glass(30.0)][($n + $k) % 3]],
+                    ),
                     BentTest::rules(),
-                    [$arc, Curve::line($end, $end->plus((new Vec2(cos($on), sin($on)))->times(4000.0)))],
-                    [0.0, 0.0],
-                    [[Corner::post($profile), Corner::mitred($profile), Corner::glass(30.0)][($n + $k) % 3]],
                     200.0,
                     5200.0,
                     [-200.0, 3400.0],

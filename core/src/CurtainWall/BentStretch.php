@@ -64,12 +64,14 @@ final class BentStretch implements Stretch
         if ($left !== null) {
             $along = $this->along(0.0);
             $this->within[] = $left[0]->after();
-            $this->leftOf = [$left[0]->after(), HalfSpace::behind($left[0]->foot->plus($along->times($left[1]->takes())), $along->times(-1.0))];
+            $side = $left[0]->foot->plus($along->times($left[1]->takes()));
+            $this->leftOf = [$left[0]->after(), HalfSpace::behind($side, $along->times(-1.0))];
         }
         if ($right !== null) {
             $along = $this->along($surface->length);
             $this->within[] = $right[0]->before;
-            $this->rightOf = [$right[0]->before, HalfSpace::behind($right[0]->foot->plus($along->times(-$right[1]->takes())), $along)];
+            $side = $right[0]->foot->plus($along->times(-$right[1]->takes()));
+            $this->rightOf = [$right[0]->before, HalfSpace::behind($side, $along)];
         }
         $this->grid = GridSolver::solve(
             $rules,
@@ -85,6 +87,11 @@ final class BentStretch implements Stretch
     public function grid(): Grid
     {
         return $this->grid;
+    }
+
+    public function faceArea(): float
+    {
+        return $this->surface->length * $this->height;
     }
 
     public function members(): array
@@ -203,7 +210,9 @@ final class BentStretch implements Stretch
                 $axis = $member->axis();
                 $along = $this->along($axis)->times($atRight ? 1.0 : -1.0);
 
-                return [...$corner, HalfSpace::behind($this->surface->point($axis, 0.0)->plus($along->times(-($member->x1 - $member->x0) / 2)), $along)];
+                $side = $this->surface->point($axis, 0.0)->plus($along->times(($member->x0 - $member->x1) / 2));
+
+                return [...$corner, HalfSpace::behind($side, $along)];
             }
         }
 
@@ -237,7 +246,11 @@ final class BentStretch implements Stretch
         if ($this->surface->radius() > 0 && $deepest >= $this->surface->radius()) {
             throw Refusal::because(
                 'run.radius',
-                sprintf('Members %s deep do not fit inside a radius of %s.', Length::mark($deepest), Length::mark($this->surface->radius())),
+                sprintf(
+                    'Members %s deep do not fit inside a radius of %s.',
+                    Length::mark($deepest),
+                    Length::mark($this->surface->radius()),
+                ),
                 details: ['deep' => $deepest, 'radius' => $this->surface->radius()],
             );
         }

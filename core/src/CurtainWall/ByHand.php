@@ -34,6 +34,29 @@ final readonly class ByHand
         );
     }
 
+    /**
+     * What of it is about one facet: the one that begins at an upright line.
+     *
+     * @param  list<LineChange>  $level  changes of level lines, which all facets have
+     */
+    public function forFacet(array $level, string $line): self
+    {
+        $members = [];
+        foreach ($this->members as $change) {
+            if ($change->axis === Axis::Level && $change->from === $line) {
+                $members[] = $change->startingAt(Lines::START);
+            }
+        }
+        $infills = [];
+        foreach ($this->infills as $change) {
+            if ($change->left === $line) {
+                $infills[] = $change->startingAt(Lines::START);
+            }
+        }
+
+        return new self($level, $members, $infills, []);
+    }
+
     public function isNothing(): bool
     {
         return $this->lines === [] && $this->members === [] && $this->infills === [] && $this->free === [];

@@ -100,6 +100,11 @@ final class FlatStretch implements Stretch
         return $this->grid;
     }
 
+    public function faceArea(): float
+    {
+        return ($this->length + ($this->drift($this->right) - $this->drift($this->left)) * $this->slope / 2) * $this->slope;
+    }
+
     public function members(): array
     {
         $out = [];

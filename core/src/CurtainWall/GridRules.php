@@ -14,7 +14,7 @@ final readonly class GridRules
      * @param  array<string, MemberProfile|null>  $profiles  by role; null where there is no member
      * @param  list<Role>  $order  all roles: who comes earlier runs through, the others butt to it
      * @param  float  $joint  between infills where there is no member, mm
-     * @param  float  $cover  by how much infills run behind caps or into members at every edge that has one, mm
+     * @param  float  $cover  by how much infills run into what is round them, mm; 0 where glass stands by itself
      * @param  non-empty-list<InfillRule>  $infills  the last that is for a cell holds
      */
     private function __construct(
@@ -66,6 +66,12 @@ final readonly class GridRules
             );
         }
         throw Refusal::because('grid.bays_by_storey', 'Only rows are set out storey by storey.', details: ['field' => 'bays']);
+    }
+
+    /** The same for one facet: a single bay. */
+    public function ofOneBay(): self
+    {
+        return new self(SettingOut::count(1), $this->rows, $this->profiles, $this->order, $this->joint, $this->cover, $this->infills);
     }
 
     public function profile(Role $role): ?MemberProfile

@@ -22,6 +22,12 @@ final readonly class InfillChange
         return new self($f->string('left'), $f->string('foot'), Infill::from($f->fields('infill')));
     }
 
+    /** The same right of another line. */
+    public function startingAt(string $line): self
+    {
+        return new self($line, $this->foot, $this->infill);
+    }
+
     /** @return array<string, mixed> */
     public function toArray(): array
     {

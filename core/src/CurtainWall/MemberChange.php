@@ -28,6 +28,12 @@ final readonly class MemberChange
         );
     }
 
+    /** The same from another crossing line on. */
+    public function startingAt(string $line): self
+    {
+        return new self($this->axis, $this->line, $line, $this->profile);
+    }
+
     /** @return array<string, mixed> */
     public function toArray(): array
     {

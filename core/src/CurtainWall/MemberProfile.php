@@ -82,6 +82,22 @@ final readonly class MemberProfile
         );
     }
 
+    /** One half as wide: what of it stands on either side of a kink. */
+    public function halved(): self
+    {
+        return new self(
+            $this->shape,
+            $this->face / 2,
+            $this->depth,
+            $this->setback,
+            $this->capWidth === null ? null : $this->capWidth / 2,
+            $this->capDepth,
+            $this->flange,
+            $this->web,
+            $this->points,
+        );
+    }
+
     /** @return non-empty-list<Contour> the body's section, then the cap's */
     public function contours(): array
     {

@@ -19,58 +19,93 @@ final readonly class Run
      * @param  list<Stretch>  $stretches
      * @param  list<Meeting>  $meetings  in order; of a closed run the one between its last and its first stretch comes last
      * @param  list<RunMember>  $corners
+     * @param  list<string>  $lost  changes by hand that could not be kept, as sentences
      */
-    private function __construct(public array $stretches, public array $meetings, public array $corners)
+    private function __construct(public array $stretches, public array $meetings, public array $corners, public array $lost)
     {
     }
 
     /**
-     * @param  non-empty-list<Curve>  $path  straight stretches and arcs in plan, one from where the other ends; outside lies to their right
-     * @param  list<float>  $leans  of each from upright, radians, positive inward; an arc has none
-     * @param  list<Corner>  $corners  between each and the next; of a closed run one more
      * @param  float  $foot  level, mm over the datum
      * @param  list<float>  $floors  levels of all floors over the foot
-     * @param  list<ByHand>  $byHand  by stretch; what is not given is as the rules say
+     * @param  list<ByHand>  $byHand  by stretch of the path; what is not given is as the rules say
      *
      * @throws Refusal when something of it cannot be, with figures
      */
-    public static function solve(
+    public static function along(
+        RunPath $path,
         GridRules $rules,
-        array $path,
-        array $leans,
-        array $corners,
         float $foot,
         float $height,
         array $floors = [],
         array $byHand = [],
     ): self {
-        $count = count($path);
+        $bays = $rules->bays->through ? $path->through($rules->bays) : [];
+        $parts = $corners = $lost = [];
+        foreach ($path->stretches as $i => $stretch) {
+            $hand = $byHand[$i] ?? ByHand::nothing();
+            if ($stretch->faceted && $stretch->curve->isCurved()) {
+                $facets = Facets::of($stretch->curve, $bays[$i] ?? $rules->bays->places($stretch->curve->length()), $hand);
+                array_push($lost, ...$facets->lost);
+                foreach ($facets->chords as $k => $chord) {
+                    $parts[] = [$chord, $stretch->lean, $rules->ofOneBay(), $facets->byHand[$k], null];
+                    $corners[] = Facets::kink($rules);
+                }
+                array_pop($corners);
+            } else {
+                $parts[] = [$stretch->curve, $stretch->lean, $rules, $hand, $bays[$i] ?? null];
+            }
+            if (isset($path->corners[$i])) {
+                $corners[] = $path->corners[$i];
+            }
+        }
+
+        return self::standingBetween($parts, $corners, $foot, $height, $floors, $lost);
+    }
+
+    /**
+     * @param  list<array{Curve, float, GridRules, ByHand, list<float>|null}>  $parts
+     * @param  list<Corner>  $corners
+     * @param  list<float>  $floors
+     * @param  list<string>  $lost
+     */
+    private static function standingBetween(array $parts, array $corners, float $foot, float $height, array $floors, array $lost): self
+    {
+        $count = count($parts);
         $meetings = [];
         foreach (array_keys($corners) as $i) {
-            $next = ($i + 1) % $count;
+            [$before, $after] = [$parts[$i], $parts[($i + 1) % $count]];
             $meetings[] = Meeting::of(
-                self::plane($path[$i], $leans[$i], $foot, false),
-                self::plane($path[$next], $leans[$next], $foot, true),
+                self::plane($before[0], $before[1], $foot, false),
+                self::plane($after[0], $after[1], $foot, true),
                 $i + 1,
             );
         }
         $closed = count($corners) === $count;
         $stretches = [];
-        foreach ($path as $i => $curve) {
+        foreach ($parts as $i => [$curve, $lean, $rules, $hand, $bays]) {
             $before = $i > 0 ? $i - 1 : ($closed ? $count - 1 : null);
             $left = $before === null ? null : [$meetings[$before], $corners[$before]];
             $right = isset($corners[$i]) ? [$meetings[$i], $corners[$i]] : null;
-            $hand = $byHand[$i] ?? ByHand::nothing();
             $stretches[] = $curve->isCurved()
-                ? new BentStretch(self::cylinder($curve, $leans[$i], $i), $rules, $foot, $height, $left, $right, $floors, $hand, null)
-                : new FlatStretch(new LeaningPlane($curve, $foot, $leans[$i]), $rules, $height, $left, $right, $floors, $hand, null);
+                ? new BentStretch(self::cylinder($curve, $lean, $i), $rules, $foot, $height, $left, $right, $floors, $hand, $bays)
+                : new FlatStretch(new LeaningPlane($curve, $foot, $lean), $rules, $height, $left, $right, $floors, $hand, $bays);
         }
         $stand = [];
         foreach ($corners as $i => $corner) {
             array_push($stand, ...self::standing($corner, $stretches[$i], $stretches[($i + 1) % $count]));
         }
+        foreach ($stretches as $stretch) {
+            array_push($lost, ...$stretch->grid()->lost);
+        }
 
-        return new self($stretches, $meetings, $stand);
+        return new self($stretches, $meetings, $stand, $lost);
+    }
+
+    /** Of all its faces together, mm². */
+    public function faceArea(): float
+    {
+        return array_sum(array_map(static fn (Stretch $s): float => $s->faceArea(), $this->stretches));
     }
 
     /** @return list<RunMember> of all stretches and corners */
@@ -124,7 +159,7 @@ final readonly class Run
             throw Refusal::because(
                 'run.leaning_arc',
                 sprintf(
-                    'Stretch %d is an arc and cannot lean: leaning, it would be part of a cone, whose panes no longer fit one another row by row.',
+                    'Stretch %d is an arc and cannot lean: it would be part of a cone, and its panes would not be alike from row to row.',
                     $i + 1,
                 ),
                 details: ['stretch' => $i + 1],

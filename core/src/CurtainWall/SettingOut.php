@@ -23,6 +23,7 @@ final readonly class SettingOut
      * @param  list<float>  $sizes  of a list, in order
      * @param  float  $offset  by how much the pattern is moved from where its rule lets it start
      * @param  bool  $perStorey  rows: anew in every storey, with a line at every floor
+     * @param  bool  $through  bays: round the whole run, through its corners, and not anew on every stretch
      */
     private function __construct(
         public SetBy $by,
@@ -33,6 +34,7 @@ final readonly class SettingOut
         public AfterSizes $after,
         public float $offset,
         public bool $perStorey,
+        public bool $through,
     ) {
     }
 
@@ -87,6 +89,7 @@ final readonly class SettingOut
             $after,
             $offset,
             $f->bool('perStorey'),
+            $f->bool('through'),
         );
     }
 
@@ -149,6 +152,7 @@ final readonly class SettingOut
         return [
             'by' => $this->by->value, 'size' => $this->size, 'count' => $this->count, 'remainder' => $this->remainder->value,
             'sizes' => $this->sizes, 'after' => $this->after->value, 'offset' => $this->offset, 'perStorey' => $this->perStorey,
+            'through' => $this->through,
         ];
     }
 

@@ -103,13 +103,18 @@ final class Splitting
             if ($cell->daylight->holes !== [] || ! self::isConvex($contour)) {
                 throw Refusal::because(
                     'free.shape',
-                    sprintf('Free member %d would cross %s, which has a corner that turns inward: no free member crosses such a cell.', $number, $cell->name()),
+                    sprintf(
+                        'Free member %d would cross %s, which has a corner that turns inward: no free member crosses such a cell.',
+                        $number,
+                        $cell->name(),
+                    ),
                     details: ['member' => $number],
                 );
             }
             // one along a member only brushes the cells beside it
             $middle = [$member->from, $member->to];
-            $crossed = $crossed || min(self::area(self::cut($over, [$middle])), self::area(self::cut($over, [array_reverse($middle)]))) > 1.0;
+            $halves = [self::cut($over, [$middle]), self::cut($over, [array_reverse($middle)])];
+            $crossed = $crossed || min(array_map(self::area(...), $halves)) > 1.0;
             // in a cell it crosses it reaches as far as that does
             $seen = self::cut([$contour], [$right, array_reverse($left)]);
             $this->pieces[] = new FreePiece($member, $contour, $seen);

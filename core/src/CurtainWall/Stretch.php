@@ -13,6 +13,9 @@ interface Stretch
     /** How it is divided, before its corners cut it; (u, v) along its foot and up its face, mm. */
     public function grid(): Grid;
 
+    /** Of its face between its corners' edges, mm². */
+    public function faceArea(): float;
+
     /** @return list<RunMember> as they stand; what corners cut away wholly is none */
     public function members(): array;
 

@@ -6,9 +6,11 @@ namespace Isleward\Core\Tests\CurtainWall;
 
 use Isleward\Core\CurtainWall\ByHand;
 use Isleward\Core\CurtainWall\GridRules;
+use Isleward\Core\CurtainWall\PathStretch;
 use Isleward\Core\CurtainWall\Run;
 use Isleward\Core\CurtainWall\RunMember;
 use Isleward\Core\CurtainWall\RunPane;
+use Isleward\Core\CurtainWall\RunPath;
 use Isleward\Core\Geometry\BentPrism;
 use Isleward\Core\Geometry\Curve;
 use Isleward\Core\Geometry\HalfSpace;
@@ -96,11 +98,9 @@ final class BentTest extends TestCase
      */
     public function test_a_curved_run_is_set_out_by_arc_length(): void
     {
-        $run = Run::solve(
+        $run = Run::along(
+            RunPath::of([new PathStretch(Curve::curved(0.0, 0.0, 9000.0, 9000.0, deg2rad(-130), deg2rad(80)))], []),
             self::rules(),
-            [Curve::curved(0.0, 0.0, 9000.0, 9000.0, deg2rad(-130), deg2rad(80))],
-            [0.0],
-            [],
             0.0,
             6800.0,
             [0.0, 3600.0],
@@ -125,16 +125,36 @@ final class BentTest extends TestCase
         self::assertLessThan(9000 * deg2rad(80) * 6800, $glass);
     }
 
+    /** The same arc in facets: eleven chords, mullions 60 wide fitted to the kinks, chords of 1 180 by 2 r sin(s / 2 r). */
+    public function test_an_arc_may_be_faceted(): void
+    {
+        $arc = Curve::curved(0.0, 0.0, 9000.0, 9000.0, deg2rad(-130), deg2rad(80));
+        $hand = ByHand::from(new Fields(['infills' => [['left' => '3', 'foot' => '0', 'infill' => ['kind' => 'void']]]]));
+        $run = Run::along(RunPath::of([new PathStretch($arc, 0.0, true)], []), self::rules(), 0.0, 6800.0, [0.0, 3600.0], [$hand]);
+        self::assertCount(11, $run->stretches);
+        self::assertCount(10, $run->corners);
+        $chord = 18000 * sin(1180 / 18000);
+        self::assertEqualsWithDelta($chord, $run->stretches[4]->grid()->width, 1e-6);
+        // inside a bulge facets meet at a little less than a half turn: 180° less 1 180 / 9 000
+        self::assertEqualsWithDelta(180.0 - rad2deg(1180 / 9000), $run->meetings[4]->angle, 1e-6);
+        $void = array_filter($run->panes(), static fn (RunPane $p): bool => $p->solids === []);
+        self::assertCount(1, $void);
+        foreach ($run->members() as $member) {
+            self::assertNull($member->radius, 'nothing is bent');
+        }
+        // between kinks a transom is a chord less half a mullion at either end
+        $transoms = array_values(array_filter($run->members(), static fn (RunMember $m): bool => $m->what === 'transom'));
+        self::assertEqualsWithDelta($chord - 60.0, $transoms[4]->length, 1e-6);
+    }
+
     /** @param  array<string, mixed>  $profiles */
     #[DataProvider('refused')]
     public function test_what_cannot_be_bent_is_refused_with_the_reason(array $profiles, float $radius, float $lean, string $reason): void
     {
         try {
-            Run::solve(
+            Run::along(
+                RunPath::of([new PathStretch(Curve::curved(0.0, 0.0, $radius, $radius, 0.0, 3.0), $lean)], []),
                 Sample::rules(['rows' => ['by' => 'count', 'count' => 2]], $profiles),
-                [Curve::curved(0.0, 0.0, $radius, $radius, 0.0, 3.0)],
-                [$lean],
-                [],
                 0.0,
                 3000.0,
             );
@@ -149,7 +169,8 @@ final class BentTest extends TestCase
     {
         yield 'a leaning arc' => [[], 9000.0, 0.1, 'run.leaning_arc'];
         yield 'a bent tee' => [
-            ['transom' => ['shape' => 'tee', 'face' => 50.0, 'depth' => 100.0, 'flange' => 8.0, 'web' => 8.0]], 9000.0, 0.0, 'run.bent_section',
+            ['transom' => ['shape' => 'tee', 'face' => 50.0, 'depth' => 100.0, 'flange' => 8.0, 'web' => 8.0]],
+            9000.0, 0.0, 'run.bent_section',
         ];
         yield 'members as deep as the radius' => [
             ['mullion' => ['shape' => 'rectangle', 'face' => 60.0, 'depth' => 900.0]], 900.0, 0.0, 'run.radius',
@@ -158,7 +179,9 @@ final class BentTest extends TestCase
 
     public static function rules(): GridRules
     {
-        $box = static fn (float $face, float $depth): array => ['shape' => 'rectangle', 'face' => $face, 'depth' => $depth, 'setback' => 30.0];
+        $box = static fn (float $face, float $depth): array => [
+            'shape' => 'rectangle', 'face' => $face, 'depth' => $depth, 'setback' => 30.0,
+        ];
 
         return Sample::rules(
             ['bays' => ['by' => 'module', 'size' => 1180.0], 'rows' => ['by' => 'count', 'count' => 2, 'perStorey' => true]],

@@ -247,7 +247,9 @@ final class GridTest extends TestCase
         yield 'a free member that ends in a cell' => [
             [], ['free' => [self::free(0.0, 0.0, 600.0, 600.0)]], 'free.unheld', 'ends 600 along and 600 up, in the middle of bay 1, row 1',
         ];
-        yield 'one along a mullion' => [[], ['free' => [self::free(1200.0, 0.0, 1200.0, 2400.0) + []]], 'free.crosses_nothing', 'lies along'];
+        yield 'one along a mullion' => [
+            [], ['free' => [self::free(1200.0, 0.0, 1200.0, 2400.0)]], 'free.crosses_nothing', 'lies along',
+        ];
         yield 'one of no length' => [[], ['free' => [self::free(0.0, 0.0, 0.0, 0.0)]], 'free.no_length', 'one place'];
         yield 'an order with one left out' => [['order' => ['head']], [], 'grid.order', 'all six'];
         yield 'bays by storey' => [['bays' => ['by' => 'count', 'count' => 2, 'perStorey' => true]], [], 'grid.bays_by_storey', 'Only'];
@@ -268,7 +270,8 @@ final class GridTest extends TestCase
     private static function free(float $u0, float $v0, float $u1, float $v1): array
     {
         return [
-            'profile' => ['shape' => 'rectangle', 'face' => 60.0, 'depth' => 120.0], 'fromU' => $u0, 'fromV' => $v0, 'toU' => $u1, 'toV' => $v1,
+            'profile' => ['shape' => 'rectangle', 'face' => 60.0, 'depth' => 120.0],
+            'fromU' => $u0, 'fromV' => $v0, 'toU' => $u1, 'toV' => $v1,
         ];
     }
 

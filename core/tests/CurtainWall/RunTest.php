@@ -5,10 +5,15 @@ declare(strict_types=1);
 namespace Isleward\Core\Tests\CurtainWall;
 
 use Isleward\Core\CurtainWall\Corner;
+use Isleward\Core\CurtainWall\GridRules;
+use Isleward\Core\CurtainWall\Meeting;
 use Isleward\Core\CurtainWall\MemberProfile;
+use Isleward\Core\CurtainWall\PathStretch;
 use Isleward\Core\CurtainWall\Run;
 use Isleward\Core\CurtainWall\RunMember;
 use Isleward\Core\CurtainWall\RunPane;
+use Isleward\Core\CurtainWall\RunPath;
+use Isleward\Core\CurtainWall\Stretch;
 use Isleward\Core\Geometry\Curve;
 use Isleward\Core\Geometry\Vec2;
 use Isleward\Core\Measure\Fields;
@@ -66,7 +71,7 @@ final class RunTest extends TestCase
         yield '15 and 12' => [15.0, 12.0, 18.88];
     }
 
-    /** By trigonometry: over a right angle, upright, a head between two mitred pairs is cut square; a mullion's ends lean as the wall does. */
+    /** By trigonometry: ends of mullions lean as the wall does, those of transoms follow the edge. */
     public function test_ends_are_cut_at_their_true_angles(): void
     {
         $run = Sample::two(90.0, [18.0, 18.0], Corner::mitred(MemberProfile::rectangle(60.0, 120.0)));
@@ -109,8 +114,13 @@ final class RunTest extends TestCase
      * @param  array{float, float}  $leans
      */
     #[DataProvider('refused')]
-    public function test_what_cannot_stand_is_refused_with_figures(float $angle, array $leans, float $length, string $reason, string $says): void
-    {
+    public function test_what_cannot_stand_is_refused_with_figures(
+        float $angle,
+        array $leans,
+        float $length,
+        string $reason,
+        string $says,
+    ): void {
         try {
             Sample::two($angle, $leans, Corner::mitred(MemberProfile::rectangle(60.0, 120.0)), $length);
             self::fail('It stood.');
@@ -128,6 +138,79 @@ final class RunTest extends TestCase
         yield 'a side that vanishes' => [90.0, [40.0, 40.0], 1500.0, 'run.side_vanishes', '1 500 long at its foot'];
     }
 
+    /** Round three sides of 4 000, 3 000 and 4 000 at 1 200: the pattern runs on through the corners. By hand. */
+    public function test_bays_are_set_out_round_the_whole_run_where_the_type_says_so(): void
+    {
+        $at = [new Vec2(0, 4000), new Vec2(0, 0), new Vec2(3000, 0), new Vec2(3000, 4000)];
+        $path = RunPath::of(
+            array_map(static fn (int $i): PathStretch => new PathStretch(Curve::line($at[$i], $at[$i + 1])), [0, 1, 2]),
+            [Corner::glass(0.0), Corner::glass(0.0)],
+        );
+        $rules = static fn (bool $through): GridRules => Sample::rules([
+            'bays' => ['by' => 'module', 'size' => 1200.0, 'through' => $through], 'rows' => ['by' => 'count', 'count' => 1],
+        ]);
+        $lines = static fn (Run $run): array => array_map(
+            static fn (Stretch $s): array => array_slice($s->grid()->bays->at, 1, -1),
+            $run->stretches,
+        );
+        self::assertEqualsWithDelta(
+            [[1200.0, 2400.0, 3600.0], [800.0, 2000.0], [200.0, 1400.0, 2600.0, 3800.0]],
+            $lines(Run::along($path, $rules(true), 0.0, 3000.0)),
+            1e-6,
+        );
+        self::assertEqualsWithDelta(
+            [[1200.0, 2400.0, 3600.0], [1200.0, 2400.0], [1200.0, 2400.0, 3600.0]],
+            $lines(Run::along($path, $rules(false), 0.0, 3000.0)),
+            1e-6,
+        );
+    }
+
+    /** A closed run round a rectangle has a corner at each of its four. */
+    public function test_a_run_may_close(): void
+    {
+        $at = [new Vec2(0, 0), new Vec2(5000, 0), new Vec2(5000, 4000), new Vec2(0, 4000), new Vec2(0, 0)];
+        $stretches = array_map(static fn (int $i): PathStretch => new PathStretch(Curve::line($at[$i], $at[$i + 1])), [0, 1, 2, 3]);
+        $post = Corner::post(MemberProfile::rectangle(100.0, 100.0));
+        $run = Run::along(
+            RunPath::of($stretches, array_fill(0, 4, $post)),
+            Sample::rules(['rows' => ['by' => 'count', 'count' => 1], 'bays' => ['by' => 'greatest', 'size' => 1500.0]]),
+            0.0,
+            2500.0,
+        );
+        self::assertCount(4, $run->corners);
+        self::assertEqualsWithDelta(4 * 100.0 * 100 * 2500, array_sum(array_map(
+            static fn (RunMember $m): float => $m->volume(),
+            $run->corners,
+        )), 1e-3);
+        self::assertSame(180.0 * 2, array_sum(array_map(static fn (Meeting $m): float => round($m->angle, 6), $run->meetings)));
+    }
+
+    /** @param  list<PathStretch>  $stretches */
+    #[DataProvider('paths')]
+    public function test_paths_that_cannot_be_are_refused(array $stretches, int $corners, string $reason): void
+    {
+        try {
+            RunPath::of($stretches, array_fill(0, $corners, Corner::glass(0.0)));
+            self::fail('It was taken.');
+        } catch (Refusal $refusal) {
+            self::assertSame($reason, $refusal->reason);
+        }
+    }
+
+    /** @return iterable<string, array{list<PathStretch>, int, string}> */
+    public static function paths(): iterable
+    {
+        $line = static fn (float $x0, float $y0, float $x1, float $y1): PathStretch => new PathStretch(
+            Curve::line(new Vec2($x0, $y0), new Vec2($x1, $y1)),
+        );
+        yield 'none' => [[], 0, 'run.path_empty'];
+        yield 'a gap' => [[$line(0, 0, 1000, 0), $line(1010, 0, 2000, 900)], 1, 'run.path_broken'];
+        yield 'too few corners' => [[$line(0, 0, 1000, 0), $line(1000, 0, 2000, 900), $line(2000, 900, 0, 900)], 1, 'run.corners'];
+        yield 'one that crosses itself' => [
+            [$line(0, 0, 4000, 0), $line(4000, 0, 4000, 3000), $line(4000, 3000, 2000, -1000)], 2, 'run.path_crosses',
+        ];
+    }
+
     public function test_a_corner_is_a_rectangle(): void
     {
         $this->expectExceptionMessage('What stands at a corner is a rectangle');
@@ -139,14 +222,18 @@ final class RunTest extends TestCase
         $sixty = ['shape' => 'rectangle', 'face' => 60.0, 'depth' => 140.0];
         $at = [new Vec2(0, 4600), new Vec2(0, 0), new Vec2(3200, 0), new Vec2(3200, 4600)];
 
-        return Run::solve(
+        return Run::along(
+            RunPath::of(
+                [
+                    new PathStretch(Curve::line($at[0], $at[1])), new PathStretch(Curve::line($at[1], $at[2])),
+                    new PathStretch(Curve::line($at[2], $at[3])),
+                ],
+                array_fill(0, 2, Corner::post(MemberProfile::rectangle(140.0, 140.0))),
+            ),
             Sample::rules(
                 ['bays' => ['by' => 'count', 'count' => 1], 'rows' => ['by' => 'count', 'count' => 1]],
                 array_fill_keys(['mullion', 'transom', 'left', 'right', 'head', 'foot'], $sixty),
             ),
-            [Curve::line($at[0], $at[1]), Curve::line($at[1], $at[2]), Curve::line($at[2], $at[3])],
-            [0.0, 0.0, 0.0],
-            array_fill(0, 2, Corner::post(MemberProfile::rectangle(140.0, 140.0))),
             150.0,
             2250.0,
         );

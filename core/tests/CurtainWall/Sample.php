@@ -10,8 +10,10 @@ use Isleward\Core\CurtainWall\Corner;
 use Isleward\Core\CurtainWall\Grid;
 use Isleward\Core\CurtainWall\GridRules;
 use Isleward\Core\CurtainWall\GridSolver;
+use Isleward\Core\CurtainWall\PathStretch;
 use Isleward\Core\CurtainWall\Role;
 use Isleward\Core\CurtainWall\Run;
+use Isleward\Core\CurtainWall\RunPath;
 use Isleward\Core\Geometry\Curve;
 use Isleward\Core\Geometry\Vec2;
 use Isleward\Core\Measure\Fields;
@@ -49,18 +51,22 @@ final class Sample
      * @param  array{float, float}  $leans
      * @param  list<ByHand>  $byHand
      */
-    public static function two(float $angle, array $leans, Corner $corner, float $length = 6000.0, ?GridRules $rules = null, array $byHand = []): Run
-    {
+    public static function two(
+        float $angle,
+        array $leans,
+        Corner $corner,
+        float $length = 6000.0,
+        ?GridRules $rules = null,
+        array $byHand = [],
+    ): Run {
         $turn = deg2rad(180.0 - $angle);
 
-        return Run::solve(
+        return Run::along(
+            RunPath::of([
+                new PathStretch(Curve::line(new Vec2(-$length, 0.0), new Vec2(0.0, 0.0)), deg2rad($leans[0])),
+                new PathStretch(Curve::line(new Vec2(0.0, 0.0), new Vec2($length * cos($turn), $length * sin($turn))), deg2rad($leans[1])),
+            ], [$corner]),
             $rules ?? self::rules(['rows' => ['by' => 'count', 'count' => 2]]),
-            [
-                Curve::line(new Vec2(-$length, 0.0), new Vec2(0.0, 0.0)),
-                Curve::line(new Vec2(0.0, 0.0), new Vec2($length * cos($turn), $length * sin($turn))),
-            ],
-            array_map(deg2rad(...), $leans),
-            [$corner],
             300.0,
             2400.0,
             [],

@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\CurtainWall;
+
+use Isleward\Core\Geometry\Curve;
+use Isleward\Core\Geometry\Vec2;
+
+/**
+ * An arc as flat facets: one for every bay, with a mullion fitted to the kink between each and the next. What was changed by hand on the
+ * stretch is carried to the facet it is about.
+ */
+final readonly class Facets
+{
+    /**
+     * @param  list<Curve>  $chords
+     * @param  list<ByHand>  $byHand  by facet
+     * @param  list<string>  $lost  changes that no facet has, as sentences
+     */
+    private function __construct(public array $chords, public array $byHand, public array $lost)
+    {
+    }
+
+    /** @param  list<float>  $bays  where upright lines are set out, by arc length */
+    public static function of(Curve $arc, array $bays, ByHand $byHand): self
+    {
+        $upright = array_values(array_filter($byHand->lines, static fn (LineChange $c): bool => $c->axis === Axis::Upright));
+        $level = array_values(array_filter($byHand->lines, static fn (LineChange $c): bool => $c->axis === Axis::Level));
+        $lines = Lines::of($bays, $arc->length(), $upright);
+        $chords = [];
+        for ($i = 1, $n = count($lines->at); $i < $n; $i++) {
+            $chords[] = Curve::line(self::at($arc, $lines->at[$i - 1]), self::at($arc, $lines->at[$i]));
+        }
+        $lost = $lines->lost;
+        foreach ($byHand->members as $member) {
+            if ($member->axis === Axis::Upright) {
+                $lost[] = sprintf('The mullion on line %s stands at a kink, which is fitted as the type says.', $member->line);
+            }
+        }
+        $hands = [];
+        foreach (array_keys($chords) as $i) {
+            $name = $lines->names[$i];
+            $hands[] = $byHand->forFacet($level, $name);
+        }
+
+        return new self($chords, $hands, $lost);
+    }
+
+    /** What stands at a kink: a mullion of the type, half of it on either side, or a joint. */
+    public static function kink(GridRules $rules): Corner
+    {
+        $mullion = $rules->profile(Role::Mullion);
+        if ($mullion === null || $mullion->shape !== SectionShape::Rectangle) {
+            return Corner::glass($rules->joint);
+        }
+
+        return Corner::post($mullion->halved());
+    }
+
+    private static function at(Curve $arc, float $length): Vec2
+    {
+        return new Vec2(...$arc->at($length / $arc->length()));
+    }
+}

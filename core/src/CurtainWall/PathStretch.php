@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\CurtainWall;
+
+use Isleward\Core\Geometry\Curve;
+
+/** One stretch of the path of a run: straight, or an arc; the outside lies to its right. */
+final readonly class PathStretch
+{
+    /**
+     * @param  float  $lean  from upright, radians, positive inward; an arc has none
+     * @param  bool  $faceted  of an arc: flat panes between mullions at the kinks, in place of bent ones
+     */
+    public function __construct(public Curve $curve, public float $lean = 0.0, public bool $faceted = false)
+    {
+    }
+}

@@ -1,0 +1,139 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\CurtainWall;
+
+use Isleward\Core\Geometry\Contour;
+
+/** What runs are made of: members, infills and joints, alike ones together, longest or largest first. */
+final class RunTakeOff
+{
+    /** What marks of members begin with. */
+    private const LETTERS = [
+        'mullion' => 'M', 'left side' => 'M', 'right side' => 'M', 'transom' => 'T', 'head' => 'H', 'foot' => 'F', 'corner post' => 'P',
+        'mitred mullion' => 'P', 'free member' => 'D',
+    ];
+
+    /**
+     * @param  iterable<Run>  $runs
+     * @return list<MemberRow>
+     */
+    public static function members(iterable $runs): array
+    {
+        $alike = [];
+        foreach ($runs as $run) {
+            foreach ($run->members() as $member) {
+                $ends = array_map(static fn (array $end): string => sprintf('%.2f/%.2f', ...$end), $member->ends);
+                sort($ends); // which end of it is which is no matter on the bench
+                $key = implode('|', [
+                    self::LETTERS[$member->what],
+                    $member->profile->key(),
+                    sprintf('%.1f|%.1f', $member->length, $member->radius ?? 0.0),
+                    ...$ends,
+                ]);
+                $alike[$key][] = $member;
+            }
+        }
+        $groups = array_values($alike);
+        usort($groups, static fn (array $a, array $b): int => [self::LETTERS[$a[0]->what], -$a[0]->length, $a[0]->profile->key()]
+            <=> [self::LETTERS[$b[0]->what], -$b[0]->length, $b[0]->profile->key()]);
+        $numbers = [];
+        $rows = [];
+        foreach ($groups as $group) {
+            $first = $group[0];
+            $letter = self::LETTERS[$first->what];
+            $numbers[$letter] = ($numbers[$letter] ?? 0) + 1;
+            $rows[] = new MemberRow(
+                $letter.$numbers[$letter],
+                $first->what,
+                $first->profile,
+                $first->length,
+                $first->ends,
+                $first->radius,
+                $first->volume(),
+                count($group),
+            );
+        }
+
+        return $rows;
+    }
+
+    /**
+     * @param  iterable<Run>  $runs
+     * @param  float  $cover  by how much infills run into the members round them, mm
+     * @return list<InfillRow>
+     */
+    public static function infills(iterable $runs, float $cover): array
+    {
+        $alike = [];
+        foreach ($runs as $run) {
+            foreach ($run->panes() as $pane) {
+                if ($pane->cell->infill->kind === InfillKind::Void) {
+                    continue;
+                }
+                foreach ($pane->daylight as $seen) {
+                    $row = self::infill($pane->cell->infill, $seen, $cover, $pane->radius);
+                    $key = implode('|', [
+                        json_encode($row->infill->toArray(), JSON_THROW_ON_ERROR), $row->shape,
+                        sprintf('%.1f|%.1f|%.0f|%.1f', $row->width, $row->height, $row->area, $row->radius ?? 0.0),
+                    ]);
+                    $alike[$key] = [$row, ($alike[$key][1] ?? 0) + 1];
+                }
+            }
+        }
+        $order = static fn (InfillRow $row): array => [$row->infill->kind->value, -$row->area];
+        usort($alike, static fn (array $a, array $b): int => $order($a[0]) <=> $order($b[0]));
+
+        return array_map(static fn (array $one, int $i): InfillRow => new InfillRow(
+            'G'.($i + 1),
+            $one[0]->infill,
+            $one[0]->shape,
+            $one[0]->width,
+            $one[0]->height,
+            $one[0]->area,
+            $one[0]->weight,
+            $one[0]->radius,
+            $one[1],
+        ), $alike, array_keys($alike));
+    }
+
+    /**
+     * Straight members as pieces to be cut, by profile: every profile has bars of its own. Bent ones are rolled, not cut from a list.
+     *
+     * @param  list<MemberRow>  $members
+     * @return array<string, non-empty-list<CutPiece>> by the name of the profile
+     */
+    public static function pieces(array $members): array
+    {
+        $pieces = [];
+        foreach ($members as $row) {
+            if ($row->radius === null) {
+                $pieces[$row->profile->name()][] = new CutPiece($row->mark, $row->length, $row->count);
+            }
+        }
+
+        return $pieces;
+    }
+
+    private static function infill(Infill $infill, Contour $seen, float $cover, ?float $radius): InfillRow
+    {
+        $sides = count($seen->edges());
+        $area = $seen->area();
+        [$width, $height] = [$seen->width() + 2 * $cover, $seen->height() + 2 * $cover];
+        // as cut it is larger by a strip all round, and by the corners of that: a rectangle by four squares
+        $cut = $seen->isRectangle() ? $width * $height : $area + $seen->perimeter() * $cover;
+
+        return new InfillRow(
+            '',
+            $infill,
+            $seen->isRectangle() ? 'rectangle' : $sides.' sides',
+            $width,
+            $height,
+            $area,
+            $infill->weight() * $cut / 1e6,
+            $radius,
+            1,
+        );
+    }
+}
