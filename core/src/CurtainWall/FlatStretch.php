@@ -38,6 +38,9 @@ final class FlatStretch implements Stretch
 
     private readonly Grid $grid;
 
+    /** @var array{float, float, float, float} */
+    private readonly array $clearing;
+
     /** @var list<HalfSpace> that all of it lies within */
     private array $within;
 
@@ -81,6 +84,7 @@ final class FlatStretch implements Stretch
             $this->within[] = $right[0]->before;
             $this->clear[] = $this->side($right, -1.0);
         }
+        $this->clearing = $this->clearing($rules);
         [$low, $high] = [$this->drift($left) * $this->slope, $this->drift($right) * $this->slope];
         $this->requireTop($low, $this->length + $high);
         $stretched = static fn (float $level): float => $level / cos($plane->lean);
@@ -93,6 +97,37 @@ final class FlatStretch implements Stretch
             $bays,
             new FaceEnds(max(0.0, -$low), max(0.0, $high), $left !== null, $right !== null),
         );
+    }
+
+    /**
+     * Between where nothing of its face, however deep, is cut by a corner, a level foot or a level head: u and v.
+     *
+     * @return array{float, float, float, float}
+     */
+    private function clearing(GridRules $rules): array
+    {
+        $deepest = $foremost = 200.0;
+        foreach ($rules->profiles as $profile) {
+            $deepest = max($deepest, ($profile?->setback ?? 0.0) + ($profile?->depth ?? 0.0));
+            $foremost = max($foremost, $profile?->capDepth ?? 0.0, -($profile?->setback ?? 0.0));
+        }
+        [$u0, $u1] = [-INF, INF];
+        foreach ([...array_slice($this->within, 2), ...$this->clear] as $half) {
+            [$b, $c, $d] = [$half->normal->dot($this->along), $half->normal->dot($this->up), $half->normal->dot($this->out)];
+            if (abs($b) < 1e-6) {
+                return [0.0, 0.0, 0.0, 0.0];
+            }
+            $least = -($half->beyond($this->plane->point(0.0, 0.0)) + max(0.0, $c * $this->slope) + max(-$d * $deepest, $d * $foremost)) / $b;
+            [$u0, $u1] = $b > 0 ? [$u0, min($u1, $least)] : [max($u0, $least), $u1];
+        }
+        $margin = ($deepest + $foremost) * abs(tan($this->plane->lean));
+
+        return $this->plane->lean === 0.0 ? [$u0, -INF, $u1, INF] : [$u0, $margin, $u1, $this->slope - $margin];
+    }
+
+    private function isClear(float $x0, float $y0, float $x1, float $y1): bool
+    {
+        return $x0 >= $this->clearing[0] && $x1 <= $this->clearing[2] && $y0 >= $this->clearing[1] && $y1 <= $this->clearing[3];
     }
 
     public function grid(): Grid
@@ -116,6 +151,12 @@ final class FlatStretch implements Stretch
             $axes = $upright
                 ? new Axes($this->plane->point($member->axis(), 0.0), $this->along, $this->out->times(-1.0), $this->up)
                 : new Axes($this->plane->point(0.0, $member->axis()), $this->up->times(-1.0), $this->out->times(-1.0), $this->along);
+            if ($this->isClear($member->x0, $member->y0, $member->x1, $member->y1)) {
+                [$from, $to] = $upright ? [$member->y0, $member->y1] : [$member->x0, $member->x1];
+                $out[] = RunMember::square($member->role->word(), $member->profile, $axes, $from, $to);
+
+                continue;
+            }
             $pieces = CutPrism::between($this->section($member), $axes, [...$this->within, ...$this->clear, ...$this->ends($member)]);
             if ($pieces !== []) {
                 $out[] = RunMember::straight($member->role->word(), $member->profile, $axes, $pieces);
@@ -131,6 +172,12 @@ final class FlatStretch implements Stretch
         $axes = new Axes($this->plane->point(0.0, 0.0), $this->along, $this->up, $this->out);
         foreach ($this->grid->cells as $cell) {
             $t = $cell->infill->thickness();
+            if ($cell->daylight->holes === [] && $this->isClear(...$cell->contour()->bounds())) {
+                $solids = $t === 0.0 ? [] : [InSpace::of(CutPrism::square($cell->contour(), -$t, 0.0), $axes)];
+                $out[] = new RunPane($cell, [$cell->contour()], $solids);
+
+                continue;
+            }
             $profiles = $this->leftOf($cell);
             if ($profiles === []) {
                 continue;

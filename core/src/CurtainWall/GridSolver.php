@@ -28,6 +28,15 @@ final class GridSolver
     /** @var list<array<int, MemberProfile|null|false>> by level line and bay */
     private array $level = [];
 
+    /** @var array<int, array{float, float, float, float, bool|null}> worked out once each */
+    private array $crossings = [];
+
+    /** @var array<int, array<int, array<int, bool>>> by rule, row and rows: whether it is for them */
+    private array $banded = [];
+
+    /** @var array<string, int> by role: its place in the order */
+    private array $rank;
+
     /** @var list<string> */
     private array $lost;
 
@@ -47,6 +56,7 @@ final class GridSolver
         $this->nx = count($bays->at) - 1;
         $this->ny = count($rows->at) - 1;
         $this->lost = [...$bays->lost, ...$rows->lost];
+        $this->rank = array_flip(array_column($rules->order, 'value'));
     }
 
     /**
@@ -192,6 +202,12 @@ final class GridSolver
      */
     private function crossing(int $i, int $j): array
     {
+        return $this->crossings[$i * ($this->ny + 1) + $j] ??= $this->crossed($i, $j);
+    }
+
+    /** @return array{float, float, float, float, bool|null} */
+    private function crossed(int $i, int $j): array
+    {
         [$x, $y] = [$this->bays->at[$i], $this->rows->at[$j]];
         $up = self::piece($this->upright[$i], $j);
         $down = self::piece($this->upright[$i], $j - 1);
@@ -215,8 +231,7 @@ final class GridSolver
         $upright = match (true) {
             $members[0] !== $members[1] => $members[0],
             $uprightOn !== $levelOn => $uprightOn,
-            default => array_search($this->role(Axis::Upright, $i), $this->rules->order, true)
-                < array_search($this->role(Axis::Level, $j), $this->rules->order, true),
+            default => $this->rank[$this->role(Axis::Upright, $i)->value] < $this->rank[$this->role(Axis::Level, $j)->value],
         };
 
         return [$x0, $y0, $x0 + $w, $y0 + $h, $upright];
@@ -341,19 +356,17 @@ final class GridSolver
             $changed[$i][$j] = $change->infill;
         }
         $cells = [];
+        if ($this->byHand->members === [] && $this->byHand->infills === []) {
+            return $this->ruled();
+        }
         foreach (Joined::groups($this->upright, $this->level, $this->nx, $this->ny) as $places) {
             [$bay, $row, $bays, $rows] = Joined::extent($places);
             $daylight = $this->daylight($places, $bay, $row, $bays, $rows, $members);
             $infill = null;
-            foreach ($places as [$i, $j]) {
+            foreach ($changed === [] ? [] : $places as [$i, $j]) {
                 $infill ??= $changed[$i][$j] ?? null;
             }
-            $middle = ($this->rows->at[$row] + $this->rows->at[$row + $rows]) / 2;
-            foreach ($infill === null ? $this->rules->infills : [] as $rule) {
-                if ($rule->holds($bay, $row, $middle, $this->floors)) {
-                    $infill = $rule->infill;
-                }
-            }
+            $infill ??= $this->infill($bay, $row, $rows);
             $cells[] = new GridCell(
                 $this->bays->names[$bay],
                 $this->rows->names[$row],
@@ -362,11 +375,67 @@ final class GridSolver
                 $bays,
                 $rows,
                 $daylight,
-                $infill ?? throw new \LogicException('The first rule is for every cell.'),
+                $infill,
             );
         }
 
         return $cells;
+    }
+
+    /** @return list<GridCell> where nothing was changed by hand, so that every place is a cell between members of its lines */
+    private function ruled(): array
+    {
+        $cells = $xs = $ys = [];
+        foreach ([[Axis::Upright, $this->bays->at, $this->nx], [Axis::Level, $this->rows->at, $this->ny]] as [$axis, $at, $last]) {
+            $sides = [];
+            foreach ($at as $line => $place) {
+                $role = $this->role($axis, $line);
+                $wide = $this->width($this->profile($role), $role->isPerimeter());
+                $sides[] = match (true) {
+                    $line === 0 => [$place, $place + $wide],
+                    $line === $last => [$place - $wide, $place],
+                    default => [$place - $wide / 2, $place + $wide / 2],
+                };
+            }
+            [$xs, $ys] = $axis === Axis::Upright ? [$sides, $ys] : [$xs, $sides];
+        }
+        for ($j = 0; $j < $this->ny; $j++) {
+            for ($i = 0; $i < $this->nx; $i++) {
+                [$x0, $y0, $x1, $y1] = [$xs[$i][1], $ys[$j][1], $xs[$i + 1][0], $ys[$j + 1][0]];
+                if ($x1 - $x0 <= Tolerance::LENGTH || $y1 - $y0 <= Tolerance::LENGTH) {
+                    throw $this->tooSmall($i, $j, $x1 - $x0, $y1 - $y0);
+                }
+                $cells[] = new GridCell(
+                    $this->bays->names[$i],
+                    $this->rows->names[$j],
+                    $i,
+                    $j,
+                    1,
+                    1,
+                    new Profile(Contour::rectangle($x0, $y0, $x1, $y1)),
+                    $this->infill($i, $j, 1),
+                );
+            }
+        }
+
+        return $cells;
+    }
+
+    private function infill(int $bay, int $row, int $rows): Infill
+    {
+        $middle = ($this->rows->at[$row] + $this->rows->at[$row + $rows]) / 2;
+        for ($i = count($this->rules->infills) - 1; $i > 0; $i--) {
+            $rule = $this->rules->infills[$i];
+            // a band is by rows alone
+            $holds = $rule->where === Where::Band
+                ? $this->banded[$i][$row][$rows] ??= $rule->holds($bay, $row, $middle, $this->floors)
+                : $rule->holds($bay, $row, $middle, $this->floors);
+            if ($holds) {
+                return $rule->infill;
+            }
+        }
+
+        return $this->rules->infills[0]->infill;
     }
 
     /**

@@ -16,6 +16,9 @@ use Isleward\Core\Measure\Refusal;
  */
 final readonly class MemberProfile
 {
+    /** @var non-empty-list<Contour> */
+    private array $contours;
+
     /**
      * @param  float  $face  how wide it is, seen square on
      * @param  float  $depth  of the body
@@ -36,6 +39,7 @@ final readonly class MemberProfile
         public float $web,
         public array $points,
     ) {
+        $this->contours = $this->drawnOut();
     }
 
     public static function rectangle(float $face, float $depth, float $setback = 0.0): self
@@ -100,6 +104,12 @@ final readonly class MemberProfile
 
     /** @return non-empty-list<Contour> the body's section, then the cap's */
     public function contours(): array
+    {
+        return $this->contours;
+    }
+
+    /** @return non-empty-list<Contour> */
+    private function drawnOut(): array
     {
         $half = $this->face / 2;
         [$front, $back] = [$this->setback, $this->setback + $this->depth];

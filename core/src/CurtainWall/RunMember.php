@@ -12,6 +12,9 @@ use Isleward\Core\Geometry\Solid;
 /** One member of a run as it stands in space: a grid's, or what stands at a corner. */
 final readonly class RunMember
 {
+    /** Ends that are cut square. */
+    public const SQUARE = [[90.0, 90.0], [90.0, 90.0]];
+
     /**
      * @param  string  $what  "mullion", "transom", "corner post" …
      * @param  list<Solid>  $solids  that it is made of and that fill it together, in space: x east, y north, z up
@@ -28,6 +31,17 @@ final readonly class RunMember
         public array $ends,
         public ?float $radius,
     ) {
+    }
+
+    /** One with square ends that nothing else cuts: from one z of its own axes to another. */
+    public static function square(string $what, MemberProfile $profile, Axes $axes, float $from, float $to): self
+    {
+        $solids = [];
+        foreach ($profile->contours() as $section) {
+            $solids[] = InSpace::of(CutPrism::square($section, $from, $to), $axes);
+        }
+
+        return new self($what, $profile, $solids, $to - $from, self::SQUARE, null);
     }
 
     /** @param  non-empty-list<CutPrism>  $pieces  that it is made of, in its own axes: z runs along it */
@@ -74,7 +88,7 @@ final readonly class RunMember
             $profile,
             $pieces,
             $length,
-            [[90.0, 90.0], [90.0, 90.0]],
+            self::SQUARE,
             $pieces[0]->surface->radius(),
         );
     }

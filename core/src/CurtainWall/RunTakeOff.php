@@ -21,18 +21,12 @@ final class RunTakeOff
      */
     public static function members(iterable $runs): array
     {
-        $alike = [];
+        $alike = $keys = [];
         foreach ($runs as $run) {
             foreach ($run->members() as $member) {
-                $ends = array_map(static fn (array $end): string => sprintf('%.2f/%.2f', ...$end), $member->ends);
-                sort($ends); // which end of it is which is no matter on the bench
-                $key = implode('|', [
-                    self::LETTERS[$member->what],
-                    $member->profile->key(),
-                    sprintf('%.1f|%.1f', $member->length, $member->radius ?? 0.0),
-                    ...$ends,
-                ]);
-                $alike[$key][] = $member;
+                $keys[spl_object_id($member->profile)] ??= [$member->profile->key(), $member->profile];
+                $key = self::LETTERS[$member->what].$keys[spl_object_id($member->profile)][0].'|'.round($member->length, 1);
+                $alike[$member->ends === RunMember::SQUARE && $member->radius === null ? $key : $key.self::ends($member)][] = $member;
             }
         }
         $groups = array_values($alike);
@@ -66,19 +60,17 @@ final class RunTakeOff
      */
     public static function infills(iterable $runs, float $cover): array
     {
-        $alike = [];
+        $alike = $keys = [];
         foreach ($runs as $run) {
             foreach ($run->panes() as $pane) {
-                if ($pane->cell->infill->kind === InfillKind::Void) {
-                    continue;
-                }
-                foreach ($pane->daylight as $seen) {
-                    $row = self::infill($pane->cell->infill, $seen, $cover, $pane->radius);
-                    $key = implode('|', [
-                        json_encode($row->infill->toArray(), JSON_THROW_ON_ERROR), $row->shape,
-                        sprintf('%.1f|%.1f|%.0f|%.1f', $row->width, $row->height, $row->area, $row->radius ?? 0.0),
-                    ]);
-                    $alike[$key] = [$row, ($alike[$key][1] ?? 0) + 1];
+                $infill = $pane->cell->infill;
+                $keys[spl_object_id($infill)] ??= [json_encode($infill->toArray(), JSON_THROW_ON_ERROR), $infill];
+                foreach ($infill->kind === InfillKind::Void ? [] : $pane->daylight as $seen) {
+                    [$x0, $y0, $x1, $y1] = $seen->bounds();
+                    $key = $keys[spl_object_id($infill)][0].round($x1 - $x0, 1).'|'.round($y1 - $y0, 1)
+                        .($seen->isRectangle() && $pane->radius === null ? '' : '|'.round($seen->area()).'|'.$pane->radius);
+                    $alike[$key] ??= [self::infill($infill, $seen, $cover, $pane->radius), 0];
+                    $alike[$key][1]++;
                 }
             }
         }
@@ -114,6 +106,15 @@ final class RunTakeOff
         }
 
         return $pieces;
+    }
+
+    /** How its ends are cut, whichever of them comes first, and its radius. */
+    private static function ends(RunMember $member): string
+    {
+        $ends = array_map(static fn (array $end): string => sprintf('%.2f/%.2f', ...$end), $member->ends);
+        sort($ends);
+
+        return '|'.implode('|', $ends).sprintf('|%.1f', $member->radius ?? 0.0);
     }
 
     private static function infill(Infill $infill, Contour $seen, float $cover, ?float $radius): InfillRow

@@ -22,6 +22,12 @@ final readonly class CutPrism implements Solid
     {
     }
 
+    /** One with square ends. */
+    public static function square(Contour $profile, float $from, float $to): self
+    {
+        return new self($profile, [$from, 0.0, 0.0], [$to, 0.0, 0.0]);
+    }
+
     /**
      * What of an endless member lies within half-spaces.
      *
