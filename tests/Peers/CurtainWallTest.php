@@ -117,7 +117,7 @@ final class CurtainWallTest extends PeerCase
     {
         $out = [];
         foreach ([...$run->members(), ...$run->panes()] as $one) {
-            foreach ($one->solids as $solid) {
+            foreach ($one->solids() as $solid) {
                 $mesh = $solid->mesh($sagitta);
                 $out[] = ['positions' => $mesh->positions, 'triangles' => $mesh->triangles];
             }
@@ -131,7 +131,7 @@ final class CurtainWallTest extends PeerCase
     {
         $out = [];
         foreach ([...$run->members(), ...$run->panes()] as $one) {
-            foreach ($one->solids as $solid) {
+            foreach ($one->solids() as $solid) {
                 $out[] = $solid->volume();
             }
         }

@@ -136,7 +136,7 @@ final class BentStretch implements Stretch
             );
             if ($pieces !== []) {
                 $seen = Contour::rectangle($pieces[0]->start(0.0), $y0, $pieces[0]->end(0.0), $y1);
-                $out[] = new RunPane($cell, [$seen], $t > 0.0 ? $pieces : [], $this->surface->radius());
+                $out[] = new RunPane($cell, [$seen], null, $t > 0.0 ? $pieces : [], $this->surface->radius());
             }
         }
 

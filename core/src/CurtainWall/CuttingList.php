@@ -30,7 +30,9 @@ final readonly class CuttingList
      */
     public static function pack(array $pieces, Stock $stock): self
     {
-        usort($pieces, static fn (CutPiece $a, CutPiece $b): int => [-$a->length, $a->mark] <=> [-$b->length, $b->mark]);
+        $lengths = array_map(static fn (CutPiece $p): float => $p->length, $pieces);
+        $marks = array_map(static fn (CutPiece $p): string => $p->mark, $pieces);
+        array_multisort($lengths, SORT_DESC, SORT_NUMERIC, $marks, SORT_ASC, SORT_STRING, $pieces);
         $longest = $stock->lengths[count($stock->lengths) - 1];
         $room = $stock->usable($longest);
         self::requireShortEnough($pieces, $room);

@@ -9,7 +9,6 @@ use Isleward\Core\Geometry\Contour;
 use Isleward\Core\Geometry\CutPrism;
 use Isleward\Core\Geometry\HalfSpace;
 use Isleward\Core\Geometry\LeaningPlane;
-use Isleward\Core\Geometry\Solid;
 use Isleward\Core\Geometry\Tolerance;
 use Isleward\Core\Geometry\Vec2;
 use Isleward\Core\Geometry\Vec3;
@@ -35,6 +34,10 @@ final class FlatStretch implements Stretch
     private readonly Vec3 $up;
 
     private readonly Vec3 $out;
+
+    private readonly Vec3 $inward;
+
+    private readonly Vec3 $down;
 
     private readonly Grid $grid;
 
@@ -71,6 +74,7 @@ final class FlatStretch implements Stretch
         $this->along = $plane->point(1.0, 0.0)->minus($plane->point(0.0, 0.0));
         $this->up = $plane->point(0.0, 1.0)->minus($plane->point(0.0, 0.0));
         $this->out = $plane->normal(0.0, 0.0);
+        [$this->inward, $this->down] = [$this->out->times(-1.0), $this->up->times(-1.0)];
         $top = $plane->level + $height;
         $this->within = [
             HalfSpace::behind(new Vec3(0.0, 0.0, $plane->level), new Vec3(0.0, 0.0, -1.0)),
@@ -108,8 +112,10 @@ final class FlatStretch implements Stretch
     {
         $deepest = $foremost = 200.0;
         foreach ($rules->profiles as $profile) {
-            $deepest = max($deepest, ($profile?->setback ?? 0.0) + ($profile?->depth ?? 0.0));
-            $foremost = max($foremost, $profile?->capDepth ?? 0.0, -($profile?->setback ?? 0.0));
+            if ($profile !== null) {
+                $deepest = max($deepest, $profile->setback + $profile->depth);
+                $foremost = max($foremost, $profile->capDepth, -$profile->setback);
+            }
         }
         [$u0, $u1] = [-INF, INF];
         foreach ([...array_slice($this->within, 2), ...$this->clear] as $half) {
@@ -142,56 +148,112 @@ final class FlatStretch implements Stretch
 
     public function members(): array
     {
-        $out = [];
+        $out = $cut = $square = [];
         foreach ($this->grid->members as $member) {
             if ($member->profile === null) {
                 continue;
             }
             $upright = $member->role->isUpright();
-            $axes = $upright
-                ? new Axes($this->plane->point($member->axis(), 0.0), $this->along, $this->out->times(-1.0), $this->up)
-                : new Axes($this->plane->point(0.0, $member->axis()), $this->up->times(-1.0), $this->out->times(-1.0), $this->along);
+            $profile = $member->profile;
             if ($this->isClear($member->x0, $member->y0, $member->x1, $member->y1)) {
-                [$from, $to] = $upright ? [$member->y0, $member->y1] : [$member->x0, $member->x1];
-                $out[] = RunMember::square($member->role->word(), $member->profile, $axes, $from, $to);
+                $length = $member->length();
+                $axes = $upright ? $this->axes($member, 0.0, $member->y0) : $this->axes($member, $member->x0, 0.0);
+                $square[spl_object_id($profile).'|'.$length] ??= RunMember::squared($profile, $length);
+                $pieces = $square[spl_object_id($profile).'|'.$length];
+                $out[] = RunMember::square($member->role->word(), $profile, $axes, $pieces, $length);
 
                 continue;
             }
-            $pieces = CutPrism::between($this->section($member), $axes, [...$this->within, ...$this->clear, ...$this->ends($member)]);
+            $axes = $this->axes($member, 0.0, 0.0);
+            // upright, what is level is cut alike in every row
+            $alike = $upright || $this->plane->lean !== 0.0
+                ? count($out)
+                : spl_object_id($profile).'|'.$member->x0.'|'.$member->x1;
+            $pieces = $cut[$alike] ??= CutPrism::between(
+                $this->section($member),
+                $axes,
+                [...$this->within, ...$this->clear, ...$this->ends($member)],
+            );
             if ($pieces !== []) {
-                $out[] = RunMember::straight($member->role->word(), $member->profile, $axes, $pieces);
+                $out[] = RunMember::straight($member->role->word(), $profile, $axes, $pieces);
             }
         }
 
         return [...$out, ...$this->free()];
     }
 
+    /** Axes of a member: z along it, from u or v on, x across it, y inward. */
+    private function axes(GridMember $member, float $u, float $v): Axes
+    {
+        return $member->role->isUpright()
+            ? new Axes($this->plane->point($member->axis(), $v), $this->along, $this->inward, $this->up)
+            : new Axes($this->plane->point($u, $member->axis()), $this->down, $this->inward, $this->along);
+    }
+
     public function panes(): array
     {
-        $out = [];
-        $axes = new Axes($this->plane->point(0.0, 0.0), $this->along, $this->up, $this->out);
+        $out = $made = [];
         foreach ($this->grid->cells as $cell) {
             $t = $cell->infill->thickness();
-            if ($cell->daylight->holes === [] && $this->isClear(...$cell->contour()->bounds())) {
-                $solids = $t === 0.0 ? [] : [InSpace::of(CutPrism::square($cell->contour(), -$t, 0.0), $axes)];
-                $out[] = new RunPane($cell, [$cell->contour()], $solids);
+            if (! $cell->contour()->isRectangle() || $cell->daylight->holes !== []) {
+                array_push($out, ...$this->shaped($cell, $t));
 
                 continue;
             }
-            $profiles = $this->leftOf($cell);
-            if ($profiles === []) {
-                continue;
+            [$x0, $y0, $x1, $y1] = $cell->contour()->bounds();
+            $high = $y1 - $y0;
+            if ($this->isClear($x0, $y0, $x1, $y1)) {
+                $wide = $x1 - $x0;
+                $pieces = $made["$wide|$high|$t"] ??= $t === 0.0 ? [] : [CutPrism::square(Contour::rectangle(0.0, 0.0, $wide, $high), -$t, 0.0)];
+                $out[] = new RunPane($cell, [$cell->contour()], $this->faceAxes($x0, $y0), $pieces);
+            } elseif ($this->plane->lean === 0.0) {
+                // upright, corners cut alike in every row
+                $x0 = max($x0, $this->left === null ? $x0 : $this->left[1]->takes());
+                $x1 = min($x1, $this->right === null ? $x1 : $this->length - $this->right[1]->takes());
+                if ($x1 - $x0 <= Tolerance::LENGTH) {
+                    continue;
+                }
+                $axes = $this->faceAxes(0.0, $y0);
+                $pieces = $made["$x0|$x1|$high|$t"] ??= $t === 0.0
+                    ? []
+                    : CutPrism::between([Contour::rectangle($x0, 0.0, $x1, $high)], $axes, [
+                        ...array_slice($this->within, 2), ...$this->thick($t),
+                    ]);
+                $out[] = new RunPane($cell, [Contour::rectangle($x0, $y0, $x1, $y1)], $axes, $pieces);
+            } else {
+                array_push($out, ...$this->shaped($cell, $t));
             }
-            $pieces = $t === 0.0 ? [] : CutPrism::between($profiles, $axes, [
-                ...$this->within,
-                HalfSpace::behind($axes->origin, $this->out),
-                HalfSpace::behind($axes->point(0.0, 0.0, -$t), $this->out->times(-1.0)),
-            ]);
-            $solids = array_map(static fn (CutPrism $p): Solid => InSpace::of($p, $axes), $pieces);
-            $out[] = new RunPane($cell, $profiles, $solids);
         }
 
         return $out;
+    }
+
+    /** @return list<RunPane> of a cell of any shape, cut by whatever cuts it */
+    private function shaped(GridCell $cell, float $t): array
+    {
+        $profiles = $this->leftOf($cell);
+        $axes = $this->faceAxes(0.0, 0.0);
+
+        return $profiles === [] ? [] : [new RunPane(
+            $cell,
+            $profiles,
+            $axes,
+            $t === 0.0 ? [] : CutPrism::between($profiles, $axes, [...$this->within, ...$this->thick($t)]),
+        )];
+    }
+
+    /** @return list<HalfSpace> between the glass line and so much behind it */
+    private function thick(float $t): array
+    {
+        $on = $this->plane->point(0.0, 0.0);
+
+        return [HalfSpace::behind($on, $this->out), HalfSpace::behind($on->plus($this->out->times(-$t)), $this->inward)];
+    }
+
+    /** x along, y up, z outward, from a place of the face on. */
+    private function faceAxes(float $u, float $v): Axes
+    {
+        return new Axes($this->plane->point($u, $v), $this->along, $this->up, $this->out);
     }
 
     /** @return list<RunMember> one for every cell that a free member crosses */

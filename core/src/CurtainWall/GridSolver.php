@@ -34,6 +34,9 @@ final class GridSolver
     /** @var array<int, array<int, array<int, bool>>> by rule, row and rows: whether it is for them */
     private array $banded = [];
 
+    /** @var array<string, array{float, float, bool}> by role */
+    private array $bands = [];
+
     /** @var array<string, int> by role: its place in the order */
     private array $rank;
 
@@ -209,6 +212,15 @@ final class GridSolver
     private function crossed(int $i, int $j): array
     {
         [$x, $y] = [$this->bays->at[$i], $this->rows->at[$j]];
+        if ($this->byHand->members === []) {
+            // as the rules say both lines go on here, each as wide as its role
+            [$across, $along] = [$this->role(Axis::Upright, $i), $this->role(Axis::Level, $j)];
+            [$x0, $x1, $one] = $this->bands[$across->value] ??= $this->band($across);
+            [$y0, $y1, $other] = $this->bands[$along->value] ??= $this->band($along);
+            $upright = $one !== $other ? $one : $this->rank[$across->value] < $this->rank[$along->value];
+
+            return [$x + $x0, $y + $y0, $x + $x1, $y + $y1, $upright];
+        }
         $up = self::piece($this->upright[$i], $j);
         $down = self::piece($this->upright[$i], $j - 1);
         $right = self::piece($this->level[$j], $i);
@@ -237,6 +249,19 @@ final class GridSolver
         return [$x0, $y0, $x0 + $w, $y0 + $h, $upright];
     }
 
+    /** @return array{float, float, bool} from where to where a role reaches about its line, and whether it is a member */
+    private function band(Role $role): array
+    {
+        $profile = $this->profile($role);
+        $wide = $this->width($profile, $role->isPerimeter());
+
+        return match ($role) {
+            Role::Left, Role::Foot => [0.0, $wide, $profile !== null],
+            Role::Right, Role::Head => [-$wide, 0.0, $profile !== null],
+            default => [-$wide / 2, $wide / 2, $profile !== null],
+        };
+    }
+
     /** @return list<GridMember> */
     private function members(Axis $axis): array
     {
@@ -249,10 +274,15 @@ final class GridSolver
             $at = $own->at[$line];
             $begun = 0;
             $begin = null;
+            $next = $this->along($isUpright, $line, 0);
+            $before = false;
+            $last = count($row) - 1;
             foreach ($row as $k => $piece) {
-                [$wins, $low, $high] = $this->along($isUpright, $line, $k);
-                $before = self::piece($row, $k - 1);
+                [$wins, $low, $high] = $next;
+                [$endWins, $endLow, $endHigh] = $next = $this->along($isUpright, $line, $k + 1);
                 if ($piece === false) {
+                    $before = false;
+
                     continue;
                 }
                 $goesOn = $before !== false && self::alike($before, $piece) && $wins !== false;
@@ -266,8 +296,8 @@ final class GridSolver
                         default => $high,
                     };
                 }
-                [$endWins, $endLow, $endHigh] = $this->along($isUpright, $line, $k + 1);
-                $after = self::piece($row, $k + 1);
+                $before = $piece;
+                $after = $k === $last ? false : $row[$k + 1];
                 if ($after !== false && self::alike($piece, $after) && $endWins !== false) {
                     continue;
                 }
@@ -386,16 +416,11 @@ final class GridSolver
     private function ruled(): array
     {
         $cells = $xs = $ys = [];
-        foreach ([[Axis::Upright, $this->bays->at, $this->nx], [Axis::Level, $this->rows->at, $this->ny]] as [$axis, $at, $last]) {
+        foreach ([[Axis::Upright, $this->bays->at], [Axis::Level, $this->rows->at]] as [$axis, $at]) {
             $sides = [];
             foreach ($at as $line => $place) {
-                $role = $this->role($axis, $line);
-                $wide = $this->width($this->profile($role), $role->isPerimeter());
-                $sides[] = match (true) {
-                    $line === 0 => [$place, $place + $wide],
-                    $line === $last => [$place - $wide, $place],
-                    default => [$place - $wide / 2, $place + $wide / 2],
-                };
+                [$low, $high] = $this->band($this->role($axis, $line));
+                $sides[] = [$place + $low, $place + $high];
             }
             [$xs, $ys] = $axis === Axis::Upright ? [$sides, $ys] : [$xs, $sides];
         }

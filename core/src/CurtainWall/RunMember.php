@@ -6,6 +6,7 @@ namespace Isleward\Core\CurtainWall;
 
 use Isleward\Core\Geometry\Axes;
 use Isleward\Core\Geometry\BentPrism;
+use Isleward\Core\Geometry\Contour;
 use Isleward\Core\Geometry\CutPrism;
 use Isleward\Core\Geometry\Solid;
 
@@ -17,7 +18,7 @@ final readonly class RunMember
 
     /**
      * @param  string  $what  "mullion", "transom", "corner post" …
-     * @param  list<Solid>  $solids  that it is made of and that fill it together, in space: x east, y north, z up
+     * @param  list<Solid>  $pieces  that it is made of and that fill it together: in its axes, z along it, or where it has none in space
      * @param  float  $length  as it is cut from a bar: from its first to its last point along it, of a bent one along its longer side; mm
      * @param  list<array{float, float}>  $ends  how its lower (or left) and its upper end are cut, in degrees: across its face and over its
      *    depth, 90 where it is square
@@ -26,22 +27,29 @@ final readonly class RunMember
     private function __construct(
         public string $what,
         public MemberProfile $profile,
-        public array $solids,
+        public ?Axes $axes,
+        public array $pieces,
         public float $length,
         public array $ends,
         public ?float $radius,
     ) {
     }
 
-    /** One with square ends that nothing else cuts: from one z of its own axes to another. */
-    public static function square(string $what, MemberProfile $profile, Axes $axes, float $from, float $to): self
+    /**
+     * One with square ends that nothing else cuts.
+     *
+     * @param  Axes  $axes  it begins where these do
+     * @param  list<CutPrism>  $pieces  as {@see squared} makes them; members that are alike share them
+     */
+    public static function square(string $what, MemberProfile $profile, Axes $axes, array $pieces, float $length): self
     {
-        $solids = [];
-        foreach ($profile->contours() as $section) {
-            $solids[] = InSpace::of(CutPrism::square($section, $from, $to), $axes);
-        }
+        return new self($what, $profile, $axes, $pieces, $length, self::SQUARE, null);
+    }
 
-        return new self($what, $profile, $solids, $to - $from, self::SQUARE, null);
+    /** @return list<CutPrism> */
+    public static function squared(MemberProfile $profile, float $length): array
+    {
+        return array_map(static fn (Contour $section): CutPrism => CutPrism::square($section, 0.0, $length), $profile->contours());
     }
 
     /** @param  non-empty-list<CutPrism>  $pieces  that it is made of, in its own axes: z runs along it */
@@ -62,7 +70,8 @@ final readonly class RunMember
         return new self(
             $what,
             $profile,
-            array_map(static fn (CutPrism $p): Solid => InSpace::of($p, $axes), $pieces),
+            $axes,
+            $pieces,
             $high - $low,
             // an end that is made of several planes is told by the one that has most of it
             array_map(
@@ -86,6 +95,7 @@ final readonly class RunMember
         return new self(
             $what,
             $profile,
+            null,
             $pieces,
             $length,
             self::SQUARE,
@@ -96,6 +106,14 @@ final readonly class RunMember
     /** mm³ */
     public function volume(): float
     {
-        return array_sum(array_map(static fn (Solid $s): float => $s->volume(), $this->solids));
+        return array_sum(array_map(static fn (Solid $s): float => $s->volume(), $this->pieces));
+    }
+
+    /** @return list<Solid> where it stands: x east, y north, z up */
+    public function solids(): array
+    {
+        $axes = $this->axes;
+
+        return $axes === null ? $this->pieces : array_map(static fn (Solid $s): Solid => InSpace::of($s, $axes), $this->pieces);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Isleward\Core\CurtainWall;
 
+use Isleward\Core\Geometry\Axes;
 use Isleward\Core\Geometry\Contour;
 use Isleward\Core\Geometry\Solid;
 
@@ -12,11 +13,16 @@ final readonly class RunPane
 {
     /**
      * @param  list<Contour>  $daylight  what is seen of it, in (u, v) of its stretch
-     * @param  list<Solid>  $solids  in space; none of a void or a unit
+     * @param  list<Solid>  $pieces  in its axes, x along, y up, z outward, or where it has none in space; none of a void or a unit
      * @param  float|null  $radius  of bent glass, negative where it is hollow
      */
-    public function __construct(public GridCell $cell, public array $daylight, public array $solids, public ?float $radius = null)
-    {
+    public function __construct(
+        public GridCell $cell,
+        public array $daylight,
+        public ?Axes $axes,
+        public array $pieces,
+        public ?float $radius = null,
+    ) {
     }
 
     /** mm² */
@@ -28,6 +34,14 @@ final readonly class RunPane
     /** mm³ */
     public function volume(): float
     {
-        return array_sum(array_map(static fn (Solid $s): float => $s->volume(), $this->solids));
+        return array_sum(array_map(static fn (Solid $s): float => $s->volume(), $this->pieces));
+    }
+
+    /** @return list<Solid> where it stands: x east, y north, z up */
+    public function solids(): array
+    {
+        $axes = $this->axes;
+
+        return $axes === null ? $this->pieces : array_map(static fn (Solid $s): Solid => InSpace::of($s, $axes), $this->pieces);
     }
 }

@@ -21,12 +21,14 @@ final class RunTakeOff
      */
     public static function members(iterable $runs): array
     {
-        $alike = $keys = [];
+        $alike = $keys = $held = [];
         foreach ($runs as $run) {
             foreach ($run->members() as $member) {
-                $keys[spl_object_id($member->profile)] ??= [$member->profile->key(), $member->profile];
-                $key = self::LETTERS[$member->what].$keys[spl_object_id($member->profile)][0].'|'.round($member->length, 1);
-                $alike[$member->ends === RunMember::SQUARE && $member->radius === null ? $key : $key.self::ends($member)][] = $member;
+                // members that share what they are made of are alike
+                $made = spl_object_id($member->pieces[0]);
+                $key = $keys[$member->what][$made] ??= self::key($member);
+                $held[$made] = $member->pieces[0]; // an id is one's own as long as one is there
+                $alike[$key][] = $member;
             }
         }
         $groups = array_values($alike);
@@ -60,15 +62,20 @@ final class RunTakeOff
      */
     public static function infills(iterable $runs, float $cover): array
     {
-        $alike = $keys = [];
+        $alike = $keys = $held = [];
         foreach ($runs as $run) {
             foreach ($run->panes() as $pane) {
                 $infill = $pane->cell->infill;
-                $keys[spl_object_id($infill)] ??= [json_encode($infill->toArray(), JSON_THROW_ON_ERROR), $infill];
-                foreach ($infill->kind === InfillKind::Void ? [] : $pane->daylight as $seen) {
-                    [$x0, $y0, $x1, $y1] = $seen->bounds();
-                    $key = $keys[spl_object_id($infill)][0].round($x1 - $x0, 1).'|'.round($y1 - $y0, 1)
-                        .($seen->isRectangle() && $pane->radius === null ? '' : '|'.round($seen->area()).'|'.$pane->radius);
+                if ($infill->kind === InfillKind::Void) {
+                    continue;
+                }
+                $of = spl_object_id($infill);
+                $made = $pane->pieces === [] ? 0 : spl_object_id($pane->pieces[0]);
+                $held[] = [$infill, $pane->pieces];
+                foreach ($pane->daylight as $seen) {
+                    $key = $made !== 0 && count($pane->daylight) === 1
+                        ? $keys[$of][$made] ??= self::paneKey($infill, $seen, $pane->radius)
+                        : self::paneKey($infill, $seen, $pane->radius);
                     $alike[$key] ??= [self::infill($infill, $seen, $cover, $pane->radius), 0];
                     $alike[$key][1]++;
                 }
@@ -108,13 +115,30 @@ final class RunTakeOff
         return $pieces;
     }
 
-    /** How its ends are cut, whichever of them comes first, and its radius. */
-    private static function ends(RunMember $member): string
+    /** Equal for members that are alike: ends the other way round are the same on the bench. */
+    private static function key(RunMember $member): string
     {
         $ends = array_map(static fn (array $end): string => sprintf('%.2f/%.2f', ...$end), $member->ends);
         sort($ends);
 
-        return '|'.implode('|', $ends).sprintf('|%.1f', $member->radius ?? 0.0);
+        return implode('|', [
+            self::LETTERS[$member->what],
+            $member->profile->key(),
+            sprintf('%.1f|%.1f', $member->length, $member->radius ?? 0.0),
+            ...$ends,
+        ]);
+    }
+
+    private static function paneKey(Infill $infill, Contour $seen, ?float $radius): string
+    {
+        return json_encode($infill->toArray(), JSON_THROW_ON_ERROR).sprintf(
+            '|%.1f|%.1f|%d|%.0f|%.1f',
+            $seen->width(),
+            $seen->height(),
+            count($seen->edges()),
+            $seen->area(),
+            $radius ?? 0.0,
+        );
     }
 
     private static function infill(Infill $infill, Contour $seen, float $cover, ?float $radius): InfillRow

@@ -147,6 +147,13 @@ final readonly class CutPrism implements Solid
         $on = new Vec2(-$a * $b / $size ** 2, -$a * $c / $size ** 2);
         $out = [];
         foreach ($profiles as $profile) {
+            [$x0, $y0, $x1, $y1] = $profile->bounds();
+            [$least, $most] = [$a + min($b * $x0, $b * $x1) + min($c * $y0, $c * $y1), $a + max($b * $x0, $b * $x1) + max($c * $y0, $c * $y1)];
+            if ($least >= 0.0 || $most <= 0.0) {
+                array_push($out, ...($least >= 0.0 ? [$profile] : []));
+
+                continue;
+            }
             foreach ($profile->leftOf($on, $on->plus(new Vec2($c / $size, -$b / $size))) as $piece) {
                 if ($piece->area() > self::NOTHING) {
                     $out[] = $piece;

@@ -43,8 +43,13 @@ final readonly class LeaningPlane implements Surface
 
     public function point(float $u, float $v, float $n = 0.0): Vec3
     {
-        return (new Vec3($this->foot->x0, $this->foot->y0, $this->level))
-            ->plus($this->along->times($u))->plus($this->up->times($v))->plus($this->out->times($n));
+        [$a, $b, $c] = [$this->along, $this->up, $this->out];
+
+        return new Vec3(
+            $this->foot->x0 + $a->x * $u + $b->x * $v + $c->x * $n,
+            $this->foot->y0 + $a->y * $u + $b->y * $v + $c->y * $n,
+            $this->level + $b->z * $v + $c->z * $n,
+        );
     }
 
     public function normal(float $u, float $v): Vec3

@@ -137,7 +137,7 @@ final class BentTest extends TestCase
         self::assertEqualsWithDelta($chord, $run->stretches[4]->grid()->width, 1e-6);
         // inside a bulge facets meet at a little less than a half turn: 180° less 1 180 / 9 000
         self::assertEqualsWithDelta(180.0 - rad2deg(1180 / 9000), $run->meetings[4]->angle, 1e-6);
-        $void = array_filter($run->panes(), static fn (RunPane $p): bool => $p->solids === []);
+        $void = array_filter($run->panes(), static fn (RunPane $p): bool => $p->pieces === []);
         self::assertCount(1, $void);
         foreach ($run->members() as $member) {
             self::assertNull($member->radius, 'nothing is bent');
