@@ -22,6 +22,7 @@ $revision = $read('revision');
 $schedule = $read('schedule');
 $tracing = $read('tracing');
 $glb = $read('glb');
+$grid = $read('grid');
 $rounds = array_map(static fn (int $n): array => [$read("unit-$n")['ms'], $read("clipping-$n")['ms']], range(1, 7));
 usort($rounds, static fn (array $a, array $b): int => $a[0] / $a[1] <=> $b[0] / $b[1]);
 [$unit, $clipping] = $rounds[3];
@@ -76,6 +77,13 @@ $figures['schedule.vs_fgetcsv'] = [
     5.0,
 ];
 $figures['unit.vs_clipping'] = [$unit / $clipping, sprintf('%.2f ms against %.2f ms, the middle of seven rounds', $unit, $clipping), 2.0];
+$figures['grid.solve_vs_arrays'] = [
+    $grid['solve40'] / $grid['arrays'],
+    sprintf('%.0f ms against %.0f ms; %d cells, %d members', $grid['solve40'], $grid['arrays'], $grid['cells'], $grid['members']),
+    5.0,
+];
+$figures['grid.growth.10_40'] = [$grid['solve40'] / $grid['solve10'] / 4, 'time ratio over 4', 1.1];
+$figures['pack.growth.2000_20000'] = [$grid['pack20000'] / $grid['pack2000'] / 10, 'time ratio over 10', 1.5];
 $figures['glb.bytes_per_opening.5000'] = [
     ($glb['5000'] - $glb['2500']) / 2500,
     sprintf('%.1f MB with 5000 openings of 30 types, %.1f MB with 2500', $glb['5000'] / 1e6, $glb['2500'] / 1e6),

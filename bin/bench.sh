@@ -24,6 +24,8 @@ for round in 1 2 3 4 5 6 7; do # in turn, since the machine is not equally fast 
     php "${PHP_JIT[@]}" bench/unit.php >"$VAR/bench-unit-$round.json"
     node bench/unit.mjs "$VAR/bench-unit-$round.json" >"$VAR/bench-clipping-$round.json"
 done
+say "a tower of curtain wall, against plain arrays"
+php "${PHP_JIT[@]}" bench/grid.php >"$VAR/bench-grid.json"
 say "reading a given schedule and holding it, against fgetcsv"
 php "${PHP_JIT[@]}" bench/schedule.php >"$VAR/bench-schedule.json"
 say "cutting, against manifold-3d"

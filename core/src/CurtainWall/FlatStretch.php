@@ -123,7 +123,8 @@ final class FlatStretch implements Stretch
             if (abs($b) < 1e-6) {
                 return [0.0, 0.0, 0.0, 0.0];
             }
-            $least = -($half->beyond($this->plane->point(0.0, 0.0)) + max(0.0, $c * $this->slope) + max(-$d * $deepest, $d * $foremost)) / $b;
+            $most = max(0.0, $c * $this->slope) + max(-$d * $deepest, $d * $foremost);
+            $least = -($half->beyond($this->plane->point(0.0, 0.0)) + $most) / $b;
             [$u0, $u1] = $b > 0 ? [$u0, min($u1, $least)] : [max($u0, $least), $u1];
         }
         $margin = ($deepest + $foremost) * abs(tan($this->plane->lean));

@@ -11,6 +11,7 @@ final readonly class Grid
      * @param  list<GridMember>  $members  joints among them
      * @param  list<GridCell>  $cells
      * @param  list<string>  $lost  changes by hand that could not be kept, as sentences
+     * @param  list<string>  $notes  what was done of itself, as sentences
      * @param  list<FreePiece>  $free  what free members take of the cells they cross
      */
     public function __construct(
@@ -21,6 +22,7 @@ final readonly class Grid
         public array $members,
         public array $cells,
         public array $lost,
+        public array $notes = [],
         public array $free = [],
     ) {
     }
@@ -31,6 +33,6 @@ final readonly class Grid
      */
     public function with(array $cells, array $free): self
     {
-        return new self($this->width, $this->height, $this->bays, $this->rows, $this->members, $cells, $this->lost, $free);
+        return new self($this->width, $this->height, $this->bays, $this->rows, $this->members, $cells, $this->lost, $this->notes, $free);
     }
 }

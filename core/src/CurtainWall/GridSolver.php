@@ -40,6 +40,12 @@ final class GridSolver
     /** @var array<string, int> by role: its place in the order */
     private array $rank;
 
+    /** @var bool whether every line is of one profile from end to end */
+    private bool $uniform;
+
+    /** @var list<string> */
+    private array $notes = [];
+
     /** @var list<string> */
     private array $lost;
 
@@ -59,6 +65,7 @@ final class GridSolver
         $this->nx = count($bays->at) - 1;
         $this->ny = count($rows->at) - 1;
         $this->lost = [...$bays->lost, ...$rows->lost];
+        $this->uniform = $byHand->members === [];
         $this->rank = array_flip(array_column($rules->order, 'value'));
     }
 
@@ -103,11 +110,34 @@ final class GridSolver
     {
         $this->layOut();
         $this->change();
+        $this->openUnderDoors();
         $this->requireHeld();
         $members = [...$this->members(Axis::Upright), ...$this->members(Axis::Level)];
         $cells = $this->cells($members);
 
-        return Splitting::of(new Grid($width, $height, $this->bays, $this->rows, $members, $cells, $this->lost), $this->byHand->free);
+        $grid = new Grid($width, $height, $this->bays, $this->rows, $members, $cells, $this->lost, $this->notes);
+
+        return Splitting::of($grid, $this->byHand->free);
+    }
+
+    /** A door over the foot is walked through: no foot member stands under it. */
+    private function openUnderDoors(): void
+    {
+        $doors = array_filter($this->rules->infills, static fn (InfillRule $r): bool => $r->infill->kind === InfillKind::Door);
+        $changed = array_filter($this->byHand->infills, static fn (InfillChange $c): bool => $c->infill->kind === InfillKind::Door);
+        for ($i = 0; $i < $this->nx && ($doors !== [] || $changed !== []); $i++) {
+            $infill = $this->infill($i, 0, 1);
+            foreach ($this->byHand->infills as $change) {
+                if ($change->left === $this->bays->names[$i] && $change->foot === Lines::START) {
+                    $infill = $change->infill;
+                }
+            }
+            if ($infill->kind === InfillKind::Door && $this->level[0][$i] !== null) {
+                $this->level[0][$i] = null;
+                $this->uniform = false;
+                $this->notes[] = sprintf('The foot member of bay %d is taken out for the door that stands there.', $i + 1);
+            }
+        }
     }
 
     private function layOut(): void
@@ -212,7 +242,7 @@ final class GridSolver
     private function crossed(int $i, int $j): array
     {
         [$x, $y] = [$this->bays->at[$i], $this->rows->at[$j]];
-        if ($this->byHand->members === []) {
+        if ($this->uniform) {
             // as the rules say both lines go on here, each as wide as its role
             [$across, $along] = [$this->role(Axis::Upright, $i), $this->role(Axis::Level, $j)];
             [$x0, $x1, $one] = $this->bands[$across->value] ??= $this->band($across);
@@ -386,7 +416,7 @@ final class GridSolver
             $changed[$i][$j] = $change->infill;
         }
         $cells = [];
-        if ($this->byHand->members === [] && $this->byHand->infills === []) {
+        if ($this->uniform && $this->byHand->infills === []) {
             return $this->ruled();
         }
         foreach (Joined::groups($this->upright, $this->level, $this->nx, $this->ny) as $places) {
@@ -518,7 +548,7 @@ final class GridSolver
             $this->bays->at[$bay + $bays] - $right, $this->rows->at[$row + $rows] - $head,
         ];
 
-        return $this->byHand->members !== [] && $this->reachesIn($bay, $row, $bays, $rows, $box) ? null : $box;
+        return ! $this->uniform && $this->reachesIn($bay, $row, $bays, $rows, $box) ? null : $box;
     }
 
     /**

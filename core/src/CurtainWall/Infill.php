@@ -31,12 +31,12 @@ final readonly class Infill
     {
         $kind = $f->choice('kind', InfillKind::class);
         $layers = [];
-        if ($kind !== InfillKind::Void && $kind !== InfillKind::Unit) {
+        if ($kind !== InfillKind::Void && ! $kind->isUnit()) {
             $given = new Fields($f->array('layers'), $f->units());
             foreach (array_keys($f->array('layers')) as $i) {
                 $layers[] = $given->size((string) $i, 'A thickness in the build-up', 0.1);
             }
-            $glass = $kind === InfillKind::Vision || $kind === InfillKind::Spandrel;
+            $glass = $kind->isGlass();
             if ($layers === [] || count($layers) > 9 || ($glass ? count($layers) % 2 === 0 : count($layers) > 1)) {
                 throw Refusal::because(
                     'infill.layers',
@@ -52,7 +52,7 @@ final readonly class Infill
             $kind,
             $layers,
             $f->has('density') ? $f->number('density') : 0.0,
-            $kind === InfillKind::Unit ? $f->string('type') : null,
+            $kind->isUnit() ? $f->string('type') : null,
         );
     }
 
@@ -65,7 +65,7 @@ final readonly class Infill
     /** kg/m² */
     public function weight(): float
     {
-        if ($this->kind !== InfillKind::Vision && $this->kind !== InfillKind::Spandrel) {
+        if (! $this->kind->isGlass()) {
             return $this->thickness() / 1000 * $this->density;
         }
         $panes = 0.0;

@@ -16,10 +16,16 @@ enum InfillKind: string
     case Void = 'void';
     /** a unit type from the rack, solved into the cell */
     case Unit = 'unit';
+    /** the same, of one that is walked through: over the foot it takes out the foot member under it */
+    case Door = 'door';
 
-    /** Whether light comes through. */
+    public function isUnit(): bool
+    {
+        return $this === self::Unit || $this === self::Door;
+    }
+
     public function isGlass(): bool
     {
-        return $this === self::Vision;
+        return $this === self::Vision || $this === self::Spandrel;
     }
 }

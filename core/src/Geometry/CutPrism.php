@@ -148,7 +148,8 @@ final readonly class CutPrism implements Solid
         $out = [];
         foreach ($profiles as $profile) {
             [$x0, $y0, $x1, $y1] = $profile->bounds();
-            [$least, $most] = [$a + min($b * $x0, $b * $x1) + min($c * $y0, $c * $y1), $a + max($b * $x0, $b * $x1) + max($c * $y0, $c * $y1)];
+            $least = $a + min($b * $x0, $b * $x1) + min($c * $y0, $c * $y1);
+            $most = $a + max($b * $x0, $b * $x1) + max($c * $y0, $c * $y1);
             if ($least >= 0.0 || $most <= 0.0) {
                 array_push($out, ...($least >= 0.0 ? [$profile] : []));
 
