@@ -63,7 +63,11 @@ export function Header() {
                 look={data.findings.length ? 'warn' : 'outline'}
                 onClick={() => useDesk.setState((s) => ({ listFindings: !s.listFindings }))}
             >
-                {data.findings.length === 0 ? 'No findings' : data.findings.length === 1 ? '1 finding' : `${data.findings.length} findings`}
+                {!data.whole && data.findings.length === 0
+                    ? 'Checking…'
+                    : data.findings.length === 0
+                      ? 'No findings'
+                      : `${data.findings.length} ${data.findings.length === 1 ? 'finding' : 'findings'}${data.whole ? '' : ' so far'}`}
             </Button>
             <Button
                 aria-pressed={schedules}

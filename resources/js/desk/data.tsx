@@ -38,6 +38,8 @@ type DeskData = {
     elevations: Map<string, Elevation>;
     /** whether the first of them has come, or there is none */
     begun: boolean;
+    /** whether all of them have come, so that what is added up is all there is */
+    whole: boolean;
     openings: Map<string, FoundOpening>;
     walls: Map<string, Wall>;
     storeys: Map<string, Storey>;
@@ -253,6 +255,7 @@ export function DataProvider({ id, children }: { id: string; children: ReactNode
             project: data,
             elevations,
             begun: loaded.begun,
+            whole: all,
             openings,
             wasThere: (opening) => (all ? known.current.get(opening) : undefined),
             lines,

@@ -48,23 +48,27 @@ export function ProjectCard() {
             ) : (
                 <>
                     <p className="my-2">
-                        {data.openings.size === 0
-                            ? 'Take a unit from the rack above, move over a wall, and click where it belongs.'
-                            : 'Choose an opening, a wall or a storey to see and change its figures here.'}
+                        {!data.whole
+                            ? `Frontages drawn, inner ones too: ${data.elevations.size} of ${project.frontages.length}. Figures follow with the last.`
+                            : data.openings.size === 0
+                              ? 'Take a unit from the rack above, move over a wall, and click where it belongs.'
+                              : 'Choose an opening, a wall or a storey to see and change its figures here.'}
                     </p>
                     <Facts
-                        rows={[
-                            ['Outer walls, gross', formatArea(outer.gross, units)],
-                            ['Openings in outer walls', `${outer.openings} · ${formatArea(outer.shapes, units)}`],
-                            ['Share of the outer walls', share],
-                            ...(inner.frontages > 0
-                                ? ([
-                                      ['Inner walls, gross', formatArea(inner.gross, units)],
-                                      ['Openings in inner walls', `${inner.openings} · ${formatArea(inner.shapes, units)}`],
-                                  ] as [string, string][])
-                                : []),
-                            ['Findings', data.findings.length],
-                        ]}
+                        rows={(
+                            [
+                                ['Outer walls, gross', formatArea(outer.gross, units)],
+                                ['Openings in outer walls', `${outer.openings} · ${formatArea(outer.shapes, units)}`],
+                                ['Share of the outer walls', share],
+                                ...(inner.frontages > 0
+                                    ? ([
+                                          ['Inner walls, gross', formatArea(inner.gross, units)],
+                                          ['Openings in inner walls', `${inner.openings} · ${formatArea(inner.shapes, units)}`],
+                                      ] as [string, string][])
+                                    : []),
+                                ['Findings', data.findings.length],
+                            ] as [string, string | number][]
+                        ).map(([name, figure]) => [name, data.whole ? figure : '…'])}
                     />
                     {data.mayEdit && (
                         <div className="mt-3 flex flex-wrap gap-2">
@@ -110,7 +114,7 @@ function SetRow({ set }: { set: NamedSet }) {
             >
                 {set.name}
             </button>
-            <span className="text-quiet">{here.length}</span>
+            <span className="text-quiet">{data.whole ? here.length : '…'}</span>
             <Button small look="plain" onClick={() => toggleSet(set.id)}>
                 {hidden ? 'Show' : 'Hide'}
             </Button>
