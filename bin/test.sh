@@ -1,6 +1,6 @@
 # ./isleward test [lint|core|feature|peers|standing|browser]
 PARTS=("$@")
-[ ${#PARTS[@]} -eq 0 ] && PARTS=(lint core feature peers standing browser)
+[ ${#PARTS[@]} -eq 0 ] && PARTS=(lint core peers feature standing browser)
 for part in "${PARTS[@]}"; do
     case "$part" in lint | core | feature | peers | standing | browser) ;; *) fail "There is no part of the tests called “$part”: lint, core, feature, peers, standing, browser." ;; esac
 done
@@ -11,7 +11,6 @@ install_dependencies
 case " ${PARTS[*]} " in *" browser "* | *" feature "* | *" standing "*) build_interface ;; esac
 make_environment
 stop_when_done
-PASSED=()
 section() { printf '\n== %s\n' "$*"; }
 
 lint() {
@@ -45,8 +44,8 @@ browser() {
     )
 }
 
-for part in "${PARTS[@]}"; do
-    case "$part" in
+run() {
+    case "$1" in
         lint) lint ;;
         core) section "core"; php "${PHP_JIT[@]}" vendor/bin/phpunit --testsuite core ;;
         feature) section "feature: the API against MariaDB"; with_database; php "${PHP_JIT[@]}" vendor/bin/phpunit --testsuite feature ;;
@@ -54,6 +53,38 @@ for part in "${PARTS[@]}"; do
         standing) section "standing: starting, watching, ending, from a fresh copy"; php "${PHP_JIT[@]}" vendor/bin/phpunit --testsuite standing ;;
         browser) browser ;;
     esac
-    PASSED+=("$part")
+}
+
+# Lint goes on beside the tests that need no server and time nothing; its words come when it is done.
+BESIDE=
+beside() {
+    set -m # a group of its own, which ends with us
+    (
+        set -e
+        run "$1"
+    ) >"$VAR/test-beside.log" 2>&1 &
+    BESIDE=$!
+    set +m
+    trap 'kill -TERM -- "-$BESIDE" 2>/dev/null; stop_kept' EXIT
+    trap 'kill -TERM -- "-$BESIDE" 2>/dev/null; stop_kept; exit 130' INT TERM HUP
+}
+
+join_beside() {
+    local code=0
+    [ -n "$BESIDE" ] || return 0
+    wait "$BESIDE" || code=$?
+    cat "$VAR/test-beside.log"
+    stop_when_done
+    BESIDE=
+    [ "$code" = 0 ] || exit "$code"
+}
+
+case " ${PARTS[*]} " in *" lint "*" core "* | *" core "*" lint "*) beside lint ;; esac
+for part in "${PARTS[@]}"; do
+    [ "$part" != lint ] || [ -z "$BESIDE" ] || continue
+    # what times itself wants the machine for itself
+    case "$part" in core | peers) ;; *) join_beside ;; esac
+    run "$part"
 done
-printf '\n✓ %s\n' "${PASSED[*]}"
+join_beside
+printf '\n✓ %s\n' "${PARTS[*]}"

@@ -11,8 +11,12 @@ use Isleward\Core\CurtainWall\MemberProfile;
 use Isleward\Core\CurtainWall\PathStretch;
 use Isleward\Core\CurtainWall\Run;
 use Isleward\Core\CurtainWall\RunPath;
+use Isleward\Core\Geometry\BentPrism;
 use Isleward\Core\Geometry\Curve;
+use Isleward\Core\Geometry\HalfSpace;
+use Isleward\Core\Geometry\UprightCylinder;
 use Isleward\Core\Geometry\Vec2;
+use Isleward\Core\Geometry\Vec3;
 use Isleward\Core\Measure\Fields;
 use Isleward\Core\Tests\CurtainWall\BentTest;
 use Isleward\Core\Tests\CurtainWall\Sample;
@@ -98,6 +102,51 @@ final class CurtainWallTest extends PeerCase
             // chords of neighbours leave their arc by as much as the sagitta, either way
             $sum = array_sum($answers[$i]['volumes']);
             self::assertEqualsWithDelta($sum, $answers[$i]['union'], $sum * 2e-5, "the sum is the union at $which");
+        }
+    }
+
+    /** Bent members and glass, bulging and hollow, their ends at any upright planes, one or two at each: by a kernel of exact solids. */
+    public function test_bent_pieces_have_the_volume_a_solid_kernel_finds(): void
+    {
+        mt_srand(56);
+        $cases = $ours = [];
+        for ($i = 0; $i < 30; $i++) {
+            $r = (float) mt_rand(2000, 12000);
+            $sign = $i % 2 === 0 ? 1.0 : -1.0;
+            $surface = new UprightCylinder(Curve::curved(0.0, 0.0, $r, $r, mt_rand(0, 628) / 100, $sign * mt_rand(20, 90) / 100));
+            $ends = [];
+            foreach ([[120.0, -1.0], [$surface->length - 120.0, 1.0]] as [$u, $way]) {
+                $tangent = $surface->tangent($u);
+                $out = $surface->outward($u);
+                $planes = [];
+                for ($k = mt_rand(1, 2); $k > 0; $k--) {
+                    [$by, $lean] = [mt_rand(-40, 40), mt_rand(-70, 70) / 100];
+                    $planes[] = HalfSpace::behind(
+                        $surface->point($u, 0.0)->plus(new Vec3($tangent->x * $by, $tangent->y * $by, 0.0)),
+                        new Vec3($way * $tangent->x + $lean * $out->x, $way * $tangent->y + $lean * $out->y, 0.0),
+                    );
+                }
+                $ends[] = $planes;
+            }
+            $ours[] = array_sum(array_map(
+                static fn (BentPrism $p): float => $p->volume(),
+                BentPrism::between($surface, 0.0, 55.0, 30.0, 160.0, ...$ends),
+            ));
+            $middle = $surface->outward($surface->length / 2);
+            $cases[] = [
+                'kind' => 'ring', 'near' => $r - $sign * 30.0, 'far' => $r - $sign * 160.0, 'height' => 55.0,
+                'within' => array_map(
+                    static fn (HalfSpace $h): array => [$h->normal->x, $h->normal->y, $h->reach],
+                    [...$ends[0], ...$ends[1], HalfSpace::behind(
+                        new Vec3(0.0, 0.0, 0.0),
+                        // the ring goes on behind the axis, where no end is
+                        new Vec3(-$sign * $middle->x, -$sign * $middle->y, 0.0),
+                    )],
+                ),
+            ];
+        }
+        foreach (self::ask('solidKernel.mjs', $cases) as $i => $theirs) {
+            self::assertEqualsWithDelta(1.0, $ours[$i] / $theirs, 1e-6, "case $i");
         }
     }
 

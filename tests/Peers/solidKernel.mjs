@@ -58,5 +58,17 @@ function segment({ chord, radius, centre, thickness, height }) {
     return volume(cut(outer, common(disc(radius - thickness, -1, height + 2), below(-thickness, -2, height + 4))));
 }
 
+/** What lies between two radii about the origin within upright half-spaces [x, y, c]: where x·px + y·py is no more than c. */
+function ring({ near, far, height, within }) {
+    const reach = 5 * Math.max(near, far);
+    let solid = cut(cylinder(0, 0, 0, Math.max(near, far), height), cylinder(0, 0, -1, Math.min(near, far), height + 2));
+    for (const [x, y, c] of within) {
+        const [tx, ty] = [-y, x];
+        solid = common(solid, box(c * x - reach * tx, c * y - reach * ty, -1, Math.atan2(ty, tx), 2 * reach, reach, height + 2));
+    }
+    return volume(solid);
+}
+
+const kinds = { arc, segment, ring };
 const cases = JSON.parse(readFileSync(process.argv[2], 'utf8'));
-console.log(JSON.stringify(cases.map((c) => (c.kind === 'arc' ? arc(c) : segment(c)))));
+console.log(JSON.stringify(cases.map((c) => kinds[c.kind](c))));
