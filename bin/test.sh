@@ -79,7 +79,7 @@ join_beside() {
     [ "$code" = 0 ] || exit "$code"
 }
 
-case " ${PARTS[*]} " in *" lint "*" core "* | *" core "*" lint "*) beside lint ;; esac
+if [[ " ${PARTS[*]} " == *" lint "* && " ${PARTS[*]} " == *" core "* ]]; then beside lint; fi
 for part in "${PARTS[@]}"; do
     [ "$part" != lint ] || [ -z "$BESIDE" ] || continue
     # what times itself wants the machine for itself
