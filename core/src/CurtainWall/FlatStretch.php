@@ -10,7 +10,6 @@ use Isleward\Core\Geometry\CutPrism;
 use Isleward\Core\Geometry\HalfSpace;
 use Isleward\Core\Geometry\LeaningPlane;
 use Isleward\Core\Geometry\Tolerance;
-use Isleward\Core\Geometry\Vec2;
 use Isleward\Core\Geometry\Vec3;
 use Isleward\Core\Measure\Length;
 use Isleward\Core\Measure\Refusal;
@@ -41,8 +40,7 @@ final class FlatStretch implements Stretch
 
     private readonly Grid $grid;
 
-    /** @var array{float, float, float, float} */
-    private readonly array $clearing;
+    private readonly Clearing $clearing;
 
     /** @var list<HalfSpace> that all of it lies within */
     private array $within;
@@ -88,7 +86,7 @@ final class FlatStretch implements Stretch
             $this->within[] = $right[0]->before;
             $this->clear[] = $this->side($right, -1.0);
         }
-        $this->clearing = $this->clearing($rules);
+        $this->clearing = Clearing::of($plane, $rules, [...array_slice($this->within, 2), ...$this->clear], $this->slope);
         [$low, $high] = [$this->drift($left) * $this->slope, $this->drift($right) * $this->slope];
         $this->requireTop($low, $this->length + $high);
         $stretched = static fn (float $level): float => $level / cos($plane->lean);
@@ -101,40 +99,6 @@ final class FlatStretch implements Stretch
             $bays,
             new FaceEnds(max(0.0, -$low), max(0.0, $high), $left !== null, $right !== null),
         );
-    }
-
-    /**
-     * Between where nothing of its face, however deep, is cut by a corner, a level foot or a level head: u and v.
-     *
-     * @return array{float, float, float, float}
-     */
-    private function clearing(GridRules $rules): array
-    {
-        $deepest = $foremost = 200.0;
-        foreach ($rules->profiles as $profile) {
-            if ($profile !== null) {
-                $deepest = max($deepest, $profile->setback + $profile->depth);
-                $foremost = max($foremost, $profile->capDepth, -$profile->setback);
-            }
-        }
-        [$u0, $u1] = [-INF, INF];
-        foreach ([...array_slice($this->within, 2), ...$this->clear] as $half) {
-            [$b, $c, $d] = [$half->normal->dot($this->along), $half->normal->dot($this->up), $half->normal->dot($this->out)];
-            if (abs($b) < 1e-6) {
-                return [0.0, 0.0, 0.0, 0.0];
-            }
-            $most = max(0.0, $c * $this->slope) + max(-$d * $deepest, $d * $foremost);
-            $least = -($half->beyond($this->plane->point(0.0, 0.0)) + $most) / $b;
-            [$u0, $u1] = $b > 0 ? [$u0, min($u1, $least)] : [max($u0, $least), $u1];
-        }
-        $margin = ($deepest + $foremost) * abs(tan($this->plane->lean));
-
-        return $this->plane->lean === 0.0 ? [$u0, -INF, $u1, INF] : [$u0, $margin, $u1, $this->slope - $margin];
-    }
-
-    private function isClear(float $x0, float $y0, float $x1, float $y1): bool
-    {
-        return $x0 >= $this->clearing[0] && $x1 <= $this->clearing[2] && $y0 >= $this->clearing[1] && $y1 <= $this->clearing[3];
     }
 
     public function grid(): Grid
@@ -156,7 +120,7 @@ final class FlatStretch implements Stretch
             }
             $upright = $member->role->isUpright();
             $profile = $member->profile;
-            if ($this->isClear($member->x0, $member->y0, $member->x1, $member->y1)) {
+            if ($this->clearing->holds($member->x0, $member->y0, $member->x1, $member->y1)) {
                 $length = $member->length();
                 $axes = $upright ? $this->axes($member, 0.0, $member->y0) : $this->axes($member, $member->x0, 0.0);
                 $square[spl_object_id($profile).'|'.$length] ??= RunMember::squared($profile, $length);
@@ -191,72 +155,6 @@ final class FlatStretch implements Stretch
             : new Axes($this->plane->point($u, $member->axis()), $this->down, $this->inward, $this->along);
     }
 
-    public function panes(): array
-    {
-        $out = $made = [];
-        foreach ($this->grid->cells as $cell) {
-            $t = $cell->infill->thickness();
-            if (! $cell->contour()->isRectangle() || $cell->daylight->holes !== []) {
-                array_push($out, ...$this->shaped($cell, $t));
-
-                continue;
-            }
-            [$x0, $y0, $x1, $y1] = $cell->contour()->bounds();
-            $high = $y1 - $y0;
-            if ($this->isClear($x0, $y0, $x1, $y1)) {
-                $wide = $x1 - $x0;
-                $pieces = $made["$wide|$high|$t"] ??= $t === 0.0 ? [] : [CutPrism::square(Contour::rectangle(0.0, 0.0, $wide, $high), -$t, 0.0)];
-                $out[] = new RunPane($cell, [$cell->contour()], $this->faceAxes($x0, $y0), $pieces);
-            } elseif ($this->plane->lean === 0.0) {
-                // upright, corners cut alike in every row
-                $x0 = max($x0, $this->left === null ? $x0 : $this->left[1]->takes());
-                $x1 = min($x1, $this->right === null ? $x1 : $this->length - $this->right[1]->takes());
-                if ($x1 - $x0 <= Tolerance::LENGTH) {
-                    continue;
-                }
-                $axes = $this->faceAxes(0.0, $y0);
-                $pieces = $made["$x0|$x1|$high|$t"] ??= $t === 0.0
-                    ? []
-                    : CutPrism::between([Contour::rectangle($x0, 0.0, $x1, $high)], $axes, [
-                        ...array_slice($this->within, 2), ...$this->thick($t),
-                    ]);
-                $out[] = new RunPane($cell, [Contour::rectangle($x0, $y0, $x1, $y1)], $axes, $pieces);
-            } else {
-                array_push($out, ...$this->shaped($cell, $t));
-            }
-        }
-
-        return $out;
-    }
-
-    /** @return list<RunPane> of a cell of any shape, cut by whatever cuts it */
-    private function shaped(GridCell $cell, float $t): array
-    {
-        $profiles = $this->leftOf($cell);
-        $axes = $this->faceAxes(0.0, 0.0);
-
-        return $profiles === [] ? [] : [new RunPane(
-            $cell,
-            $profiles,
-            $axes,
-            $t === 0.0 ? [] : CutPrism::between($profiles, $axes, [...$this->within, ...$this->thick($t)]),
-        )];
-    }
-
-    /** @return list<HalfSpace> between the glass line and so much behind it */
-    private function thick(float $t): array
-    {
-        $on = $this->plane->point(0.0, 0.0);
-
-        return [HalfSpace::behind($on, $this->out), HalfSpace::behind($on->plus($this->out->times(-$t)), $this->inward)];
-    }
-
-    /** x along, y up, z outward, from a place of the face on. */
-    private function faceAxes(float $u, float $v): Axes
-    {
-        return new Axes($this->plane->point($u, $v), $this->along, $this->up, $this->out);
-    }
-
     /** @return list<RunMember> one for every cell that a free member crosses */
     private function free(): array
     {
@@ -284,6 +182,11 @@ final class FlatStretch implements Stretch
         return $out;
     }
 
+    public function panes(): array
+    {
+        return (new FlatPanes($this->plane, $this->grid, $this->clearing, $this->within, $this->left, $this->right))->all();
+    }
+
     public function half(bool $atLeft): array
     {
         [$meeting, $corner] = ($atLeft ? $this->left : $this->right) ?? throw new \LogicException('No corner stands there.');
@@ -294,15 +197,9 @@ final class FlatStretch implements Stretch
     /** @param  array{Meeting, Corner}  $at */
     private function side(array $at, float $way): HalfSpace
     {
-        $across = $this->across($at[0])->times($way);
+        $across = $at[0]->across($this->out)->times($way);
 
         return HalfSpace::behind($at[0]->foot->plus($across->times($at[1]->takes())), $across->times(-1.0));
-    }
-
-    /** Square to an edge in the face, the way u runs. */
-    private function across(Meeting $meeting): Vec3
-    {
-        return $meeting->edge->cross($this->out)->unit();
     }
 
     /**
@@ -387,30 +284,5 @@ final class FlatStretch implements Stretch
         }
 
         return $out;
-    }
-
-    /** @return list<Contour> what corners leave of a cell */
-    private function leftOf(GridCell $cell): array
-    {
-        $left = [$cell->contour()];
-        foreach ([[$this->left, 1.0], [$this->right, -1.0]] as [$at, $way]) {
-            if ($at === null) {
-                continue;
-            }
-            $on = $this->plane->place($at[0]->foot->plus($this->across($at[0])->times($way * $at[1]->takes())));
-            $next = $this->plane->place($at[0]->foot->plus($this->across($at[0])->times($way * $at[1]->takes()))->plus($at[0]->edge));
-            // of the left edge what lies right of it, of the right edge what lies left
-            [$a, $b] = $way > 0 ? [$next, $on] : [$on, $next];
-            $cut = [];
-            foreach ($left as $contour) {
-                array_push($cut, ...$contour->leftOf(
-                    new Vec2($a->x, $a->y),
-                    new Vec2($b->x, $b->y),
-                ));
-            }
-            $left = $cut;
-        }
-
-        return array_values(array_filter($left, static fn (Contour $c): bool => $c->area() > 1.0));
     }
 }

@@ -25,7 +25,7 @@ final class HalfPost
     public static function of(Meeting $meeting, Corner $corner, Vec3 $out, bool $atLeft, array $within): array
     {
         $profile = $corner->profile ?? throw new \LogicException('Glass meets glass there.');
-        $axes = new Axes($meeting->foot, $meeting->edge->cross($out)->unit(), $out->times(-1.0), $meeting->edge);
+        $axes = new Axes($meeting->foot, $meeting->across($out), $out->times(-1.0), $meeting->edge);
         $over = self::OVER * $profile->wholeDepth();
         $sections = [];
         foreach ($profile->contours() as $i => $contour) {

@@ -71,6 +71,12 @@ final readonly class Meeting
         return $this->before->opposite();
     }
 
+    /** Square to the edge in a face that looks out, the way u runs there. */
+    public function across(Vec3 $out): Vec3
+    {
+        return $this->edge->cross($out)->unit();
+    }
+
     /** How far the edge leans from upright, degrees. */
     public function lean(): float
     {

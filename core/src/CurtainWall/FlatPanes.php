@@ -1,0 +1,135 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\CurtainWall;
+
+use Isleward\Core\Geometry\Axes;
+use Isleward\Core\Geometry\Contour;
+use Isleward\Core\Geometry\CutPrism;
+use Isleward\Core\Geometry\HalfSpace;
+use Isleward\Core\Geometry\LeaningPlane;
+use Isleward\Core\Geometry\Tolerance;
+use Isleward\Core\Geometry\Vec2;
+use Isleward\Core\Geometry\Vec3;
+
+/** What fills the cells of a flat stretch, cut by whatever cuts it there; alike ones share their solids. */
+final readonly class FlatPanes
+{
+    private Vec3 $along;
+
+    private Vec3 $up;
+
+    private Vec3 $out;
+
+    /**
+     * @param  list<HalfSpace>  $within  that all of the stretch lies within, foot and head first
+     * @param  array{Meeting, Corner}|null  $left
+     * @param  array{Meeting, Corner}|null  $right
+     */
+    public function __construct(
+        private LeaningPlane $plane,
+        private Grid $grid,
+        private Clearing $clearing,
+        private array $within,
+        private ?array $left,
+        private ?array $right,
+    ) {
+        $origin = $plane->point(0.0, 0.0);
+        $this->along = $plane->point(1.0, 0.0)->minus($origin);
+        $this->up = $plane->point(0.0, 1.0)->minus($origin);
+        $this->out = $plane->normal(0.0, 0.0);
+    }
+
+    /** @return list<RunPane> of cells that something of is left */
+    public function all(): array
+    {
+        $out = $made = [];
+        foreach ($this->grid->cells as $cell) {
+            $t = $cell->infill->thickness();
+            if (! $cell->contour()->isRectangle() || $cell->daylight->holes !== []) {
+                array_push($out, ...$this->shaped($cell, $t));
+
+                continue;
+            }
+            [$x0, $y0, $x1, $y1] = $cell->contour()->bounds();
+            $high = $y1 - $y0;
+            if ($this->clearing->holds($x0, $y0, $x1, $y1)) {
+                $wide = $x1 - $x0;
+                $pieces = $made["$wide|$high|$t"] ??= $t === 0.0 ? [] : [CutPrism::square(Contour::rectangle(0.0, 0.0, $wide, $high), -$t, 0.0)];
+                $out[] = new RunPane($cell, [$cell->contour()], $this->faceAxes($x0, $y0), $pieces);
+            } elseif ($this->plane->lean === 0.0) {
+                // upright, corners cut alike in every row
+                $x0 = max($x0, $this->left === null ? $x0 : $this->left[1]->takes());
+                $x1 = min($x1, $this->right === null ? $x1 : $this->plane->foot->length() - $this->right[1]->takes());
+                if ($x1 - $x0 <= Tolerance::LENGTH) {
+                    continue;
+                }
+                $axes = $this->faceAxes(0.0, $y0);
+                $pieces = $made["$x0|$x1|$high|$t"] ??= $t === 0.0
+                    ? []
+                    : CutPrism::between([Contour::rectangle($x0, 0.0, $x1, $high)], $axes, [
+                        ...array_slice($this->within, 2), ...$this->thick($t),
+                    ]);
+                $out[] = new RunPane($cell, [Contour::rectangle($x0, $y0, $x1, $y1)], $axes, $pieces);
+            } else {
+                array_push($out, ...$this->shaped($cell, $t));
+            }
+        }
+
+        return $out;
+    }
+
+    /** @return list<RunPane> of a cell of any shape, cut by whatever cuts it */
+    private function shaped(GridCell $cell, float $t): array
+    {
+        $profiles = $this->leftOf($cell);
+        $axes = $this->faceAxes(0.0, 0.0);
+
+        return $profiles === [] ? [] : [new RunPane(
+            $cell,
+            $profiles,
+            $axes,
+            $t === 0.0 ? [] : CutPrism::between($profiles, $axes, [...$this->within, ...$this->thick($t)]),
+        )];
+    }
+
+    /** @return list<HalfSpace> between the glass line and so much behind it */
+    private function thick(float $t): array
+    {
+        $on = $this->plane->point(0.0, 0.0);
+
+        return [HalfSpace::behind($on, $this->out), HalfSpace::behind($on->plus($this->out->times(-$t)), $this->out->times(-1.0))];
+    }
+
+    /** x along, y up, z outward, from a place of the face on. */
+    private function faceAxes(float $u, float $v): Axes
+    {
+        return new Axes($this->plane->point($u, $v), $this->along, $this->up, $this->out);
+    }
+
+    /** @return list<Contour> what corners leave of a cell */
+    private function leftOf(GridCell $cell): array
+    {
+        $left = [$cell->contour()];
+        foreach ([[$this->left, 1.0], [$this->right, -1.0]] as [$at, $way]) {
+            if ($at === null) {
+                continue;
+            }
+            $on = $this->plane->place($at[0]->foot->plus($at[0]->across($this->out)->times($way * $at[1]->takes())));
+            $next = $this->plane->place($at[0]->foot->plus($at[0]->across($this->out)->times($way * $at[1]->takes()))->plus($at[0]->edge));
+            // of the left edge what lies right of it, of the right edge what lies left
+            [$a, $b] = $way > 0 ? [$next, $on] : [$on, $next];
+            $cut = [];
+            foreach ($left as $contour) {
+                array_push($cut, ...$contour->leftOf(
+                    new Vec2($a->x, $a->y),
+                    new Vec2($b->x, $b->y),
+                ));
+            }
+            $left = $cut;
+        }
+
+        return array_values(array_filter($left, static fn (Contour $c): bool => $c->area() > 1.0));
+    }
+}
