@@ -18,18 +18,17 @@ final readonly class Clearing
      * @param  list<HalfSpace>  $corners  that what lies in the face is cut by at its corners
      * @param  float  $slope  from foot to head along the face
      */
-    public static function of(LeaningPlane $plane, GridRules $rules, array $corners, float $slope): self
+    public static function of(LeaningPlane $plane, GridRules $rules, ByHand $byHand, array $corners, float $slope): self
     {
-        // glass and what is solid are taken to be no thicker than this
-        $deepest = $foremost = 200.0;
-        foreach ($rules->profiles as $profile) {
+        $deepest = $foremost = 0.0;
+        foreach ([...array_values($rules->profiles), ...array_column($byHand->members, 'profile')] as $profile) {
             if ($profile !== null) {
                 $deepest = max($deepest, $profile->setback + $profile->depth);
                 $foremost = max($foremost, $profile->capDepth, -$profile->setback);
             }
         }
-        foreach ($rules->infills as $rule) {
-            $deepest = max($deepest, $rule->infill->thickness());
+        foreach ([...$rules->infills, ...$byHand->infills] as $one) {
+            $deepest = max($deepest, $one->infill->thickness());
         }
         $origin = $plane->point(0.0, 0.0);
         [$along, $up, $out] = [

@@ -6,6 +6,7 @@ namespace Isleward\Core\CurtainWall;
 
 use Isleward\Core\Geometry\Curve;
 use Isleward\Core\Geometry\Vec2;
+use Isleward\Core\Measure\Refusal;
 
 /**
  * An arc as flat facets: one for every bay, with a mullion fitted to the kink between each and the next. What was changed by hand on the
@@ -38,6 +39,9 @@ final readonly class Facets
                 $lost[] = sprintf('The mullion on line %s stands at a kink, which is fitted as the type says.', $member->line);
             }
         }
+        foreach (array_keys($byHand->free) as $i) {
+            $lost[] = sprintf('Free member %d lies across kinks: none is drawn on facets.', $i + 1);
+        }
         $hands = [];
         foreach (array_keys($chords) as $i) {
             $name = $lines->names[$i];
@@ -47,15 +51,23 @@ final readonly class Facets
         return new self($chords, $hands, $lost);
     }
 
-    /** What stands at a kink: a mullion of the type, half of it on either side, or a joint. */
+    /**
+     * What stands at a kink: a mullion of the type, half of it on either side, or where there is none a joint.
+     *
+     * @throws Refusal when its mullions cannot be fitted to a kink
+     */
     public static function kink(GridRules $rules): Corner
     {
         $mullion = $rules->profile(Role::Mullion);
-        if ($mullion === null || $mullion->shape !== SectionShape::Rectangle) {
-            return Corner::glass($rules->joint);
+        if ($mullion !== null && $mullion->shape !== SectionShape::Rectangle) {
+            throw Refusal::because(
+                'run.facet_section',
+                sprintf('A mullion at a kink is fitted to it, and only a rectangle is; this one is %s.', $mullion->name()),
+                details: ['field' => 'mullion'],
+            );
         }
 
-        return Corner::post($mullion->halved());
+        return $mullion === null ? Corner::glass($rules->joint) : Corner::post($mullion->halved());
     }
 
     private static function at(Curve $arc, float $length): Vec2

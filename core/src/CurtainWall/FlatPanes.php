@@ -56,7 +56,9 @@ final readonly class FlatPanes
             $high = $y1 - $y0;
             if ($this->clearing->holds($x0, $y0, $x1, $y1)) {
                 $wide = $x1 - $x0;
-                $pieces = $made["$wide|$high|$t"] ??= $t === 0.0 ? [] : [CutPrism::square(Contour::rectangle(0.0, 0.0, $wide, $high), -$t, 0.0)];
+                $pieces = $made["$wide|$high|$t"] ??= $t === 0.0
+                    ? []
+                    : [CutPrism::square(Contour::rectangle(0.0, 0.0, $wide, $high), -$t, 0.0)];
                 $out[] = new RunPane($cell, [$cell->contour()], $this->faceAxes($x0, $y0), $pieces);
             } elseif ($this->plane->lean === 0.0) {
                 // upright, corners cut alike in every row

@@ -86,7 +86,7 @@ final class FlatStretch implements Stretch
             $this->within[] = $right[0]->before;
             $this->clear[] = $this->side($right, -1.0);
         }
-        $this->clearing = Clearing::of($plane, $rules, [...array_slice($this->within, 2), ...$this->clear], $this->slope);
+        $this->clearing = Clearing::of($plane, $rules, $byHand, [...array_slice($this->within, 2), ...$this->clear], $this->slope);
         [$low, $high] = [$this->drift($left) * $this->slope, $this->drift($right) * $this->slope];
         $this->requireTop($low, $this->length + $high);
         $stretched = static fn (float $level): float => $level / cos($plane->lean);
@@ -131,20 +131,20 @@ final class FlatStretch implements Stretch
             }
             $axes = $this->axes($member, 0.0, 0.0);
             // upright, what is level is cut alike in every row
-            $alike = $upright || $this->plane->lean !== 0.0
-                ? count($out)
-                : spl_object_id($profile).'|'.$member->x0.'|'.$member->x1;
-            $pieces = $cut[$alike] ??= CutPrism::between(
-                $this->section($member),
-                $axes,
-                [...$this->within, ...$this->clear, ...$this->ends($member)],
-            );
+            $alike = $upright || $this->plane->lean !== 0.0 ? null : spl_object_id($profile).'|'.$member->x0.'|'.$member->x1;
+            $pieces = $alike === null ? $this->cut($member, $axes) : $cut[$alike] ??= $this->cut($member, $axes);
             if ($pieces !== []) {
                 $out[] = RunMember::straight($member->role->word(), $profile, $axes, $pieces);
             }
         }
 
         return [...$out, ...$this->free()];
+    }
+
+    /** @return list<CutPrism> what is left of a member in its axes */
+    private function cut(GridMember $member, Axes $axes): array
+    {
+        return CutPrism::between($this->section($member), $axes, [...$this->within, ...$this->clear, ...$this->ends($member)]);
     }
 
     /** Axes of a member: z along it, from u or v on, x across it, y inward. */

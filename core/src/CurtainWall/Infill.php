@@ -51,7 +51,7 @@ final readonly class Infill
         return new self(
             $kind,
             $layers,
-            $f->has('density') ? $f->number('density') : 0.0,
+            $f->has('density') ? $f->size('density', 'The density of an infill', 0.0) : 0.0,
             $kind->isUnit() ? $f->string('type') : null,
         );
     }

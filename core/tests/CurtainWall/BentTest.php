@@ -131,6 +131,7 @@ final class BentTest extends TestCase
         $arc = Curve::curved(0.0, 0.0, 9000.0, 9000.0, deg2rad(-130), deg2rad(80));
         $hand = ByHand::from(new Fields(['infills' => [['left' => '3', 'foot' => '0', 'infill' => ['kind' => 'void']]]]));
         $run = Run::along(RunPath::of([new PathStretch($arc, 0.0, true)], []), self::rules(), 0.0, 6800.0, [0.0, 3600.0], [$hand]);
+        self::assertSame([], $run->lost);
         self::assertCount(11, $run->stretches);
         self::assertCount(10, $run->corners);
         $chord = 18000 * sin(1180 / 18000);
@@ -145,6 +146,19 @@ final class BentTest extends TestCase
         // between kinks a transom is a chord less half a mullion at either end
         $transoms = array_values(array_filter($run->members(), static fn (RunMember $m): bool => $m->what === 'transom'));
         self::assertEqualsWithDelta($chord - 60.0, $transoms[4]->length, 1e-6);
+    }
+
+    public function test_facets_tell_what_they_cannot_keep_and_refuse_what_cannot_be_fitted(): void
+    {
+        $arc = new PathStretch(Curve::curved(0.0, 0.0, 9000.0, 9000.0, 0.0, 1.0), 0.0, true);
+        $box = ['shape' => 'rectangle', 'face' => 50.0, 'depth' => 90.0];
+        $free = ['profile' => $box, 'fromU' => 0, 'fromV' => 0, 'toU' => 900, 'toV' => 3000];
+        $hand = ByHand::from(new Fields(['free' => [$free]]));
+        $run = Run::along(RunPath::of([$arc], []), self::rules(), 0.0, 3000.0, [], [$hand]);
+        self::assertSame(['Free member 1 lies across kinks: none is drawn on facets.'], $run->lost);
+        $this->expectExceptionMessage('A mullion at a kink is fitted to it');
+        $tee = ['shape' => 'tee', 'face' => 50.0, 'depth' => 100.0, 'flange' => 8.0, 'web' => 8.0];
+        Run::along(RunPath::of([$arc], []), Sample::rules(['rows' => ['by' => 'count', 'count' => 1]], ['mullion' => $tee]), 0.0, 3000.0);
     }
 
     /** @param  array<string, mixed>  $profiles */

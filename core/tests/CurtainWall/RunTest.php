@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Tests\CurtainWall;
 
+use Isleward\Core\CurtainWall\ByHand;
 use Isleward\Core\CurtainWall\Corner;
 use Isleward\Core\CurtainWall\GridRules;
 use Isleward\Core\CurtainWall\Meeting;
@@ -16,6 +17,7 @@ use Isleward\Core\CurtainWall\RunPath;
 use Isleward\Core\CurtainWall\Stretch;
 use Isleward\Core\Geometry\Curve;
 use Isleward\Core\Geometry\Vec2;
+use Isleward\Core\Geometry\Vec3;
 use Isleward\Core\Measure\Fields;
 use Isleward\Core\Measure\Refusal;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -209,6 +211,39 @@ final class RunTest extends TestCase
         yield 'one that crosses itself' => [
             [$line(0, 0, 4000, 0), $line(4000, 0, 4000, 3000), $line(4000, 3000, 2000, -1000)], 2, 'run.path_crosses',
         ];
+    }
+
+    /** A mullion that a corner takes wholly takes no other with it: at 100, 1 300 … of 1 200 beside a strip of 180, at a sharp corner. */
+    public function test_a_member_a_corner_takes_leaves_its_neighbours(): void
+    {
+        $rules = static fn (float $depth): GridRules => Sample::rules(
+            ['bays' => ['by' => 'sizes', 'sizes' => [100.0, 120.0, 1200.0], 'after' => 'rest'], 'rows' => ['by' => 'count', 'count' => 1]],
+            ['mullion' => ['shape' => 'rectangle', 'face' => 50.0, 'depth' => $depth]],
+        );
+        $corner = Corner::post(MemberProfile::rectangle(180.0, 150.0));
+        $run = Sample::two(60.0, [0.0, 0.0], $corner, 6000.0, $rules(150.0));
+        // of the second stretch the first mullion lies in the strip, the other two stand
+        $mullions = array_filter($run->stretches[1]->members(), static fn (RunMember $m): bool => $m->what === 'mullion');
+        self::assertCount(2, $mullions);
+    }
+
+    /** Law: however deep a member that was changed by hand, it ends where its corner is halved. */
+    public function test_members_changed_by_hand_are_cut_at_corners_too(): void
+    {
+        $profile = ['shape' => 'rectangle', 'face' => 50.0, 'depth' => 1500.0];
+        $deep = ['axis' => 'upright', 'line' => '1', 'from' => '0', 'profile' => $profile];
+        $hand = ByHand::from(new Fields(['members' => [$deep]]));
+        $run = Sample::two(45.0, [0.0, 0.0], Corner::glass(0.0), 6000.0, null, [1 => $hand]);
+        $cut = false;
+        foreach ($run->stretches[1]->members() as $member) {
+            foreach ($member->solids() as $solid) {
+                foreach (array_chunk($solid->mesh(0.1)->positions, 3) as [$x, $y, $z]) {
+                    self::assertLessThan(1e-6, $run->meetings[0]->after()->beyond(new Vec3($x, $y, $z)));
+                }
+            }
+            $cut = $cut || ($member->profile->depth === 1500.0 && $member->volume() < 50.0 * 1500 * 1000);
+        }
+        self::assertTrue($cut, 'a part of it is cut away');
     }
 
     public function test_a_corner_is_a_rectangle(): void

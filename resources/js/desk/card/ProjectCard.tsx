@@ -49,7 +49,7 @@ export function ProjectCard() {
                 <>
                     <p className="my-2">
                         {!data.whole
-                            ? `Frontages drawn, inner ones too: ${data.elevations.size} of ${project.frontages.length}. Figures follow with the last.`
+                            ? `${data.elevations.size} of ${project.frontages.length} frontages are drawn. Figures follow with the last.`
                             : data.openings.size === 0
                               ? 'Take a unit from the rack above, move over a wall, and click where it belongs.'
                               : 'Choose an opening, a wall or a storey to see and change its figures here.'}
