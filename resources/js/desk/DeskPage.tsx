@@ -4,7 +4,7 @@ import { Group, Panel, Separator } from 'react-resizable-panels';
 import { useParams, useSearchParams } from 'react-router';
 import { Card } from './card/Card';
 import { CommandList } from './CommandList';
-import { DataProvider, Ready, Unfolding, useData } from './data';
+import { DataProvider, Ready, Unfolding, useData, useReady } from './data';
 import { ElevationPane } from './elevation/ElevationPane';
 import { PerimeterStrip } from './elevation/PerimeterStrip';
 import { StoreyLadder } from './elevation/StoreyLadder';
@@ -45,21 +45,24 @@ export function DeskPage() {
     );
 }
 
-/** Whether there is time for what stands beside the drawing: once that has been painted, and the browser has shown it. */
+/** What stands beside a drawing that does not come is not held back longer than this, ms. */
+const PATIENCE = 1000;
+
+/** Whether there is time for what stands beside the drawing: once that has been painted and the browser has shown it, or is late. */
 function useStands(): boolean {
+    const ready = useReady();
     const drawn = useDesk((s) => s.drawn);
     const [stands, setStands] = useState(false);
     useEffect(() => {
-        if (!drawn) return;
-        let timer = 0;
-        const frame = requestAnimationFrame(() => {
-            timer = window.setTimeout(() => startTransition(() => setStands(true)));
-        });
+        if (!ready) return;
+        const go = () => startTransition(() => setStands(true));
+        let timer = drawn ? 0 : window.setTimeout(go, PATIENCE);
+        const frame = drawn ? requestAnimationFrame(() => (timer = window.setTimeout(go))) : 0;
         return () => {
             cancelAnimationFrame(frame);
             window.clearTimeout(timer);
         };
-    }, [drawn]);
+    }, [ready, drawn]);
     return stands;
 }
 

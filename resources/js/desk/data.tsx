@@ -79,9 +79,12 @@ const elevationOf = (project: string, frontage: string) => ({
     queryFn: ({ signal }: { signal: AbortSignal }) => api.elevation(project, frontage, signal),
 });
 
+/** Whether the project has come. */
+export const useReady = () => useContext(Context) !== null;
+
 /** What needs the project, once it has come; until then what stands in its place. */
 export function Ready({ children, until = null }: { children: ReactNode; until?: ReactNode }) {
-    return useContext(Context) ? children : until;
+    return useReady() ? children : until;
 }
 
 export const Unfolding = () => <p className="p-8 text-quiet">Unfolding the drawing…</p>;
