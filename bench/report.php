@@ -23,6 +23,7 @@ $schedule = $read('schedule');
 $tracing = $read('tracing');
 $glb = $read('glb');
 $grid = $read('grid');
+$tower = $read('tower');
 $rounds = array_map(static fn (int $n): array => [$read("unit-$n")['ms'], $read("clipping-$n")['ms']], range(1, 7));
 usort($rounds, static fn (array $a, array $b): int => $a[0] / $a[1] <=> $b[0] / $b[1]);
 [$unit, $clipping] = $rounds[3];
@@ -82,6 +83,17 @@ $figures['grid.solve_vs_arrays'] = [
     sprintf('%.0f ms against %.0f ms; %d cells, %d members', $grid['solve40'], $grid['arrays'], $grid['cells'], $grid['members']),
     5.0,
 ];
+$figures['grid.one_line'] = [
+    $tower['edit'] / $tower['bare'],
+    sprintf('%.1f ms against %.1f ms', $tower['edit'], $tower['bare']),
+    3.0,
+];
+$figures['grid.glb_bytes_per_cell'] = [
+    filesize("{$argv[1]}/bench-tower.glb") / $tower['cells'],
+    sprintf('%.2f MB with %d cells', filesize("{$argv[1]}/bench-tower.glb") / 1e6, $tower['cells']),
+    null,
+];
+$figures['grid.fps.8000'] = [$tower['fps'], 'panning all four sides, frames a second (30 is wanted)', null];
 $figures['grid.growth.10_40'] = [$grid['solve40'] / $grid['solve10'] / 4, 'time ratio over 4', 1.1];
 $figures['pack.growth.2000_20000'] = [$grid['pack20000'] / $grid['pack2000'] / 10, 'time ratio over 10', 1.5];
 $figures['glb.bytes_per_opening.5000'] = [

@@ -26,6 +26,9 @@ for round in 1 2 3 4 5 6 7; do # in turn, since the machine is not equally fast 
 done
 say "a tower of curtain wall, against plain arrays"
 php "${PHP_JIT[@]}" bench/grid.php >"$VAR/bench-grid.json"
+say "a tower of curtain wall as a project: moving a line, its model, panning its elevation"
+php bench/tower.php "$APP_URL" >"$VAR/bench-tower.json"
+php "${PHP_JIT[@]}" artisan isleward:export "Bench tower" --format=glb --out "$VAR/bench-tower.glb" --quiet
 say "reading a given schedule and holding it, against fgetcsv"
 php "${PHP_JIT[@]}" bench/schedule.php >"$VAR/bench-schedule.json"
 say "cutting, against manifold-3d"

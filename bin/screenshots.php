@@ -33,19 +33,8 @@ usleep(300_000);
 $desk->keys('1200+50');
 $shoot('placing');
 $desk->keys(Keys::ESCAPE, Keys::ESCAPE);
-// the same again
 $focus = static fn () => $desk->driver->executeScript("document.querySelector('[data-pane=elevation]').focus()");
-$desk->keys(Keys::ESCAPE);
-$desk->css('nav[aria-label="Frontages"] button[title^="North ·"]')->click();
-$desk->ready();
-$north = 29400.0;
-$desk->click('elevation', $north + 1800, 1800);
-$desk->holding(Keys::SHIFT, static fn () => $desk->click('elevation', $north + 4080, 1800));
-$focus();
-$desk->keys('t');
-$desk->waitFor('[data-misfit]');
-$shoot('stack');
-$desk->keys(Keys::ESCAPE, Keys::ESCAPE, Keys::HOME);
+$desk->keys(Keys::ESCAPE, Keys::HOME);
 usleep(400_000);
 $desk->driver->navigate()->refresh();
 $desk->ready();
@@ -78,9 +67,9 @@ $desk->keys(Keys::ESCAPE);
 $desk->button('Outer')->click();
 $desk->button('Solid')->click();
 $desk->ready();
-$desk->button('2 findings')->click();
+$desk->button('7 findings')->click();
 $desk->button('West · Quay')->click();
-$desk->button('2 findings')->click();
+$desk->button('7 findings')->click();
 $shoot('findings');
 $desk->keys(Keys::ESCAPE, Keys::HOME);
 $desk->button('Schedules')->click();
@@ -134,31 +123,29 @@ $shoot('sheet');
 $desk->driver->get("$project/sheets?type=$front");
 $desk->waitFor('[data-page] svg');
 $shoot('unit-sheet');
+// curtain walls
+$grid = (string) $desk->driver->executeAsyncScript(
+    'const done = arguments[0]; fetch(`/api/projects/${location.pathname.split("/")[2]}`).then((r) => r.json())'
+    .'.then((p) => done(p.grids.find((g) => g.mark === "CW-03").id));',
+);
+$desk->driver->get("$project/grid-bench/$grid");
+$desk->waitForText('in 1 run');
+$shoot('grid-bench');
 $desk->driver->get($project);
 $desk->ready();
-sleep(2);
-$desk->driver->executeScript("localStorage.theme = 'dark'");
-$desk->driver->navigate()->refresh();
+$desk->css('nav[aria-label="Frontages"] button[title^="South-west ·"]')->click();
 $desk->ready();
-sleep(3);
-$shoot('desk-dark');
-$desk->driver->executeScript("localStorage.theme = 'light'");
-$desk->driver->get($address);
-$desk->button('Start a project')->click();
-$desk->waitForText('Floor to floor');
-$desk->keys('Net loft');
-$desk->driver->findElement(Facebook\WebDriver\WebDriverBy::xpath('//label[contains(.,"drawn in plan next")]'))->click();
-$desk->button('Start')->click();
-$desk->waitForText('New outline');
-$desk->ready();
-foreach ([[2000, 2000], [14000, 2000], [14000, 6000]] as [$x, $y]) {
-    $desk->click('plan', $x, $y);
-    usleep(250_000);
-}
-// an arc back over them: its end, and the rise that follows the pointer
-$desk->keys('a');
-$desk->click('plan', 5000, 8000);
-$desk->hover('plan', 10500, 9500);
-$desk->keys(Keys::TAB, '6500');
-$shoot('outline');
+sleep(1);
+$at = (float) $desk->driver->executeAsyncScript(
+    'const done = arguments[0]; fetch(`/api${location.pathname}`).then((r) => r.json())'
+    .'.then((p) => done(p.frontages.find((f) => f.name === "South-west").offset));',
+);
+$desk->click('elevation', $at + 3000, 1900);
+$desk->waitForText('Stretch 1 of 2 of a run');
+$shoot('curtain-wall');
+$desk->keys(Keys::ESCAPE);
+$desk->button('Schedules')->click();
+$desk->button('Cutting list')->click();
+$desk->waitForText('% waste');
+$shoot('cutting-list');
 $desk->driver->quit();

@@ -10,6 +10,7 @@ use App\Http\Controllers\EntranceController;
 use App\Http\Controllers\ExportController;
 use App\Http\Controllers\GatherController;
 use App\Http\Controllers\GivenController;
+use App\Http\Controllers\GridBenchController;
 use App\Http\Controllers\LengthController;
 use App\Http\Controllers\PeopleController;
 use App\Http\Controllers\ProjectController;
@@ -61,6 +62,7 @@ Route::prefix('api')->group(function (): void {
                 Route::get('type-drawings', [UnitTypeController::class, 'drawings']);
                 Route::post('bench', [BenchController::class, 'view']);
                 Route::post('bench/solid', [BenchController::class, 'solid']);
+                Route::post('grid-bench', [GridBenchController::class, 'view']);
                 Route::get('types/{type}/sheet', [SheetController::class, 'show']);
                 Route::post('sheet-plans', [SheetController::class, 'draw']);
                 Route::get('exports/sheet-plans/{sheet}.{format}', [SheetController::class, 'planFile'])->whereIn('format', ['svg', 'pdf']);

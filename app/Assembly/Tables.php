@@ -6,6 +6,7 @@ namespace App\Assembly;
 
 use App\Models\Acceptance;
 use App\Models\GivenSchedule;
+use App\Models\GridType;
 use App\Models\Layout;
 use App\Models\NamedSet;
 use App\Models\Opening;
@@ -33,6 +34,7 @@ final class Tables
             Kind::Outline => Outline::class,
             Kind::Wall => Wall::class,
             Kind::Type => UnitType::class,
+            Kind::Grid => GridType::class,
             Kind::Opening => Opening::class,
             Kind::Line => SettingOutLine::class,
             Kind::Set => NamedSet::class,

@@ -86,6 +86,7 @@ final class SkerrowPilotHouse
         $this->workshop($workshop);
         $this->innerWalls();
         $this->lookout();
+        (new GlassHouses($this->run(...), $this->storeys, $this->types))->make();
         $this->settingOut($main[0], $main[1]);
         $this->sets($main[0]);
         $this->run('section.keep', ['name' => 'A', 'fromX' => 14900, 'fromY' => -2000, 'toX' => 14900, 'toY' => 13400]);

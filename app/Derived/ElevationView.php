@@ -98,6 +98,7 @@ use OpenApi\Attributes as OA;
     'ajar',
     'mark',
     'jambs',
+    'curtain',
     'label',
     'symbol',
     'u',
@@ -133,6 +134,11 @@ use OpenApi\Attributes as OA;
             new OA\Schema(type: 'string', enum: ['parallel', 'radial', 'bent']),
             new OA\Schema(type: 'null'),
         ],
+    ),
+    new OA\Property(
+        property: 'curtain',
+        description: 'Curtain wall that fills it',
+        anyOf: [new OA\Schema(ref: '#/components/schemas/Curtain'), new OA\Schema(type: 'null')],
     ),
     new OA\Property(property: 'label', type: 'string'),
     new OA\Property(property: 'symbol', type: 'string'),
@@ -232,7 +238,21 @@ use OpenApi\Attributes as OA;
     'meets',
     'areas',
     'findings',
+    'grids',
+    'hosts',
 ], properties: [
+    new OA\Property(
+        property: 'hosts',
+        type: 'array',
+        description: 'Which wall each shape of the drawing is',
+        items: new OA\Items(type: 'string'),
+    ),
+    new OA\Property(
+        property: 'grids',
+        type: 'array',
+        description: 'Its curtain walls',
+        items: new OA\Items(ref: '#/components/schemas/CurtainGrid'),
+    ),
     new OA\Property(property: 'lines', type: 'array', items: new OA\Items(ref: '#/components/schemas/SettingOutLine')),
     new OA\Property(property: 'frontage', type: 'string'),
     new OA\Property(property: 'drawing', ref: '#/components/schemas/Drawing'),
@@ -328,9 +348,12 @@ final readonly class ElevationView
             }
         }
 
+        [$drawing, $hosts] = Elevation::withHosts($this->design, $this->bodies, $this->frontage);
+
         return [
             'frontage' => $this->frontage->id,
-            'drawing' => Elevation::of($this->design, $this->bodies, $this->frontage)->toArray(),
+            'drawing' => $drawing->toArray(),
+            'hosts' => $hosts,
             'openings' => $openings,
             'lines' => $lines,
             'figures' => $figures === [] ? (object) [] : $figures,
@@ -338,6 +361,7 @@ final readonly class ElevationView
             'meets' => $meets,
             'areas' => array_map(fn (WallInQuestion $q): array => FaceArea::of($this->design, $q->body)->toArray(), $questions),
             'findings' => $findings,
+            'grids' => CurtainView::of($this->design, $this->bodies, $this->frontage),
         ];
     }
 
@@ -347,7 +371,12 @@ final readonly class ElevationView
         $body = $this->bodies[$p->opening->host];
         $module = $this->design->settings->module;
 
-        return [...$p->opening->toArray(), 'label' => $this->design->label($p->opening), 'symbol' => $symbol, 'u' => $u + $p->left,
+        $values = $p->opening->toArray();
+        if (is_array($values['curtain'])) {
+            unset($values['curtain']['byHand']); // it comes with the grid
+        }
+
+        return [...$values, 'label' => $this->design->label($p->opening), 'symbol' => $symbol, 'u' => $u + $p->left,
             'left' => $p->left, 'span' => $p->right - $p->left, 'bow' => $p->bow($body->surface),
             'fromLeft' => $p->left - $body->start(), 'fromRight' => $body->end() - $p->right, 'sillLevel' => $p->sill,
             'headLevel' => $p->head, 'area' => $p->area(),

@@ -32,7 +32,9 @@ use OpenApi\Attributes as OA;
     'slab',
     'setting',
     'jambs',
+    'curtainRules',
 ], properties: [
+    new OA\Property(property: 'curtainRules', ref: '#/components/schemas/CurtainRules'),
     new OA\Property(
         property: 'jambs',
         type: 'string',
@@ -81,6 +83,15 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'frameDensity', type: 'number', description: 'kg/m³'),
     new OA\Property(property: 'infillDensity', type: 'number', description: 'kg/m³'),
 ])]
+#[OA\Schema(schema: 'CurtainRules', required: ['sliver', 'weight', 'area', 'apart', 'bars', 'kerf', 'trim'], properties: [
+    new OA\Property(property: 'sliver', type: 'number'),
+    new OA\Property(property: 'weight', type: 'number', description: 'kg'),
+    new OA\Property(property: 'area', type: 'number', description: 'mm²'),
+    new OA\Property(property: 'apart', type: 'number'),
+    new OA\Property(property: 'bars', type: 'array', items: new OA\Items(type: 'number')),
+    new OA\Property(property: 'kerf', type: 'number'),
+    new OA\Property(property: 'trim', type: 'number'),
+])]
 #[OA\Schema(schema: 'Module', required: ['length', 'height', 'joint'], properties: [
     new OA\Property(property: 'length', type: 'number'),
     new OA\Property(property: 'height', type: 'number'),
@@ -94,7 +105,8 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'floor', type: 'number'),
     new OA\Property(property: 'ceiling', type: 'number'),
 ])]
-#[OA\Schema(schema: 'Outline', required: ['id', 'name', 'position', 'closed', 'inner'], properties: [
+#[OA\Schema(schema: 'Outline', required: ['id', 'name', 'position', 'closed', 'inner', 'slab'], properties: [
+    new OA\Property(property: 'slab', type: 'number', nullable: true, description: 'Thickness of the slab it stands on'),
     new OA\Property(property: 'id', type: 'string'),
     new OA\Property(property: 'name', type: 'string'),
     new OA\Property(property: 'position', type: 'integer'),
@@ -124,7 +136,13 @@ use OpenApi\Attributes as OA;
     'head',
     'leftJoint',
     'rightJoint',
+    'curtain',
 ], properties: [
+    new OA\Property(
+        property: 'curtain',
+        description: 'Where it is curtain wall',
+        anyOf: [new OA\Schema(ref: '#/components/schemas/Curtain'), new OA\Schema(type: 'null')],
+    ),
     new OA\Property(property: 'id', type: 'string'),
     new OA\Property(property: 'outline', type: 'string'),
     new OA\Property(property: 'position', type: 'integer'),
@@ -245,7 +263,11 @@ use OpenApi\Attributes as OA;
     'tracings',
     'pictures',
     'types',
+    'grids',
+    'runs',
 ], properties: [
+    new OA\Property(property: 'grids', type: 'array', items: new OA\Items(ref: '#/components/schemas/RackGrid')),
+    new OA\Property(property: 'runs', type: 'array', items: new OA\Items(ref: '#/components/schemas/RunPlace')),
     new OA\Property(property: 'settings', ref: '#/components/schemas/Settings'),
     new OA\Property(property: 'role', type: 'string', enum: ['owner', 'editor', 'viewer']),
     new OA\Property(property: 'number', type: 'integer', description: 'Number of the latest change'),
@@ -312,7 +334,7 @@ final readonly class ProjectView
             'outlines' => array_values(array_map(static fn (Outline $o): array => $o->toArray(), $design->outlines)),
             'walls' => array_map(
                 static fn ($b): array => [
-                    ...$b->host->toArray(), 'arc' => self::arc($b),
+                    ...array_diff_key($b->host->toArray(), ['curtain' => 0]), 'curtain' => self::curtain($b), 'arc' => self::arc($b),
                     'length' => $b->length, 'start' => $b->start(), 'end' => $b->end(),
                     'innerStart' => $b->left->inner, 'innerEnd' => $b->right->inner,
                     'foot' => $b->foot, 'head' => $b->head,
@@ -321,6 +343,8 @@ final readonly class ProjectView
             'frontages' => $rows,
             ...self::kept($structure),
             'types' => self::types($design, array_values($design->types)),
+            'grids' => GridsView::of($project, $design),
+            'runs' => GridsView::runs($design),
         ];
     }
 
@@ -333,6 +357,14 @@ final readonly class ProjectView
         }
 
         return $all;
+    }
+
+    /** @return array<string, mixed>|null without what was changed by hand, which comes with its elevation */
+    private static function curtain(Body $body): ?array
+    {
+        $curtain = $body->host->curtain()?->toArray();
+
+        return $curtain === null ? null : array_diff_key($curtain, ['byHand' => 0]);
     }
 
     /** @return array<string, float>|null */

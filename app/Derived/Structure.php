@@ -13,11 +13,14 @@ use Isleward\Core\Building\Body;
 use Isleward\Core\Building\Frontage;
 use Isleward\Core\Building\Frontages;
 use Isleward\Core\Design\Acceptance;
+use Isleward\Core\Design\Curtain;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Element;
 use Isleward\Core\Design\Kept;
 use Isleward\Core\Design\Kind;
 use Isleward\Core\Design\Kinds;
+use Isleward\Core\Design\Naming;
+use Isleward\Core\Measure\Fields;
 
 /** A project's storeys, outlines, walls, types and lines, how the walls stand, and any part of its openings on request. */
 final class Structure
@@ -221,24 +224,66 @@ final class Structure
     }
 
     /**
-     * A name for all that a derived thing is worked out from; equal content has an equal hash, also after an undo. Of the unit types only
-     * those are in it that these openings are filled with, of the lines only those that lie on these walls or that something hangs on.
+     * A name for all that a derived thing is worked out from; equal content has an equal hash, also after an undo. Of unit and grid types
+     * only those are in it that these openings are filled with and that the curtain walls of these walls' outlines are made by, of the
+     * lines only those that lie on these walls or that something hangs on.
      *
      * @param  list<array<string, mixed>>  $openings
-     * @param  list<string>  $walls  whose lines are in it
+     * @param  list<string>  $walls  whose lines are in it; none for all curtain walls
      */
     public function hash(string $what, array $openings, array $walls = []): string
     {
-        $used = array_flip(array_filter(array_column($openings, 'unit_type_id'), is_string(...)));
+        $used = array_flip(array_filter(array_column($openings, 'unit_type_id'), is_string(...))) + $this->madeBy($openings, $walls);
         $rows = $this->rows;
-        $rows[Kind::Type->value] = array_values(
-            array_filter($rows[Kind::Type->value], static fn (array $row): bool => isset($used[$row['id']])),
-        );
+        foreach ([Kind::Type, Kind::Grid] as $kind) {
+            $rows[$kind->value] = array_values(
+                array_filter($rows[$kind->value], static fn (array $row): bool => isset($used[$row['id']])),
+            );
+        }
         $lines = $this->linesOf($walls, $openings);
 
         return hash(
             'xxh128',
             serialize([$what, config('isleward.build'), $this->project->settings()->toArray(), $rows, $lines, $openings]),
         );
+    }
+
+    /**
+     * Grid types of curtain walls, and the units in their cells.
+     *
+     * @param  list<array<string, mixed>>  $openings
+     * @param  list<string>  $walls  those whose outlines count; none for all
+     * @return array<string, mixed> by id
+     */
+    private function madeBy(array $openings, array $walls): array
+    {
+        $design = $this->design();
+        $outlines = array_flip(array_map(static fn (string $id): string => $design->wall($id)->outline, $walls));
+        $made = [];
+        foreach ($design->walls as $wall) {
+            if ($wall->curtain !== null && ($walls === [] || isset($outlines[$wall->outline]))) {
+                $made += self::named($wall->curtain->names());
+            }
+        }
+        foreach ($openings as $row) {
+            if (is_string($row['curtain'] ?? null)) {
+                $values = json_decode($row['curtain'], true, 64, JSON_THROW_ON_ERROR);
+                $made += self::named(Curtain::from(new Fields(is_array($values) ? $values : []))->names());
+            }
+        }
+        foreach (array_intersect_key($design->grids, $made) as $grid) {
+            $made += self::named($grid->names());
+        }
+
+        return $made;
+    }
+
+    /**
+     * @param  list<Naming>  $names
+     * @return array<string, true>
+     */
+    private static function named(array $names): array
+    {
+        return array_fill_keys(array_map(static fn (Naming $n): string => $n->to, $names), true);
     }
 }

@@ -11,15 +11,15 @@ use Isleward\Core\Design\Kind;
 use Isleward\Core\Measure\Refusal;
 use Isleward\Core\Sheet\SheetPlan;
 
-/** Sheets of drawings and of unit types, many in one file. */
+/** Sheets of drawings, of unit types and of grid types, many in one file. */
 final readonly class SheetFiles
 {
-    public function __construct(private Assembly $assembly, private SheetPlans $plans, private UnitSheets $units)
+    public function __construct(private Assembly $assembly, private SheetPlans $plans, private TypeSheets $units)
     {
     }
 
     /**
-     * @param  list<string>|null  $ids  of sheets and of unit types; null for all: the sheets by their numbers, then the types in the order
+     * @param  list<string>|null  $ids  of sheets and of types; null for all: the sheets by their numbers, then the types in the order
      *    of the rack
      * @param  \Closure(int, int): void  $tell  drawn, of how many
      * @return array{string, int} the file's content and its number of pages
@@ -33,10 +33,10 @@ final readonly class SheetFiles
                 static fn ($k): bool => $k instanceof SheetPlan && ($ids === null || in_array($k->id, $ids, true)),
             ),
         );
-        $types = UnitSheets::wanted($structure, $ids);
+        $types = TypeSheets::wanted($structure, $ids);
         $total = count($plans) + count($types) + 1;
         if ($total === 1) {
-            throw Refusal::because('sheets.nothing', 'There are no sheets and no unit types to draw.');
+            throw Refusal::because('sheets.nothing', 'There are no sheets and no types to draw.');
         }
         $pages = [];
         $drawings = $plans === [] ? null : $this->plans->drawings($project, $structure);
@@ -46,9 +46,9 @@ final readonly class SheetFiles
             }
             $tell($i + 1, $total);
         }
-        foreach ($this->units->each($project, $structure, $types, UnitSheets::paper($paper)) as $i => [$type, $sheets]) {
+        foreach ($this->units->each($project, $structure, $types, TypeSheets::paper($paper)) as $i => [$mark, $sheets]) {
             foreach ($sheets as $n => $svg) {
-                $pages[self::file($type->mark, $n)] = $svg;
+                $pages[self::file($mark, $n)] = $svg;
             }
             $tell(count($plans) + $i + 1, $total);
         }

@@ -26,7 +26,7 @@ class Opening extends Model implements HoldsElement
             'id' => 'id', 'host' => 'host_id', 'storey' => 'storey_id', 'type' => 'unit_type_id',
             'width' => 'width', 'height' => 'height', 'shape' => 'shape', 'position' => 'position', 'sill' => 'sill',
             'facesOut' => 'faces_out', 'mirrored' => 'mirrored', 'setback' => 'setback', 'ajar' => 'ajar', 'mark' => 'mark',
-            'jambs' => 'jambs',
-        ], json: ['shape', 'position', 'sill'], flags: ['facesOut', 'mirrored']);
+            'jambs' => 'jambs', 'curtain' => 'curtain',
+        ], json: ['shape', 'position', 'sill', 'curtain'], flags: ['facesOut', 'mirrored']);
     }
 }

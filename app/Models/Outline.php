@@ -23,7 +23,7 @@ class Outline extends Model implements HoldsElement
     public static function elements(): ElementTable
     {
         return new ElementTable(Kind::Outline, 'outlines', [
-            'id' => 'id', 'name' => 'name', 'position' => 'position', 'closed' => 'closed', 'inner' => 'inner',
+            'id' => 'id', 'name' => 'name', 'position' => 'position', 'closed' => 'closed', 'inner' => 'inner', 'slab' => 'slab',
         ], flags: ['closed', 'inner']);
     }
 }

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use Isleward\Core\CurtainWall\GridType;
 use Isleward\Core\Design\Acceptance;
 use Isleward\Core\Design\Descriptor;
 use Isleward\Core\Design\Kind;
@@ -27,6 +28,7 @@ return [
     new Descriptor(Kind::Outline, 'outline', 'ou', Outline::class, bearing: true),
     new Descriptor(Kind::Wall, 'wall', 'wa', Wall::class, bearing: true),
     new Descriptor(Kind::Type, 'unit type', 'ty', UnitType::class, bearing: true),
+    new Descriptor(Kind::Grid, 'grid type', 'gt', GridType::class, bearing: true),
     new Descriptor(Kind::Opening, 'opening', 'op', Opening::class),
     new Descriptor(Kind::Line, 'setting-out line', 'li', SettingOutLine::class, bearing: true),
     new Descriptor(Kind::Set, 'set', 'se', NamedSet::class),

@@ -19,6 +19,7 @@ const desk = () => import('./desk/DeskPage').then((m) => m.DeskPage);
 if (/^\/projects\/[\w-]+$/.test(window.location.pathname)) desk().catch(() => undefined);
 const DeskPage = later('The desk', desk);
 const BenchPage = later('The bench', () => import('./bench/BenchPage').then((m) => m.BenchPage));
+const GridBenchPage = later('The grid bench', () => import('./gridbench/GridBenchPage').then((m) => m.GridBenchPage));
 const SheetsPage = later('The sheets', () => import('./sheets/SheetsPage').then((m) => m.SheetsPage));
 const JoinPage = later('The invitation', () => import('./people/EntrancePage').then((m) => m.JoinPage));
 const LookPage = later('The link', () => import('./people/EntrancePage').then((m) => m.LookPage));
@@ -72,6 +73,7 @@ function Gate() {
             <Route path="/" element={<Arrived user={user} />} />
             <Route path="/projects/:project" element={<DeskPage />} />
             <Route path="/projects/:project/bench/:type" element={<BenchPage />} />
+            <Route path="/projects/:project/grid-bench/:grid" element={<GridBenchPage />} />
             <Route path="/projects/:project/sheets" element={<SheetsPage />} />
             <Route
                 path="*"

@@ -211,7 +211,7 @@ final class ArrangeTest extends BrowserCase
         $this->desk->keys(Keys::ESCAPE);
         $this->desk->waitForText('28 openings');
         self::assertSame([], $this->axe(), 'many openings');
-        $this->desk->button('2 findings')->click();
+        $this->desk->button('7 findings')->click();
         $this->desk->css('[data-line="Entrance"]')->click();
         $this->desk->waitForText('Line Entrance');
         self::assertSame([], $this->axe(), 'a line');

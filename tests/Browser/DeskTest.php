@@ -88,12 +88,12 @@ final class DeskTest extends BrowserCase
 
     public function test_a_finding_is_put_right_in_one_step(): void
     {
-        $this->desk->button('2 findings')->click();
+        $this->desk->button('7 findings')->click();
         $this->desk->waitForText('comes to 65 from the left corner, inside its return; the project keeps 150.');
         $this->desk->button('Move 85 to the right')->click();
-        $this->desk->button('1 finding');
+        $this->desk->button('6 findings');
         $this->desk->button('Undo: Moved W-09 85 to the right')->click();
-        $this->desk->button('2 findings');
+        $this->desk->button('7 findings');
     }
 
     public function test_it_is_all_done_by_keyboard(): void

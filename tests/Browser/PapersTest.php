@@ -210,6 +210,7 @@ final class PapersTest extends BrowserCase
             $mate->driver->manage()->deleteAllCookies();
             $mate->driver->get((string) $this->desk->css('[aria-label="Link"]')->getAttribute('value'));
             $mate->waitForText('to look at');
+            $mate->ready(); // a link that ends while the project still comes says that there is nothing here
             self::assertSame(0, $mate->count('[data-card] input'));
             $this->desk->button("End the link $whom")->click();
             $mate->waitFor('[data-out]');

@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use App\Editing\NewProject;
 use App\Models\Opening;
+use App\Models\Outline;
 use App\Models\Project;
 use App\Models\Role;
 use App\Models\SettingOutLine;
@@ -90,7 +91,9 @@ abstract class ProjectCase extends TestCase
 
     protected function wall(int $i = 0): string
     {
-        return Wall::query()->where('project_id', $this->project->id)->orderBy('position')->pluck('id')[$i];
+        $first = Outline::query()->where('project_id', $this->project->id)->orderBy('position')->value('id');
+
+        return Wall::query()->where('outline_id', $first)->orderBy('position')->pluck('id')[$i];
     }
 
     protected function storey(int $i = 0): string

@@ -133,6 +133,7 @@ final class TouchedTest extends FurnishedCase
             } elseif ($tag !== '' && self::content($answer->assertOk()) !== $content) {
                 $changed[] = $at;
             }
+            $answer->assertOk();
             $now[$at] = [(string) $answer->headers->get('ETag'), self::content($answer)];
             self::assertNotSame('', $now[$at][0], "$at has a tag");
         }

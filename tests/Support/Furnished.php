@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Support;
 
+use Isleward\Core\Tests\Support\GridSample;
 use Isleward\Core\Unit\Stock;
 
 /**
@@ -50,6 +51,17 @@ final class Furnished
             ['host' => $south, 'axis' => 'level', 'storey' => $quay, 'rule' => ['from' => 'floor', 'height' => 2100]],
         )['chosen'][0];
         $this->ids['spare'] = $this->do('type.add', ['mark' => 'X-01', 'name' => 'spare', 'sill' => 900] + $this->draft())['chosen'][0];
+        $this->ids['grid'] = $this->do('grid.add', ['name' => 'a grid'] + GridSample::values())['chosen'][0];
+        $this->ids['spareGrid'] = $this->do('grid.add', ['name' => 'a spare grid'] + GridSample::values())['chosen'][0];
+        $this->ids['run'] = $this->do('outline.draw', [
+            'points' => [[60000, 0], [66000, 0], [66000, 5000]], 'closed' => false, 'grid' => $this->ids['grid'], 'base' => $quay,
+            'top' => $quay,
+        ])['chosen'][0];
+        $this->ids['letIn'] = $this->do('opening.place', [
+            'host' => $east, 'storey' => $quay, 'type' => null, 'grid' => $this->ids['grid'], 'width' => 1800, 'height' => 2400,
+            'position' => ['from' => 'right', 'value' => 900, 'to' => 'near'], 'sill' => ['from' => 'floor', 'height' => 0],
+        ])['chosen'][0];
+        $this->do('curtain.hand', ['ids' => [$this->ids['run']], 'free' => [['fromU' => 0, 'fromV' => 0, 'toU' => 1500, 'toV' => 1800]]]);
         $upload = fn (string $kind, string $content): array => ($this->ask)(
             'POST',
             "uploads/$kind?name=given.csv",
@@ -114,6 +126,7 @@ final class Furnished
                 'points' => [[20000, 0], [28000, 0], [28000, 6000], [20000, 6000]], 'thickness' => 200,
                 'base' => $i['quay'], 'top' => $i['charts'], 'closed' => true,
             ],
+            'outline.change' => ['id' => $i['outline'], 'slab' => '0.2 m', 'name' => 'The house'],
             'outline.turn' => ['id' => $i['outline']],
             'outline.remove' => ['id' => $i['outline'], 'withContents' => true],
             'wall.change' => ['walls' => [$i['south']], 'thickness' => 350],
@@ -145,6 +158,18 @@ final class Furnished
                 'marks' => [['host' => $i['south'], 'from' => 4000, 'to' => 5200]],
             ],
             'opening.number' => ['text' => '{storey}-{n}', 'order' => 'storey', 'start' => 1, 'digits' => 2],
+            'grid.add' => ['mark' => 'CW-09', 'name' => 'another grid', 'corner' => ['kind' => 'glass',
+                'joint' => 12]] + GridSample::values(),
+            'grid.change' => ['id' => $i['grid'], 'fit' => 'fitting'] + GridSample::values(['bays' => ['by' => 'count', 'count' => 3]]),
+            'grid.remove' => ['id' => $i['grid'], 'instead' => $i['spareGrid']],
+            'grid.own' => ['ids' => [$i['run'], $i['letIn']]],
+            'curtain.set' => ['walls' => [$i['run']], 'lean' => 12, 'foot' => 50, 'height' => '2.8 m'],
+            'curtain.hand' => [
+                'ids' => [$i['run']],
+                'lines' => [['axis' => 'level', 'done' => 'added', 'from' => 'start', 'at' => '0.9 m']],
+                'infills' => [['left' => '2', 'foot' => '0', 'infill' => ['kind' => 'unit', 'type' => $i['W-03']]]],
+            ],
+            'opening.curtain' => ['ids' => [$i['bare']], 'grid' => $i['grid'], 'fit' => 'all'],
             'type.add' => ['mark' => 'X-02', 'name' => 'another', 'sill' => 900] + $this->draft(),
             'type.change' => ['id' => $i['spare'], 'width' => 1300, 'name' => 'wider'],
             'type.remove' => ['id' => $i['spare']],
@@ -199,6 +224,13 @@ final class Furnished
             'POST api/projects/{project}/bench' => [
                 'POST', "$p/bench",
                 ['draft' => $draft, 'steps' => [], 'ajar' => 0.3, 'light' => null, 'inside' => false],
+            ],
+            'POST api/projects/{project}/grid-bench' => [
+                'POST', "$p/grid-bench",
+                [
+                    'draft' => GridSample::values() + ['corner' => ['kind' => 'glass', 'joint' => 10]],
+                    'set' => [['path' => 'rules.bays.size', 'value' => '1.3 m']], 'width' => 7404, 'storeys' => 2, 'storey' => 3600,
+                ],
             ],
             'POST api/projects/{project}/bench/solid' => ['POST', "$p/bench/solid", ['draft' => $draft, 'ajar' => 0.3]],
             'GET api/projects/{project}/changes' => ['GET', "$p/changes?about={$i['first']}", null],

@@ -7,7 +7,7 @@ namespace App\Http\Controllers;
 use App\Editing\Key;
 use App\Exports\Pdf;
 use App\Exports\SheetPlans;
-use App\Exports\UnitSheets;
+use App\Exports\TypeSheets;
 use App\Http\Api\ProblemResponse;
 use App\Http\Asked;
 use App\Models\Project;
@@ -68,7 +68,7 @@ final readonly class SheetController
 {
     private const PAPERS = ['A4', 'A3', 'A2', 'A1', 'A0', 'ANSI-A', 'ANSI-B', 'ANSI-C', 'ANSI-D', 'ANSI-E'];
 
-    public function __construct(private UnitSheets $sheets, private SheetPlans $plans)
+    public function __construct(private TypeSheets $sheets, private SheetPlans $plans)
     {
     }
 
@@ -101,7 +101,7 @@ final readonly class SheetController
 
     #[OA\Get(
         path: '/projects/{project}/exports/sheets/{type}.{format}', operationId: 'exportSheet',
-        summary: 'The sheet of a unit type as a file: SVG of its first page, or PDF of them all',
+        summary: 'The sheet of a unit type or a grid type as a file: SVG of its first page, or PDF of them all',
         parameters: [
             new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
             new OA\Parameter(name: 'type', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
@@ -122,7 +122,7 @@ final readonly class SheetController
         ])]
     public function file(Request $request, Project $project, string $type, string $format): Response
     {
-        return self::asFile($this->pages($request, $project, $type), 'unit-sheet', $format, Asked::whole($request, 'page', 1, 1, 100_000));
+        return self::asFile($this->pages($request, $project, $type), 'type-sheet', $format, Asked::whole($request, 'page', 1, 1, 100_000));
     }
 
     #[OA\Post(
@@ -133,10 +133,10 @@ final readonly class SheetController
             new OA\Property(
                 property: 'ids',
                 type: 'array',
-                description: 'of sheets and of unit types; all when left out',
+                description: 'of sheets, unit types and grid types; all when left out',
                 items: new OA\Items(type: 'string'),
             ),
-            new OA\Property(property: 'paper', type: 'string', enum: self::PAPERS, description: 'for the unit types'),
+            new OA\Property(property: 'paper', type: 'string', enum: self::PAPERS, description: 'for the types'),
             new OA\Property(property: 'format', type: 'string', enum: ['pdf', 'zip'], description: 'one PDF, or an archive of SVG files'),
             new OA\Property(property: 'key', type: 'string', description: 'Asked for again under the same key it is not begun twice'),
         ])),
@@ -149,7 +149,7 @@ final readonly class SheetController
     {
         $body = new Fields($request->json()->all());
         $args = [
-            'paper' => UnitSheets::paper($body->string('paper'))->value,
+            'paper' => TypeSheets::paper($body->string('paper'))->value,
             'format' => $body->string('format'),
         ] + ($body->has('ids') ? ['ids' => $body->strings('ids')] : []);
         if (! in_array($args['format'], ['pdf', 'zip'], true)) {
@@ -180,7 +180,7 @@ final readonly class SheetController
         $body = new Fields($request->json()->all());
         $drawings = $this->plans->drawings($project);
         $number = static fn (Fields $f, string $name): ?float => $f->has($name) ? $f->number($name) : null;
-        $items = Arranged::place($drawings, UnitSheets::paper($body->string('paper')), array_map(static fn (Fields $f): array => [
+        $items = Arranged::place($drawings, TypeSheets::paper($body->string('paper')), array_map(static fn (Fields $f): array => [
             'kind' => $f->string('kind'), 'ref' => $f->string('ref'), 'scale' => $number($f, 'scale'), 'x' => $number($f, 'x'),
             'y' => $number($f, 'y')], $body->list('items')));
         $plan = SheetPlan::from(new Fields(['id' => '', 'items' => $items] + $body->all()));
@@ -241,7 +241,7 @@ final readonly class SheetController
     /** @return non-empty-list<string> */
     private function pages(Request $request, Project $project, string $type): array
     {
-        $pages = $this->sheets->of($project, $type, UnitSheets::paper(Asked::text($request, 'paper', 'A3')));
+        $pages = $this->sheets->of($project, $type, TypeSheets::paper(Asked::text($request, 'paper', 'A3')));
 
         return $pages === null || $pages === [] ? abort(404) : $pages;
     }

@@ -103,8 +103,8 @@ final class Bodies
             $wall,
             $surface,
             $length,
-            $design->storeys->floor($wall->base()),
-            $design->storeys->ceiling($wall->top()),
+            $foot = $design->storeys->floor($wall->base()) + ($wall->curtain()->foot ?? 0.0),
+            $wall->curtain()?->height === null ? $design->storeys->ceiling($wall->top()) : $foot + $wall->curtain()->height,
             $left,
             $right,
         );
@@ -247,7 +247,8 @@ final class Bodies
     /** An end that makes no corner: free, or of an inner wall that runs into the body of another wall. */
     private static function freeEnd(Design $design, Host $wall, Upright $surface, float $at): End
     {
-        if (! $design->isInner($wall)) {
+        // outer walls run past one another; inner ones and curtain walls stop at what they run into
+        if (! $design->isInner($wall) && $wall->curtain() === null) {
             return End::square($at);
         }
         $tip = $surface->inPlan($at, $wall->depth() / 2);

@@ -6,6 +6,7 @@ namespace Isleward\Core\Building;
 
 use Isleward\Core\Geometry\Mesh;
 use Isleward\Core\Geometry\Region;
+use Isleward\Core\Geometry\Tolerance;
 
 /**
  * The solid of a wall with its openings cut through its whole thickness, in (u, v, n).
@@ -38,6 +39,7 @@ final class Mesher
     {
         $low = [min($body->left->at, $body->left->inner), max($body->left->at, $body->left->inner)];
         $high = [min($body->right->at, $body->right->inner), max($body->right->at, $body->right->inner)];
+        $holes = array_map(static fn (array $hole): array => self::clear($hole, $low, $high), $holes);
         $whole = Region::rectangle($low[0], $body->foot, $high[1], $body->head)->cut($holes);
 
         foreach ($holes as $hole) {
@@ -49,6 +51,29 @@ final class Mesher
         }
 
         return self::prism($body, $whole, $low[0], $high[1]);
+    }
+
+    /**
+     * A hole that begins just where a slanted end comes out of the other face would leave a side of no length there: it is kept clear of
+     * that by twice the tolerance.
+     *
+     * @param  list<float>  $hole
+     * @param  array{float, float}  $low
+     * @param  array{float, float}  $high
+     * @return list<float>
+     */
+    private static function clear(array $hole, array $low, array $high): array
+    {
+        $step = 2 * Tolerance::LENGTH;
+        for ($i = 0, $n = count($hole); $i < $n; $i += 2) {
+            if ($low[1] > $low[0] && abs($hole[$i] - $low[1]) < $step) {
+                $hole[$i] = $low[1] + $step;
+            } elseif ($high[1] > $high[0] && abs($hole[$i] - $high[0]) < $step) {
+                $hole[$i] = $high[0] - $step;
+            }
+        }
+
+        return array_values($hole);
     }
 
     private static function prism(Body $body, Region $whole, float $low, float $high): Mesh

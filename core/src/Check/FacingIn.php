@@ -11,7 +11,7 @@ final class FacingIn implements Rule
     {
         $findings = [];
         foreach ($wall->inner ? [] : $wall->asked as $p) {
-            if ($p->opening->type !== null && ! $p->opening->facesOut) {
+            if (! $p->opening->isBare() && ! $p->opening->facesOut) {
                 $findings[] = $wall->finding(
                     'unit.facing_in', $p, $p->opening->setback, 'faces in: its outside is on the inside of the wall',
                     new Remedy('Turn it to face out', 'opening.change', ['id' => $p->opening->id, 'facesOut' => true]));

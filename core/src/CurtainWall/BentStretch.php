@@ -22,7 +22,10 @@ use Isleward\Core\Measure\Refusal;
  */
 final class BentStretch implements Stretch
 {
-    private readonly Grid $grid;
+    private ?Grid $grid = null;
+
+    /** @var \Closure(): Grid asked when the grid is first needed */
+    private readonly \Closure $solve;
 
     /** @var list<HalfSpace> that all of it lies within, foot and head first */
     private array $within;
@@ -52,6 +55,7 @@ final class BentStretch implements Stretch
         array $floors,
         ByHand $byHand,
         ?array $bays,
+        bool $mirrored = false,
     ) {
         $this->requireBendable($rules);
         if ($byHand->free !== []) {
@@ -73,20 +77,24 @@ final class BentStretch implements Stretch
             $side = $right[0]->foot->plus($along->times(-$right[1]->takes()));
             $this->rightOf = [$right[0]->before, HalfSpace::behind($side, $along)];
         }
-        $this->grid = GridSolver::solve(
-            $rules,
-            $surface->length,
-            $height,
-            $floors,
-            $byHand,
-            $bays,
-            new FaceEnds(0.0, 0.0, $left !== null, $right !== null),
-        );
+        $this->solve = static function () use ($rules, $surface, $height, $floors, $byHand, $bays, $mirrored, $left, $right): Grid {
+            $grid = GridSolver::solve(
+                $rules,
+                $surface->length,
+                $height,
+                $floors,
+                $byHand,
+                $bays,
+                new FaceEnds(0.0, 0.0, $left !== null, $right !== null),
+            );
+
+            return $mirrored ? $grid->mirrored() : $grid;
+        };
     }
 
     public function grid(): Grid
     {
-        return $this->grid;
+        return $this->grid ??= ($this->solve)();
     }
 
     public function faceArea(): float
@@ -97,7 +105,7 @@ final class BentStretch implements Stretch
     public function members(): array
     {
         $out = [];
-        foreach ($this->grid->members as $member) {
+        foreach ($this->grid()->members as $member) {
             if ($member->profile === null) {
                 continue;
             }
@@ -110,10 +118,41 @@ final class BentStretch implements Stretch
         return $out;
     }
 
+    public function drawn(): Drawn
+    {
+        [$from, $to] = [$this->left === null ? 0.0 : $this->left[1]->takes(), $this->right === null ? 0.0 : $this->right[1]->takes()];
+        [$length, $high] = [$this->surface->length, $this->height];
+        $corners = [];
+        if ($from > 0.0) {
+            $corners[] = Contour::rectangle(0.0, 0.0, $from, $high);
+        }
+        if ($to > 0.0) {
+            $corners[] = Contour::rectangle($length - $to, 0.0, $length, $high);
+        }
+        $within = static fn (float $x0, float $y0, float $x1, float $y1): ?Contour => min($x1, $length - $to) - max($x0, $from) < 0.1
+            ? null
+            : Contour::rectangle(max($x0, $from), $y0, min($x1, $length - $to), $y1);
+        $members = $cells = [];
+        foreach ($this->grid()->members as $member) {
+            $seen = $member->profile === null ? null : $within($member->x0, $member->y0, $member->x1, $member->y1);
+            if ($seen !== null) {
+                $members[] = [$member, $seen];
+            }
+        }
+        foreach ($this->grid()->cells as $cell) {
+            $seen = $within(...$cell->contour()->bounds());
+            if ($seen !== null) {
+                $cells[] = [$cell, $seen];
+            }
+        }
+
+        return new Drawn(Contour::rectangle(0.0, 0.0, $length, $high), $corners, $members, [], $cells);
+    }
+
     public function panes(): array
     {
         $out = [];
-        foreach ($this->grid->cells as $cell) {
+        foreach ($this->grid()->cells as $cell) {
             $t = $cell->infill->thickness();
             [$x0, $y0, $x1, $y1] = $cell->contour()->bounds();
             if (! $cell->contour()->isRectangle()) {
@@ -204,7 +243,7 @@ final class BentStretch implements Stretch
             return $corner;
         }
         // an upright is square to the arc at its middle: its side stands half its face from there
-        foreach ($this->grid->members as $member) {
+        foreach ($this->grid()->members as $member) {
             $side = $atRight ? $member->x0 : $member->x1;
             if ($member->role->isUpright() && abs($side - $u) <= Tolerance::LENGTH) {
                 $axis = $member->axis();

@@ -14,9 +14,21 @@ final readonly class ByHand
      * @param  list<MemberChange>  $members  the last one for a piece holds
      * @param  list<InfillChange>  $infills  the last one for a cell holds
      * @param  list<FreeMember>  $free  who is earlier runs through
+     * @param  bool  $asKept  a free member that makes no sense any more is left out and told
      */
-    private function __construct(public array $lines, public array $members, public array $infills, public array $free)
+    private function __construct(
+        public array $lines,
+        public array $members,
+        public array $infills,
+        public array $free,
+        public bool $asKept = false,
+    ) {
+    }
+
+    /** The same where it was made before: what makes no sense any more is left out and told, not refused. */
+    public function asKept(): self
     {
+        return new self($this->lines, $this->members, $this->infills, $this->free, true);
     }
 
     public static function nothing(): self
@@ -55,6 +67,75 @@ final readonly class ByHand
         }
 
         return new self($level, $members, $infills, []);
+    }
+
+    /** With a line added, moved or removed; of one line the latest holds. */
+    public function withLine(LineChange $change): self
+    {
+        $same = static fn (LineChange $c): bool => $c->axis === $change->axis && $c->line === $change->line;
+        $added = array_values(array_filter($this->lines, static fn (LineChange $c): bool => $same($c) && $c->done === LineDone::Added));
+        $lines = array_values(array_filter($this->lines, static fn (LineChange $c): bool => ! $same($c)));
+        if ($added === []) {
+            $lines[] = $change;
+        } elseif ($change->done !== LineDone::Removed) {
+            // one that was added is added elsewhere; removed it was never there
+            $lines[] = $change->asAdded();
+        }
+
+        return new self($lines, $this->members, $this->infills, $this->free);
+    }
+
+    public function withMember(MemberChange $change): self
+    {
+        $others = array_filter($this->members, static fn (MemberChange $c): bool => $c->axis !== $change->axis
+            || $c->line !== $change->line || $c->from !== $change->from);
+
+        return new self($this->lines, [...array_values($others), $change], $this->infills, $this->free);
+    }
+
+    public function withInfill(InfillChange $change): self
+    {
+        $others = array_filter(
+            $this->infills,
+            static fn (InfillChange $c): bool => $c->left !== $change->left || $c->foot !== $change->foot,
+        );
+
+        return new self($this->lines, $this->members, [...array_values($others), $change], $this->free);
+    }
+
+    public function withFree(FreeMember ...$members): self
+    {
+        return new self($this->lines, $this->members, $this->infills, [...$this->free, ...array_values($members)]);
+    }
+
+    /**
+     * Without some of it.
+     *
+     * @param  string  $of  "lines", "members", "infills" or "free"
+     * @param  list<int>  $places  which, from 0
+     */
+    public function without(string $of, array $places): self
+    {
+        $gone = array_flip($places);
+
+        return new self(
+            $of === 'lines' ? array_values(array_diff_key($this->lines, $gone)) : $this->lines,
+            $of === 'members' ? array_values(array_diff_key($this->members, $gone)) : $this->members,
+            $of === 'infills' ? array_values(array_diff_key($this->infills, $gone)) : $this->infills,
+            $of === 'free' ? array_values(array_diff_key($this->free, $gone)) : $this->free,
+        );
+    }
+
+    /** A name for a line more, that no other has. */
+    public function nextLine(): string
+    {
+        $taken = array_column($this->lines, 'line');
+        $n = 1;
+        while (in_array('+'.$n, $taken, true)) {
+            $n++;
+        }
+
+        return '+'.$n;
     }
 
     public function isNothing(): bool

@@ -29,7 +29,7 @@ final readonly class CellUnit
         }
         [$width, $height] = [$cell->contour()->width(), $cell->contour()->height()];
         try {
-            return new self($cell, Solver::solve($tree, $width, $height));
+            return new self($cell, Solver::solve($tree, $width, $height, $cell->infill->mirrored));
         } catch (Refusal $refusal) {
             throw Refusal::because(
                 'cell.unit_no_room',

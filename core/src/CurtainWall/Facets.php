@@ -17,9 +17,10 @@ final readonly class Facets
     /**
      * @param  list<Curve>  $chords
      * @param  list<ByHand>  $byHand  by facet
-     * @param  list<string>  $lost  changes that no facet has, as sentences
+     * @param  Lines  $lines  where they begin and end, by arc length
+     * @param  list<Lost>  $lost  changes that no facet has
      */
-    private function __construct(public array $chords, public array $byHand, public array $lost)
+    private function __construct(public array $chords, public array $byHand, public Lines $lines, public array $lost)
     {
     }
 
@@ -36,11 +37,14 @@ final readonly class Facets
         $lost = $lines->lost;
         foreach ($byHand->members as $member) {
             if ($member->axis === Axis::Upright) {
-                $lost[] = sprintf('The mullion on line %s stands at a kink, which is fitted as the type says.', $member->line);
+                $lost[] = new Lost(
+                    Lost::MEMBERS,
+                    sprintf('The mullion on line %s stands at a kink, which is fitted as the type says.', $member->line),
+                );
             }
         }
         foreach (array_keys($byHand->free) as $i) {
-            $lost[] = sprintf('Free member %d lies across kinks: none is drawn on facets.', $i + 1);
+            $lost[] = new Lost(Lost::FREE, sprintf('Free member %d lies across kinks: none is drawn on facets.', $i + 1));
         }
         $hands = [];
         foreach (array_keys($chords) as $i) {
@@ -48,7 +52,7 @@ final readonly class Facets
             $hands[] = $byHand->forFacet($level, $name);
         }
 
-        return new self($chords, $hands, $lost);
+        return new self($chords, $hands, $lines, $lost);
     }
 
     /**

@@ -10,7 +10,6 @@ use Isleward\Core\Geometry\CutPrism;
 use Isleward\Core\Geometry\HalfSpace;
 use Isleward\Core\Geometry\LeaningPlane;
 use Isleward\Core\Geometry\Tolerance;
-use Isleward\Core\Geometry\Vec2;
 use Isleward\Core\Geometry\Vec3;
 
 /** What fills the cells of a flat stretch, cut by whatever cuts it there; alike ones share their solids. */
@@ -21,6 +20,8 @@ final readonly class FlatPanes
     private Vec3 $up;
 
     private Vec3 $out;
+
+    private FaceTrim $trim;
 
     /**
      * @param  list<HalfSpace>  $within  that all of the stretch lies within, foot and head first
@@ -39,6 +40,7 @@ final readonly class FlatPanes
         $this->along = $plane->point(1.0, 0.0)->minus($origin);
         $this->up = $plane->point(0.0, 1.0)->minus($origin);
         $this->out = $plane->normal(0.0, 0.0);
+        $this->trim = new FaceTrim($plane, $left, $right);
     }
 
     /** @return list<RunPane> of cells that something of is left */
@@ -59,7 +61,7 @@ final readonly class FlatPanes
                 $pieces = $made["$wide|$high|$t"] ??= $t === 0.0
                     ? []
                     : [CutPrism::square(Contour::rectangle(0.0, 0.0, $wide, $high), -$t, 0.0)];
-                $out[] = new RunPane($cell, [$cell->contour()], $this->faceAxes($x0, $y0), $pieces);
+                $out[] = new RunPane($cell, [$cell->contour()], $this->faceAxes($x0, $y0), $pieces, null, $x0, $y0);
             } elseif ($this->plane->lean === 0.0) {
                 // upright, corners cut alike in every row
                 $x0 = max($x0, $this->left === null ? $x0 : $this->left[1]->takes());
@@ -73,7 +75,7 @@ final readonly class FlatPanes
                     : CutPrism::between([Contour::rectangle($x0, 0.0, $x1, $high)], $axes, [
                         ...array_slice($this->within, 2), ...$this->thick($t),
                     ]);
-                $out[] = new RunPane($cell, [Contour::rectangle($x0, $y0, $x1, $y1)], $axes, $pieces);
+                $out[] = new RunPane($cell, [Contour::rectangle($x0, $y0, $x1, $y1)], $axes, $pieces, null, 0.0, $y0);
             } else {
                 array_push($out, ...$this->shaped($cell, $t));
             }
@@ -85,7 +87,7 @@ final readonly class FlatPanes
     /** @return list<RunPane> of a cell of any shape, cut by whatever cuts it */
     private function shaped(GridCell $cell, float $t): array
     {
-        $profiles = $this->leftOf($cell);
+        $profiles = $this->trim->of($cell->contour());
         $axes = $this->faceAxes(0.0, 0.0);
 
         return $profiles === [] ? [] : [new RunPane(
@@ -108,30 +110,5 @@ final readonly class FlatPanes
     private function faceAxes(float $u, float $v): Axes
     {
         return new Axes($this->plane->point($u, $v), $this->along, $this->up, $this->out);
-    }
-
-    /** @return list<Contour> what corners leave of a cell */
-    private function leftOf(GridCell $cell): array
-    {
-        $left = [$cell->contour()];
-        foreach ([[$this->left, 1.0], [$this->right, -1.0]] as [$at, $way]) {
-            if ($at === null) {
-                continue;
-            }
-            $on = $this->plane->place($at[0]->foot->plus($at[0]->across($this->out)->times($way * $at[1]->takes())));
-            $next = $this->plane->place($at[0]->foot->plus($at[0]->across($this->out)->times($way * $at[1]->takes()))->plus($at[0]->edge));
-            // of the left edge what lies right of it, of the right edge what lies left
-            [$a, $b] = $way > 0 ? [$next, $on] : [$on, $next];
-            $cut = [];
-            foreach ($left as $contour) {
-                array_push($cut, ...$contour->leftOf(
-                    new Vec2($a->x, $a->y),
-                    new Vec2($b->x, $b->y),
-                ));
-            }
-            $left = $cut;
-        }
-
-        return array_values(array_filter($left, static fn (Contour $c): bool => $c->area() > 1.0));
     }
 }

@@ -38,7 +38,10 @@ final class FlatStretch implements Stretch
 
     private readonly Vec3 $down;
 
-    private readonly Grid $grid;
+    private ?Grid $grid = null;
+
+    /** @var \Closure(): Grid asked when the grid is first needed */
+    private readonly \Closure $solve;
 
     private readonly Clearing $clearing;
 
@@ -66,6 +69,7 @@ final class FlatStretch implements Stretch
         array $floors,
         ByHand $byHand,
         ?array $bays,
+        bool $mirrored = false,
     ) {
         $this->length = $plane->foot->length();
         $this->slope = $height / cos($plane->lean);
@@ -90,20 +94,26 @@ final class FlatStretch implements Stretch
         [$low, $high] = [$this->drift($left) * $this->slope, $this->drift($right) * $this->slope];
         $this->requireTop($low, $this->length + $high);
         $stretched = static fn (float $level): float => $level / cos($plane->lean);
-        $this->grid = GridSolver::solve(
-            $rules,
-            $this->length,
-            $this->slope,
-            array_map($stretched, $floors),
-            $byHand,
-            $bays,
-            new FaceEnds(max(0.0, -$low), max(0.0, $high), $left !== null, $right !== null),
-        );
+        [$length, $slope] = [$this->length, $this->slope];
+        $ends = new FaceEnds(max(0.0, -$low), max(0.0, $high), $left !== null, $right !== null);
+        $this->solve = static function () use ($rules, $length, $slope, $stretched, $floors, $byHand, $bays, $mirrored, $ends): Grid {
+            $grid = GridSolver::solve(
+                $rules,
+                $length,
+                $slope,
+                array_map($stretched, $floors),
+                $byHand,
+                $bays,
+                $ends,
+            );
+
+            return $mirrored ? $grid->mirrored() : $grid;
+        };
     }
 
     public function grid(): Grid
     {
-        return $this->grid;
+        return $this->grid ??= ($this->solve)();
     }
 
     public function faceArea(): float
@@ -114,7 +124,7 @@ final class FlatStretch implements Stretch
     public function members(): array
     {
         $out = $cut = $square = [];
-        foreach ($this->grid->members as $member) {
+        foreach ($this->grid()->members as $member) {
             if ($member->profile === null) {
                 continue;
             }
@@ -159,7 +169,7 @@ final class FlatStretch implements Stretch
     private function free(): array
     {
         $out = [];
-        foreach ($this->grid->free as $piece) {
+        foreach ($this->grid()->free as $piece) {
             $along = $piece->member->along();
             [$from, $profile] = [$piece->member->from, $piece->member->profile];
             $axis = $this->along->times($along->x)->plus($this->up->times($along->y));
@@ -182,9 +192,39 @@ final class FlatStretch implements Stretch
         return $out;
     }
 
+    public function drawn(): Drawn
+    {
+        [$low, $high] = [$this->drift($this->left) * $this->slope, $this->drift($this->right) * $this->slope];
+        $face = Contour::polygon([0.0, 0.0, $this->length, 0.0, $this->length + $high, $this->slope, $low, $this->slope]);
+        $trim = new FaceTrim($this->plane, $this->left, $this->right);
+        $members = $free = $cells = [];
+        foreach ($this->grid()->members as $member) {
+            if ($member->profile !== null) {
+                $whole = Contour::rectangle($member->x0, $member->y0, $member->x1, $member->y1);
+                $clear = $this->clearing->holds($member->x0, $member->y0, $member->x1, $member->y1);
+                foreach ($clear ? [$whole] : $trim->of($whole) as $contour) {
+                    $members[] = [$member, $contour];
+                }
+            }
+        }
+        foreach ($this->grid()->free as $piece) {
+            foreach ($piece->seen as $seen) {
+                array_push($free, ...$trim->of($seen));
+            }
+        }
+        foreach ($this->grid()->cells as $cell) {
+            [$x0, $y0, $x1, $y1] = $cell->contour()->bounds();
+            foreach ($this->clearing->holds($x0, $y0, $x1, $y1) ? [$cell->contour()] : $trim->of($cell->contour()) as $contour) {
+                $cells[] = [$cell, $contour];
+            }
+        }
+
+        return new Drawn($face, $trim->taken($face), $members, $free, $cells);
+    }
+
     public function panes(): array
     {
-        return (new FlatPanes($this->plane, $this->grid, $this->clearing, $this->within, $this->left, $this->right))->all();
+        return (new FlatPanes($this->plane, $this->grid(), $this->clearing, $this->within, $this->left, $this->right))->all();
     }
 
     public function half(bool $atLeft): array
@@ -276,10 +316,10 @@ final class FlatStretch implements Stretch
 
             return $out;
         }
-        if ($this->left === null || $member->x0 > $this->grid->bays->at[0] + Tolerance::LENGTH) {
+        if ($this->left === null || $member->x0 > $this->grid()->bays->at[0] + Tolerance::LENGTH) {
             $out[] = $square($member->x0, 0.0, $this->along->times(-1.0));
         }
-        if ($this->right === null || $member->x1 < $this->grid->bays->at[count($this->grid->bays->at) - 1] - Tolerance::LENGTH) {
+        if ($this->right === null || $member->x1 < $this->grid()->bays->at[count($this->grid()->bays->at) - 1] - Tolerance::LENGTH) {
             $out[] = $square($member->x1, 0.0, $this->along);
         }
 

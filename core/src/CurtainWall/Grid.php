@@ -4,13 +4,16 @@ declare(strict_types=1);
 
 namespace Isleward\Core\CurtainWall;
 
+use Isleward\Core\Geometry\Contour;
+use Isleward\Core\Geometry\Profile;
+
 /** A stretch of curtain wall worked out: its lines, its members and joints, its cells. Together they fill its face. */
 final readonly class Grid
 {
     /**
      * @param  list<GridMember>  $members  joints among them
      * @param  list<GridCell>  $cells
-     * @param  list<string>  $lost  changes by hand that could not be kept, as sentences
+     * @param  list<Lost>  $lost  changes by hand that could not be kept
      * @param  list<string>  $notes  what was done of itself, as sentences
      * @param  list<FreePiece>  $free  what free members take of the cells they cross
      */
@@ -27,12 +30,48 @@ final readonly class Grid
     ) {
     }
 
+    /** Left and right changed places; what was named keeps its name. */
+    public function mirrored(): self
+    {
+        $w = $this->width;
+        $shape = static fn (Profile $p): Profile => new Profile(
+            $p->outer->mirrored($w),
+            array_map(static fn (Contour $hole): Contour => $hole->mirrored($w), $p->holes),
+        );
+        $role = static fn (Role $r): Role => match ($r) {
+            Role::Left => Role::Right,
+            Role::Right => Role::Left,
+            default => $r,
+        };
+
+        return new self(
+            $w,
+            $this->height,
+            $this->bays->mirrored($w),
+            $this->rows,
+            array_map(static fn (GridMember $m): GridMember => new GridMember(
+                $role($m->role), $m->profile, $m->line, $m->from, $w - $m->x1, $m->y0, $w - $m->x0, $m->y1,
+            ), $this->members),
+            array_map(static fn (GridCell $c): GridCell => $c->turnedRound($shape($c->daylight)), $this->cells),
+            $this->lost,
+            $this->notes,
+            array_map(static fn (FreePiece $f): FreePiece => new FreePiece(
+                $f->member->mirrored($w / 2),
+                $f->between->mirrored($w),
+                array_map(static fn (Contour $c): Contour => $c->mirrored($w), $f->seen),
+            ), $this->free),
+        );
+    }
+
     /**
      * @param  list<GridCell>  $cells
      * @param  list<FreePiece>  $free
+     * @param  list<Lost>  $lost  what more could not be kept
      */
-    public function with(array $cells, array $free): self
+    public function with(array $cells, array $free, array $lost = []): self
     {
-        return new self($this->width, $this->height, $this->bays, $this->rows, $this->members, $cells, $this->lost, $this->notes, $free);
+        $lost = [...$this->lost, ...$lost];
+
+        return new self($this->width, $this->height, $this->bays, $this->rows, $this->members, $cells, $lost, $this->notes, $free);
     }
 }

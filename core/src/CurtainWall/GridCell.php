@@ -35,6 +35,14 @@ final readonly class GridCell
         return new self($this->left, $this->foot, $this->bay, $this->row, $this->bays, $this->rows, $daylight, $this->infill);
     }
 
+    /** Where left and right of its grid changed places. */
+    public function turnedRound(Profile $daylight): self
+    {
+        return new self(
+            $this->left, $this->foot, $this->bay, $this->row, $this->bays, $this->rows, $daylight, $this->infill->turnedRound(),
+        );
+    }
+
     public function contour(): Contour
     {
         return $this->daylight->outer;

@@ -17,7 +17,15 @@ final class GridCells
     /** @var array<int, array<int, array<int, bool>>> by rule, row and rows: whether it is for them */
     private array $banded = [];
 
-    /** @var list<string> changes that could not be kept, as sentences */
+    private readonly bool $byRow;
+
+    /** @var array<int, array<int, Infill>> by row, and how many rows it spans */
+    private array $ofRow = [];
+
+    /** @var list<int> of each row its place in its storey: how many lie between it and the floor line under it */
+    private readonly array $ofStorey;
+
+    /** @var list<Lost> changes that could not be kept */
     public array $lost = [];
 
     /**
@@ -26,6 +34,18 @@ final class GridCells
      */
     public function __construct(private readonly Pieces $pieces, private readonly array $changes, private readonly array $floors)
     {
+        $begins = 0;
+        $of = [];
+        for ($j = 0; $j < $pieces->ny; $j++) {
+            foreach ($floors as $floor) {
+                if (abs($floor - $pieces->rows->at[$j]) <= Tolerance::LENGTH) {
+                    $begins = $j;
+                }
+            }
+            $of[] = $j - $begins;
+        }
+        $this->ofStorey = $of;
+        $this->byRow = array_filter($pieces->rules->infills, static fn (InfillRule $r): bool => ! $r->where->isByRow()) === [];
     }
 
     /**
@@ -38,7 +58,10 @@ final class GridCells
         foreach ($this->changes as $change) {
             [$i, $j] = [$this->pieces->bays->place($change->left), $this->pieces->rows->place($change->foot)];
             if ($i === null || $j === null || $i === $this->pieces->nx || $j === $this->pieces->ny) {
-                $this->lost[] = sprintf('The cell at line %s over line %s is not there any more.', $change->left, $change->foot);
+                $this->lost[] = new Lost(
+                    Lost::INFILLS,
+                    sprintf('The cell at line %s over line %s is not there any more.', $change->left, $change->foot),
+                );
 
                 continue;
             }
@@ -107,13 +130,21 @@ final class GridCells
 
     public function infill(int $bay, int $row, int $rows): Infill
     {
+        // where no rule looks at bays, a row is filled alike
+        return $this->byRow
+            ? $this->ofRow[$row][$rows] ??= $this->ruledInfill($bay, $row, $rows)
+            : $this->ruledInfill($bay, $row, $rows);
+    }
+
+    private function ruledInfill(int $bay, int $row, int $rows): Infill
+    {
         $middle = ($this->pieces->rows->at[$row] + $this->pieces->rows->at[$row + $rows]) / 2;
         for ($i = count($this->pieces->rules->infills) - 1; $i > 0; $i--) {
             $rule = $this->pieces->rules->infills[$i];
             // a band is by rows alone
             $holds = $rule->where === Where::Band
-                ? $this->banded[$i][$row][$rows] ??= $rule->holds($bay, $row, $middle, $this->floors)
-                : $rule->holds($bay, $row, $middle, $this->floors);
+                ? $this->banded[$i][$row][$rows] ??= $rule->holds($bay, $row, $middle, $this->ofStorey[$row], $this->floors)
+                : $rule->holds($bay, $row, $middle, $this->ofStorey[$row], $this->floors);
             if ($holds) {
                 return $rule->infill;
             }

@@ -74,6 +74,15 @@ final readonly class GridRules
         return new self(SettingOut::count(1), $this->rows, $this->profiles, $this->order, $this->joint, $this->cover, $this->infills);
     }
 
+    /** The same of one bay and one row without anything round them, filled with what fills every cell. */
+    public function plain(): self
+    {
+        $none = array_fill_keys(array_keys($this->profiles), null);
+        $one = SettingOut::count(1);
+
+        return new self($one, $one, $none, $this->order, 0.0, $this->cover, [$this->infills[0]]);
+    }
+
     public function profile(Role $role): ?MemberProfile
     {
         return $this->profiles[$role->value];

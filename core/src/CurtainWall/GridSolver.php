@@ -51,7 +51,8 @@ final class GridSolver
         $cells = $made->between($members);
         $lost = [...$pieces->bays->lost, ...$pieces->rows->lost, ...$pieces->lost, ...$made->lost];
 
-        return Splitting::of(new Grid($width, $height, $pieces->bays, $pieces->rows, $members, $cells, $lost, $notes), $byHand->free);
+        return Splitting::of(new Grid($width, $height, $pieces->bays, $pieces->rows, $members, $cells, $lost, $notes),
+            $byHand->free, $byHand->asKept);
     }
 
     /**

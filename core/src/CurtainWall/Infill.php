@@ -17,9 +17,15 @@ final readonly class Infill
      * @param  list<float>  $layers  of glass: pane, gap, pane … from outside in; of anything else its thickness; none of a void or unit; mm
      * @param  float  $density  of what is not glass, kg/m³
      * @param  string|null  $type  unit type
+     * @param  bool  $mirrored  of a unit: handed the other way than its type is drawn
      */
-    private function __construct(public InfillKind $kind, public array $layers, public float $density, public ?string $type)
-    {
+    private function __construct(
+        public InfillKind $kind,
+        public array $layers,
+        public float $density,
+        public ?string $type,
+        public bool $mirrored,
+    ) {
     }
 
     public static function vision(float ...$layers): self
@@ -32,8 +38,10 @@ final readonly class Infill
         $kind = $f->choice('kind', InfillKind::class);
         $layers = [];
         if ($kind !== InfillKind::Void && ! $kind->isUnit()) {
-            $given = new Fields($f->array('layers'), $f->units());
-            foreach (array_keys($f->array('layers')) as $i) {
+            // what is usual where nothing is said (common practice)
+            $said = $f->has('layers') ? $f->array('layers') : ($kind->isGlass() ? [6.0, 16.0, 6.0] : [60.0]);
+            $given = new Fields($said, $f->units());
+            foreach (array_keys($said) as $i) {
                 $layers[] = $given->size((string) $i, 'A thickness in the build-up', 0.1);
             }
             $glass = $kind->isGlass();
@@ -51,9 +59,16 @@ final readonly class Infill
         return new self(
             $kind,
             $layers,
-            $f->has('density') ? $f->size('density', 'The density of an infill', 0.0) : 0.0,
+            $f->has('density') ? $f->size('density', 'The density of an infill', 0.0) : ($kind->isGlass() || $kind->isUnit() ? 0.0 : 60.0),
             $kind->isUnit() ? $f->string('type') : null,
+            $kind->isUnit() && $f->bool('mirrored'),
         );
+    }
+
+    /** As it is on a grid whose left and right changed places. */
+    public function turnedRound(): self
+    {
+        return $this->type === null ? $this : new self($this->kind, $this->layers, $this->density, $this->type, ! $this->mirrored);
     }
 
     /** mm */
@@ -79,6 +94,9 @@ final readonly class Infill
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['kind' => $this->kind->value, 'layers' => $this->layers, 'density' => $this->density, 'type' => $this->type];
+        return [
+            'kind' => $this->kind->value, 'layers' => $this->layers, 'density' => $this->density, 'type' => $this->type,
+            'mirrored' => $this->mirrored,
+        ];
     }
 }

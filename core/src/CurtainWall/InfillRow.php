@@ -27,4 +27,11 @@ final readonly class InfillRow
         public int $count,
     ) {
     }
+
+    public function marked(string $mark): self
+    {
+        return new self(
+            $mark, $this->infill, $this->shape, $this->width, $this->height, $this->area, $this->weight, $this->radius, $this->count,
+        );
+    }
 }

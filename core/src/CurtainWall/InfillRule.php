@@ -38,10 +38,10 @@ final readonly class InfillRule
     {
         $where = $f->choice('where', Where::class);
         $numbers = [];
-        if ($where === Where::Rows || $where === Where::Bays) {
+        if ($where === Where::Rows || $where === Where::StoreyRows || $where === Where::Bays) {
             $given = new Fields($f->array('numbers'));
             foreach (array_keys($f->array('numbers')) as $i) {
-                $numbers[] = $given->count((string) $i, $where === Where::Rows ? 'The number of a row' : 'The number of a bay', 1, 4000);
+                $numbers[] = $given->count((string) $i, $where === Where::Bays ? 'The number of a bay' : 'The number of a row', 1, 4000);
             }
         }
         [$below, $above] = $where === Where::Band ? [$f->length('below'), $f->length('above')] : [0.0, 0.0];
@@ -71,13 +71,15 @@ final readonly class InfillRule
      * @param  int  $bay  from 0
      * @param  int  $row  from 0
      * @param  float  $middle  level of the cell's middle over the foot, mm
+     * @param  int  $ofStorey  the row's place in its storey, from 0
      * @param  list<float>  $floors  levels of all floors over the foot, also of those below it and above the head
      */
-    public function holds(int $bay, int $row, float $middle, array $floors): bool
+    public function holds(int $bay, int $row, float $middle, int $ofStorey, array $floors): bool
     {
         return match ($this->where) {
             Where::Everywhere => true,
             Where::Rows => in_array($row + 1, $this->numbers, true),
+            Where::StoreyRows => in_array($ofStorey + 1, $this->numbers, true),
             Where::Bays => in_array($bay + 1, $this->numbers, true),
             Where::Chequer => ($bay + $row + $this->first) % 2 === 1,
             Where::EveryBay => $bay + 1 >= $this->first && ($bay + 1 - $this->first) % $this->every === 0,

@@ -35,6 +35,12 @@ final readonly class LineChange
         );
     }
 
+    /** Of a line that was added: where it is now. */
+    public function asAdded(): self
+    {
+        return new self($this->axis, LineDone::Added, $this->line, $this->from, $this->at);
+    }
+
     /** @return array<string, mixed> */
     public function toArray(): array
     {

@@ -20,7 +20,7 @@ final readonly class Lines
     /**
      * @param  non-empty-list<string>  $names  "0", then lines in order, then "end"
      * @param  non-empty-list<float>  $at  where they lie, mm from the start
-     * @param  list<string>  $lost  what became of changes that could not be kept, as sentences
+     * @param  list<Lost>  $lost  changes that could not be kept
      */
     private function __construct(public array $names, public array $at, public array $lost)
     {
@@ -46,12 +46,12 @@ final readonly class Lines
             if ($change->done === LineDone::Added) {
                 $place = $change->from === LineFrom::End || $change->from === LineFrom::After ? $length - $change->at : $change->at;
             } elseif (! isset($at[$line])) {
-                $lost[] = sprintf(
+                $lost[] = new Lost(Lost::LINES, sprintf(
                     'The %s that was %s is not there any more: the rule sets out %d.',
                     $called,
                     $change->done->value,
                     count($ruled),
-                );
+                ));
 
                 continue;
             }
@@ -62,19 +62,19 @@ final readonly class Lines
             }
             $place ??= self::moved($at, $line, $length, $change);
             if ($place <= Tolerance::LENGTH || $place >= $length - Tolerance::LENGTH) {
-                $lost[] = sprintf(
+                $lost[] = new Lost(Lost::LINES, sprintf(
                     'The %s that was %s would lie at %s, past the end at %s.',
                     $called,
                     $change->done->value,
                     Length::mark($place),
                     Length::mark($length),
-                );
+                ));
 
                 continue;
             }
             $upon = self::upon($at, $line, $place);
             if ($upon !== null) {
-                $lost[] = sprintf('The %s that was %s would lie on line %s.', $called, $change->done->value, $upon);
+                $lost[] = new Lost(Lost::LINES, sprintf('The %s that was %s would lie on line %s.', $called, $change->done->value, $upon));
 
                 continue;
             }
@@ -87,6 +87,16 @@ final readonly class Lines
             [-$before, ...array_values($at), $length + $after],
             $lost,
         );
+    }
+
+    /** The same counted from the other end. */
+    public function mirrored(float $length): self
+    {
+        /** @var non-empty-list<float> $at */
+        $at = array_map(static fn (float $p): float => $length - $p, array_reverse($this->at));
+        $names = array_reverse($this->names);
+
+        return new self($names, $at, $this->lost);
     }
 
     /** @return int|null its place among them; null when it is none of them */

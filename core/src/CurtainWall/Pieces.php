@@ -25,7 +25,7 @@ final class Pieces
     /** @var bool whether every line is of one profile from end to end */
     public bool $uniform;
 
-    /** @var list<string> changes that could not be kept, as sentences */
+    /** @var list<Lost> changes that could not be kept */
     public array $lost = [];
 
     /** @var array<int, array{float, float, float, float, bool|null}> worked out once each */
@@ -97,12 +97,12 @@ final class Pieces
             $line = $own->place($change->line);
             $from = $crossing->place($change->from);
             if ($line === null || $from === null || $from === count($crossing->at) - 1) {
-                $this->lost[] = sprintf(
+                $this->lost[] = new Lost(Lost::MEMBERS, sprintf(
                     'The member on %s line %s, from line %s on, is not there any more.',
                     $change->axis->value,
                     $change->line,
                     $change->from,
-                );
+                ));
 
                 continue;
             }

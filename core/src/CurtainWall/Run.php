@@ -17,18 +17,28 @@ final readonly class Run
 {
     /**
      * @param  list<Stretch>  $stretches
+     * @param  list<RunPart>  $parts  the same, with what of its path each is
      * @param  list<Meeting>  $meetings  in order; of a closed run the one between its last and its first stretch comes last
      * @param  list<RunMember>  $corners
-     * @param  list<string>  $lost  changes by hand that could not be kept, as sentences
+     * @param  list<int>  $cornerOf  of each of those the stretch of the path it stands at the end of
+     * @param  array<int, list<Lost>>  $lostOnFacets  changes by hand that no facet has, by stretch of the path
      */
-    private function __construct(public array $stretches, public array $meetings, public array $corners, public array $lost)
-    {
+    private function __construct(
+        public array $stretches,
+        public array $parts,
+        public array $meetings,
+        public array $corners,
+        public array $cornerOf,
+        private array $lostOnFacets,
+    ) {
     }
 
     /**
      * @param  float  $foot  level, mm over the datum
      * @param  list<float>  $floors  levels of all floors over the foot
      * @param  list<ByHand>  $byHand  by stretch of the path; what is not given is as the rules say
+     * @param  bool  $mirrored  left and right of each stretch change places, as of a unit that is handed the other way
+     * @param  bool  $whole  all of it is worked out at once; else each stretch when it is first asked for, and refused then
      *
      * @throws Refusal when something of it cannot be, with figures
      */
@@ -39,38 +49,51 @@ final readonly class Run
         float $height,
         array $floors = [],
         array $byHand = [],
+        bool $mirrored = false,
+        bool $whole = true,
     ): self {
         $bays = $rules->bays->through ? $path->through($rules->bays) : [];
-        $parts = $corners = $lost = [];
+        $parts = $places = $corners = $lost = [];
         foreach ($path->stretches as $i => $stretch) {
             $hand = $byHand[$i] ?? ByHand::nothing();
+            $its = $stretch->rules ?? $rules;
+            $round = $stretch->rules === null || $stretch->rules === $rules ? $bays[$i] ?? null : null;
             if ($stretch->faceted && $stretch->curve->isCurved()) {
-                $facets = Facets::of($stretch->curve, $bays[$i] ?? $rules->bays->places($stretch->curve->length()), $hand);
-                array_push($lost, ...$facets->lost);
+                $facets = Facets::of($stretch->curve, $round ?? $its->bays->places($stretch->curve->length()), $hand);
+                $lost[$i] = $facets->lost;
                 foreach ($facets->chords as $k => $chord) {
-                    $parts[] = [$chord, $stretch->lean, $rules->ofOneBay(), $facets->byHand[$k], null];
-                    $corners[] = Facets::kink($rules);
+                    $parts[] = [$chord, $stretch->lean, $its->ofOneBay(), $facets->byHand[$k], null];
+                    $places[] = [$i, $facets->lines->at[$k], $facets->lines->names[$k], $k];
+                    $corners[] = Facets::kink($its);
                 }
                 array_pop($corners);
             } else {
-                $parts[] = [$stretch->curve, $stretch->lean, $rules, $hand, $bays[$i] ?? null];
+                $parts[] = [$stretch->curve, $stretch->lean, $its, $hand, $round];
+                $places[] = [$i, 0.0, null, 0];
             }
             if (isset($path->corners[$i])) {
                 $corners[] = $path->corners[$i];
             }
         }
 
-        return self::standingBetween($parts, $corners, $foot, $height, $floors, $lost);
+        $run = self::standingBetween($parts, $places, $corners, [$foot, $height, $floors, $mirrored], $lost);
+        foreach ($whole ? $run->stretches : [] as $stretch) {
+            $stretch->grid();
+        }
+
+        return $run;
     }
 
     /**
      * @param  list<array{Curve, float, GridRules, ByHand, list<float>|null}>  $parts
+     * @param  list<array{int, float, string|null, int}>  $places  what of the path each is
      * @param  list<Corner>  $corners
-     * @param  list<float>  $floors
-     * @param  list<string>  $lost
+     * @param  array{float, float, list<float>, bool}  $upright  foot, height and floors; and whether left and right change places
+     * @param  array<int, list<Lost>>  $lost
      */
-    private static function standingBetween(array $parts, array $corners, float $foot, float $height, array $floors, array $lost): self
+    private static function standingBetween(array $parts, array $places, array $corners, array $upright, array $lost): self
     {
+        [$foot, $height, $floors, $mirrored] = $upright;
         $count = count($parts);
         $meetings = [];
         foreach (array_keys($corners) as $i) {
@@ -88,18 +111,57 @@ final readonly class Run
             $left = $before === null ? null : [$meetings[$before], $corners[$before]];
             $right = isset($corners[$i]) ? [$meetings[$i], $corners[$i]] : null;
             $stretches[] = $curve->isCurved()
-                ? new BentStretch(self::cylinder($curve, $lean, $i), $rules, $foot, $height, $left, $right, $floors, $hand, $bays)
-                : new FlatStretch(new LeaningPlane($curve, $foot, $lean), $rules, $height, $left, $right, $floors, $hand, $bays);
+                ? new BentStretch(
+                    self::cylinder($curve, $lean, $i),
+                    $rules,
+                    $foot,
+                    $height,
+                    $left,
+                    $right,
+                    $floors,
+                    $hand,
+                    $bays,
+                    $mirrored,
+                )
+                : new FlatStretch(
+                    new LeaningPlane($curve, $foot, $lean),
+                    $rules,
+                    $height,
+                    $left,
+                    $right,
+                    $floors,
+                    $hand,
+                    $bays,
+                    $mirrored,
+                );
         }
-        $stand = [];
+        $stand = $standsAt = [];
         foreach ($corners as $i => $corner) {
-            array_push($stand, ...self::standing($corner, $stretches[$i], $stretches[($i + 1) % $count]));
-        }
-        foreach ($stretches as $stretch) {
-            array_push($lost, ...$stretch->grid()->lost);
+            foreach (self::standing($corner, $stretches[$i], $stretches[($i + 1) % $count]) as $member) {
+                $stand[] = $member;
+                $standsAt[] = $places[$i][0];
+            }
         }
 
-        return new self($stretches, $meetings, $stand, $lost);
+        $of = array_map(static fn (Stretch $s, array $place): RunPart => new RunPart($s, ...$place), $stretches, $places);
+
+        return new self($stretches, $of, $meetings, $stand, $standsAt, $lost);
+    }
+
+    /**
+     * Changes by hand that could not be kept.
+     *
+     * @param  int|null  $path  of one stretch of the path; null for all
+     * @return list<Lost>
+     */
+    public function lost(?int $path = null): array
+    {
+        $lost = $path === null ? array_merge(...array_values($this->lostOnFacets)) : $this->lostOnFacets[$path] ?? [];
+        foreach ($this->parts as $part) {
+            array_push($lost, ...($path === null || $part->path === $path ? $part->stretch->grid()->lost : []));
+        }
+
+        return $lost;
     }
 
     /** Of all its faces together, mm². */

@@ -11,9 +11,10 @@ final class RunDoubts
 {
     /**
      * @param  list<ByHand>  $byHand  by stretch
+     * @param  int|null  $path  only about what stands along this stretch of its path
      * @return list<RunDoubt>
      */
-    public static function of(Run $run, GridRules $rules, RunLimits $limits, array $byHand = []): array
+    public static function of(Run $run, GridRules $rules, RunLimits $limits, array $byHand = [], ?int $path = null): array
     {
         $doubts = [];
         foreach ([['bays', $rules->bays], ['rows', $rules->rows]] as [$what, $rule]) {
@@ -21,29 +22,59 @@ final class RunDoubts
                 $doubts[] = new RunDoubt(
                     'run.offset',
                     sprintf('The pattern of its %s starts %s from where its rule lets it start.', $what, Length::mark($rule->offset)),
-                    0,
+                    self::first($run, $path),
+                    $rule->offset,
                 );
             }
         }
         foreach ($run->stretches as $i => $stretch) {
+            if ($path !== null && $run->parts[$i]->path !== $path) {
+                continue;
+            }
             $grid = $stretch->grid();
             array_push($doubts, ...self::slivers($grid, $i, $limits), ...self::near($grid, $i, $byHand[$i] ?? ByHand::nothing(), $limits));
+            $found = [];
             foreach ($stretch->panes() as $pane) {
-                array_push($doubts, ...self::pane($pane, $i, $limits));
+                array_push($found, ...self::pane($pane, $i, $limits));
             }
             foreach ($stretch->members() as $member) {
                 if ($member->length > $limits->bar) {
-                    $doubts[] = new RunDoubt('run.bar', sprintf(
+                    $found[] = new RunDoubt('run.bar', sprintf(
                         'A %s is %s long; the longest bar gives %s.',
                         $member->what,
                         Length::mark($member->length),
                         Length::mark($limits->bar),
-                    ), $i);
+                    ), $i, $member->length);
                 }
             }
+            array_push($doubts, ...self::worst($found));
         }
 
         return $doubts;
+    }
+
+    /**
+     * Of several that are alike the one with the greatest figure, with how many there are.
+     *
+     * @param  list<RunDoubt>  $found
+     * @return list<RunDoubt>
+     */
+    private static function worst(array $found): array
+    {
+        $worst = $count = [];
+        foreach ($found as $doubt) {
+            $count[$doubt->rule] = ($count[$doubt->rule] ?? 0) + 1;
+            if (! isset($worst[$doubt->rule]) || $doubt->figure > $worst[$doubt->rule]->figure) {
+                $worst[$doubt->rule] = $doubt;
+            }
+        }
+
+        return array_values(array_map(
+            static fn (RunDoubt $d): RunDoubt => $count[$d->rule] === 1 ? $d : $d->saying(
+                $d->says.sprintf(' There are %d more past that limit.', $count[$d->rule] - 1),
+            ),
+            $worst,
+        ));
     }
 
     /** @return list<RunDoubt> */
@@ -57,6 +88,7 @@ final class RunDoubts
                     'run.sliver',
                     sprintf('Bay %d is only %s wide.', $k, Length::mark($wide)),
                     $stretch,
+                    $wide,
                     $grid->bays->at[$k - 1],
                 );
             }
@@ -83,7 +115,7 @@ final class RunDoubts
                         $change->line,
                         $change->done->value,
                         Length::mark($apart),
-                    ), $stretch, $change->axis === Axis::Upright ? $lines->at[$place] : null);
+                    ), $stretch, $apart, $change->axis === Axis::Upright ? $lines->at[$place] : null);
                 }
             }
         }
@@ -96,14 +128,16 @@ final class RunDoubts
     {
         $area = $pane->area();
         $weight = $area / 1e6 * $pane->cell->infill->weight();
-        $at = $pane->cell->contour()->bounds()[0];
+        [$x0, $y0, $x1, $y1] = $pane->cell->contour()->bounds();
+        $at = [($x0 + $x1) / 2, ($y0 + $y1) / 2];
         $doubts = [];
         if ($weight > $limits->weight) {
             $doubts[] = new RunDoubt(
                 'run.infill_heavy',
                 sprintf('The infill of %s weighs %.0f kg, more than %.0f.', $pane->cell->name(), $weight, $limits->weight),
                 $stretch,
-                $at,
+                $weight,
+                ...$at,
             );
         }
         if ($area > $limits->area && $pane->cell->infill->kind !== InfillKind::Void) {
@@ -111,10 +145,23 @@ final class RunDoubts
                 'run.infill_large',
                 sprintf('The infill of %s has %.2f m², more than %.2f.', $pane->cell->name(), $area / 1e6, $limits->area / 1e6),
                 $stretch,
-                $at,
+                $area,
+                ...$at,
             );
         }
 
         return $doubts;
+    }
+
+    /** The first of the run's own stretches along one of its path. */
+    private static function first(Run $run, ?int $path): int
+    {
+        foreach ($path === null ? [] : $run->parts as $i => $part) {
+            if ($part->path === $path) {
+                return $i;
+            }
+        }
+
+        return 0;
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Isleward\Core\CurtainWall;
 
+use Isleward\Core\Design\CurtainRules;
+
 /** From where on something of a run is doubtful. */
 final readonly class RunLimits
 {
@@ -21,5 +23,10 @@ final readonly class RunLimits
         public float $bar = 6500.0,
         public float $apart = 50.0,
     ) {
+    }
+
+    public static function from(CurtainRules $rules): self
+    {
+        return new self($rules->sliver, $rules->weight, $rules->area, max($rules->bars) - 2 * $rules->trim, $rules->apart);
     }
 }

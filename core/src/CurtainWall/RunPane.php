@@ -15,6 +15,8 @@ final readonly class RunPane
      * @param  list<Contour>  $daylight  what is seen of it, in (u, v) of its stretch
      * @param  list<Solid>  $pieces  in its axes, x along, y up, z outward, or where it has none in space; none of a void or a unit
      * @param  float|null  $radius  of bent glass, negative where it is hollow
+     * @param  float  $u  where on its stretch its axes begin
+     * @param  float  $v  the same, up
      */
     public function __construct(
         public GridCell $cell,
@@ -22,6 +24,8 @@ final readonly class RunPane
         public ?Axes $axes,
         public array $pieces,
         public ?float $radius = null,
+        public float $u = 0.0,
+        public float $v = 0.0,
     ) {
     }
 

@@ -31,18 +31,18 @@ final class RunTakeOff
                 $alike[$key][] = $member;
             }
         }
-        $groups = array_values($alike);
-        usort($groups, static fn (array $a, array $b): int => [self::LETTERS[$a[0]->what], -$a[0]->length, $a[0]->profile->key()]
-            <=> [self::LETTERS[$b[0]->what], -$b[0]->length, $b[0]->profile->key()]);
-        $numbers = [];
+        $called = [];
+        foreach ($keys as $what => $made) {
+            foreach ($made as $key) {
+                $called[$key][$what] = true;
+            }
+        }
         $rows = [];
-        foreach ($groups as $group) {
+        foreach (self::lettered($alike) as [$mark, $group, $key]) {
             $first = $group[0];
-            $letter = self::LETTERS[$first->what];
-            $numbers[$letter] = ($numbers[$letter] ?? 0) + 1;
             $rows[] = new MemberRow(
-                $letter.$numbers[$letter],
-                $first->what,
+                $mark,
+                implode(', ', array_keys($called[$key])),
                 $first->profile,
                 $first->length,
                 $first->ends,
@@ -53,6 +53,76 @@ final class RunTakeOff
         }
 
         return $rows;
+    }
+
+    /**
+     * The mark of each of these: alike ones have one, longest first.
+     *
+     * @param  list<RunMember>  $members
+     * @return list<string>
+     */
+    public static function marks(array $members): array
+    {
+        $alike = $keys = $places = [];
+        foreach ($members as $i => $member) {
+            $key = $keys[$member->what][spl_object_id($member->pieces[0])] ??= self::key($member);
+            $alike[$key][] = $member;
+            $places[$key][] = $i;
+        }
+        $marks = [];
+        foreach (self::lettered($alike) as [$mark, , $key]) {
+            foreach ($places[$key] as $i) {
+                $marks[$i] = $mark;
+            }
+        }
+        ksort($marks);
+
+        return array_values($marks);
+    }
+
+    /**
+     * @param  array<string, non-empty-list<RunMember>>  $alike
+     * @return list<array{string, non-empty-list<RunMember>, string}> mark, members, key
+     */
+    private static function lettered(array $alike): array
+    {
+        uasort($alike, static fn (array $a, array $b): int => [self::LETTERS[$a[0]->what], -$a[0]->length, $a[0]->profile->key()]
+            <=> [self::LETTERS[$b[0]->what], -$b[0]->length, $b[0]->profile->key()]);
+        $numbers = $out = [];
+        foreach ($alike as $key => $group) {
+            $letter = self::LETTERS[$group[0]->what];
+            $numbers[$letter] = ($numbers[$letter] ?? 0) + 1;
+            $out[] = [$letter.$numbers[$letter], $group, $key];
+        }
+
+        return $out;
+    }
+
+    /**
+     * One for each piece of infill, alike ones with one mark, in the order they were given.
+     *
+     * @param  list<RunPane>  $panes
+     * @param  list<float>  $covers  by how much each runs into the members round it, mm
+     * @return list<array{int, InfillRow}> which pane, and what it is
+     */
+    public static function infillRows(array $panes, array $covers): array
+    {
+        $alike = $pieces = [];
+        foreach ($panes as $i => $pane) {
+            foreach ($pane->cell->infill->kind === InfillKind::Void ? [] : $pane->daylight as $seen) {
+                $key = self::paneKey($pane->cell->infill, $seen, $pane->radius).'|'.$covers[$i];
+                $alike[$key] ??= self::infill($pane->cell->infill, $seen, $covers[$i], $pane->radius);
+                $pieces[] = [$i, $key];
+            }
+        }
+        $order = static fn (InfillRow $row): array => [$row->infill->kind->value, -$row->area];
+        uasort($alike, static fn (InfillRow $a, InfillRow $b): int => $order($a) <=> $order($b));
+        $n = 0;
+        $marked = array_map(static function (InfillRow $row) use (&$n): InfillRow {
+            return $row->marked('G'.(++$n));
+        }, $alike);
+
+        return array_map(static fn (array $p): array => [$p[0], $marked[$p[1]]], $pieces);
     }
 
     /**

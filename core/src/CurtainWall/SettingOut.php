@@ -24,6 +24,7 @@ final readonly class SettingOut
      * @param  float  $offset  by how much the pattern is moved from where its rule lets it start
      * @param  bool  $perStorey  rows: anew in every storey, with a line at every floor
      * @param  bool  $through  bays: round the whole run, through its corners, and not anew on every stretch
+     * @param  int  $restAt  before which size of a list the rest stands; their number for after them all
      */
     private function __construct(
         public SetBy $by,
@@ -35,6 +36,7 @@ final readonly class SettingOut
         public float $offset,
         public bool $perStorey,
         public bool $through,
+        public int $restAt,
     ) {
     }
 
@@ -90,6 +92,9 @@ final readonly class SettingOut
             $offset,
             $f->bool('perStorey'),
             $f->bool('through'),
+            $f->has('restAt') && $after === AfterSizes::Rest
+                ? $f->count('restAt', 'The place of the rest', 0, count($sizes))
+                : count($sizes),
         );
     }
 
@@ -152,7 +157,7 @@ final readonly class SettingOut
         return [
             'by' => $this->by->value, 'size' => $this->size, 'count' => $this->count, 'remainder' => $this->remainder->value,
             'sizes' => $this->sizes, 'after' => $this->after->value, 'offset' => $this->offset, 'perStorey' => $this->perStorey,
-            'through' => $this->through,
+            'through' => $this->through, 'restAt' => $this->restAt,
         ];
     }
 
@@ -239,8 +244,8 @@ final readonly class SettingOut
             throw Refusal::because(
                 'setting_out.list_sum',
                 sprintf(
-                    'The %d sizes of the list come to %s, and %s is %s: %s %s.',
-                    count($sizes),
+                    '%s %s, and %s is %s: %s %s.',
+                    count($sizes) === 1 ? 'The one size of the list is' : sprintf('The %d sizes of the list come to', count($sizes)),
                     Length::mark($total),
                     $what,
                     Length::mark($length),
@@ -252,7 +257,10 @@ final readonly class SettingOut
         }
         $out = [];
         $at = 0.0;
-        foreach ($sizes as $size) {
+        foreach ($sizes as $i => $size) {
+            if ($i === $this->restAt) {
+                $out[] = $at += $length - $total;
+            }
             $out[] = $at += $size;
         }
 

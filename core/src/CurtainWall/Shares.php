@@ -13,8 +13,17 @@ final readonly class Shares
 
     public static function of(Run $run): self
     {
+        return self::over($run->panes(), $run->faceArea());
+    }
+
+    /**
+     * @param  list<RunPane>  $panes
+     * @param  float  $face  that they are of, mm²
+     */
+    public static function over(array $panes, float $face): self
+    {
         $glass = $opaque = $open = 0.0;
-        foreach ($run->panes() as $pane) {
+        foreach ($panes as $pane) {
             $area = $pane->area();
             match ($pane->cell->infill->kind) {
                 InfillKind::Vision => $glass += $area,
@@ -23,7 +32,7 @@ final readonly class Shares
             };
         }
 
-        return new self($glass, $opaque, $open, $run->faceArea() - $glass - $opaque - $open);
+        return new self($glass, $opaque, $open, $face - $glass - $opaque - $open);
     }
 
     public function face(): float

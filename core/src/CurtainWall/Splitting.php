@@ -35,21 +35,29 @@ final class Splitting
 
     /**
      * @param  list<FreeMember>  $members
+     * @param  bool  $asKept  one that makes no sense any more is left out and told
      *
      * @throws Refusal naming the first that nothing holds, or that crosses no cell
      */
-    public static function of(Grid $grid, array $members): Grid
+    public static function of(Grid $grid, array $members, bool $asKept = false): Grid
     {
         if ($members === []) {
             return $grid;
         }
         $splitting = new self($grid->cells);
+        $lost = [];
         foreach ($members as $i => $member) {
-            $splitting->requireHeld($member, $i + 1);
-            $splitting->split($member, $i + 1);
+            [$cells, $pieces] = [$splitting->cells, $splitting->pieces];
+            try {
+                $splitting->requireHeld($member, $i + 1);
+                $splitting->split($member, $i + 1);
+            } catch (Refusal $refusal) {
+                [$splitting->cells, $splitting->pieces] = [$cells, $pieces];
+                $lost[] = $asKept ? new Lost(Lost::FREE, $refusal->getMessage()) : throw $refusal;
+            }
         }
 
-        return $grid->with($splitting->cells, $splitting->pieces);
+        return $grid->with($splitting->cells, $splitting->pieces, $lost);
     }
 
     /** Both its ends lie on an edge, or on something that stands. */

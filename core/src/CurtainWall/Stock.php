@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Isleward\Core\CurtainWall;
 
+use Isleward\Core\Design\CurtainRules;
 use Isleward\Core\Measure\Fields;
 use Isleward\Core\Measure\Length;
 use Isleward\Core\Measure\Refusal;
@@ -51,6 +52,11 @@ final readonly class Stock
     public static function of(float $kerf, float $trim, float ...$lengths): self
     {
         return self::from(new Fields(['lengths' => array_values($lengths), 'kerf' => $kerf, 'trim' => $trim]));
+    }
+
+    public static function usual(CurtainRules $rules): self
+    {
+        return self::of($rules->kerf, $rules->trim, ...$rules->bars);
     }
 
     /** What of a bar can be cut. */

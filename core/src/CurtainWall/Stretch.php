@@ -16,6 +16,9 @@ interface Stretch
     /** Of its face between its corners' edges, mm². */
     public function faceArea(): float;
 
+    /** As it is seen square on. */
+    public function drawn(): Drawn;
+
     /** @return list<RunMember> as they stand; what corners cut away wholly is none */
     public function members(): array;
 

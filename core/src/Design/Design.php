@@ -22,6 +22,7 @@ final readonly class Design
      * @param  array<string, Outline>  $outlines
      * @param  array<string, Wall>  $walls
      * @param  array<string, UnitType>  $types
+     * @param  array<string, Pattern>  $grids  grid types
      * @param  array<string, Opening>  $openings
      * @param  array<string, SettingOutLine>  $lines
      * @param  array<string, Kept>  $kept  what is kept under names, of all kinds
@@ -33,6 +34,7 @@ final readonly class Design
         public array $outlines,
         public array $walls,
         public array $types,
+        public array $grids,
         public array $openings,
         public array $lines,
         public array $kept,
@@ -45,7 +47,7 @@ final readonly class Design
     /** @param  iterable<Element>  $elements */
     public static function of(Settings $settings, iterable $elements = []): self
     {
-        $storeys = $outlines = $walls = $types = $openings = $lines = $kept = $acceptances = [];
+        $storeys = $outlines = $walls = $types = $grids = $openings = $lines = $kept = $acceptances = [];
         foreach ($elements as $element) {
             match (true) {
                 $element instanceof Settings => $settings = $element,
@@ -53,6 +55,7 @@ final readonly class Design
                 $element instanceof Outline => $outlines[$element->id] = $element,
                 $element instanceof Wall => $walls[$element->id] = $element,
                 $element instanceof UnitType => $types[$element->id] = $element,
+                $element instanceof Pattern => $grids[$element->id()] = $element,
                 $element instanceof Opening => $openings[$element->id] = $element,
                 $element instanceof SettingOutLine => $lines[$element->id] = $element,
                 $element instanceof Kept => $kept[$element->id()] = $element,
@@ -61,7 +64,7 @@ final readonly class Design
             };
         }
 
-        return new self($settings, $storeys, $outlines, $walls, $types, $openings, $lines, $kept, $acceptances);
+        return new self($settings, $storeys, $outlines, $walls, $types, $grids, $openings, $lines, $kept, $acceptances);
     }
 
     /** The design after a change. */
@@ -84,8 +87,8 @@ final readonly class Design
     {
         return [
             $this->settings->id => $this->settings,
-        ] + $this->storeyList + $this->outlines + $this->walls + $this->types + $this->openings
-            + $this->lines + $this->kept + $this->acceptances;
+        ] + $this->storeyList + $this->outlines + $this->walls + $this->types + $this->grids
+            + $this->openings + $this->lines + $this->kept + $this->acceptances;
     }
 
     public function wall(string $id): Wall
@@ -118,6 +121,11 @@ final readonly class Design
     public function type(string $id): UnitType
     {
         return $this->types[$id] ?? throw Refusal::because('type.unknown', 'That unit type is not in this project any more.', [$id]);
+    }
+
+    public function grid(string $id): Pattern
+    {
+        return $this->grids[$id] ?? throw Refusal::because('grid.unknown', 'That grid type is not in this project any more.', [$id]);
     }
 
     public function line(string $id): SettingOutLine
@@ -189,6 +197,10 @@ final readonly class Design
     /** What people call an opening: its type's mark, or "bare opening". */
     public function label(Opening $opening): string
     {
+        if ($opening->curtain !== null) {
+            return ($this->grids[$opening->curtain->grid] ?? null)?->mark() ?? 'curtain wall';
+        }
+
         return $opening->type === null ? 'bare opening' : ($this->types[$opening->type]->mark ?? 'unit');
     }
 }

@@ -27,6 +27,9 @@ interface Host extends Element
 
     public function isCurved(): bool;
 
+    /** What it is made by where it is curtain wall; null of a wall. */
+    public function curtain(): ?Curtain;
+
     /** From its outer to its inner face, mm. */
     public function depth(): float;
 

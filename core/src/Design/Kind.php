@@ -14,6 +14,7 @@ enum Kind: string
     case Outline = 'outline';
     case Wall = 'wall';
     case Type = 'type';
+    case Grid = 'grid';
     case Opening = 'opening';
     case Line = 'line';
     case Set = 'set';

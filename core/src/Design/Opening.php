@@ -26,6 +26,7 @@ final readonly class Opening implements Element
      * @param  float  $setback  unit's outer side behind the wall's outer face, mm
      * @param  float|null  $ajar  how far its lights are shown open, 0 to 1; null as its type shows them
      * @param  Jambs|null  $jambs  how it is cut into a curved wall; null as the project says
+     * @param  Curtain|null  $curtain  that fills it in place of a unit
      * @param  string|null  $mark  of this one opening, where it has one beside its type's
      */
     private function __construct(
@@ -44,6 +45,7 @@ final readonly class Opening implements Element
         public ?float $ajar,
         public ?string $mark,
         public ?Jambs $jambs,
+        public ?Curtain $curtain,
     ) {
     }
 
@@ -65,6 +67,7 @@ final readonly class Opening implements Element
             self::ajar($f),
             self::mark($f->stringOrNull('mark')),
             $f->has('jambs') ? $f->choice('jambs', Jambs::class) : null,
+            $f->has('curtain') ? self::curtain($f) : null,
         );
     }
 
@@ -103,6 +106,7 @@ final readonly class Opening implements Element
         return [
             ...Naming::of(Tie::StandsIn, $this->host, $this->storey),
             ...Naming::of(Tie::MadeOf, $this->type),
+            ...$this->curtain?->names() ?? [],
             ...Naming::of(Tie::MeasuredFrom, $this->position->along->ref, $this->sill->ref),
         ];
     }
@@ -114,7 +118,7 @@ final readonly class Opening implements Element
             'width' => $this->width, 'height' => $this->height, 'shape' => $this->shape,
             'position' => $this->position->toArray(), 'sill' => $this->sill->toArray(),
             'facesOut' => $this->facesOut, 'mirrored' => $this->mirrored, 'setback' => $this->setback, 'ajar' => $this->ajar,
-            'mark' => $this->mark, 'jambs' => $this->jambs?->value,
+            'mark' => $this->mark, 'jambs' => $this->jambs?->value, 'curtain' => $this->curtain?->toArray(),
         ];
     }
 
@@ -133,9 +137,21 @@ final readonly class Opening implements Element
         return $this->but(storey: $storey);
     }
 
+    /** With a unit, or bare. */
     public function withType(?string $type): self
     {
-        return $this->but(type: $type);
+        return $this->but(type: $type, curtain: null);
+    }
+
+    /** Filled with curtain wall, or bare. */
+    public function withCurtain(?Curtain $curtain): self
+    {
+        return $this->but(curtain: $curtain, type: null);
+    }
+
+    public function isBare(): bool
+    {
+        return $this->type === null && $this->curtain === null;
     }
 
     public function withSize(float $width, float $height): self
@@ -200,6 +216,29 @@ final readonly class Opening implements Element
         }
 
         return Region::signedArea($shape) < 0 ? Region::reverse($shape) : $shape;
+    }
+
+    private static function curtain(Fields $f): Curtain
+    {
+        $curtain = Curtain::from($f->fields('curtain'));
+        if ($f->has('type') || $f->has('shape')) {
+            throw Refusal::because(
+                'opening.curtain',
+                $f->has('type')
+                    ? 'An opening is filled with a unit or with curtain wall, not with both.'
+                    : 'Curtain wall is let into a rectangular opening; this one has a shape of its own.',
+                details: ['field' => 'grid'],
+            );
+        }
+        if ($curtain->lean !== 0.0 || $curtain->foot !== 0.0 || $curtain->height !== null || $curtain->faceted) {
+            throw Refusal::because(
+                'opening.curtain_stands',
+                'Curtain wall in an opening stands upright in it and is as high as it: lean, foot and height are of runs.',
+                details: ['field' => 'grid'],
+            );
+        }
+
+        return $curtain;
     }
 
     private static function setback(Fields $f): float

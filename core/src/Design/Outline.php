@@ -11,13 +11,27 @@ final readonly class Outline implements Element
 {
     use Withers;
 
-    private function __construct(public string $id, public string $name, public int $position, public bool $closed, public bool $inner)
-    {
+    /** @param  float|null  $slab  thickness of the slab of its own that it stands on, mm; null for none */
+    private function __construct(
+        public string $id,
+        public string $name,
+        public int $position,
+        public bool $closed,
+        public bool $inner,
+        public ?float $slab,
+    ) {
     }
 
     public static function from(Fields $f): self
     {
-        return new self($f->string('id'), $f->name('name'), $f->int('position'), $f->bool('closed'), $f->bool('inner'));
+        return new self(
+            $f->string('id'),
+            $f->name('name'),
+            $f->int('position'),
+            $f->bool('closed'),
+            $f->bool('inner'),
+            $f->has('slab') ? $f->size('slab', 'The thickness of a slab') : null,
+        );
     }
 
     /** Another outline like this one. */
@@ -49,6 +63,7 @@ final readonly class Outline implements Element
             'position' => $this->position,
             'closed' => $this->closed,
             'inner' => $this->inner,
+            'slab' => $this->slab,
         ];
     }
 }

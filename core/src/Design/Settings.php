@@ -37,6 +37,7 @@ final readonly class Settings implements Element
      * @param  float  $slab  thickness of floors where they are cut, mm
      * @param  float  $setting  how far a jamb may lie from its mark on a tracing, mm
      * @param  Jambs  $jambs  how openings are cut into curved walls that do not say it themselves
+     * @param  CurtainRules  $curtainRules  what curtain walls are checked against and cut from
      */
     private function __construct(
         public string $id,
@@ -52,6 +53,7 @@ final readonly class Settings implements Element
         public float $slab,
         public float $setting,
         public Jambs $jambs,
+        public CurtainRules $curtainRules,
     ) {
     }
 
@@ -71,6 +73,7 @@ final readonly class Settings implements Element
             self::SLAB,
             self::SETTING,
             Jambs::Parallel,
+            CurtainRules::usual(),
         );
     }
 
@@ -106,7 +109,8 @@ final readonly class Settings implements Element
             $f->has('unitRules') ? UnitRules::from($f->fields('unitRules')) : UnitRules::usual(),
             $f->has('slab') ? $f->size('slab', 'The thickness of floors', 0.0) : self::SLAB,
             $f->has('setting') ? $f->size('setting', 'How far a jamb may lie from its mark', 0.0) : self::SETTING,
-            $f->choice('jambs', Jambs::class, Jambs::Parallel));
+            $f->choice('jambs', Jambs::class, Jambs::Parallel),
+            $f->has('curtainRules') ? CurtainRules::from($f->fields('curtainRules')) : CurtainRules::usual());
     }
 
     public function finish(string $id): ?Finish
@@ -190,6 +194,6 @@ final readonly class Settings implements Element
             'nib' => $this->nib, 'module' => $this->module?->toArray(),
             'finishes' => array_map(static fn (Finish $finish): array => $finish->toArray(), $this->finishes),
             'unitRules' => $this->unitRules->toArray(), 'slab' => $this->slab, 'setting' => $this->setting,
-            'jambs' => $this->jambs->value];
+            'jambs' => $this->jambs->value, 'curtainRules' => $this->curtainRules->toArray()];
     }
 }

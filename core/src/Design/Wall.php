@@ -24,6 +24,7 @@ final readonly class Wall implements Host
      * @param  float  $thickness  mm
      * @param  string  $base  storey on whose floor it stands
      * @param  string  $top  last storey it runs through
+     * @param  Curtain|null  $curtain  where this stretch is curtain wall; its thickness is as deep as its type makes it then
      */
     private function __construct(
         public string $id,
@@ -36,6 +37,7 @@ final readonly class Wall implements Host
         public float $thickness,
         public string $base,
         public string $top,
+        public ?Curtain $curtain,
     ) {
     }
 
@@ -52,6 +54,7 @@ final readonly class Wall implements Host
             $f->size('thickness', 'The thickness of a wall'),
             $f->string('base'),
             $f->string('top'),
+            $f->has('curtain') ? Curtain::from($f->fields('curtain')) : null,
         );
     }
 
@@ -80,6 +83,11 @@ final readonly class Wall implements Host
     public function isCurved(): bool
     {
         return $this->rise !== 0.0;
+    }
+
+    public function curtain(): ?Curtain
+    {
+        return $this->curtain;
     }
 
     public function depth(): float
@@ -117,6 +125,12 @@ final readonly class Wall implements Host
         $rise = $this->isCurved() ? $this->keeps->rise($this->face(), $from->distanceTo($to), $this->id) : 0.0;
 
         return $this->withFace($from, $to, $rise);
+    }
+
+    /** Curtain wall, as deep as its type makes it; or a wall again. */
+    public function withCurtain(?Curtain $curtain, float $thickness): self
+    {
+        return $this->but(curtain: $curtain, thickness: $thickness);
     }
 
     public function withId(string $id): self
@@ -167,7 +181,7 @@ final readonly class Wall implements Host
 
     public function names(): array
     {
-        return Naming::of(Tie::StandsIn, $this->outline, $this->base, $this->top);
+        return [...Naming::of(Tie::StandsIn, $this->outline, $this->base, $this->top), ...$this->curtain?->names() ?? []];
     }
 
     public function toArray(): array
@@ -177,6 +191,7 @@ final readonly class Wall implements Host
             'fromX' => $this->from->x, 'fromY' => $this->from->y, 'toX' => $this->to->x, 'toY' => $this->to->y, 'rise' => $this->rise,
             'keeps' => $this->keeps->value,
             'thickness' => $this->thickness, 'base' => $this->base, 'top' => $this->top,
+            'curtain' => $this->curtain?->toArray(),
         ];
     }
 }

@@ -19,7 +19,16 @@ final class Elevation
     /** @param  array<string, Body>  $bodies */
     public static function of(Design $design, array $bodies, Frontage $frontage): Drawing
     {
-        $shapes = $placements = [];
+        return self::withHosts($design, $bodies, $frontage)[0];
+    }
+
+    /**
+     * @param  array<string, Body>  $bodies
+     * @return array{Drawing, list<string>} and which wall each shape of it is
+     */
+    public static function withHosts(Design $design, array $bodies, Frontage $frontage): array
+    {
+        $shapes = $placements = $hosts = [];
         $symbols = new Symbols;
         foreach ($frontage->walls as $wall => $u) {
             foreach (Contributors::to(Contributor::class) as $contributor) {
@@ -28,12 +37,15 @@ final class Elevation
                         $placements[] = new Placement($drawn->symbol, $u + $drawn->x, $drawn->y, $drawn->element);
                     } else {
                         $shapes[] = $drawn->placed($u, 0.0, 0.0);
+                        $hosts[] = $wall;
                     }
                 }
             }
         }
 
-        return new Drawing($frontage->name, [0.0, $frontage->foot, $frontage->width, $frontage->head], $shapes, $symbols->all, $placements);
+        $bounds = [0.0, $frontage->foot, $frontage->width, $frontage->head];
+
+        return [new Drawing($frontage->name, $bounds, $shapes, $symbols->all, $placements), $hosts];
     }
 
     /**

@@ -13,8 +13,10 @@ enum Layer: string
     case Void = 'opening';
     case Reveal = 'reveal';
     case Glass = 'glass';
+    case Spandrel = 'spandrel';
     case Frame = 'frame';
     case Infill = 'infill';
+    case Member = 'member';
     case Sash = 'sash';
     case Bar = 'bar';
     case Operation = 'operation';
@@ -28,7 +30,7 @@ enum Layer: string
     {
         return match ($this) {
             self::Face, self::Cut => 0.5,
-            self::Void, self::Frame, self::Sash, self::Infill => 0.25,
+            self::Void, self::Frame, self::Sash, self::Infill, self::Member, self::Spandrel => 0.25,
             default => 0.13,
         };
     }
@@ -41,7 +43,8 @@ enum Layer: string
             self::Cut => '#c9c4b8',
             self::Beyond => '#fbf9f3',
             self::Void => '#ffffff',
-            self::Frame, self::Sash, self::Bar => '#ffffff',
+            self::Frame, self::Sash, self::Bar, self::Member => '#ffffff',
+            self::Spandrel => '#d9d0bd',
             self::Infill => '#ece8dd',
             self::Glass => '#e3edec',
             default => null,

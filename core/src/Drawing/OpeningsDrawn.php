@@ -21,6 +21,9 @@ final class OpeningsDrawn implements Contributor
     {
         $placements = [];
         foreach ($design->openingsOf($body->host->id()) as $opening) {
+            if ($opening->curtain !== null) {
+                continue;
+            }
             $placed = Places::in($design)->of($opening);
             $placements[] = new Placement(
                 $symbols->of($design, $opening),
@@ -176,7 +179,7 @@ final class OpeningsDrawn implements Contributor
         $units = $design->settings->units;
         $beside = $body->surface->inPlan($placed->middle(), -$letters * 3);
         $within = $body->surface->inPlan($placed->middle(), $t + $letters * 2);
-        $mark = $placed->opening->mark ?? ($placed->opening->type === null ? '' : $design->type($placed->opening->type)->mark);
+        $mark = $placed->opening->mark ?? ($placed->opening->isBare() ? '' : $design->label($placed->opening));
 
         return [
             ...$shapes,

@@ -31,7 +31,7 @@ final class Plan
             foreach (Contributors::to(Contributor::class) as $contributor) {
                 foreach ($contributor->plan($design, $body, $storey, $letters) as $element => $drawn) {
                     if ($element !== $host) {
-                        $openings[$element] = $drawn;
+                        $openings[$element] = [...$openings[$element] ?? [], ...$drawn];
 
                         continue;
                     }

@@ -19,7 +19,7 @@ final class Symbols
     public static function key(Opening $opening): string
     {
         return implode('_', [
-            $opening->type ?? 'bare', self::figure($opening->width), self::figure($opening->height),
+            $opening->type ?? $opening->curtain?->key() ?? 'bare', self::figure($opening->width), self::figure($opening->height),
             $opening->seenMirrored() ? 'm' : 'd', $opening->facesOut ? 'o' : 'i',
             $opening->shape === null ? 'r' : substr(sha1(serialize($opening->shape)), 0, 8),
         ]);

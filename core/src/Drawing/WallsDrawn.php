@@ -18,6 +18,9 @@ final class WallsDrawn implements Contributor
 {
     public function elevation(Design $design, Body $body, Symbols $symbols): array
     {
+        if ($body->host->curtain() !== null) {
+            return [];
+        }
         $shapes = [Shape::area(Layer::Face, $body->face()->rings)];
         foreach ($design->openingsOf($body->host->id()) as $opening) {
             $placed = Places::in($design)->of($opening);
@@ -33,6 +36,9 @@ final class WallsDrawn implements Contributor
     /** Broken where any of the storey's openings are, high ones too. */
     public function plan(Design $design, Body $body, string $storey, float $letters): array
     {
+        if ($body->host->curtain() !== null) {
+            return [];
+        }
         $here = [];
         foreach ($design->openingsOf($body->host->id()) as $opening) {
             if ($opening->storey === $storey) {
@@ -45,6 +51,9 @@ final class WallsDrawn implements Contributor
 
     public function section(SectionCut $cut): array
     {
+        if ($cut->body->host->curtain() !== null) {
+            return [];
+        }
         $holes = array_merge(...array_column($cut->holes, 1));
         $rings = Region::rectangle($cut->s0, $cut->body->foot, $cut->s1, $cut->body->head)->cut($holes)->rings;
 
@@ -56,6 +65,9 @@ final class WallsDrawn implements Contributor
 
     public function seen(SeenFace $face): array
     {
+        if ($face->body->host->curtain() !== null) {
+            return [];
+        }
         [$x0, $y0, $x1, $y1] = $face->box();
 
         return [Shape::area($face->afar ? Layer::Beyond : Layer::Face, [[$x0, $y0, $x1, $y0, $x1, $y1, $x0, $y1]])];

@@ -29,7 +29,8 @@ final class Arguments
     public static function all(): array
     {
         return self::$all ??= [
-            ...self::ofBuilding(), ...self::ofLines(), ...self::ofOpenings(), ...self::ofMany(), ...self::ofTypes(), ...self::ofKept(),
+            ...self::ofBuilding(), ...self::ofLines(), ...self::ofOpenings(), ...self::ofMany(), ...self::ofTypes(),
+            ...self::ofGrids(), ...self::ofKept(),
         ];
     }
 
@@ -41,7 +42,8 @@ final class Arguments
         }
         // one edit is asked for at a time: only those it stands among are made
         foreach ([
-            self::ofOpenings(...), self::ofMany(...), self::ofLines(...), self::ofTypes(...), self::ofBuilding(...), self::ofKept(...),
+            self::ofOpenings(...), self::ofMany(...), self::ofLines(...), self::ofTypes(...),
+            self::ofGrids(...), self::ofBuilding(...), self::ofKept(...),
         ] as $group) {
             $said = $group();
             if (isset($said[$edit])) {
@@ -85,6 +87,7 @@ final class Arguments
                 'module' => A::object(['length' => A::length(), 'height' => A::length(), 'joint' => A::length()])->orNull(),
                 'finishes' => A::list(A::open('a finish')), 'unitRules' => A::open('limits of units'), 'slab' => A::length(),
                 'setting' => A::length(), 'jambs' => A::choice(Jambs::class),
+                'curtainRules' => A::open('limits and bars of curtain walls'),
             ],
             'storey.insert' => [
                 'name' => A::text()->required(), 'height' => A::length()->required(), 'above' => A::text()->orNull(),
@@ -99,10 +102,13 @@ final class Arguments
                     'radius' => A::length(),
                 ]),
                 'circle' => A::object(['x' => A::length(), 'y' => A::length(), 'radius' => A::length()->required()]),
-                'thickness' => A::length()->required(), 'base' => A::text()->required(), 'top' => A::text()->required(),
-                'closed' => A::flag(), 'inner' => A::flag(), 'name' => A::text()->orNull(), 'line' => A::choice(['face', 'centre']),
+                'thickness' => A::length(), 'base' => A::text()->required(), 'top' => A::text()->required(),
+                'grid' => A::text()->orNull(), 'lean' => A::number(), 'foot' => A::length(), 'height' => A::length()->orNull(),
+                'faceted' => A::flag(), 'closed' => A::flag(), 'inner' => A::flag(), 'name' => A::text()->orNull(),
+                'line' => A::choice(['face', 'centre']),
                 'outside' => A::choice(['left', 'right']),
             ],
+            'outline.change' => ['id' => A::text()->required(), 'name' => A::text(), 'slab' => A::length()->orNull()],
             'outline.turn' => ['id' => A::text()->required()],
             'outline.remove' => ['id' => A::text()->required(), 'withContents' => A::flag()],
             'outline.round' => ['outline' => A::text()->required(), 'radius' => A::length()->required(), 'walls' => A::ids()],
@@ -156,7 +162,8 @@ final class Arguments
 
         return [
             'opening.place' => [
-                'host' => A::text()->required(), 'storey' => A::text()->required(), 'type' => A::text()->orNull(), 'width' => A::length(),
+                'host' => A::text()->required(), 'storey' => A::text()->required(), 'type' => A::text()->orNull(),
+                'grid' => A::text()->orNull(), 'width' => A::length(),
                 'height' => A::length(), 'shape' => A::list(A::number())->orNull(), 'position' => $position->required(), 'sill' => $sill,
                 'headAt' => A::length(), ...$look,
             ],
@@ -179,6 +186,7 @@ final class Arguments
             'opening.remove' => $chosen + ['keepFigures' => A::flag()],
             'opening.fill' => $chosen + ['door' => A::text()->orNull(), 'window' => A::text()->orNull(), ...self::fit()],
             'opening.empty' => $chosen + self::fit(),
+            'opening.curtain' => $chosen + ['grid' => A::text()->required(), ...self::fit()],
             'opening.own-type' => $chosen,
             'opening.number' => [
                 'ids' => A::ids(), 'text' => A::text()->required(), 'start' => A::count(), 'digits' => A::count(),
@@ -250,6 +258,48 @@ final class Arguments
                     'height' => A::length()->orNull(), 'sill' => A::length()->orNull(),
                 ]))->required(),
                 'likes' => A::open('kind → mark of a ready type'), ...self::fit(),
+            ],
+        ];
+    }
+
+    /** @return array<string, array<string, A>> */
+    private static function ofGrids(): array
+    {
+        $made = [
+            'mark' => A::text(), 'name' => A::text(), 'corner' => A::open('what stands at corners, as docs/schemas has it'),
+            'rules' => A::open('the rules of the grid, as docs/schemas has them'),
+        ];
+        $places = A::list(A::count());
+        $figures = ['u' => A::length(), 'v' => A::length()];
+        $changes = static fn (string $what): A => A::list(A::open($what));
+
+        return [
+            'grid.add' => $made,
+            'grid.change' => ['id' => A::text()->required(), ...$made, ...self::fit()],
+            'grid.remove' => ['id' => A::text()->required(), 'instead' => A::text()->orNull()],
+            'grid.own' => ['ids' => A::ids()->required()],
+            'curtain.set' => [
+                'walls' => A::ids()->required(), 'grid' => A::text()->orNull(), 'lean' => A::number()->says('degrees from upright, inward'),
+                'foot' => A::length(), 'height' => A::length()->orNull(), 'faceted' => A::flag(),
+                'corner' => A::open('what stands at their left end')->orNull(), 'base' => A::text(), 'top' => A::text(),
+                'thickness' => A::length(), 'withContents' => A::flag(),
+            ],
+            'curtain.hand' => [
+                'ids' => A::ids()->required(), 'resetAll' => A::flag(),
+                'reset' => A::list(A::object([
+                    'of' => A::choice(['lines', 'members', 'infills', 'free'])->required(), 'places' => $places->required(),
+                ])),
+                'lines' => $changes('a line added, moved or removed'), 'members' => $changes('a member with another profile, or none'),
+                'infills' => $changes('a cell with another infill'), 'free' => $changes('a free member'),
+                'move' => A::object(['places' => $places->required(), ...$figures, 'copy' => A::flag()]),
+                'mirror' => A::object(['places' => $places->required(), 'u' => A::length()]),
+                'join' => A::list(A::object([
+                    'left' => A::text()->required(), 'foot' => A::text()->required(), 'element' => A::text(),
+                ])),
+                'divide' => A::list(A::object([
+                    'left' => A::text()->required(), 'foot' => A::text()->required(), 'axis' => A::choice(['level', 'upright']),
+                    'element' => A::text(), 'at' => A::length(), 'profile' => A::open('the section of what divides it'),
+                ])),
             ],
         ];
     }

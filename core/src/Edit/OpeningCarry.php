@@ -53,7 +53,7 @@ final readonly class OpeningCarry implements Edit
         foreach ($this->ids as $id) {
             if ($id !== $this->from) {
                 $target = $design->opening($id);
-                if (in_array('type', $this->settings, true) && ($source->type === null) !== ($target->type === null)) {
+                if (in_array('type', $this->settings, true) && $source->isBare() !== $target->isBare()) {
                     $attempt->note('A bare opening and one with a unit are not of one kind: those would be filled, or emptied.');
                 }
                 $attempt->alter($target, $this->carried($design, $source, $target));
@@ -68,7 +68,7 @@ final readonly class OpeningCarry implements Edit
     private function carried(Design $design, Opening $source, Opening $target): Opening
     {
         $names = [
-            'type' => ['type'],
+            'type' => ['type', 'curtain'],
             'width' => ['width'],
             'height' => ['height'],
             'setback' => ['setback'],

@@ -34,7 +34,7 @@ final readonly class OpeningEmpty implements Edit
         $operations = [];
         foreach ($this->ids as $id) {
             $opening = $design->opening($id);
-            if ($opening->type !== null) {
+            if (! $opening->isBare()) {
                 $operations[] = Operation::alter($opening, $opening->withType(null));
             }
         }

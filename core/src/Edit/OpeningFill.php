@@ -57,7 +57,7 @@ final readonly class OpeningFill implements Edit
         $made = $bare = 0;
         foreach ($this->ids as $id) {
             $opening = $design->opening($id);
-            if ($opening->type !== null) {
+            if (! $opening->isBare()) {
                 continue;
             }
             $bare++;

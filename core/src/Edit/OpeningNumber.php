@@ -91,7 +91,7 @@ final readonly class OpeningNumber implements Edit
                     $this->text,
                     [
                         '{storey}' => (string) $design->storeys->indexOf($opening->storey),
-                        '{type}' => $opening->type === null ? 'bare' : $design->type($opening->type)->mark,
+                        '{type}' => $opening->isBare() ? 'bare' : $design->label($opening),
                     ],
                 );
                 $numbers[$frame] ??= $this->start;

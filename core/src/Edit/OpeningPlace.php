@@ -7,6 +7,7 @@ namespace Isleward\Core\Edit;
 use Isleward\Core\Building\PlacedOpening;
 use Isleward\Core\Building\Places;
 use Isleward\Core\Design\Change;
+use Isleward\Core\Design\Curtain;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Ids;
 use Isleward\Core\Design\Kind;
@@ -58,6 +59,7 @@ final readonly class OpeningPlace implements Edit
             'type' => $type?->id,
             'width' => $args->has('width') ? $args->length('width') : ($type->width ?? 1000.0),
             'height' => $height,
+            'curtain' => $args->has('grid') ? Curtain::by($design->grid($args->string('grid'))->id())->toArray() : null,
             'shape' => $args->has('shape') ? $args->array('shape') : null,
             'position' => $args->array('position'),
             'sill' => $sill,
@@ -66,7 +68,7 @@ final readonly class OpeningPlace implements Edit
             'jambs' => $args->stringOrNull('jambs'),
             'setback' => $args->has('setback') ? $args->length('setback') : $type?->tree()->setback ?? self::usualSetback(
                 $design->host($args->string('host'))->depth(),
-                $type?->tree()->frame->depth ?? 0.0,
+                $type?->tree()->frame->depth ?? ($args->has('grid') ? $design->grid($args->string('grid'))->depth() : 0.0),
             ),
         ], $args->units()));
         self::requireFree($design, OpeningRules::require($design, $opening));

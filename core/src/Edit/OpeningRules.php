@@ -7,6 +7,7 @@ namespace Isleward\Core\Edit;
 use Isleward\Core\Building\PlacedOpening;
 use Isleward\Core\Building\Places;
 use Isleward\Core\Building\Solved;
+use Isleward\Core\CurtainWall\LetIn;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Jambs;
 use Isleward\Core\Design\Opening;
@@ -22,6 +23,13 @@ final class OpeningRules
     public static function require(Design $design, Opening $opening): PlacedOpening
     {
         $wall = $design->host($opening->host);
+        if ($wall->curtain() !== null) {
+            throw Refusal::because(
+                'opening.in_curtain',
+                'This stretch is curtain wall: windows and doors fill its cells, and no opening is cut through it.',
+                [$opening->id, $wall->id()],
+            );
+        }
         $storey = $design->storeys->get($opening->storey);
         if (! $design->storeys->isWithin($opening->storey, $wall->base(), $wall->top())) {
             throw Refusal::because(
@@ -63,7 +71,32 @@ final class OpeningRules
             );
         }
 
+        self::requireCurtain($design, $placed);
+
         return $placed;
+    }
+
+    /**
+     * That curtain wall in an opening can be built there.
+     *
+     * @throws Refusal
+     */
+    private static function requireCurtain(Design $design, PlacedOpening $placed): void
+    {
+        $opening = $placed->opening;
+        if ($opening->curtain === null) {
+            return;
+        }
+        if ($opening->shape !== null || $placed->isBent()) {
+            throw Refusal::because(
+                'opening.curtain',
+                $opening->shape !== null
+                    ? 'Curtain wall is let into a rectangular opening; this one has a shape of its own.'
+                    : 'Curtain wall in an opening stands flat: let its jambs be parallel or radial, or make the stretch itself curtain wall.',
+                [$opening->id],
+            );
+        }
+        LetIn::of($design, $placed);
     }
 
     /**

@@ -58,6 +58,9 @@ final readonly class OpeningValues
                 $before->position->to,
             )->toArray();
         }
+        if (array_key_exists('type', $given)) {
+            $given['curtain'] = null; // it is filled with the one or the other
+        }
         $after = Opening::from(new Fields([...$before->toArray(), ...$given], $this->args->units()));
         $keepsHead = $this->args->string('keep', 'sill') === 'head';
         if ($this->args->has('head')) {

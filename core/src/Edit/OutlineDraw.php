@@ -9,6 +9,7 @@ use Isleward\Core\Building\End;
 use Isleward\Core\Building\Joint;
 use Isleward\Core\Design\Bend;
 use Isleward\Core\Design\Change;
+use Isleward\Core\Design\Curtain;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Ids;
 use Isleward\Core\Design\Kind;
@@ -34,6 +35,7 @@ final readonly class OutlineDraw implements Edit
         private string $top,
         private bool $inner,
         private bool $onCentre,
+        private ?Curtain $curtain,
     ) {
     }
 
@@ -46,9 +48,11 @@ final readonly class OutlineDraw implements Edit
         }
 
         return new self(
-            $sides, $closed, $args->has('name') ? $args->name('name') : null, $args->size('thickness', 'The thickness of a wall'),
+            $sides, $closed, $args->has('name') ? $args->name('name') : null,
+            $args->has('grid') ? 0.0 : $args->size('thickness', 'The thickness of a wall'),
             $args->string('base'), $args->string('top'),
-            $args->bool('inner'), $args->string('line', $args->bool('inner') ? 'centre' : 'face') === 'centre');
+            $args->bool('inner'), $args->string('line', $args->bool('inner') && ! $args->has('grid') ? 'centre' : 'face') === 'centre',
+            $args->has('grid') ? Curtain::from($args) : null);
     }
 
     public function scope(): Scope
@@ -61,7 +65,7 @@ final readonly class OutlineDraw implements Edit
         if ($design->storeys->indexOf($this->top) < $design->storeys->indexOf($this->base)) {
             throw InvalidOutline::upsideDown();
         }
-        $sides = $this->onFace($this->checked());
+        $sides = $this->onFace($this->checked(), $this->thick($design));
         if ($this->inner && ! $this->closed) {
             $sides = $this->trimmed($design, $sides);
         }
@@ -72,21 +76,30 @@ final readonly class OutlineDraw implements Edit
         ]));
         $operations = [Operation::add($outline)];
         foreach ($sides->sides as $i => [$curve, $keeps]) {
-            $operations[] = Operation::add($this->wall($ids->next(Kind::Wall), $outline->id, $i, $curve, $keeps));
+            $operations[] = Operation::add($this->wall($ids->next(Kind::Wall), $outline->id, $i, $curve, $this->thick($design), $keeps));
         }
-        $change = new Change(sprintf('Drew %s', $outline->name), $operations, [$outline->id]);
+        $change = new Change(sprintf('Drew %s', $outline->name), $operations, $this->curtain === null
+            ? [$outline->id]
+            : array_slice(array_map(static fn (Operation $o): string => $o->id, $operations), 1));
         Standing::require($design->after($change));
 
         return $change;
     }
 
-    private function wall(string $id, string $outline, int $position, Curve $curve, Bend $keeps = Bend::Rise): Wall
+    private function wall(string $id, string $outline, int $position, Curve $curve, float $thickness, Bend $keeps = Bend::Rise): Wall
     {
         return Wall::from(new Fields([
             'id' => $id, 'outline' => $outline, 'position' => $position,
             'fromX' => $curve->x0, 'fromY' => $curve->y0, 'toX' => $curve->x1, 'toY' => $curve->y1, 'rise' => $curve->rise(),
-            'keeps' => $keeps->value, 'thickness' => $this->thickness, 'base' => $this->base, 'top' => $this->top,
+            'keeps' => $keeps->value, 'thickness' => $thickness, 'base' => $this->base, 'top' => $this->top,
+            'curtain' => $this->curtain?->toArray(),
         ]));
+    }
+
+    /** As it was given, or as deep as its grid type makes it. */
+    private function thick(Design $design): float
+    {
+        return $this->curtain === null ? $this->thickness : $design->grid($this->curtain->grid)->depth();
     }
 
     /** Counter-clockwise when closed. */
@@ -100,12 +113,12 @@ final readonly class OutlineDraw implements Edit
     }
 
     /** The sides of the outer face: half the thickness to the right of a line drawn along the middle of the walls. */
-    private function onFace(DrawnSides $drawn): DrawnSides
+    private function onFace(DrawnSides $drawn, float $thickness): DrawnSides
     {
         if (! $this->onCentre) {
             return $drawn;
         }
-        $sides = array_map(fn (Curve $c): Curve => $c->offset(-$this->thickness / 2), $drawn->curves());
+        $sides = array_map(static fn (Curve $c): Curve => $c->offset(-$thickness / 2), $drawn->curves());
         $n = count($sides);
         $corners = [];
         for ($i = 0; $i < ($this->closed ? $n : $n + 1); $i++) {
@@ -134,7 +147,7 @@ final readonly class OutlineDraw implements Edit
         $last = count($sides) - 1;
         $outline = Outline::from(new Fields(['id' => 'ou-probe', 'name' => 'probe', 'position' => 0, 'closed' => false, 'inner' => true]));
         foreach ([[0, true], [$last, false]] as [$i, $atLeft]) {
-            $probe = $this->wall('wa-probe', 'ou-probe', 0, $sides[$i]);
+            $probe = $this->wall('wa-probe', 'ou-probe', 0, $sides[$i], $this->thick($design));
             $body = Bodies::one($design->after(new Change('', [Operation::add($outline), Operation::add($probe)])), $probe);
             $cut = $atLeft ? $body->left : $body->right;
             if ($cut->joint === Joint::Tee) {

@@ -50,6 +50,7 @@ final readonly class SettingsChange implements Edit
                 'slab',
                 'setting',
                 'jambs',
+                'curtainRules',
             ]),
         );
         $after = Settings::from(new Fields([...$design->settings->toArray(), ...$given], $this->args->units()));

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Edit;
 
+use Isleward\Core\CurtainWall\Runs;
 use Isleward\Core\Design\Change;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Ids;
@@ -38,6 +39,9 @@ final readonly class StoreyChange implements Edit
             ? sprintf('Made storey %s %s high', $after->name, Length::format($after->height, $design->settings->units))
             : sprintf('Renamed storey %s to %s', $before->name, $after->name);
 
-        return new Change($summary, [Operation::alter($before, $after)], [$after->id]);
+        $change = new Change($summary, [Operation::alter($before, $after)], [$after->id]);
+        Runs::in($design->after($change))->all();
+
+        return $change;
     }
 }

@@ -6,6 +6,7 @@ namespace Isleward\Core\Edit;
 
 use Isleward\Core\Building\Places;
 use Isleward\Core\Building\Solved;
+use Isleward\Core\CurtainWall\Runs;
 use Isleward\Core\Design\Change;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Ids;
@@ -67,6 +68,13 @@ final readonly class TypeChange implements Edit
     {
         $attempt = Attempt::from($design, $this->args);
         $attempt->also(Operation::alter($before, $after));
+        $then = Runs::in($design->after(new Change('', [Operation::alter($before, $after)])));
+        foreach (Runs::in($design)->chains() as $walls) {
+            $why = $then->whyNot($walls[0]->id);
+            if ($why !== null && Runs::in($design)->whyNot($walls[0]->id) === null) {
+                throw $why;
+            }
+        }
         $stretched = 0;
         // along each wall and up, so that which of several fit does not hang on the order they were made in
         $filled = array_filter($design->openings, static fn (Opening $o): bool => $o->type === $before->id);

@@ -6,9 +6,14 @@ namespace Isleward\Core\Edit;
 
 use Isleward\Core\Design\Change;
 use Isleward\Core\Design\Design;
+use Isleward\Core\Design\Element;
 use Isleward\Core\Design\Ids;
+use Isleward\Core\Design\Namings;
 use Isleward\Core\Design\Opening;
 use Isleward\Core\Design\Operation;
+use Isleward\Core\Design\Pattern;
+use Isleward\Core\Design\Tie;
+use Isleward\Core\Design\UnitType;
 use Isleward\Core\Measure\Fields;
 use Isleward\Core\Measure\Refusal;
 
@@ -29,9 +34,30 @@ final readonly class TypeRemove implements Edit
         return Scope::ofTypes($this->id);
     }
 
+    /** @throws Refusal when it fills cells of curtain walls */
+    private function requireInNoCell(Design $design, UnitType $type): void
+    {
+        $grids = array_values(array_filter(
+            Namings::in($design)->of([$type->id], Tie::MadeOf),
+            static fn (Element $e): bool => ! $e instanceof Opening || $e->curtain !== null,
+        ));
+        if ($grids !== []) {
+            throw Refusal::because('type.in_cells', sprintf(
+                '%s fills cells of curtain walls (%s). Fill those with something else first.',
+                $type->mark,
+                implode(', ', array_unique(array_map(static fn (Element $e): string => match (true) {
+                    $e instanceof Pattern => $e->mark(),
+                    $e instanceof Opening => $design->label($e),
+                    default => 'a run',
+                }, $grids))),
+            ), array_map(static fn (Element $e): string => $e->id(), $grids));
+        }
+    }
+
     public function apply(Design $design, Ids $ids): Change
     {
         $type = $design->type($this->id);
+        $this->requireInNoCell($design, $type);
         $filled = array_filter($design->openings, fn (Opening $o): bool => $o->type === $this->id);
         $instead = $this->args->has('instead') ? $design->type($this->args->string('instead')) : null;
         if ($filled !== [] && ($instead === null || $instead->id === $type->id)) {

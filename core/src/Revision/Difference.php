@@ -6,6 +6,7 @@ namespace Isleward\Core\Revision;
 
 use Isleward\Core\Building\PlacedOpening;
 use Isleward\Core\Building\Places;
+use Isleward\Core\CurtainWall\GridType;
 use Isleward\Core\Design\Change;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Element;
@@ -27,8 +28,11 @@ final readonly class Difference
     /** Less is not told, mm. */
     private const SEEN = 0.05;
 
+    private CurtainWords $curtains;
+
     private function __construct(private Design $then, private Design $now)
     {
+        $this->curtains = new CurtainWords($then, $now);
     }
 
     /**
@@ -106,10 +110,11 @@ final readonly class Difference
         if ($was->type !== $is->type) {
             $said[] = sprintf(
                 '%s instead of %s',
-                $is->type === null ? 'without a unit' : $this->now->type($is->type)->mark,
-                $was->type === null ? 'none' : $this->then->type($was->type)->mark,
+                $is->isBare() ? 'without a unit' : $this->now->label($is),
+                $was->isBare() ? 'none' : $this->then->label($was),
             );
         }
+        array_push($said, ...$this->curtains->curtain($was->curtain, $is->curtain));
         if ($said === [] && ! $touched) {
             return null;
         }
@@ -141,10 +146,12 @@ final readonly class Difference
                 $this->mm($is->height),
                 $this->mm($was->height),
             ),
-            $was instanceof Wall && $is instanceof Wall && abs($was->thickness - $is->thickness) > self::SEEN => sprintf(
-                'is %s thick instead of %s',
-                $this->mm($is->thickness),
-                $this->mm($was->thickness),
+            $was instanceof Wall && $is instanceof Wall => $this->wall($was, $is),
+            $was instanceof GridType && $is instanceof GridType => self::all($this->curtains->type($was, $is)),
+            $was instanceof Outline && $is instanceof Outline && $was->slab !== $is->slab => sprintf(
+                'stands on %s instead of %s',
+                $is->slab === null ? 'no slab of its own' : 'a slab of '.$this->mm($is->slab),
+                $was->slab === null ? 'none' : 'one of '.$this->mm($was->slab),
             ),
             $was instanceof UnitType && $is instanceof UnitType && (abs($was->width - $is->width) > self::SEEN
                             || abs($was->height - $is->height) > self::SEEN) => sprintf(
@@ -168,17 +175,36 @@ final readonly class Difference
             'then' => null, 'now' => null];
     }
 
+    private function wall(Wall $was, Wall $is): string
+    {
+        // a curtain wall is as thick as its members
+        $alike = $was->curtain === null && $is->curtain === null;
+        $said = ! $alike || abs($was->thickness - $is->thickness) <= self::SEEN ? [] : [
+            sprintf('is %s thick instead of %s', $this->mm($is->thickness), $this->mm($was->thickness)),
+        ];
+
+        return self::all([...$said, ...$this->curtains->curtain($was->curtain, $is->curtain)]);
+    }
+
+    /** @param  list<string>  $said */
+    private static function all(array $said): string
+    {
+        return $said === [] ? 'was changed' : implode(', ', $said);
+    }
+
     private function name(Element $element, bool $gone): string
     {
         return match (true) {
             $element instanceof Storey => 'Storey '.$element->name,
             $element instanceof Outline => 'Outline '.$element->name,
             $element instanceof Wall => sprintf(
-                'Wall %d of %s',
+                '%s %d of %s',
+                $element->curtain === null ? 'Wall' : 'Stretch',
                 $element->position + 1,
                 (($gone ? $this->then : $this->now)->outlines[$element->outline] ?? null)->name ?? 'its outline',
             ),
             $element instanceof UnitType => sprintf('Unit type %s %s', $element->mark, $element->name),
+            $element instanceof GridType => sprintf('Grid type %s %s', $element->mark(), $element->name()),
             $element instanceof SettingOutLine => 'Setting-out line '.$element->name,
             $element instanceof Kept => ucfirst($element->kind()->word()).' '.$element->called(),
             default => match ($element->kind()) {

@@ -14,6 +14,9 @@ final class WallParts implements Contributor
 {
     public function parts(Design $design, Body $body): iterable
     {
+        if ($body->host->curtain() !== null) {
+            return;
+        }
         $id = $body->host->id();
         $start = $body->surface->start();
         yield new Part(

@@ -64,7 +64,8 @@ final readonly class Layout implements Kept
             $filters, $f->bool('totals', true));
     }
 
-    /** The layouts that are always there: openings by type and size, each opening, unit types, walls (with radii where there are arcs). */
+    /** The layouts that are always there: openings by type and size, each opening, unit types, walls (with radii where there are arcs), and
+     * those of curtain walls. */
     public static function ready(string $name, Design $design): ?self
     {
         $on = array_map(static fn (Storey $s): string => 'on:'.$s->id, $design->storeys->all);
@@ -107,6 +108,51 @@ final readonly class Layout implements Kept
                 false,
                 [],
                 [],
+            ),
+            'runs' => self::plain(
+                $name,
+                'Curtain walls',
+                'runs',
+                ['run', 'type', 'frontage', 'length', 'height', 'face', 'glass', 'opaque', 'frame', 'glassShare', 'frameShare'],
+                false,
+                [],
+                ['run', 'frontage'],
+            ),
+            'shares' => self::plain(
+                $name,
+                'Shares of glass by facing',
+                'runs',
+                ['facing', 'frontage', 'face', 'glass', 'opaque', 'open', 'frame'],
+                true,
+                [],
+                ['facing', 'frontage'],
+            ),
+            'cutting' => self::plain(
+                $name,
+                'Cutting list',
+                'cutting',
+                ['bar', 'count', 'cuts', 'pieces', 'left', 'waste', 'wasteShare', 'stock'],
+                false,
+                ['section'],
+                [],
+            ),
+            'members' => self::plain(
+                $name,
+                'Members of curtain walls',
+                'members',
+                ['mark', 'what', 'section', 'length', 'first', 'second', 'radius', 'count', 'total'],
+                true,
+                [],
+                ['mark'],
+            ),
+            'infills' => self::plain(
+                $name,
+                'Infills of curtain walls',
+                'infills',
+                ['mark', 'what', 'shape', 'width', 'height', 'radius', 'count', 'areaEach', 'area', 'weightEach'],
+                true,
+                [],
+                ['mark'],
             ),
             default => null,
         };

@@ -65,7 +65,8 @@ final class OpeningSchedule implements Contributor
             $unit = $solved[Symbols::key($opening)];
             $area = $placed->area();
             $rows[] = new Row([$opening->id], [
-                'number' => $opening->mark ?? '', 'mark' => $type->mark ?? 'bare', 'name' => $type->name ?? 'Bare opening',
+                'number' => $opening->mark ?? '', 'mark' => $type->mark ?? ($opening->isBare() ? 'bare' : $design->label($opening)),
+                'name' => $type->name ?? ($opening->curtain === null ? 'Bare opening' : $design->grid($opening->curtain->grid)->name()),
                 'operations' => $unit->operations,
                 'handing' => ($opening->mirrored ? 'as drawn, mirrored' : 'as drawn').($opening->facesOut ? '' : ', outside in'),
                 'storey' => $design->storeys->get($opening->storey)->name,

@@ -41,6 +41,9 @@ final readonly class Row
             }
         }
 
-        return new self([...$this->elements, ...$other->elements], $values);
+        // many of one thing, one after the other, name it once
+        $same = $other->elements === array_slice($this->elements, -count($other->elements));
+
+        return new self($same ? $this->elements : [...$this->elements, ...$other->elements], $values);
     }
 }

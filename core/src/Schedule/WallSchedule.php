@@ -42,6 +42,9 @@ final class WallSchedule implements Contributor
         foreach ($frontages as $frontage) {
             foreach (array_keys($frontage->walls) as $i => $id) {
                 $body = $bodies[$id];
+                if ($body->host->curtain() !== null) {
+                    continue; // it is of the schedule of runs
+                }
                 $area = FaceArea::of($design, $body);
                 $rows[] = new Row([$id], [
                     'name' => $frontage->name.($i > 0 ? ', part '.($i + 1) : ''),

@@ -127,7 +127,7 @@ final class SheetDrawings
                 $p->x + $opening->width / 2,
                 $p->y - $letters,
                 $letters * 0.8,
-                $opening->mark ?? ($opening->type === null ? '' : $this->design->type($opening->type)->mark),
+                $opening->mark ?? ($opening->isBare() ? '' : $this->design->label($opening)),
             );
         }
 

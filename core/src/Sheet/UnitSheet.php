@@ -14,7 +14,6 @@ use Isleward\Core\Drawing\Shape;
 use Isleward\Core\Drawing\UnitElevation;
 use Isleward\Core\Drawing\UnitPlan;
 use Isleward\Core\Drawing\UnitSection;
-use Isleward\Core\Measure\Units;
 use Isleward\Core\Unit\Opens;
 use Isleward\Core\Unit\SolvedUnit;
 
@@ -25,18 +24,8 @@ use Isleward\Core\Unit\SolvedUnit;
  */
 final class UnitSheet
 {
-    private const SCALES = [1.0, 2.0, 5.0, 10.0, 20.0, 25.0, 50.0, 100.0, 200.0, 500.0];
-
-    private const GAP = 8.0;
-
-    private const ROW = 4.4;
-
-    private function __construct(
-        private readonly UnitType $type,
-        private readonly SolvedUnit $unit,
-        private readonly Settings $settings,
-        private readonly Paper $paper,
-    ) {
+    private function __construct(private readonly SolvedUnit $unit, private readonly Settings $settings)
+    {
     }
 
     /**
@@ -47,56 +36,21 @@ final class UnitSheet
     public static function pages(UnitType $type, Settings $settings, array $counts, Paper $paper, string $date): array
     {
         $unit = Solved::of($type, $type->width, $type->height);
+        $sheet = new self($unit, $settings);
 
-        return (new self($type, $unit, $settings, $paper))->all($counts, $date);
-    }
-
-    /**
-     * @param  array<string, int>  $counts
-     * @return list<string>
-     */
-    private function all(array $counts, string $date): array
-    {
-        [$width, $height] = $this->paper->size();
-        $column = max(92.0, min(130.0, $width * 0.29));
-        $left = TitleBlock::LEFT + 4;
-        $right = $width - TitleBlock::EDGE - $column - 4;
-        $title = trim($this->type->mark.' '.$this->type->name);
-        $first = new Page($width, $height, $title.' · '.$this->settings->name);
-        $scale = $this->drawings($first, $left, TitleBlock::EDGE + 6, $right - self::GAP, $height - TitleBlock::EDGE - 6);
-        $first->line($right, TitleBlock::EDGE, $right, $height - TitleBlock::EDGE, 0.25);
-
-        $pages = [$first];
-        $tables = UnitTables::of($this->type, $this->unit, $this->settings, $counts);
-        $bottom = $height - TitleBlock::EDGE - TitleBlock::HEIGHT - 3;
-        $tables = self::flow($tables, $first, [$right + 4], $column - 4, TitleBlock::EDGE + 2, $bottom);
-        while ($tables !== []) {
-            $pages[] = $page = new Page($width, $height, $title.', continued · '.$this->settings->name);
-            $columns = max(1, (int) floor(($width - $left - TitleBlock::EDGE - 4) / ($column + 4)));
-            $tables = self::flow(
-                $tables,
-                $page,
-                array_map(static fn (int $i): float => $left + $i * ($column + 4), range(0, $columns - 1)),
-                $column - 4,
-                TitleBlock::EDGE + 2,
-                $bottom,
-            );
-        }
-        foreach ($pages as $i => $page) {
-            (new TitleBlock($this->settings->name, $title, $i === 0 ? '1:'.rtrim(
-                rtrim(number_format($scale, 1, '.', ''), '0'),
-                '.',
-            ) : 'none',
-                match ($this->settings->units) {
-                    Units::Millimetre => 'mm', Units::Metre => 'm', Units::FeetInches => 'feet and inches'
-                }, $date, sprintf('%s %d of %d', $this->type->mark, $i + 1, count($pages))))->draw($page, $column + 4);
-        }
-
-        return array_map(static fn (Page $p): string => $p->svg(), $pages);
+        return TypeSheet::pages(
+            $type->mark,
+            $type->name,
+            $settings,
+            $paper,
+            $date,
+            $sheet->drawings(...),
+            UnitTables::of($type, $unit, $settings, $counts),
+        );
     }
 
     /** Places the drawings in a rectangle of the page and gives their scale. */
-    private function drawings(Page $page, float $x0, float $y0, float $x1, float $y1): float
+    private function drawings(Page $page, float $x0, float $y0, float $x1, float $y1): string
     {
         $unit = $this->unit;
         [$cutX, $cutY] = View::cuts($unit, null);
@@ -108,10 +62,9 @@ final class UnitSheet
         $caption = 7.0;
         $across = max($unit->width, $planBox[2]) - min(0.0, $planBox[0]) + $sectionBox[2] - $sectionBox[0];
         $up = $unit->height + $planBox[3] - $planBox[1];
-        $roomX = $x1 - $x0 - $chains->room('left') - $chains->room('right') - 2 * self::GAP;
-        $roomY = $y1 - $y0 - $chains->room('above') - $chains->room('below') - 2 * $caption - self::GAP;
-        $fitting = array_values(array_filter(self::SCALES, static fn (float $s): bool => $across / $s <= $roomX && $up / $s <= $roomY));
-        $scale = $fitting[0] ?? self::SCALES[count(self::SCALES) - 1];
+        $roomX = $x1 - $x0 - $chains->room('left') - $chains->room('right') - 2 * TypeSheet::GAP;
+        $roomY = $y1 - $y0 - $chains->room('above') - $chains->room('below') - 2 * $caption - TypeSheet::GAP;
+        $scale = TypeSheet::largest(static fn (float $s): bool => $across / $s <= $roomX && $up / $s <= $roomY);
         $x = $x0 + $chains->room('left') - min(0.0, $planBox[0]) / $scale + max(0.0, ($roomX - $across / $scale) / 3);
         $y = $y0 + $chains->room('above') + $unit->height / $scale + max(0.0, ($roomY - $up / $scale) / 3);
         $page->drawing([Shape::contour(Layer::Void, $unit->outline), ...UnitElevation::shapes($unit)], $x, $y, $scale);
@@ -121,7 +74,7 @@ final class UnitSheet
             $page->text($x + $lx / $scale - 1.2, $y - $ly / $scale - 1.4, 2.2, (string) ($i + 1), 'end', strong: true, halo: true);
         }
         $chains->draw($page, $x, $y, $scale);
-        $sectionX = $x + $unit->width / $scale + $chains->room('right') + self::GAP - $sectionBox[0] / $scale;
+        $sectionX = $x + $unit->width / $scale + $chains->room('right') + TypeSheet::GAP - $sectionBox[0] / $scale;
         $page->drawing($section, $sectionX, $y, $scale);
         $planY = $y + $chains->room('below') + $caption + $planBox[3] / $scale;
         $page->drawing($plan, $x, $planY, $scale);
@@ -142,7 +95,7 @@ final class UnitSheet
         );
         $page->text($x0, $foot, 2.6, self::legend($unit), faint: true);
 
-        return $scale;
+        return TypeSheet::scale($scale);
     }
 
     private static function legend(SolvedUnit $unit): string
@@ -161,33 +114,6 @@ final class UnitSheet
             $outward => 'Full lines meet at the hinge side; the light opens outward.',
             default => '',
         };
-    }
-
-    /**
-     * Fills columns with tables and gives what is left.
-     *
-     * @param  list<Block>  $tables
-     * @param  list<float>  $columns  where they begin
-     * @return list<Block>
-     */
-    private static function flow(array $tables, Page $page, array $columns, float $width, float $top, float $bottom): array
-    {
-        foreach ($columns as $x) {
-            $y = $top;
-            while ($tables !== []) {
-                $table = array_shift($tables);
-                $rows = (int) floor(($bottom - $y) / self::ROW) - $table->head();
-                // a table begins with three rows at least, or with all it has
-                [$now, $rest] = $rows < min(3, count($table->rows)) ? [null, $table] : $table->split($rows);
-                $y = $now?->draw($page, $x, $y, $width, self::ROW) ?? $y;
-                if ($rest !== null) {
-                    array_unshift($tables, $rest);
-                    break;
-                }
-            }
-        }
-
-        return $tables;
     }
 
     /**

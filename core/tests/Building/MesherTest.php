@@ -93,6 +93,14 @@ final class MesherTest extends TestCase
         self::assertEqualsWithDelta(300 * (11700 * 3600 - $cut), $mesh->volume(), 10.0);
     }
 
+    public function test_a_hole_that_begins_where_the_inner_face_does_leaves_a_closed_solid(): void
+    {
+        $mesh = Mesher::mesh(House::box(12000, 8000, 300, [3600])->body(), [[300, 0, 2100, 0, 2100, 2400, 300, 2400]]);
+        self::assertClosed($mesh);
+        self::assertEqualsWithDelta(300.0 * (11700 * 3600 - 1800 * 2400), $mesh->volume(), 15000.0,
+            'two hundredths of a millimetre at its jamb');
+    }
+
     public function test_a_hole_that_reaches_into_the_mitre_is_cut_through_it(): void
     {
         $body = House::box(12000, 8000, 300, [3600])->body();

@@ -12,6 +12,7 @@ use Isleward\Core\CurtainWall\GridCell;
 use Isleward\Core\CurtainWall\GridMember;
 use Isleward\Core\CurtainWall\GridRules;
 use Isleward\Core\CurtainWall\GridSolver;
+use Isleward\Core\CurtainWall\Lost;
 use Isleward\Core\CurtainWall\Role;
 use Isleward\Core\Geometry\Contour;
 use Isleward\Core\Geometry\Region;
@@ -138,7 +139,7 @@ final class GridTest extends TestCase
                 'The upright line 2 that was moved is not there any more: the rule sets out 1.',
                 'The upright line 4 that was removed is not there any more: the rule sets out 1.',
             ],
-            $wide->lost,
+            Lost::says($wide->lost),
         );
         self::assertEquals($hand, ByHand::from(new Fields($hand->toArray())));
     }

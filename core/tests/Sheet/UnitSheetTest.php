@@ -11,6 +11,7 @@ use Isleward\Core\Measure\Units as Measure;
 use Isleward\Core\Sheet\Paper;
 use Isleward\Core\Sheet\UnitSheet;
 use Isleward\Core\Tests\Support\House;
+use Isleward\Core\Tests\Support\OnPaper;
 use PHPUnit\Framework\TestCase;
 
 /** Sheets of unit types. */
@@ -25,23 +26,7 @@ final class UnitSheetTest extends TestCase
                 $unit = Solved::of($type, $type->width, $type->height);
                 foreach ([Paper::A4, Paper::A3, Paper::AnsiB] as $paper) {
                     $pages = UnitSheet::pages($type, $house->design->settings, ['Quay' => 2, 'Charts' => 5], $paper, '25 November 2026');
-                    $texts = [];
-                    foreach ($pages as $svg) {
-                        $document = new \DOMDocument;
-                        self::assertTrue($document->loadXML($svg), $type->mark);
-                        [$width, $height] = $paper->size();
-                        self::assertStringContainsString(sprintf('viewBox="0 0 %s %s"', $width, $height), $svg);
-                        foreach ($document->getElementsByTagName('text') as $text) {
-                            $texts[] = $text->textContent;
-                            foreach (['x' => $width, 'y' => $height] as $axis => $most) {
-                                $at = (float) $text->getAttribute($axis);
-                                self::assertTrue(
-                                    $at > 0 && $at < $most,
-                                    "$type->mark on $paper->value: “{$text->textContent}” lies at $axis $at",
-                                );
-                            }
-                        }
-                    }
+                    $texts = OnPaper::texts($pages, $paper, $type->mark);
                     foreach (Dimensions::of($unit) as $d) {
                         if ($d['axis'] !== 'angle') {
                             self::assertIsFloat($d['value']);

@@ -22,6 +22,9 @@ final class AnyEdit
         $wall = $pick($design->walls)?->id;
         $opening = $pick($design->openings)?->id ?? 'op-none';
         $openings = $some($design->openings, 4);
+        $grid = $pick($design->grids)?->id() ?? 'gt-none';
+        $curtains = array_filter([...$design->walls, ...$design->openings], static fn ($e): bool => $e->curtain !== null);
+        $curtain = $pick($curtains)?->id ?? $wall;
         $edit = $name ?? (mt_rand(0, 3) === 0 ? $pick(['opening.place', 'opening.change']) : $pick(Edits::names()));
         $along = static fn (): array => match ($r = $pick(['left', 'right', 'middle', 'fraction', 'point', 'line', 'opening'])) {
             'fraction' => ['from' => $r, 'value' => mt_rand(0, 100) / 100],
@@ -83,6 +86,8 @@ final class AnyEdit
                     'base' => $storey,
                     'top' => $storey,
                 ],
+            'outline.change' => ['id' => $pick($design->outlines)?->id] + $pick([['name' => 'O'.mt_rand()], ['slab' => $pick([null,
+                150])]]),
             'outline.turn' => ['id' => $pick($design->outlines)?->id],
             'outline.remove' => ['id' => $pick($design->outlines)?->id, 'withContents' => count($design->outlines) > 3],
             'wall.bend' => ['wall' => $wall, 'rise' => $pick([0, mt_rand(-400, 900), mt_rand(100, 2000)])]
@@ -262,6 +267,32 @@ final class AnyEdit
             'finding.accept' => ['host' => $wall, 'finding' => 'opening.overlap '.$opening, 'figure' => mt_rand(0, 100) / 3, 'note' => 'n'],
             'finding.reopen' => ['id' => $pick($design->acceptances)?->id ?? 'ac-none'],
             'type.add' => ['mark' => 'T-'.mt_rand()] + \Isleward\Core\Unit\Stock::types()[mt_rand(0, 11)],
+            'grid.add' => ['name' => 'grid '.mt_rand()] + GridSample::values(
+                $pick([[], ['bays' => ['by' => 'greatest', 'size' => mt_rand(5, 20) * 100]]]),
+            ),
+            'grid.change' => ['id' => $grid] + $pick([
+                ['name' => 'renamed '.mt_rand()],
+                ['fit' => 'fitting'] + GridSample::values(['bays' => ['by' => 'count', 'count' => mt_rand(1, 9)]]),
+                ['corner' => ['kind' => 'glass', 'joint' => mt_rand(0, 20)]],
+            ]),
+            'grid.remove' => ['id' => $grid, 'instead' => $pick([null, $pick($design->grids)?->id()])],
+            'grid.own' => ['ids' => [$curtain]],
+            'curtain.set' => ['walls' => [$wall]] + $pick([
+                ['grid' => $grid, 'withContents' => (bool) mt_rand(0, 1)],
+                ['grid' => $grid, 'withContents' => true, 'base' => $storey, 'top' => $storey],
+                ['grid' => null, 'thickness' => 300],
+                ['lean' => mt_rand(-20, 20), 'foot' => mt_rand(0, 300)],
+            ]),
+            'curtain.hand' => ['ids' => [$curtain]] + $pick([
+                ['lines' => [['axis' => 'upright', 'done' => 'moved', 'line' => '1', 'from' => 'before', 'at' => mt_rand(3, 9) * 100]]],
+                ['lines' => [['axis' => 'level', 'done' => 'added', 'at' => mt_rand(3, 9) * 100]]],
+                ['members' => [['axis' => 'level', 'line' => '1', 'from' => '0', 'profile' => null]]],
+                ['infills' => [['left' => '0', 'foot' => '0', 'infill' => ['kind' => 'void']]]],
+                ['divide' => [['left' => '0', 'foot' => '0']]],
+                ['mirror' => ['places' => [0]]],
+                ['resetAll' => true],
+            ]),
+            'opening.curtain' => ['ids' => array_slice($openings, 0, 2), 'grid' => $grid] + $fit,
             default => throw new \LogicException("The random run knows nothing to try with $edit."),
         }];
     }

@@ -13,6 +13,11 @@ export type Wall = Schemas['Wall'];
 export type Frontage = Schemas['Frontage'];
 export type RackType = Schemas['RackType'];
 export type Elevation = Schemas['Elevation'];
+export type CurtainGrid = Schemas['CurtainGrid'];
+export type GridCell = Schemas['GridCell'];
+export type RackGrid = Schemas['RackGrid'];
+export type GridDraft = Schemas['GridDraft'];
+export type GridBenchView = Schemas['GridBenchView'];
 export type Catch = Schemas['Catch'];
 export type Plan = Schemas['Plan'];
 export type Shape = Schemas['Shape'];
@@ -205,6 +210,8 @@ export const api = {
     openLink: (token: string) => answer(() => client.POST('/links/{token}', { params: { path: { token } } })),
     bench: (project: string, body: paths['/projects/{project}/bench']['post']['requestBody']['content']['application/json']) =>
         answer(() => client.POST('/projects/{project}/bench', { ...at(project), body })),
+    gridBench: (project: string, body: paths['/projects/{project}/grid-bench']['post']['requestBody']['content']['application/json']) =>
+        answer(() => client.POST('/projects/{project}/grid-bench', { ...at(project), body })),
     exportTypes: (project: string) =>
         answer(() => client.GET('/projects/{project}/exports/types.json', { params: { path: { project } } })) as Promise<TypesDocument>,
     readLength: (text: string, units: Units) => answer(() => client.GET('/lengths', { params: { query: { text, units } } })),

@@ -366,6 +366,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/projects/{project}/grid-bench": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Change values of a grid type that is being made, or none, and see a typical stretch of it */
+        post: operations["gridBench"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/lengths": {
         parameters: {
             query?: never;
@@ -685,7 +702,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** The sheet of a unit type as a file: SVG of its first page, or PDF of them all */
+        /** The sheet of a unit type or a grid type as a file: SVG of its first page, or PDF of them all */
         get: operations["exportSheet"];
         put?: never;
         post?: never;
@@ -1122,6 +1139,86 @@ export interface components {
             hasAccount: boolean;
             id?: string | null;
         };
+        GridDraft: {
+            rules: {
+                [key: string]: unknown;
+            };
+            corner: {
+                [key: string]: unknown;
+            };
+        };
+        GridDimension: {
+            from: number;
+            to: number;
+            size: number;
+            /** @description The value that typing it changes; null for what is left */
+            path: string | null;
+        };
+        GridBenchCell: {
+            name: string;
+            bay: number;
+            row: number;
+            /** @description Its row’s place in its storey */
+            storeyRow: number;
+            left: string;
+            foot: string;
+            box: number[];
+            /** @description Width, height and area between members */
+            clear: number[];
+            ring: number[];
+            says: string;
+            infill: {
+                [key: string]: unknown;
+            };
+        };
+        GridTakeOff: {
+            members: {
+                mark: string;
+                what: string;
+                profile: string;
+                length: number;
+                count: number;
+            }[];
+            infills: {
+                mark: string;
+                what: string;
+                shape: string;
+                width: number;
+                height: number;
+                weight: number;
+                count: number;
+            }[];
+            glass: number;
+            frameShare: number;
+            weight: number;
+            count: number;
+            length: number;
+            longest: number;
+        };
+        GridBenchView: {
+            draft: components["schemas"]["GridDraft"];
+            width: number;
+            height: number;
+            storey: number;
+            storeys: number;
+            floors: number[];
+            shapes: components["schemas"]["Shape"][];
+            bays: number[];
+            rows: number[];
+            cells: components["schemas"]["GridBenchCell"][];
+            chains: {
+                bays: components["schemas"]["GridDimension"][];
+                rows: components["schemas"]["GridDimension"][];
+            };
+            details: {
+                name: string;
+                bounds: number[];
+                shapes: components["schemas"]["Shape"][];
+            }[];
+            takeOff: components["schemas"]["GridTakeOff"];
+            doubts: string[];
+            notes: string[];
+        };
         /** @description Someone in a project */
         Member: {
             id: number;
@@ -1212,7 +1309,7 @@ export interface components {
             id: string;
             name: string;
             /** @enum {string} */
-            source: "openings" | "types" | "walls";
+            source: "openings" | "types" | "walls" | "runs" | "members" | "infills" | "cutting";
             columns: components["schemas"]["LayoutColumn"][];
             merge: boolean;
             groups: string[];
@@ -1383,6 +1480,84 @@ export interface components {
             candidates: components["schemas"]["Candidate"][];
             off: components["schemas"]["OffMark"][];
         };
+        GridLine: {
+            name: string;
+            /** @description From the grid’s left end or foot, as drawn */
+            at: number;
+        };
+        GridCell: {
+            /** @description The line at its left */
+            left: string;
+            /** @description The line under it */
+            foot: string;
+            name: string;
+            bay: number;
+            row: number;
+            /** @description Left, foot, right, head on the frontage: u and level */
+            box: number[];
+            /** @description Where it is no rectangle */
+            ring?: number[];
+            /** @description Which of the infills */
+            infill: number;
+            /** @description Width, height and area in its own plane, between members */
+            clear: number[];
+        };
+        GridPiece: {
+            line: string;
+            from: string;
+            /** @enum {string} */
+            axis: "upright" | "level";
+            role: string;
+            box: number[];
+        };
+        ByHand: {
+            /** @enum {string} */
+            of: "lines" | "members" | "infills" | "free";
+            place: number;
+            says: string;
+        };
+        GridInfill: {
+            /** @enum {string} */
+            kind: "vision" | "spandrel" | "solid" | "louvre" | "void" | "unit" | "door";
+            layers: number[];
+            density?: number;
+            type: string | null;
+            mirrored?: boolean;
+            says: string;
+        };
+        CurtainGrid: {
+            /** @description The stretch or the opening it is of */
+            element: string;
+            grid: string;
+            /** @description Of an arc in facets: the line it begins at */
+            facet: string | null;
+            /** @description Its left end on the frontage */
+            u: number;
+            /** @description Level of its foot */
+            foot: number;
+            /** @description Upright height of a mm up its face */
+            upright: number;
+            width: number;
+            height: number;
+            /** @description Whether its left lies right on the frontage */
+            mirrored: boolean;
+            bays: components["schemas"]["GridLine"][];
+            rows: components["schemas"]["GridLine"][];
+            cells: components["schemas"]["GridCell"][];
+            members: components["schemas"]["GridPiece"][];
+            free: number[][];
+            infills: components["schemas"]["GridInfill"][];
+            byHand: components["schemas"]["ByHand"][];
+            lost: string[];
+            /** @description Of its infills, mm² */
+            area: number;
+            /** @description Of its vision glass, mm² */
+            glass: number;
+            /** @description Its corners on the frontage */
+            face: number[];
+            /** @description Of its face, mm² */
+            faceArea: number;
+        };
         /** @description Where along its wall something is, as it was said */
         Position: {
             /** @enum {string} */
@@ -1454,6 +1629,8 @@ export interface components {
             mark: string | null;
             /** @description How it is cut into a curved wall; null as the project says */
             jambs: ("parallel" | "radial" | "bent") | null;
+            /** @description Curtain wall that fills it */
+            curtain: components["schemas"]["Curtain"] | null;
             label: string;
             symbol: string;
             /** @description Left jamb on the frontage */
@@ -1535,6 +1712,10 @@ export interface components {
             name: string;
         };
         Elevation: {
+            /** @description Which wall each shape of the drawing is */
+            hosts: string[];
+            /** @description Its curtain walls */
+            grids: components["schemas"]["CurtainGrid"][];
             lines: components["schemas"]["SettingOutLine"][];
             frontage: string;
             drawing: components["schemas"]["Drawing"];
@@ -1654,8 +1835,56 @@ export interface components {
             fresh: components["schemas"]["FreshLine"][];
             kinds: components["schemas"]["FreshKind"][];
         };
+        /** @description What makes a stretch, or fills an opening, with curtain wall */
+        Curtain: {
+            grid: string;
+            /** @description Degrees from upright, inward */
+            lean: number;
+            /** @description Over the floor of its storey */
+            foot: number;
+            /** @description Of its own */
+            height: number | null;
+            /** @description What stands at its left end */
+            corner: {
+                [key: string]: unknown;
+            } | null;
+            faceted: boolean;
+        };
+        RackGrid: {
+            id: string;
+            mark: string;
+            name: string;
+            /** @description Behind its glass line */
+            depth: number;
+            /** @description Equal for equal rules */
+            hash: string;
+            /** @description In how many runs it stands */
+            runs: number;
+            /** @description How many openings it fills */
+            openings: number;
+            corner: {
+                [key: string]: unknown;
+            };
+            rules: {
+                [key: string]: unknown;
+            };
+            /** @description A small stretch of it; null where no size fits it */
+            sample: {
+                width: number;
+                height: number;
+                shapes: components["schemas"]["Shape"][];
+            } | null;
+        };
+        RunPlace: {
+            /** @description Of its first stretch */
+            id: string;
+            /** @description Its stretches in order */
+            walls: string[];
+            length: number;
+        };
         /** @description A project’s settings */
         Settings: {
+            curtainRules: components["schemas"]["CurtainRules"];
             /**
              * @description How openings are cut into curved walls that do not say it themselves
              * @enum {string}
@@ -1701,6 +1930,17 @@ export interface components {
             /** @description kg/m³ */
             infillDensity: number;
         };
+        CurtainRules: {
+            sliver: number;
+            /** @description kg */
+            weight: number;
+            /** @description mm² */
+            area: number;
+            apart: number;
+            bars: number[];
+            kerf: number;
+            trim: number;
+        };
         Module: {
             length: number;
             height: number;
@@ -1715,6 +1955,8 @@ export interface components {
             ceiling: number;
         };
         Outline: {
+            /** @description Thickness of the slab it stands on */
+            slab: number | null;
             id: string;
             name: string;
             position: number;
@@ -1722,6 +1964,8 @@ export interface components {
             inner: boolean;
         };
         Wall: {
+            /** @description Where it is curtain wall */
+            curtain: components["schemas"]["Curtain"] | null;
             id: string;
             outline: string;
             position: number;
@@ -1805,6 +2049,8 @@ export interface components {
             hash: string;
         };
         Project: {
+            grids: components["schemas"]["RackGrid"][];
+            runs: components["schemas"]["RunPlace"][];
             settings: components["schemas"]["Settings"];
             /** @enum {string} */
             role: "owner" | "editor" | "viewer";
@@ -1921,6 +2167,10 @@ export interface components {
             setting?: number | string;
             /** @enum {string} */
             jambs?: "parallel" | "radial" | "bent";
+            /** @description limits and bars of curtain walls */
+            curtainRules?: {
+                [key: string]: unknown;
+            };
         };
         StoreyInsertArgs: {
             name: string;
@@ -1992,9 +2242,15 @@ export interface components {
                 radius: number | string;
             };
             /** @description mm, or a text in people’s units */
-            thickness: number | string;
+            thickness?: number | string;
             base: string;
             top: string;
+            grid?: string | null;
+            lean?: number;
+            /** @description mm, or a text in people’s units */
+            foot?: number | string;
+            height?: (number | string) | null;
+            faceted?: boolean;
             closed?: boolean;
             inner?: boolean;
             name?: string | null;
@@ -2002,6 +2258,11 @@ export interface components {
             line?: "face" | "centre";
             /** @enum {string} */
             outside?: "left" | "right";
+        };
+        OutlineChangeArgs: {
+            id: string;
+            name?: string;
+            slab?: (number | string) | null;
         };
         OutlineTurnArgs: {
             id: string;
@@ -2153,6 +2414,7 @@ export interface components {
             host: string;
             storey: string;
             type?: string | null;
+            grid?: string | null;
             /** @description mm, or a text in people’s units */
             width?: number | string;
             /** @description mm, or a text in people’s units */
@@ -2295,6 +2557,12 @@ export interface components {
         };
         OpeningEmptyArgs: {
             ids: string[];
+            /** @enum {string} */
+            fit?: "all" | "fitting";
+        };
+        OpeningCurtainArgs: {
+            ids: string[];
+            grid: string;
             /** @enum {string} */
             fit?: "all" | "fitting";
         };
@@ -2475,6 +2743,110 @@ export interface components {
             };
             /** @enum {string} */
             fit?: "all" | "fitting";
+        };
+        GridAddArgs: {
+            mark?: string;
+            name?: string;
+            /** @description what stands at corners, as docs/schemas has it */
+            corner?: {
+                [key: string]: unknown;
+            };
+            /** @description the rules of the grid, as docs/schemas has them */
+            rules?: {
+                [key: string]: unknown;
+            };
+        };
+        GridChangeArgs: {
+            id: string;
+            mark?: string;
+            name?: string;
+            /** @description what stands at corners, as docs/schemas has it */
+            corner?: {
+                [key: string]: unknown;
+            };
+            /** @description the rules of the grid, as docs/schemas has them */
+            rules?: {
+                [key: string]: unknown;
+            };
+            /** @enum {string} */
+            fit?: "all" | "fitting";
+        };
+        GridRemoveArgs: {
+            id: string;
+            instead?: string | null;
+        };
+        GridOwnArgs: {
+            ids: string[];
+        };
+        CurtainSetArgs: {
+            walls: string[];
+            grid?: string | null;
+            /** @description degrees from upright, inward */
+            lean?: number;
+            /** @description mm, or a text in people’s units */
+            foot?: number | string;
+            height?: (number | string) | null;
+            faceted?: boolean;
+            corner?: {
+                [key: string]: unknown;
+            } | null;
+            base?: string;
+            top?: string;
+            /** @description mm, or a text in people’s units */
+            thickness?: number | string;
+            withContents?: boolean;
+        };
+        CurtainHandArgs: {
+            ids: string[];
+            resetAll?: boolean;
+            reset?: {
+                /** @enum {string} */
+                of: "lines" | "members" | "infills" | "free";
+                places: (number | string)[];
+            }[];
+            lines?: {
+                [key: string]: unknown;
+            }[];
+            members?: {
+                [key: string]: unknown;
+            }[];
+            infills?: {
+                [key: string]: unknown;
+            }[];
+            free?: {
+                [key: string]: unknown;
+            }[];
+            move?: {
+                places: (number | string)[];
+                /** @description mm, or a text in people’s units */
+                u?: number | string;
+                /** @description mm, or a text in people’s units */
+                v?: number | string;
+                copy?: boolean;
+            };
+            mirror?: {
+                places: (number | string)[];
+                /** @description mm, or a text in people’s units */
+                u?: number | string;
+            };
+            join?: {
+                left: string;
+                foot: string;
+                element?: string;
+            }[];
+            divide?: {
+                left: string;
+                foot: string;
+                /** @enum {string} */
+                axis?: "level" | "upright";
+                element?: string;
+                /** @description mm, or a text in people’s units */
+                at?: number | string;
+                /** @description the section of what divides it */
+                profile?: {
+                    [key: string]: unknown;
+                };
+            }[];
         };
         TracingPlaceArgs: {
             id: string;
@@ -2975,6 +3347,14 @@ export interface operations {
                     key?: string;
                 } | {
                     /** @constant */
+                    edit: "outline.change";
+                    args: components["schemas"]["OutlineChangeArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
                     edit: "outline.turn";
                     args: components["schemas"]["OutlineTurnArgs"];
                     /** @description Number of the latest change you have seen */
@@ -3119,6 +3499,14 @@ export interface operations {
                     key?: string;
                 } | {
                     /** @constant */
+                    edit: "opening.curtain";
+                    args: components["schemas"]["OpeningCurtainArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
                     edit: "opening.own-type";
                     args: components["schemas"]["OpeningOwnTypeArgs"];
                     /** @description Number of the latest change you have seen */
@@ -3249,6 +3637,54 @@ export interface operations {
                     /** @constant */
                     edit: "type.from-lines";
                     args: components["schemas"]["TypeFromLinesArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "grid.add";
+                    args: components["schemas"]["GridAddArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "grid.change";
+                    args: components["schemas"]["GridChangeArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "grid.remove";
+                    args: components["schemas"]["GridRemoveArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "grid.own";
+                    args: components["schemas"]["GridOwnArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "curtain.set";
+                    args: components["schemas"]["CurtainSetArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "curtain.hand";
+                    args: components["schemas"]["CurtainHandArgs"];
                     /** @description Number of the latest change you have seen */
                     base: number;
                     /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
@@ -4138,6 +4574,64 @@ export interface operations {
             };
             /** @description None */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with its reason */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    gridBench: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @description None for one to begin with */
+                    draft?: components["schemas"]["GridDraft"] | null;
+                    set?: {
+                        path: string;
+                        /** @description A figure in mm or a text in the project’s units, or whatever stands there */
+                        value: unknown;
+                    }[];
+                    /** @description Of the typical stretch; none for a usual one */
+                    width?: number | string | null;
+                    /** @description That it runs through; none for two */
+                    storeys?: number | string | null;
+                    /** @description How high each is */
+                    storey?: number | string | null;
+                };
+            };
+        };
+        responses: {
+            /** @description What it is now */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GridBenchView"];
+                };
+            };
+            /** @description It cannot be built so */
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -5155,10 +5649,10 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": {
-                    /** @description of sheets and of unit types; all when left out */
+                    /** @description of sheets, unit types and grid types; all when left out */
                     ids?: string[];
                     /**
-                     * @description for the unit types
+                     * @description for the types
                      * @enum {string}
                      */
                     paper: "A4" | "A3" | "A2" | "A1" | "A0" | "ANSI-A" | "ANSI-B" | "ANSI-C" | "ANSI-D" | "ANSI-E";

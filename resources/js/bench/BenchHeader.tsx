@@ -1,6 +1,6 @@
-import { Redo2, Undo2 } from 'lucide-react';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
+import { NameField, UndoRedo } from '../ui/BenchParts';
 import { Button } from '../ui/Button';
 import { Mark } from '../ui/Mark';
 import { Menu } from '../ui/Menu';
@@ -28,7 +28,7 @@ export function BenchHeader({ isNew, type, openings, unsaved, onSave }: Props) {
                 <Mark size={26} /> Desk
             </Link>
             <h1 className="sr-only">Unit bench</h1>
-            <Name
+            <NameField
                 label="Mark"
                 value={draft.mark}
                 placeholder={isNew ? 'next free' : ''}
@@ -36,7 +36,7 @@ export function BenchHeader({ isNew, type, openings, unsaved, onSave }: Props) {
                 disabled={!data.mayEdit}
                 onChange={(mark) => rename({ mark })}
             />
-            <Name
+            <NameField
                 label="Name"
                 value={draft.name}
                 placeholder="Name"
@@ -66,26 +66,7 @@ export function BenchHeader({ isNew, type, openings, unsaved, onSave }: Props) {
             <AjarControl />
             {data.mayEdit && (
                 <>
-                    <Button
-                        look="plain"
-                        aria-label="Undo"
-                        title="Undo (Ctrl Z)"
-                        disabled={past === 0}
-                        onClick={() => void undo()}
-                        className="px-1.5"
-                    >
-                        <Undo2 size={15} /> Undo
-                    </Button>
-                    <Button
-                        look="plain"
-                        aria-label="Redo"
-                        title="Redo (Ctrl Shift Z)"
-                        disabled={future === 0}
-                        onClick={() => void redo()}
-                        className="px-1.5"
-                    >
-                        <Redo2 size={15} /> Redo
-                    </Button>
+                    <UndoRedo past={past} future={future} onUndo={undo} onRedo={redo} />
                     <Menu
                         trigger={<Button>More</Button>}
                         items={[
@@ -139,42 +120,5 @@ function AjarControl() {
             />
             <span className="w-9 text-right text-ink">{Math.round((ajar ?? 0) * 100)} %</span>
         </label>
-    );
-}
-
-function Name({
-    label,
-    value,
-    placeholder,
-    width,
-    disabled,
-    onChange,
-}: {
-    label: string;
-    value: string;
-    placeholder: string;
-    width: string;
-    disabled: boolean;
-    onChange: (text: string) => void;
-}) {
-    const [text, setText] = useState(value);
-    useEffect(() => setText(value), [value]);
-    const send = () => {
-        if (text.trim() !== value) onChange(text.trim());
-    };
-    return (
-        <input
-            aria-label={label}
-            value={text}
-            placeholder={placeholder}
-            readOnly={disabled}
-            maxLength={80}
-            onChange={(e) => setText(e.target.value)}
-            onBlur={send}
-            onKeyDown={(e) => {
-                if (e.key === 'Enter') e.currentTarget.blur();
-            }}
-            className={`min-h-8 ${width} rounded border border-hairline bg-sheet px-2 font-semibold placeholder:font-normal hover:border-tide focus:border-tide`}
-        />
     );
 }

@@ -4,6 +4,7 @@ import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { api } from '../api/client';
 import { DataProvider, Ready, Unfolding, useData } from '../desk/data';
 import { Going } from '../desk/Going';
+import { CardTabs } from '../ui/BenchParts';
 import { tell } from '../ui/notices';
 import { BenchDrawing } from './BenchDrawing';
 import { BenchHeader } from './BenchHeader';
@@ -139,25 +140,15 @@ function Bench({ type }: { type: string }) {
             <main className="flex min-h-0 grow">
                 <div className="min-w-0 grow">{tab === 'solid' ? <SolidView /> : <BenchDrawing />}</div>
                 <aside aria-label="Card of the unit" className="flex w-[340px] shrink-0 flex-col border-l border-hairline bg-paper">
-                    <nav className="flex gap-3 border-b border-hairline px-4 pt-2" aria-label="What the card shows">
-                        {(
-                            [
-                                ['make', shown.length > 0 ? 'Light' : 'Unit'],
-                                ['parts', 'Take-off'],
-                                ['solid', 'Solid'],
-                            ] as const
-                        ).map(([name, label]) => (
-                            <button
-                                key={name}
-                                type="button"
-                                aria-pressed={tab === name}
-                                onClick={() => setTab(name)}
-                                className={`min-h-6 pb-0.5 ${tab === name ? 'border-b-2 border-tide font-semibold' : 'text-quiet hover:text-tide'}`}
-                            >
-                                {label}
-                            </button>
-                        ))}
-                    </nav>
+                    <CardTabs
+                        tabs={[
+                            ['make', shown.length > 0 ? 'Light' : 'Unit'],
+                            ['parts', 'Take-off'],
+                            ['solid', 'Solid'],
+                        ]}
+                        tab={tab}
+                        onTab={setTab}
+                    />
                     <div className="min-h-0 grow overflow-auto px-4 py-3" tabIndex={-1}>
                         {general && (
                             <p role="alert" className="mb-2 border-l-3 border-buoy bg-buoy-wash px-2 py-1 leading-snug text-buoy">

@@ -1,10 +1,9 @@
-import { useRef } from 'react';
 import type { Args, BenchDimension } from '../api/client';
 import { formatLength } from '../measure/format';
-import { useTyped } from '../ui/useTyped';
+import { ChainField } from '../ui/ChainField';
 import { useData } from '../desk/data';
 import { step, useBench } from './draft';
-import { fieldWidth, type Line } from './layout';
+import { type Line } from './layout';
 
 export const fieldOf = (d: BenchDimension): string => `${d.step} ${JSON.stringify(d.args)} ${d.field}`;
 
@@ -43,55 +42,23 @@ export function Between({ dimension: d, line }: { dimension: BenchDimension; lin
 export function DimensionField({ dimension: d, line }: { dimension: BenchDimension; line: Line }) {
     const data = useData();
     const wrong = useBench((b) => (b.wrong?.field === fieldOf(d) ? b.wrong.message : null));
-    const input = useRef<HTMLInputElement>(null);
     const shown = d.axis === 'angle' ? `${+d.value.toFixed(2)}°` : formatLength(d.value, data.project.settings.units);
-    const typed = useTyped(input, shown, wrong !== null, async (text) => data.mayEdit && (await step(d.step, argsOf(d, text), fieldOf(d))));
-    const { text, send } = typed;
-    const width = fieldWidth(text ?? shown);
-    // beside an upright line, away from the drawing
-    const aside = line.upright ? Math.max(0, width / 2 - 20) * Math.sign(line.label[0] - line.from[0]) : 0;
-
     return (
-        <>
-            <input
-                ref={input}
-                aria-label={d.label}
-                aria-invalid={wrong !== null}
-                readOnly={!data.mayEdit}
-                title={wrong ?? `${d.label}${d.typed ? '' : ': what is left'}${d.kind === 'part' ? ' · “rest” gives it what is left' : ''}`}
-                value={text ?? shown}
-                data-field={fieldOf(d)}
-                className={`absolute h-6 -translate-x-1/2 -translate-y-1/2 rounded-sm border text-center text-[11.5px] tabular-nums outline-offset-0 focus:z-20 ${
-                    wrong
-                        ? 'z-20 border-buoy bg-buoy-wash text-buoy'
-                        : `border-transparent bg-sheet hover:border-tide ${d.kind === 'overall' ? 'font-bold text-ink' : d.typed ? 'font-semibold text-tide' : 'text-quiet italic'}`
-                }`}
-                style={{ left: line.label[0] + aside, top: line.label[1], width }}
-                onFocus={(e) => e.target.select()}
-                onChange={(e) => {
-                    typed.type(e.target.value);
-                    if (wrong) useBench.setState({ wrong: null });
-                }}
-                onBlur={() => void send()}
-                onKeyDown={(e) => {
-                    if (!e.ctrlKey && !e.metaKey) e.stopPropagation();
-                    if (e.key === 'Enter') void send();
-                    if (e.key === 'Escape') {
-                        typed.drop();
-                        useBench.setState({ wrong: null });
-                        e.currentTarget.blur();
-                    }
-                }}
-            />
-            {wrong && (
-                <p
-                    role="alert"
-                    className="absolute z-30 w-64 -translate-x-1/2 border-l-3 border-buoy bg-buoy-wash px-2 py-1 text-xs leading-snug text-buoy shadow"
-                    style={{ left: Math.max(135, line.label[0]), top: line.label[1] + 13 }}
-                >
-                    {wrong}
-                </p>
-            )}
-        </>
+        <ChainField
+            label={d.label}
+            title={`${d.label}${d.typed ? '' : ': what is left'}${d.kind === 'part' ? ' · “rest” gives it what is left' : ''}`}
+            shown={shown}
+            look={d.kind === 'overall' ? 'overall' : d.typed ? 'typed' : 'left'}
+            wrong={wrong}
+            readOnly={!data.mayEdit}
+            field={fieldOf(d)}
+            place={(width) => {
+                // beside an upright line, away from the drawing
+                const aside = line.upright ? Math.max(0, width / 2 - 20) * Math.sign(line.label[0] - line.from[0]) : 0;
+                return [line.label[0] + aside, line.label[1]];
+            }}
+            onSend={async (text) => data.mayEdit && (await step(d.step, argsOf(d, text), fieldOf(d)))}
+            onClear={() => wrong && useBench.setState({ wrong: null })}
+        />
     );
 }

@@ -1,4 +1,5 @@
 import type { BenchDimension, BenchView, Shape } from '../api/client';
+import { fieldWidth } from '../ui/ChainField';
 
 export type Layout = {
     /** px for a mm */
@@ -14,8 +15,6 @@ export type Layout = {
 };
 
 const ROW = { below: 27, above: 27 };
-/** px that a figure takes in its field */
-export const fieldWidth = (text: string): number => Math.max(text.length * 7 + 12, 34);
 const GAP = 26;
 /** room for “inside” right of the section's foot, and left of the plan */
 const NAME = 46;

@@ -15,15 +15,15 @@ import { startOutline } from './plan/outlining';
 import { Going } from './Going';
 import { Rack } from './Rack';
 import { RemoveHanging } from './RemoveHanging';
-import { SettingsDialog } from './SettingsDialog';
 import { OutOfIt } from '../people/Others';
-import { PeopleDialog } from '../people/PeopleDialog';
 import { SectionPane } from './section/SectionPane';
 import { later } from '../ui/later';
 import { resetDesk, useDesk, type Pane } from './store';
 
 const Schedules = later('The schedules', () => import('./schedules/Schedules').then((m) => m.Schedules));
 const PicturePane = later('The picture', () => import('./picture/PicturePane').then((m) => m.PicturePane));
+const SettingsDialog = later('The settings', () => import('./SettingsDialog').then((m) => m.SettingsDialog), null);
+const PeopleDialog = later('The people', () => import('../people/PeopleDialog').then((m) => m.PeopleDialog), null);
 const SolidPane = later('The solid view', () => import('./solid/SolidPane').then((m) => m.SolidPane));
 
 const names: Record<Pane, string> = { elevation: 'Elevation', plan: 'Plan', section: 'Section', solid: 'Solid', picture: 'Picture' };
@@ -91,6 +91,8 @@ function Doing() {
 function Desk() {
     const main = useDesk((s) => s.main);
     const schedules = useDesk((s) => s.schedules);
+    const settings = useDesk((s) => s.settings);
+    const people = useDesk((s) => s.people);
     const stands = useStands();
     return (
         <div className="flex h-full flex-col">
@@ -146,8 +148,8 @@ function Desk() {
             {stands && (
                 <>
                     <CommandList />
-                    <SettingsDialog />
-                    <PeopleDialog />
+                    {settings && <SettingsDialog />}
+                    {people && <PeopleDialog />}
                     <RemoveHanging />
                     <Going />
                 </>

@@ -4,10 +4,12 @@ import { useCallback, useMemo, useRef, useState, type KeyboardEvent } from 'reac
 import { Link, useNavigate } from 'react-router';
 import { api, type RackType, type Shape } from '../api/client';
 import { svgPath } from './drawing/svgPath';
+import { RackGrids } from './RackGrids';
 import { RackMenu } from './RackMenu';
 import { useData } from './data';
 import { isOnFloor } from './ghost';
 import { takeInHand } from './placing';
+import { startOutline } from './plan/outlining';
 import { inHandOf, useDesk } from './store';
 
 /** px for a mm: every unit on the rack stands at one scale. */
@@ -28,7 +30,7 @@ export function Rack() {
     const types = useMemo(() => data.project.types.filter((t) => matches(t, sought)), [data.project.types, sought]);
 
     const take = (type: RackType | null) => {
-        if (inHand && inHand.type === (type?.id ?? null)) return useDesk.getState().leave();
+        if (inHand && !inHand.grid && inHand.type === (type?.id ?? null)) return useDesk.getState().leave();
         takeInHand(data, {
             type: type?.id ?? null,
             label: type?.mark ?? 'bare opening',
@@ -59,12 +61,13 @@ export function Rack() {
                         No unit is like “{sought}”: try its mark, operation, finish, width or height.
                     </span>
                 )}
+                <RackGrids />
                 {data.mayEdit && <RackMenu />}
                 <div className="flex items-end border-l border-hairline px-2 pb-1">
                     <Stand
                         mark="bare"
                         title="Bare opening, no unit"
-                        on={inHand !== null && inHand.type === null}
+                        on={inHand !== null && inHand.type === null && !inHand.grid}
                         disabled={!data.mayEdit}
                         width={1000}
                         height={1000}
@@ -82,9 +85,21 @@ export function Rack() {
                         <span>
                             {data.length(inHand.width)} × {data.length(inHand.height)}
                             {inHand.type && <BenchLink type={inHand.type} />}
+                            {inHand.grid && (
+                                <Link to={`/projects/${data.id}/grid-bench/${inHand.grid}`} className="ml-1 text-xs text-tide underline">
+                                    at the bench
+                                </Link>
+                            )}
                         </span>
                         <span className="text-xs">
-                            Click a wall or type figures ·{isOnFloor(data, inHand) ? ' Alt lifts it off the floor ·' : ''} Esc cancels
+                            {inHand.grid ? (
+                                <GridHint grid={inHand.grid} />
+                            ) : (
+                                <>
+                                    Click a wall or type figures ·{isOnFloor(data, inHand) ? ' Alt lifts it off the floor ·' : ''} Esc
+                                    cancels
+                                </>
+                            )}
                         </span>
                     </>
                 ) : shown ? (
@@ -118,6 +133,19 @@ export function Rack() {
                 )}
             </div>
         </section>
+    );
+}
+
+/** What a grid type in hand is for. */
+function GridHint({ grid }: { grid: string }) {
+    const data = useData();
+    return (
+        <>
+            Drag a rectangle on a wall, or{' '}
+            <button type="button" className="text-tide underline" onClick={() => startOutline(data, false, grid)}>
+                draw a run in plan
+            </button>
+        </>
     );
 }
 

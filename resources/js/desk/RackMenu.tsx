@@ -6,7 +6,9 @@ import { Menu } from '../ui/Menu';
 import { complain } from '../ui/notices';
 import { useData } from './data';
 import { download } from './exporting';
-import { BringTypes } from './BringTypes';
+import { later } from '../ui/later';
+
+const BringTypes = later('The units', () => import('./BringTypes').then((m) => m.BringTypes), null);
 
 /** What can be done about the rack's units: make one, bring some in, take some along. */
 export function RackMenu() {
@@ -40,15 +42,23 @@ export function RackMenu() {
                 }
                 items={[
                     { label: 'Make a new unit', note: 'at the bench', onSelect: () => void navigate(`/projects/${data.id}/bench/new`) },
+                    {
+                        label: 'Make a new grid type',
+                        note: 'curtain wall',
+                        onSelect: () => void navigate(`/projects/${data.id}/grid-bench/new`),
+                    },
                     'line',
                     { label: 'Bring units from another project…', onSelect: () => setBringing({ from: '', document: null }) },
                     { label: 'Bring units from a file…', note: 'JSON', onSelect: () => file.current?.click() },
                     { label: 'Take the units along in a file', note: 'JSON', onSelect: () => download(data.id, 'types.json') },
                     'line',
                     {
-                        label: 'Unit sheets…',
+                        label: 'Type sheets…',
                         note: 'SVG, PDF',
-                        onSelect: () => void navigate(`/projects/${data.id}/sheets?type=${data.project.types[0]?.id ?? ''}`),
+                        onSelect: () =>
+                            void navigate(
+                                `/projects/${data.id}/sheets?type=${data.project.types[0]?.id ?? data.project.grids[0]?.id ?? ''}`,
+                            ),
                     },
                 ]}
             />

@@ -10,6 +10,11 @@ import { useDesk } from './store';
 import { later } from '../ui/later';
 
 const UnitLimitsDialog = later('The limits of units', () => import('./UnitLimitsDialog').then((m) => m.UnitLimitsDialog));
+const CurtainLimitsDialog = later(
+    'The limits of curtain walls',
+    () => import('./CurtainLimitsDialog').then((m) => m.CurtainLimitsDialog),
+    null,
+);
 const FinishesDialog = later('The finishes', () => import('../bench/Finishes').then((m) => m.FinishesDialog));
 
 /** The project's settings: name, units, the margin at corners, the nib in inner walls, masonry, the lowest floor's level, north. */
@@ -44,7 +49,7 @@ function Form() {
     const [setting, setSetting] = useState(data.length(settings.setting));
     const [jambs, setJambs] = useState(settings.jambs);
     const [problem, setProblem] = useState<string>();
-    const [further, setFurther] = useState<'limits' | 'finishes' | null>(null);
+    const [further, setFurther] = useState<'limits' | 'curtain' | 'finishes' | null>(null);
 
     async function save(event: FormEvent) {
         event.preventDefault();
@@ -130,11 +135,15 @@ function Form() {
                 <button type="button" className="text-tide underline" onClick={() => setFurther('limits')}>
                     Limits of sashes and leaves…
                 </button>
+                <button type="button" className="text-tide underline" onClick={() => setFurther('curtain')}>
+                    Curtain walls…
+                </button>
                 <button type="button" className="text-tide underline" onClick={() => setFurther('finishes')}>
                     Finishes…
                 </button>
             </p>
             {further === 'limits' && <UnitLimitsDialog open onClose={() => setFurther(null)} />}
+            {further === 'curtain' && <CurtainLimitsDialog onClose={() => setFurther(null)} />}
             {further === 'finishes' && <FinishesDialog open onClose={() => setFurther(null)} />}
             <p role="alert" className="text-buoy empty:hidden">
                 {problem}

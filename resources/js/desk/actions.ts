@@ -88,6 +88,10 @@ export function deskActions(data: Data): Action[] {
               sheet('Tracings under the plan', 'tracings', 'j'),
               { name: 'Draw an outline of walls', run: () => startOutline(data) },
               { name: 'Draw inner walls', run: () => startOutline(data, true) },
+              ...data.project.grids.map((g) => ({
+                  name: `Draw a run of curtain wall ${g.mark}`,
+                  run: () => startOutline(data, false, g.id),
+              })),
           ]
         : [];
 }

@@ -6,6 +6,7 @@ import { picking } from './picking';
 import { placing } from './placing';
 import { outlining } from './plan/outlining';
 import { pointing } from './plan/pointing';
+import { spanning } from './curtain/spanning';
 import type { Mode, Spot } from './store';
 
 export type Data = ReturnType<typeof useData>;
@@ -44,6 +45,7 @@ const ways: Record<Exclude<Mode['is'], 'nothing'>, Ways> = {
     framing: { sentence: 'Drag a frame round what is to be chosen' },
     picking,
     pointing,
+    spanning,
 };
 
 export const waysOf = (mode: Mode): Ways | null => (mode.is === 'nothing' ? null : ways[mode.is]);

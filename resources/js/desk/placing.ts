@@ -40,6 +40,7 @@ export function placeArgs(data: Data, inHand: InHand, ghost: Ghost): EditArgs<'o
         host: ghost.host,
         storey: ghost.storey,
         type: inHand.type,
+        ...(inHand.grid ? { grid: inHand.grid } : {}),
         width: typed.width ?? ghost.width,
         height: typed.height ?? ghost.height,
         position,
@@ -148,6 +149,41 @@ export async function placeGhost(data: Data): Promise<void> {
         complain(problem);
         changeGhost((now) => ({ ...now, refusal: (problem as Error).message }));
     }
+}
+
+/** A rectangle is dragged for what is in hand: it becomes as wide and high as that, in steps of 10. */
+export function spread(data: Data, from: { x: number; y: number }, to: { x: number; y: number }): void {
+    const { mode } = useDesk.getState();
+    const ghost = ghostOf({ mode });
+    const frontage = ghost && data.frontageOf.get(ghost.host);
+    if (mode.is !== 'placing' || !ghost || !frontage) return;
+    const start = frontage.offset + (frontage.walls[ghost.host] ?? 0);
+    const round = (mm: number) => Math.round(mm / 10) * 10;
+    const floor = data.storeys.get(ghost.storey)?.floor ?? 0;
+    const [left, right] = [round(Math.min(from.x, to.x) - start), round(Math.max(from.x, to.x) - start)];
+    // a rectangle that begins about at the floor stands on it
+    const low = Math.min(from.y, to.y);
+    const sill = Math.abs(low - floor) < 250 ? floor : round(low);
+    const [width, height] = [Math.max(right - left, 100), Math.max(round(Math.max(from.y, to.y)) - sill, 100)];
+    useDesk.setState({
+        mode: {
+            ...mode,
+            inHand: { ...mode.inHand, width, height, sill: sill - floor },
+            ghost: {
+                ...ghost,
+                left,
+                sill,
+                width,
+                span: width,
+                height,
+                typed: {},
+                caught: { along: null, up: null },
+                centred: false,
+                refusal: null,
+            },
+        },
+    });
+    inquire(data);
 }
 
 /** A key pressed while something is in hand; true when it was meant for the ghost. */

@@ -8,7 +8,13 @@ export type Dimension = 'left' | 'right' | 'sill' | 'head' | 'width' | 'height';
 export const dimensions: Dimension[] = ['left', 'right', 'sill', 'head', 'width', 'height'];
 
 /** What the next opening is made of: a type from the rack, or a bare opening, with the size and sill used last. */
-export type InHand = { type: string | null; label: string; width: number; height: number; sill: number };
+export type InHand = { type: string | null; grid?: string; label: string; width: number; height: number; sill: number };
+
+/** A cell of a curtain wall: of which stretch or opening, by the lines at its left and under it. */
+export type CellKey = { element: string; left: string; foot: string };
+
+/** A piece of a line of a curtain wall, from the crossing line it begins at. */
+export type PieceKey = { element: string; axis: 'upright' | 'level'; line: string; from: string };
 
 /** An opening that is being placed or moved and is not there yet. Lengths in mm; left from the wall's left end, sill as a level. */
 export type Ghost = {
@@ -141,6 +147,8 @@ export type Mode =
     | { is: 'framing' }
     /** an opening waits for a picked point to be measured from */
     | { is: 'picking'; opening: string }
+    /** a free member is drawn across the cells of a curtain wall */
+    | { is: 'spanning'; element: string; from: [number, number] | null; to: [number, number] | null }
     | ({ is: 'pointing' } & Pointing);
 
 const nothing: Mode = { is: 'nothing' };
@@ -153,6 +161,9 @@ export type Going = { id: string; what: string; done: number; total: number; sta
 
 type Desk = {
     chosen: string[];
+    /** of a chosen curtain wall */
+    cells: CellKey[];
+    piece: PieceKey | null;
     storey: string | null;
     mode: Mode;
     sheet: Sheet | null;
@@ -238,6 +249,8 @@ const plain = {
 /** What the desk shows and holds; nothing of the design itself. */
 export const useDesk = create<Desk>((set) => ({
     chosen: [],
+    cells: [],
+    piece: null,
     storey: null,
     mode: nothing,
     ...plain,
@@ -255,7 +268,7 @@ export const useDesk = create<Desk>((set) => ({
     set: (part) => set(part),
     choose: (ids, add = false) =>
         set((s) => {
-            if (!add) return { chosen: ids, listFindings: false };
+            if (!add) return { chosen: ids, cells: [], piece: null, listFindings: false };
             if (ids.length > 1) return { chosen: [...new Set([...s.chosen, ...ids])], listFindings: false };
             const kept = s.chosen.filter((id) => !ids.includes(id));
             return { chosen: kept.length === s.chosen.length ? [...s.chosen, ...ids] : kept };
@@ -291,6 +304,8 @@ export const resetDesk = () =>
     useDesk.setState({
         ...plain,
         chosen: [],
+        cells: [],
+        piece: null,
         storey: null,
         mode: nothing,
         main: 'elevation',

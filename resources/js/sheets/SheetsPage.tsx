@@ -33,7 +33,7 @@ function Sheets() {
     const [paper, setPaper] = useState<Paper>(data.project.settings.units === 'ft-in' ? 'ANSI-B' : 'A3');
     const [zoom, setZoom] = useState('1');
     const [ticked, setTicked] = useState<string[]>([]);
-    const { types } = data.project;
+    const types = [...data.project.types, ...data.project.grids];
     const plans = [...data.project.sheets].sort((a, b) => a.number.localeCompare(b.number, undefined, { numeric: true }));
     const asked = search.get('sheet') ?? search.get('type');
     const plan = plans.find((s) => s.id === asked) ?? (asked && types.some((t) => t.id === asked) ? undefined : plans[0]);
@@ -72,7 +72,8 @@ function Sheets() {
 
     const entries = [
         ...plans.map((s) => ({ id: s.id, mark: s.number, name: s.name, group: 'sheets' as const })),
-        ...types.map((t) => ({ id: t.id, mark: t.mark, name: t.name, group: 'types' as const })),
+        ...data.project.types.map((t) => ({ id: t.id, mark: t.mark, name: t.name, group: 'types' as const })),
+        ...data.project.grids.map((t) => ({ id: t.id, mark: t.mark, name: t.name, group: 'grids' as const })),
     ];
     return (
         <div className="flex h-full flex-col">
@@ -97,7 +98,7 @@ function Sheets() {
                         ]}
                         onChange={setZoom}
                     />
-                    , unit types on <Choice label="Paper" value={paper} options={papers} onChange={(to) => setPaper(to as Paper)} />
+                    , types on <Choice label="Paper" value={paper} options={papers} onChange={(to) => setPaper(to as Paper)} />
                 </span>
                 <span className="grow" />
                 {shown && (
@@ -128,22 +129,22 @@ function Sheets() {
                     entries={entries}
                     shown={shown}
                     ticked={ticked}
-                    onShow={(id) => setSearch(id.startsWith('ty') ? { type: id } : { sheet: id }, { replace: true })}
+                    onShow={(id) => setSearch(types.some((t) => t.id === id) ? { type: id } : { sheet: id }, { replace: true })}
                     onTick={setTicked}
                     onAdd={data.mayEdit ? () => void add() : null}
                 />
                 {plan && <PlanSheet key={plan.id} plan={plan} zoom={Number(zoom)} onGone={() => setSearch({}, { replace: true })} />}
-                {!plan && <UnitSheet id={type?.id} paper={paper} zoom={Number(zoom)} />}
+                {!plan && <TypeSheet id={type?.id} paper={paper} zoom={Number(zoom)} />}
             </main>
             <Going />
         </div>
     );
 }
 
-/** The sheet of a unit type, page by page. */
-function UnitSheet({ id, paper, zoom }: { id: string | undefined; paper: Paper; zoom: number }) {
+/** The sheet of a unit type or a grid type, page by page. */
+function TypeSheet({ id, paper, zoom }: { id: string | undefined; paper: Paper; zoom: number }) {
     const data = useData();
-    const type = data.project.types.find((t) => t.id === id);
+    const type = [...data.project.types, ...data.project.grids].find((t) => t.id === id);
     const sheet = useQuery({
         queryKey: ['project', data.id, 'sheet', id, type?.hash, data.project.number, paper],
         queryFn: () => api.unitSheet(data.id, id!, paper),
@@ -159,7 +160,7 @@ function UnitSheet({ id, paper, zoom }: { id: string | undefined; paper: Paper; 
         >
             {!id && (
                 <p className="p-6 text-quiet">
-                    There are no sheets and no unit types in this project, so there is nothing to draw.{' '}
+                    There are no sheets and no types in this project, so there is nothing to draw.{' '}
                     <Link className="text-tide underline" to={`/projects/${data.id}/bench/new`}>
                         Make a unit at the bench
                     </Link>
@@ -175,7 +176,9 @@ function UnitSheet({ id, paper, zoom }: { id: string | undefined; paper: Paper; 
     );
 }
 
-type Entry = { id: string; mark: string; name: string; group: 'sheets' | 'types' };
+type Entry = { id: string; mark: string; name: string; group: 'sheets' | 'types' | 'grids' };
+
+const groups = { sheets: 'Sheets of drawings', types: 'Unit types', grids: 'Grid types' };
 type ListProps = {
     entries: Entry[];
     shown: string | undefined;
@@ -187,6 +190,9 @@ type ListProps = {
 
 function SheetList({ entries, shown, ticked, onShow, onTick, onAdd }: ListProps) {
     const list = useRef<HTMLDivElement>(null);
+    useEffect(() => {
+        list.current?.querySelector(`[data-type="${shown}"]`)?.scrollIntoView({ block: 'nearest' });
+    }, [shown]);
     const walk = (event: KeyboardEvent) => {
         const by = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0;
         const next = entries[entries.findIndex((t) => t.id === shown) + by];
@@ -210,10 +216,10 @@ function SheetList({ entries, shown, ticked, onShow, onTick, onAdd }: ListProps)
                 )}
             </p>
             <div ref={list} className="min-h-0 grow overflow-auto py-1" onKeyDown={walk}>
-                {(['sheets', 'types'] as const).map((group) => (
-                    <section key={group} aria-label={group === 'sheets' ? 'Sheets of drawings' : 'Unit types'}>
+                {(['sheets', 'types', 'grids'] as const).map((group) => (
+                    <section key={group} aria-label={groups[group]}>
                         <h2 className="flex items-center justify-between px-3 pt-2 pb-1 text-xs text-quiet">
-                            {group === 'sheets' ? 'Sheets of drawings' : 'Unit types'}
+                            {groups[group]}
                             {group === 'sheets' && onAdd && (
                                 <Button small onClick={onAdd}>
                                     New sheet

@@ -1,4 +1,4 @@
-import { useEffect, useState, type ComponentType } from 'react';
+import { useEffect, useState, type ComponentType, type ReactNode } from 'react';
 import { Button } from './Button';
 
 /** What was fetched once is there at once the next time. */
@@ -12,8 +12,13 @@ function part<P extends object>(fetch: () => Promise<ComponentType<P>>) {
  * renewed meanwhile) that is said, and the page can be loaded again.
  *
  * @param name what it is, as a sentence begins: "The sheets"
+ * @param until what stands in its place meanwhile; nothing for a dialog
  */
-export function later<P extends object>(name: string, fetch: () => Promise<ComponentType<P>>): ComponentType<P> {
+export function later<P extends object>(
+    name: string,
+    fetch: () => Promise<ComponentType<P>>,
+    until: ReactNode = <p className="p-4 text-quiet">Opening…</p>,
+): ComponentType<P> {
     const mine = part(fetch);
     return function Later(props: P) {
         const [Part, setPart] = useState<ComponentType<P> | null>(mine.there);
@@ -30,7 +35,7 @@ export function later<P extends object>(name: string, fetch: () => Promise<Compo
             };
         }, [Part]);
         if (Part) return <Part {...props} />;
-        if (!failed) return <p className="p-4 text-quiet">Opening…</p>;
+        if (!failed) return until;
         return (
             <div role="alert" className="p-4">
                 <p className="mb-2">{name} could not be fetched. Nothing you did is lost.</p>

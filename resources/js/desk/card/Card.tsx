@@ -1,8 +1,9 @@
+import { useMemo } from 'react';
+import { cellsChosen } from '../curtain/grids';
 import { useData } from '../data';
+import { later } from '../../ui/later';
 import { useDesk } from '../store';
 import { OpenSheet } from '../sheets/OpenSheet';
-import { FindingsList } from './FindingsList';
-import { GoneCard } from './GoneCard';
 import { LineCard } from './LineCard';
 import { ManyCard } from './ManyCard';
 import { OpeningCard } from './OpeningCard';
@@ -10,12 +11,21 @@ import { ProjectCard } from './ProjectCard';
 import { StoreyCard } from './StoreyCard';
 import { WallCard } from './WallCard';
 
+const FindingsList = later('The findings', () => import('./FindingsList').then((m) => m.FindingsList));
+const GoneCard = later('What was removed', () => import('./GoneCard').then((m) => m.GoneCard));
+const CurtainCard = later('The card of the curtain wall', () => import('../curtain/CurtainCard').then((m) => m.CurtainCard));
+const CellCard = later('The card of the cells', () => import('../curtain/PartCard').then((m) => m.CellCard));
+const PieceCard = later('The card of the line', () => import('../curtain/PartCard').then((m) => m.PieceCard));
+
 /** The sheet that states what is chosen and takes exact figures. */
 export function Card() {
     const data = useData();
     const chosen = useDesk((s) => s.chosen);
     const listFindings = useDesk((s) => s.listFindings);
     const sheet = useDesk((s) => s.sheet);
+    const keys = useDesk((s) => s.cells);
+    const cells = useMemo(() => (cellsChosen(data, keys).length > 0 ? keys : []), [data, keys]);
+    const piece = useDesk((s) => s.piece);
     const one = chosen.length === 1 ? chosen[0]! : null;
     const opening = one ? data.openings.get(one) : undefined;
     const gone = one && !opening ? data.wasThere(one) : undefined;
@@ -30,8 +40,14 @@ export function Card() {
                 <OpenSheet />
             ) : listFindings ? (
                 <FindingsList />
+            ) : cells.length > 0 ? (
+                <CellCard cells={cells} />
+            ) : piece ? (
+                <PieceCard key={`${piece.element} ${piece.axis} ${piece.line} ${piece.from}`} piece={piece} />
             ) : opening ? (
                 <OpeningCard key={opening.id} opening={opening} />
+            ) : wall?.curtain ? (
+                <CurtainCard key={wall.id} wall={wall} />
             ) : wall ? (
                 <WallCard key={wall.id} wall={wall} />
             ) : outlineWall ? (

@@ -3,6 +3,7 @@ import { Link } from 'react-router';
 import { formatArea } from '../../measure/format';
 import { Choice } from '../../ui/Choice';
 import { openingActions } from '../actions';
+import { later } from '../../ui/later';
 import { useData, type FoundOpening } from '../data';
 import { shareOf } from '../shares';
 import { useDesk } from '../store';
@@ -12,6 +13,8 @@ import { JambWords } from './JambWords';
 import { Masonry } from './Masonry';
 import { ActionRow, Facts, FindingNote, Heading, RemoveButton, Sentence, useSend } from './parts';
 import { Figure } from './Figure';
+
+const LetInWords = later('The curtain wall', () => import('../curtain/LetInWords').then((m) => m.LetInWords), null);
 
 const jambs = [
     { value: 'near', label: 'near jamb' },
@@ -28,6 +31,7 @@ export function OpeningCard({ opening }: { opening: FoundOpening }) {
     const fixed = !data.mayEdit;
     const change = (args: EditArgs<'opening.change'>) => send('opening.change', { id, ...args });
     const type = data.project.types.find((t) => t.id === opening.type);
+    const grid = data.project.grids.find((g) => g.id === opening.curtain?.grid);
     const elevation = data.elevations.get(opening.frontage.id);
     const figures = elevation?.figures[opening.symbol];
     const findings = data.findings.filter((f) => f.elements.includes(id));
@@ -59,7 +63,7 @@ export function OpeningCard({ opening }: { opening: FoundOpening }) {
     return (
         <>
             <Heading
-                title={type ? `${type.mark} ${type.name}` : 'Bare opening'}
+                title={type ? `${type.mark} ${type.name}` : grid ? `${grid.mark} ${grid.name}` : 'Bare opening'}
                 note={`${opening.frontage.name} · ${data.storeys.get(opening.storey)?.name ?? ''}`}
             />
             {(opening.mark || !fixed) && (
@@ -144,17 +148,23 @@ export function OpeningCard({ opening }: { opening: FoundOpening }) {
             <JambWords opening={opening} />
             <Masonry opening={opening} />
             <ActionRow actions={openingActions(data)} />
+            {opening.curtain && <LetInWords opening={opening} />}
             <Sentence>
                 Filled with{' '}
                 <Choice
                     label="Unit type"
-                    value={opening.type ?? 'bare'}
+                    value={opening.type ?? opening.curtain?.grid ?? 'bare'}
                     disabled={fixed}
                     options={[
                         ...data.project.types.map((t) => ({ value: t.id, label: `${t.mark} ${t.name}` })),
+                        ...data.project.grids.map((g) => ({ value: g.id, label: `${g.mark} curtain wall, ${g.name}` })),
                         { value: 'bare', label: 'nothing (bare)' },
                     ]}
-                    onChange={(to) => void change({ type: to === 'bare' ? null : to })}
+                    onChange={(to) =>
+                        void (data.project.grids.some((g) => g.id === to)
+                            ? data.edit('opening.curtain', { ids: [id], grid: to })
+                            : change({ type: to === 'bare' ? null : to }))
+                    }
                 />
                 {opening.type && (
                     <>
@@ -166,7 +176,7 @@ export function OpeningCard({ opening }: { opening: FoundOpening }) {
                         )
                     </>
                 )}
-                {opening.type && (
+                {(opening.type ?? opening.curtain) && (
                     <>
                         ,{' '}
                         <Figure
@@ -197,6 +207,10 @@ export function OpeningCard({ opening }: { opening: FoundOpening }) {
                             ]}
                             onChange={(to) => void change({ mirrored: to === 'mirrored' })}
                         />
+                    </>
+                )}
+                {opening.type && (
+                    <>
                         , shown{' '}
                         <Figure
                             label="Ajar"

@@ -13,7 +13,8 @@ function faces(data: ReturnType<typeof useData>, inner: boolean) {
     for (const f of data.project.frontages) {
         if (f.inner !== inner) continue;
         sum.frontages++;
-        for (const a of Object.values(data.elevations.get(f.id)?.areas ?? {})) {
+        for (const [wall, a] of Object.entries(data.elevations.get(f.id)?.areas ?? {})) {
+            if (data.walls.get(wall)?.curtain) continue;
             sum.gross += a.gross;
             sum.cutOut += a.cutOut;
             sum.shapes += a.shapes;
@@ -23,6 +24,12 @@ function faces(data: ReturnType<typeof useData>, inner: boolean) {
     return sum;
 }
 
+/** All curtain walls, standing and let in: their faces and their glass. */
+function curtains(data: ReturnType<typeof useData>) {
+    const all = [...data.elevations.values()].flatMap((e) => e.grids);
+    return { face: all.reduce((n, g) => n + g.faceArea, 0), glass: all.reduce((n, g) => n + g.glass, 0) };
+}
+
 /** The whole project, when nothing is chosen: how much there is, and what to do next. */
 export function ProjectCard() {
     const data = useData();
@@ -30,6 +37,7 @@ export function ProjectCard() {
     const units = project.settings.units;
     const outer = faces(data, false);
     const inner = faces(data, true);
+    const curtain = curtains(data);
     const share = outer.gross > 0 ? `${Math.round((outer.cutOut / outer.gross) * 100)} %` : '–';
     return (
         <>
@@ -64,6 +72,15 @@ export function ProjectCard() {
                                     ? ([
                                           ['Inner walls, gross', formatArea(inner.gross, units)],
                                           ['Openings in inner walls', `${inner.openings} · ${formatArea(inner.shapes, units)}`],
+                                      ] as [string, string][])
+                                    : []),
+                                ...(curtain.face > 0
+                                    ? ([
+                                          ['Curtain walls', formatArea(curtain.face, units)],
+                                          [
+                                              'Glass in them',
+                                              `${formatArea(curtain.glass, units)} · ${Math.round((curtain.glass / curtain.face) * 100)} %`,
+                                          ],
                                       ] as [string, string][])
                                     : []),
                                 ['Findings', data.findings.length],

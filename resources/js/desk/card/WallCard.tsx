@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { Problem, type Wall, type EditArgs } from '../../api/client';
 import { formatArea } from '../../measure/format';
 import { Button } from '../../ui/Button';
+import { later } from '../../ui/later';
 import { Choice } from '../../ui/Choice';
 import { complain } from '../../ui/notices';
 import { deskActions, wallActions } from '../actions';
@@ -12,6 +13,8 @@ import { ArcWords } from './ArcWords';
 import { CarriesDialog } from './CarriesDialog';
 import { Figure } from './Figure';
 import { ActionRow, Facts, Heading, Sentence, useSend } from './parts';
+
+const MakeCurtain = later('Curtain walls', () => import('../curtain/MakeCurtain').then((m) => m.MakeCurtain), null);
 
 const joints: Record<string, string> = {
     free: 'free',
@@ -115,6 +118,7 @@ export function WallCard({ wall }: { wall: Wall }) {
                     </Button>
                 </p>
             )}
+            {data.mayEdit && !outline?.inner && <MakeCurtain wall={wall} />}
             {data.mayEdit && outline && (
                 <div className="mt-3 border-t border-hairline pt-2">
                     <p className="mb-1.5 text-quiet">

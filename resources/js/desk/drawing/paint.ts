@@ -16,6 +16,8 @@ export function pens(): Record<string, Pen> {
         opening: { fill: colour('opening'), stroke: ink, weight: 0.7 },
         reveal: { stroke: ink, weight: 0.35 },
         glass: { fill: colour('glass'), stroke: ink, weight: 0.35 },
+        spandrel: { fill: colour('spandrel'), stroke: ink, weight: 0.35 },
+        member: { fill: colour('frame'), stroke: ink, weight: 0.7 },
         frame: { fill: colour('frame'), stroke: ink, weight: 0.7 },
         infill: { fill: colour('wall'), stroke: ink, weight: 0.7 },
         sash: { fill: colour('frame'), stroke: ink, weight: 0.7 },

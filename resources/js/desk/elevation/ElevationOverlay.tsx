@@ -1,3 +1,4 @@
+import { ChosenStretch, CurtainOverlay } from '../curtain/CurtainOverlay';
 import { useData, type FoundOpening } from '../data';
 import { DimensionLine } from '../drawing/DimensionLine';
 import { boxOnScreen, toScreen, type Size } from '../drawing/view';
@@ -36,6 +37,7 @@ export function ElevationOverlay({ view, size, dragged }: Props & { dragged: Dra
                 if (!w) return null;
                 const f = data.frontageOf.get(w.id);
                 if (!f || f.inner !== inner) return null;
+                if (w.curtain) return <ChosenStretch key={w.id} wall={w.id} view={view} size={size} />;
                 return (
                     <rect
                         key={w.id}
@@ -49,6 +51,7 @@ export function ElevationOverlay({ view, size, dragged }: Props & { dragged: Dra
                 );
             })}
             {openings.map((o) => (o.id === ghost?.moving ? null : <ChosenOpening key={o.id} opening={o} view={view} size={size} />))}
+            <CurtainOverlay view={view} size={size} />
             <LinesOverlay view={view} size={size} dragged={dragged} />
             <MeetsOverlay view={view} size={size} />
             <PreviewOverlay view={view} size={size} />

@@ -4,7 +4,8 @@ import { useData } from '../data';
 import { DrawingPane, type At } from '../drawing/DrawingPane';
 import { fit, toScreen, type Bounds } from '../drawing/view';
 import { holdGhost, movedGhost, wallAt } from '../ghost';
-import { caughtPosition, caughtSill, inquire } from '../placing';
+import { caughtPosition, caughtSill, inquire, placeGhost, spread } from '../placing';
+import { choosePart, partAt } from '../curtain/grids';
 import { MeasureBar } from '../MeasureBar';
 import { spotAt } from '../measuring';
 import { waysOf, type Pointer } from '../modes';
@@ -28,6 +29,8 @@ export function ElevationPane() {
     const face = useDesk((s) => s.face);
     const showing = useShowing();
     const drag = useRef<{ id: string; dx: number; dy: number; add: boolean } | null>(null);
+    /** where a rectangle for curtain wall was begun */
+    const rectangle = useRef<{ x: number; y: number } | null>(null);
     const dragLine = useRef<{ id: string; x: number; y: number; upright: boolean } | null>(null);
     const [dragged, setDragged] = useState<DraggedLine | null>(null);
 
@@ -126,6 +129,10 @@ export function ElevationPane() {
                 onHover={hover}
                 onPress={(at) => {
                     const { mode, sheet, views } = useDesk.getState();
+                    if (mode.is === 'placing' && mode.inHand.grid) {
+                        rectangle.current = { x: at.x, y: at.y };
+                        return true;
+                    }
                     if (mode.is !== 'nothing' || sheet || !data.mayEdit) return false;
                     const opening = openingAt(at);
                     const line = opening ? null : lineAt(data.lines.values(), shownIds, at.x, at.y, views.elevation?.k ?? 1);
@@ -144,6 +151,7 @@ export function ElevationPane() {
                     return true;
                 }}
                 onDrag={(at) => {
+                    if (rectangle.current) return spread(data, rectangle.current, at);
                     const l = dragLine.current;
                     if (l) {
                         const step = 10;
@@ -159,6 +167,11 @@ export function ElevationPane() {
                     inquire(data);
                 }}
                 onDrop={async (_, moved) => {
+                    if (rectangle.current) {
+                        rectangle.current = null;
+                        if (moved) await placeGhost(data);
+                        return;
+                    }
                     const l = dragLine.current;
                     dragLine.current = null;
                     if (l) {
@@ -188,6 +201,10 @@ export function ElevationPane() {
                     const opening = openingAt(at);
                     const frontage = frontageAt(at.x);
                     const found = frontage && wallAt(data, frontage, at.x - frontage.offset, at.y);
+                    // a part of the curtain wall that is chosen already
+                    const whole = opening?.curtain ? opening.id : found?.wall.curtain ? found.wall.id : null;
+                    const part = whole && state.chosen.includes(whole) && !state.sheet ? partAt(data, whole, at.x, at.y, k) : null;
+                    if (part) return choosePart(part, at.event.shiftKey);
                     const toggled = (id: string) =>
                         state.targets.includes(id) ? state.targets.filter((t) => t !== id) : [...state.targets, id];
                     if (state.sheet === 'copy' && found && !opening) return useDesk.setState({ targets: toggled(found.wall.id) });

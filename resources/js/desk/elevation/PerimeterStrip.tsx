@@ -26,14 +26,13 @@ export function PerimeterStrip() {
     const frontages = data.project.frontages.filter((f) => f.inner === (face === 'inner'));
     const hasInner = data.project.frontages.some((f) => f.inner);
     const total = Math.max(1, ...frontages.map((f) => f.offset + f.width));
-    const share = (mm: number) => `${(mm / total) * 100}%`;
     if (data.project.frontages.length === 0) return null;
     const seen =
         view && size.width > 0
             ? { from: Math.max(0, view.x - size.width / 2 / view.k), to: Math.min(total, view.x + size.width / 2 / view.k) }
             : null;
     return (
-        <nav aria-label="Frontages" className="h-[58px] shrink-0 border-t border-hairline bg-paper relative pt-2 pr-4 pl-[84px]">
+        <nav aria-label="Frontages" className="h-[58px] shrink-0 border-t border-hairline bg-paper relative pt-1 pr-4 pl-[84px]">
             <div className="absolute top-1.5 left-0 flex w-[84px] flex-col gap-1 px-1.5">
                 {hasInner && (
                     <Swap
@@ -52,7 +51,7 @@ export function PerimeterStrip() {
                     onSwap={(on) => useDesk.setState({ inside: on })}
                 />
             </div>
-            <div className="relative h-full">
+            <div className={`flex h-full gap-0.5 overflow-x-auto overflow-y-hidden pt-1 ${inside ? 'flex-row-reverse' : ''}`}>
                 {frontages.map((f) => {
                     const within = seen && f.offset < seen.to - 1 && f.offset + f.width > seen.from + 1;
                     const openings = data.elevations.get(f.id)?.openings ?? none;
@@ -64,14 +63,12 @@ export function PerimeterStrip() {
                             type="button"
                             title={`${f.name} · ${bearingOf(f)} · ${data.length(f.width)}`}
                             onClick={() => useDesk.getState().show([f.id])}
-                            className="group absolute top-0 h-[46px] text-left"
+                            className="group relative h-[46px] min-w-[25px] basis-0 text-left"
                             ref={(el) => {
-                                if (el) {
-                                    el.style.left = share(inside ? total - f.offset - f.width : f.offset);
-                                    el.style.width = `calc(${share(f.width)} - 2px)`;
-                                }
+                                if (el) el.style.flexGrow = String(f.width);
                             }}
                         >
+                            {within && <Seen from={(seen.from - f.offset) / f.width} to={(seen.to - f.offset) / f.width} inside={inside} />}
                             <svg
                                 className={`block h-[18px] w-full border ${within ? 'border-tide bg-tide-wash' : 'border-quiet/60 bg-sheet'} group-hover:border-tide`}
                                 viewBox={`0 0 ${f.width} 100`}
@@ -90,19 +87,29 @@ export function PerimeterStrip() {
                         </button>
                     );
                 })}
-                {seen && (
-                    <span
-                        className="pointer-events-none absolute -top-1 h-[26px] rounded-sm border-2 border-tide/80"
-                        ref={(el) => {
-                            if (el) {
-                                el.style.left = share(inside ? total - seen.to : seen.from);
-                                el.style.width = share(Math.max(seen.to - seen.from, total * 0.004));
-                            }
-                        }}
-                    />
-                )}
             </div>
         </nav>
+    );
+}
+
+/** The part of a frontage the elevation shows: a frame, open where it goes on in the next. */
+function Seen({ from, to, inside }: { from: number; to: number; inside: boolean }) {
+    const [start, end] = [Math.max(0, from), Math.min(1, to)];
+    const [first, last] = inside ? [to <= 1, from >= 0] : [from >= 0, to <= 1];
+    return (
+        <span
+            className={
+                'pointer-events-none absolute -top-1 h-[26px] border-y-2 border-tide/80' +
+                (first ? ' rounded-l-sm border-l-2' : '') +
+                (last ? ' rounded-r-sm border-r-2' : '')
+            }
+            ref={(el) => {
+                if (el) {
+                    el.style.left = `${(inside ? 1 - end : start) * 100}%`;
+                    el.style.width = `${(end - start) * 100}%`;
+                }
+            }}
+        />
     );
 }
 

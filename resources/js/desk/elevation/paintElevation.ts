@@ -32,6 +32,57 @@ function symbolsOf(elevation: Elevation): Map<string, Stroke[]> {
     return made;
 }
 
+/** Below this scale, px for a mm, members are thinner than their own outlines would be. */
+const FINE = 0.035;
+
+/** Curtain walls seen from afar: what fills the cells without outlines, members as thin lines. */
+const finePens = () => ({
+    glass: { fill: colour('glass'), weight: 0 },
+    spandrel: { fill: colour('spandrel'), weight: 0 },
+    member: { fill: colour('quiet'), stroke: colour('quiet'), weight: 0.3 },
+});
+
+/** Faces of more rings than this are drawn once for a scale, and put down while the drawing is panned. */
+const MANY = 400;
+/** A picture of faces is no larger than this, px. */
+const MOST = 5_000_000;
+
+const facePictures = new WeakMap<Elevation, { key: string; canvas: HTMLCanvasElement }>();
+const ringCounts = new WeakMap<Elevation, number>();
+
+/** Puts the faces of thousands of cells down as a picture made once for the scale; false where they are few, or the picture too large. */
+function stampFaces(
+    ctx: CanvasRenderingContext2D,
+    view: View,
+    size: Size,
+    frontage: Frontage,
+    elevation: Elevation,
+    all: ReturnType<typeof pens>,
+): boolean {
+    let rings = ringCounts.get(elevation);
+    if (rings === undefined) ringCounts.set(elevation, (rings = elevation.drawing.shapes.reduce((n, s) => n + s.rings.length, 0)));
+    const dpr = window.devicePixelRatio;
+    const k = view.k * dpr;
+    const [x0, y0, x1, y1] = elevation.drawing.bounds as [number, number, number, number];
+    const [width, height] = [Math.ceil((x1 - x0) * k) + 2 * MARGIN, Math.ceil((y1 - y0) * k) + 2 * MARGIN];
+    if (rings < MANY || width * height > MOST) return false;
+    const key = `${k} ${all.glass!.fill}`;
+    let made = facePictures.get(elevation);
+    if (made?.key !== key) {
+        const canvas = document.createElement('canvas');
+        [canvas.width, canvas.height] = [width, height];
+        const own = canvas.getContext('2d')!;
+        own.setTransform(k, 0, 0, -k, MARGIN - x0 * k, MARGIN + y1 * k);
+        paintStrokes(own, facesOf(elevation), all, view.k);
+        facePictures.set(elevation, (made = { key, canvas }));
+    }
+    const at = toScreen(view, size, frontage.offset + x0, y1);
+    const [px, py] = [Math.round(at.x * dpr), Math.round(at.y * dpr) - MARGIN];
+    ctx.setTransform(view.flip ? -1 : 1, 0, 0, 1, view.flip ? px + MARGIN : px - MARGIN, 0);
+    ctx.drawImage(made.canvas, 0, py);
+    return true;
+}
+
 /** Paints the developed elevation: only what is in view, one path a symbol, plain outlines when small. */
 export function paintElevation(
     ctx: CanvasRenderingContext2D,
@@ -43,7 +94,7 @@ export function paintElevation(
     activeStorey: string | null,
     showing: Showing,
 ): void {
-    const all = pens();
+    const all = view.k < FINE ? { ...pens(), ...finePens() } : pens();
     const x0 = view.x - size.width / 2 / view.k;
     const x1 = view.x + size.width / 2 / view.k;
     const y0 = view.y - size.height / 2 / view.k;
@@ -51,12 +102,12 @@ export function paintElevation(
     for (const frontage of showing.frontages) {
         const elevation = elevations.get(frontage.id);
         if (!elevation || frontage.offset > x1 || frontage.offset + frontage.width < x0) continue;
+        const whole = !showing.partial || Object.keys(frontage.walls).every(showing.wall);
+        if (whole && stampFaces(ctx, view, size, frontage, elevation, all)) continue;
         place(ctx, view, size, frontage.offset, 0);
-        const walls = Object.keys(frontage.walls);
-        const whole = !showing.partial || walls.every(showing.wall);
         paintStrokes(
             ctx,
-            whole ? facesOf(elevation) : strokes(elevation.drawing.shapes.filter((_, i) => showing.wall(walls[i] ?? ''))),
+            whole ? facesOf(elevation) : strokes(elevation.drawing.shapes.filter((_, i) => showing.wall(elevation.hosts[i] ?? ''))),
             all,
             view.k,
         );

@@ -8,39 +8,51 @@ import { StartShape } from './StartShape';
 /** What the walls of the outline being drawn will be, and the ways to end it. */
 export function OutlineBar() {
     const data = useData();
-    const { thickness, base, top, inner, line } = useOutlining();
+    const { thickness, base, top, inner, line, grid } = useOutlining();
     const outline = useDesk(outlineOf);
     if (!outline) return null;
     const storeys = data.project.storeys.map((s) => ({ value: s.id, label: s.name }));
     const sides = outline.corners.length;
     return (
         <div className="absolute top-2 right-3 left-3 flex flex-wrap items-center gap-x-3 gap-y-1 rounded-md border border-hairline bg-paper px-3 py-2">
-            <span className="font-semibold">{inner ? 'Inner walls' : 'New outline'}</span>
+            <span className="font-semibold">{grid ? 'New run' : inner ? 'Inner walls' : 'New outline'}</span>
             <span>
-                Walls{' '}
-                <input
-                    aria-label="Thickness"
-                    value={thickness}
-                    onChange={(e) => useOutlining.setState({ thickness: e.target.value })}
-                    className="w-16 rounded-sm border-b border-tide bg-tide-wash px-1 font-semibold"
+                <Choice
+                    label="Built as"
+                    value={grid ?? 'walls'}
+                    options={[
+                        { value: 'walls', label: 'walls' },
+                        ...data.project.grids.map((g) => ({ value: g.id, label: `curtain wall ${g.mark}` })),
+                    ]}
+                    onChange={(v) => useOutlining.setState({ grid: v === 'walls' ? null : v })}
                 />{' '}
-                thick,{' '}
-                {inner ? (
+                {grid === null && (
                     <>
-                        drawn by their{' '}
-                        <Choice
-                            label="Drawn by"
-                            value={line}
-                            options={[
-                                { value: 'centre', label: 'centre line' },
-                                { value: 'face', label: 'face on the right' },
-                            ]}
-                            onChange={(v) => useOutlining.setState({ line: v })}
-                        />
-                        ,{' '}
+                        <input
+                            aria-label="Thickness"
+                            value={thickness}
+                            onChange={(e) => useOutlining.setState({ thickness: e.target.value })}
+                            className="w-16 rounded-sm border-b border-tide bg-tide-wash px-1 font-semibold"
+                        />{' '}
+                        thick,{' '}
+                        {inner ? (
+                            <>
+                                drawn by their{' '}
+                                <Choice
+                                    label="Drawn by"
+                                    value={line}
+                                    options={[
+                                        { value: 'centre', label: 'centre line' },
+                                        { value: 'face', label: 'face on the right' },
+                                    ]}
+                                    onChange={(v) => useOutlining.setState({ line: v })}
+                                />
+                                ,{' '}
+                            </>
+                        ) : (
+                            'inward, '
+                        )}
                     </>
-                ) : (
-                    'inward, '
                 )}
                 from{' '}
                 <Choice label="First storey" value={base ?? ''} options={storeys} onChange={(v) => useOutlining.setState({ base: v })} /> to{' '}
@@ -59,18 +71,18 @@ export function OutlineBar() {
                     onChange={(kind) => drawAs(kind as StretchKind)}
                 />
             </span>
-            <span className="grow text-xs text-quiet">{hint(outline, inner)}</span>
+            <span className="grow text-xs text-quiet">{hint(outline, inner, grid !== null)}</span>
             {sides === 0 && !inner && <StartShape />}
             <Button
                 small
-                look={inner ? 'outline' : 'main'}
+                look={inner || grid ? 'outline' : 'main'}
                 disabled={sides < (outline.corners.some((c) => c.rise) ? 2 : 3)}
                 onClick={() => void finishOutline(data, true)}
             >
                 Close and build
             </Button>
-            <Button small look={inner ? 'main' : 'outline'} disabled={sides < 2} onClick={() => void finishOutline(data, false)}>
-                {inner ? 'Build' : 'Build open'}
+            <Button small look={inner || grid ? 'main' : 'outline'} disabled={sides < 2} onClick={() => void finishOutline(data, false)}>
+                {inner || grid ? 'Build' : 'Build open'}
             </Button>
             <Button small look="plain" onClick={() => useDesk.getState().leave()}>
                 Cancel
@@ -85,7 +97,8 @@ export function OutlineBar() {
 }
 
 /** What to do next. */
-function hint(outline: OutlineInHand, inner: boolean): string {
+function hint(outline: OutlineInHand, inner: boolean, run: boolean): string {
+    if (outline.corners.length === 0 && run) return 'Click where the run begins: its outside lies on the right of the way it is drawn.';
     if (outline.corners.length === 0)
         return inner ? 'Click where the wall begins: it catches on the faces of walls.' : 'Click the first corner, or Enter for 0, 0.';
     if (outline.end) return 'Click a point on the arc, or type its rise; Tab for radius, arc length, angle; Enter.';

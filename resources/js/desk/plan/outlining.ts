@@ -20,6 +20,8 @@ export const useOutlining = create<{
     top: string | null;
     inner: boolean;
     line: 'face' | 'centre';
+    /** the grid type of a run of curtain wall; null for walls */
+    grid: string | null;
     next: { x: number; y: number; caught: string | null; closes?: boolean } | null;
 }>(() => ({
     thickness: '300',
@@ -27,6 +29,7 @@ export const useOutlining = create<{
     top: null,
     inner: false,
     line: 'centre',
+    grid: null,
     next: null,
 }));
 
@@ -43,16 +46,17 @@ const hold = (outline: OutlineInHand | null) =>
     outline ? useDesk.setState({ mode: { is: 'outlining', outline } }) : useDesk.getState().leave();
 
 /** Starts to draw walls by their outer face, or inner walls of one storey by their centre line. */
-export function startOutline(data: Data, inner = false): void {
+export function startOutline(data: Data, inner = false, grid: string | null = null): void {
     const { storeys, settings } = data.project;
     const thickness = { mm: ['300', '100'], m: ['0.3', '0.1'], 'ft-in': ['12"', '4"'] }[settings.units][inner ? 1 : 0]!;
     const active = data.storeys.get(useDesk.getState().storey ?? '') ?? storeys[0]!;
     useOutlining.setState({
         thickness,
-        base: inner ? active.id : storeys[0]!.id,
-        top: inner ? active.id : storeys.at(-1)!.id,
+        base: inner || grid ? active.id : storeys[0]!.id,
+        top: inner || grid ? active.id : storeys.at(-1)!.id,
         inner,
         line: 'centre',
+        grid,
         next: null,
     });
     if (inner) useDesk.setState({ storey: active.id });
@@ -119,7 +123,7 @@ function follow(data: Data, at: Point, k: number): void {
         if (Math.abs(at.y - y) < reach) Object.assign(next, { y, caught: 'in line' });
     }
     if (last && (next.x === last.x || next.y === last.y)) next.caught = 'square';
-    const face = useOutlining.getState().inner ? faceNear(data, at, reach, last) : null;
+    const face = useOutlining.getState().inner || useOutlining.getState().grid ? faceNear(data, at, reach, last) : null;
     const traced = face ? null : catchTracing(at.x, at.y, reach);
     if (face) Object.assign(next, face);
     else if (traced) Object.assign(next, { x: traced.x, y: traced.y, caught: traced.name });
@@ -258,19 +262,25 @@ export async function build(
     data: Data,
     shape: Pick<EditArgs<'outline.draw'>, 'points' | 'closing' | 'closed' | 'rectangle' | 'circle'>,
 ): Promise<boolean> {
-    const { thickness, base, top, inner, line } = useOutlining.getState();
+    const { thickness, base, top, inner, line, grid } = useOutlining.getState();
     if (base === null || top === null) return false;
-    const outcome = await data.edit('outline.draw', { ...shape, thickness, base, top, ...(inner ? { inner: true, line } : {}) });
+    const outcome = await data.edit('outline.draw', {
+        ...shape,
+        ...(grid ? { grid } : { thickness }),
+        base,
+        top,
+        ...(inner ? { inner: true, line } : {}),
+    });
     if (!outcome) return false;
     useDesk.getState().leave();
     useDesk.setState((s) => ({
         main: 'elevation',
         side: 'plan',
-        chosen: [],
+        chosen: grid ? outcome.chosen.slice(0, 1) : [],
         face: inner ? 'inner' : 'outer',
         views: { ...s.views, elevation: null },
     }));
-    useDesk.getState().show('all');
+    useDesk.getState().show(grid ? outcome.chosen : 'all');
     return true;
 }
 
@@ -301,7 +311,8 @@ function outlineKey(data: Data, event: Pressed): boolean {
         if (outline.end || (outline.kind === 'on' && outline.corners.length > 1 && typed)) void typedArc(data, outline);
         else if (outline.typed.length) void typedSide(data, outline);
         else if (outline.corners.length === 0) hold(fresh([{ x: 0, y: 0 }], outline.kind));
-        else if (outline.corners.length > 1 && useOutlining.getState().inner) void finishOutline(data, false);
+        else if (outline.corners.length > 1 && (useOutlining.getState().inner || useOutlining.getState().grid))
+            void finishOutline(data, false);
         else if (outline.corners.length > 2) void finishOutline(data, true);
         return true;
     }

@@ -75,7 +75,9 @@ export function ReportTable({ report, onSort }: { report: Report; onSort: (key: 
                       ? 'No walls yet: draw an outline in plan.'
                       : layout.source === 'types'
                         ? 'No unit types yet: make one at the bench.'
-                        : 'No openings yet: they are listed here as they are placed.'}
+                        : ['runs', 'members', 'infills', 'cutting'].includes(layout.source)
+                          ? 'No curtain walls yet: take a grid type from the rack, or make one at the bench.'
+                          : 'No openings yet: they are listed here as they are placed.'}
             </p>
         );
     const alike = layout.merge || layout.source === 'types';

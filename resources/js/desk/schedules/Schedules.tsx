@@ -6,6 +6,7 @@ import { Menu } from '../../ui/Menu';
 import { useData } from '../data';
 import { download, downloadTried } from '../exporting';
 import { useDesk } from '../store';
+import { CuttingBars, SharesChart } from './CurtainCharts';
 import { Given } from './Given';
 import { LayoutEditor } from './LayoutEditor';
 import { ReportTable } from './ReportTable';
@@ -15,7 +16,14 @@ const ready = [
     { id: 'each', name: 'Each opening' },
     { id: 'types', name: 'Unit types' },
     { id: 'walls', name: 'Walls' },
+    { id: 'runs', name: 'Curtain walls' },
+    { id: 'members', name: 'Members' },
+    { id: 'infills', name: 'Infills' },
+    { id: 'cutting', name: 'Cutting list' },
+    { id: 'shares', name: 'Shares' },
 ];
+
+const curtain = ['runs', 'members', 'infills', 'cutting', 'shares'];
 
 /** The field of the draft that is meant: filters without a value are not sent, so those behind them are counted otherwise. */
 function wrongOf(draft: Layout | null, field: string): string {
@@ -58,6 +66,7 @@ export function Schedules() {
                             key={l.id}
                             type="button"
                             aria-pressed={shown === l.id}
+                            ref={shown === l.id ? (tab) => tab?.scrollIntoView({ block: 'nearest', inline: 'nearest' }) : undefined}
                             onClick={() => go(l.id)}
                             className={`min-h-6 px-2 whitespace-nowrap ${shown === l.id ? 'border-b-2 border-tide font-semibold' : 'text-quiet hover:text-tide'}`}
                         >
@@ -71,7 +80,7 @@ export function Schedules() {
                         <Button small aria-pressed={editing} onClick={() => setEditing(!editing)}>
                             Lay out
                         </Button>
-                        {data.mayEdit && (
+                        {data.mayEdit && !curtain.includes(shown) && (
                             <Button small onClick={() => useDesk.getState().open('number')}>
                                 Mark openings
                             </Button>
@@ -119,6 +128,8 @@ export function Schedules() {
                     <div className="flex min-w-0 grow flex-col">
                         {report.isError && !editing && <p className="p-4 text-buoy">{report.error.message}</p>}
                         {!table && !report.isError && <p className="p-4 text-quiet">Taking off…</p>}
+                        {table?.layout.source === 'cutting' && <CuttingBars report={table} />}
+                        {table?.layout.source === 'runs' && table.layout.merge && <SharesChart report={table} />}
                         {table && (
                             <ReportTable
                                 report={table}

@@ -1,0 +1,212 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\CurtainWall;
+
+use Isleward\Core\Building\Body;
+use Isleward\Core\Design\Design;
+use Isleward\Core\Geometry\Axes;
+use Isleward\Core\Geometry\CutPrism;
+use Isleward\Core\Geometry\Moved;
+use Isleward\Core\Geometry\Solid;
+use Isleward\Core\Scene\Contributor;
+use Isleward\Core\Scene\Material;
+use Isleward\Core\Scene\Part;
+use Isleward\Core\Scene\Piece;
+use Isleward\Core\Scene\UnitPieces;
+
+/**
+ * Curtain walls in the solid model. Members and panes that are alike share a geometry and are placed many times; what a corner or a lean
+ * cuts is one geometry a stretch, and so is a whole curtain wall that is let into an opening.
+ */
+final class CurtainParts implements Contributor
+{
+    private const SAGITTA = 0.5;
+
+    public function parts(Design $design, Body $body): iterable
+    {
+        if ($body->host->curtain() !== null) {
+            yield from self::standing($design, $body);
+        }
+        foreach (CurtainDrawn::letInto($design, $body) as $placed) {
+            $run = $placed->isOff($body) ? null : LetIn::find($design, $placed);
+            if ($run !== null) {
+                $opening = $placed->opening;
+                [$x, $y, $angle] = CurtainDrawn::stands($design, $body, $placed);
+                yield new Part(
+                    'curtain '.LetIn::key($design, $placed),
+                    static fn (): array => self::pieces($design, $run->members(), $run->panes()),
+                    $opening->id,
+                    $opening->storey,
+                    $x,
+                    $y,
+                    $placed->sill,
+                    $angle,
+                );
+            }
+        }
+    }
+
+    /** @return iterable<Part> */
+    private static function standing(Design $design, Body $body): iterable
+    {
+        $id = $body->host->id();
+        $standing = Runs::in($design)->find($id);
+        if ($standing === null) {
+            return;
+        }
+        $index = $standing->indexOf($id);
+        $apart = $panes = [];
+        foreach ($standing->partsOf($index) as $part) {
+            foreach ($part->stretch->members() as $member) {
+                $shared = self::shared($member->pieces, $member->axes);
+                if ($shared === null) {
+                    $apart[] = $member;
+                } else {
+                    yield self::alike($id, $shared, $member->pieces, 'frame', Material::Frame->value);
+                }
+            }
+            foreach ($part->stretch->panes() as $pane) {
+                $shared = $pane->cell->infill->kind->isUnit() ? null : self::shared($pane->pieces, $pane->axes);
+                if ($shared === null) {
+                    $panes[] = $pane;
+                } else {
+                    yield self::alike($id, $shared, $pane->pieces, 'pane', self::material($pane->cell->infill->kind));
+                }
+            }
+        }
+        foreach ($standing->run->corners as $i => $member) {
+            if ($standing->run->cornerOf[$i] === $index) {
+                $apart[] = $member;
+            }
+        }
+        if ($apart !== [] || $panes !== []) {
+            $start = $body->surface->start();
+            $local = static fn (Solid $s): Solid => new Moved($s, static fn (float $x, float $y, float $z): array => [
+                $x - $start->x, $z - $standing->foot, $start->y - $y,
+            ]);
+            yield new Part('curtain '.$id, static fn (): array => array_map(
+                static fn (Piece $p): Piece => new Piece($local($p->solid), $p->role, $p->material, $p->sagitta),
+                self::inSpace($design, $apart, $panes),
+            ), $id, null, $start->x, $start->y, $standing->foot, 0.0);
+        }
+    }
+
+    /**
+     * @param  list<Solid>  $pieces  in axes of their own
+     * @param  array{Axes, string, float}  $shared  where they stand, what names their directions, and the angle in plan
+     */
+    private static function alike(string $id, array $shared, array $pieces, string $role, string $material): Part
+    {
+        [$axes, $way, $angle] = $shared;
+        $shape = hash('xxh128', serialize(array_map(
+            static fn (Solid $p): array => $p instanceof CutPrism
+                ? [array_map(static fn (float $c): float => round($c, 3), $p->profile->ring(self::SAGITTA)), $p->lower, $p->upper]
+                : throw new \LogicException('What is alike is made of prisms.'),
+            $pieces,
+        )));
+        [$c, $s] = [cos($angle), sin($angle)];
+        $place = static function (float $x, float $y, float $z) use ($axes, $c, $s): array {
+            $at = $axes->x->times($x)->plus($axes->y->times($y))->plus($axes->z->times($z));
+
+            return [$at->x * $c + $at->y * $s, $at->z, $at->x * $s - $at->y * $c];
+        };
+        $made = static fn (Solid $p): Piece => new Piece(new Moved($p, $place), $role, $material, self::SAGITTA);
+
+        return new Part(
+            "member $way $material $shape",
+            static fn (): array => array_map($made, $pieces),
+            $id,
+            null,
+            $axes->origin->x,
+            $axes->origin->y,
+            $axes->origin->z,
+            $angle,
+        );
+    }
+
+    /**
+     * Of upright stretches what stands square to them: it is placed by a turn about an upright axis.
+     *
+     * @param  list<Solid>  $pieces
+     * @return array{Axes, string, float}|null
+     */
+    private static function shared(array $pieces, ?Axes $axes): ?array
+    {
+        if ($pieces === [] || $axes === null) {
+            return null;
+        }
+        foreach ([$axes->x, $axes->y, $axes->z] as $direction) {
+            if (abs($direction->z) > 1e-9 && abs($direction->z) < 1 - 1e-9) {
+                return null;
+            }
+        }
+        // along its stretch runs z of what is level, x of what is upright and of panes
+        $way = abs($axes->z->z) > 0.5 ? 'upright' : (abs($axes->y->z) > 0.5 ? 'face' : 'level');
+        $along = $way === 'level' ? $axes->z : $axes->x;
+
+        return [$axes, $way, atan2($along->y, $along->x)];
+    }
+
+    /**
+     * @param  list<RunMember>  $members
+     * @param  list<RunPane>  $panes
+     * @return list<Piece> as geometries lie: x along, y up, z outward, of a run along x whose foot is at 0
+     */
+    private static function pieces(Design $design, array $members, array $panes): array
+    {
+        return array_map(static fn (Piece $p): Piece => new Piece(
+            new Moved($p->solid, static fn (float $x, float $y, float $z): array => [$x, $z, -$y]), $p->role, $p->material, $p->sagitta,
+        ), self::inSpace($design, $members, $panes));
+    }
+
+    /**
+     * @param  list<RunMember>  $members
+     * @param  list<RunPane>  $panes
+     * @return list<Piece> x east, y north, z up
+     */
+    private static function inSpace(Design $design, array $members, array $panes): array
+    {
+        $out = [];
+        foreach ($members as $member) {
+            foreach ($member->solids() as $solid) {
+                $out[] = new Piece($solid, 'frame', Material::Frame->value, self::SAGITTA);
+            }
+        }
+        foreach ($panes as $pane) {
+            $type = $design->types[$pane->cell->infill->type ?? ''] ?? null;
+            if ($type !== null && $pane->axes !== null) {
+                array_push($out, ...self::unit($design, $pane, $pane->axes));
+            }
+            foreach ($pane->solids() as $solid) {
+                $out[] = new Piece($solid, 'pane', self::material($pane->cell->infill->kind), self::SAGITTA);
+            }
+        }
+
+        return $out;
+    }
+
+    /** @return list<Piece> */
+    private static function unit(Design $design, RunPane $pane, Axes $axes): array
+    {
+        $type = $design->type((string) $pane->cell->infill->type);
+        $unit = CellUnit::in($pane->cell, $type->tree())->unit;
+        [$x0, $y0] = $pane->cell->contour()->bounds();
+        $in = new Axes($axes->point($x0 - $pane->u, $y0 - $pane->v, 0.0), $axes->x, $axes->y, $axes->z);
+
+        return array_map(
+            static fn (Piece $p): Piece => new Piece(InSpace::of($p->solid, $in), $p->role, $p->material, $p->sagitta),
+            UnitPieces::of($unit, $design->settings, 0.0, true, $unit->depth(), null),
+        );
+    }
+
+    private static function material(InfillKind $kind): string
+    {
+        return match ($kind) {
+            InfillKind::Vision => Material::Glass->value,
+            InfillKind::Louvre => Material::Louvre->value,
+            default => Material::Infill->value,
+        };
+    }
+}

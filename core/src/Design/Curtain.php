@@ -1,0 +1,143 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Design;
+
+use Isleward\Core\Measure\Fields;
+use Isleward\Core\Measure\Length;
+use Isleward\Core\Measure\Refusal;
+
+/**
+ * That a stretch of an outline is curtain wall, or that an opening is filled with one: by which grid type, how it stands, and what was
+ * changed there by hand. The folder CurtainWall knows what a corner and a change by hand may be; here they are kept as plain values.
+ */
+final readonly class Curtain
+{
+    use Withers;
+
+    /** A stretch may lean so far either way, degrees. */
+    public const STEEPEST = 45.0;
+
+    /**
+     * @param  string  $grid  grid type
+     * @param  array<string, mixed>  $byHand  against the rules of the type
+     * @param  float  $lean  from upright, degrees, positive inward, about its foot
+     * @param  float  $foot  how far its foot stands over its storey's floor, mm
+     * @param  float|null  $height  of its own, mm; null up to the ceiling of the last storey it runs through
+     * @param  array<string, mixed>|null  $corner  what stands at its left end; null as its type says
+     * @param  bool  $faceted  of an arc: flat panes between its uprights instead of bent ones
+     */
+    private function __construct(
+        public string $grid,
+        public array $byHand,
+        public float $lean,
+        public float $foot,
+        public ?float $height,
+        public ?array $corner,
+        public bool $faceted,
+    ) {
+    }
+
+    public static function by(string $grid): self
+    {
+        return new self($grid, [], 0.0, 0.0, null, null, false);
+    }
+
+    public static function from(Fields $f): self
+    {
+        $lean = $f->has('lean') ? $f->number('lean') : 0.0;
+        if (abs($lean) > self::STEEPEST) {
+            throw Refusal::because(
+                'curtain.lean',
+                sprintf(
+                    'A stretch stands at %.0f° from the ground at the least; %s° was given, which leans %s° from upright.',
+                    90 - self::STEEPEST,
+                    rtrim(rtrim(sprintf('%.2f', 90 - abs($lean)), '0'), '.'),
+                    rtrim(rtrim(sprintf('%.2f', abs($lean)), '0'), '.'),
+                ),
+                details: ['field' => 'lean', 'given' => $lean],
+            );
+        }
+        $foot = $f->has('foot') ? $f->length('foot') : 0.0;
+        if (abs($foot) > 20000) {
+            throw Refusal::because(
+                'curtain.foot',
+                sprintf('A foot %s from its floor is past any storey.', Length::format($foot, $f->units())),
+                details: ['field' => 'foot', 'given' => $foot],
+            );
+        }
+
+        return new self(
+            $f->string('grid'),
+            $f->has('byHand') ? self::plain($f->array('byHand')) : [],
+            $lean,
+            $foot,
+            $f->has('height') ? $f->size('height', 'The height of a curtain wall', 100.0) : null,
+            $f->has('corner') ? self::plain($f->array('corner')) : null,
+            $f->bool('faceted'),
+        );
+    }
+
+    /** @return list<Naming> */
+    public function names(): array
+    {
+        $units = [];
+        $byHand = $this->byHand;
+        array_walk_recursive($byHand, static function (mixed $value, int|string $key) use (&$units): void {
+            if ($key === 'type' && is_string($value)) {
+                $units[] = $value;
+            }
+        });
+
+        return Naming::of(Tie::MadeOf, $this->grid, ...$units);
+    }
+
+    public function withGrid(string $grid): self
+    {
+        return $this->but(grid: $grid);
+    }
+
+    /** @param  array<string, mixed>  $byHand */
+    public function withByHand(array $byHand): self
+    {
+        return $this->but(byHand: self::plain($byHand));
+    }
+
+    /** Equal for those that are made alike. */
+    public function key(): string
+    {
+        return $this->grid.($this->byHand === [] ? '' : substr(hash('xxh128', serialize($this->byHand)), 0, 12));
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return [
+            'grid' => $this->grid, 'byHand' => $this->byHand, 'lean' => $this->lean, 'foot' => $this->foot, 'height' => $this->height,
+            'corner' => $this->corner, 'faceted' => $this->faceted,
+        ];
+    }
+
+    /**
+     * With all figures as they are reckoned with: what came through JSON is the same as what did not. Groups without anything are left out.
+     *
+     * @param  array<array-key, mixed>  $values
+     * @return array<string, mixed>
+     */
+    private static function plain(array $values): array
+    {
+        $out = [];
+        foreach ($values as $key => $value) {
+            $value = match (true) {
+                is_array($value) => self::plain($value),
+                is_int($value) => (float) $value,
+                default => $value,
+            };
+            $out[$key] = $value;
+        }
+
+        /** @var array<string, mixed> $out */
+        return $out;
+    }
+}

@@ -1,0 +1,144 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Edit;
+
+use Isleward\Core\Building\Places;
+use Isleward\Core\CurtainWall\FreeMember;
+use Isleward\Core\CurtainWall\Grid;
+use Isleward\Core\CurtainWall\GridCell;
+use Isleward\Core\CurtainWall\LetIn;
+use Isleward\Core\CurtainWall\Lines;
+use Isleward\Core\CurtainWall\MemberChange;
+use Isleward\Core\CurtainWall\MemberProfile;
+use Isleward\Core\CurtainWall\Role;
+use Isleward\Core\CurtainWall\Runs;
+use Isleward\Core\Design\Design;
+use Isleward\Core\Design\Wall;
+use Isleward\Core\Geometry\Vec2;
+use Isleward\Core\Measure\Fields;
+use Isleward\Core\Measure\Refusal;
+
+/** The cells of a curtain wall as they stand before it is changed by hand: joined, divided, measured. */
+final readonly class CurtainCells
+{
+    public function __construct(private Design $design, private Curtained $curtained)
+    {
+    }
+
+    /**
+     * The pieces of lines between cells, as taken away.
+     *
+     * @param  list<Fields>  $cells
+     * @return list<MemberChange>
+     *
+     * @throws Refusal when no two of them lie side by side
+     */
+    public function between(array $cells): array
+    {
+        $gone = [];
+        $these = array_map(fn (Fields $f): array => [$this->cell($f), $f->string('left')], $cells);
+        foreach ($these as [$a, $left]) {
+            foreach ($these as [$b, $other]) {
+                if ($a->row === $b->row && $b->bay === $a->bay + 1) {
+                    $gone[] = ['axis' => 'upright', 'line' => $b->left, 'from' => $b->foot];
+                } elseif ($left === $other && $b->row === $a->row + 1) {
+                    $gone[] = ['axis' => 'level', 'line' => $b->foot, 'from' => $left];
+                }
+            }
+        }
+        if ($gone === [] && $cells !== []) {
+            throw Refusal::because('cell.apart', 'Those cells do not lie side by side.', [$this->curtained->element->id()]);
+        }
+
+        return array_map(static fn (array $values): MemberChange => MemberChange::from(new Fields($values)), $gone);
+    }
+
+    /** The cell at a line, over a line. The one bay of a facet begins at the line that the facet begins at. */
+    private function cell(Fields $at): GridCell
+    {
+        [$left, $foot] = [$at->string('left'), $at->string('foot')];
+        [$grid, $ofFacet] = $this->grid($left);
+        foreach ($grid->cells as $one) {
+            if (($ofFacet || $one->left === $left) && $one->foot === $foot) {
+                return $one;
+            }
+        }
+
+        throw Refusal::because('cell.unknown', 'That cell is not there any more.', [$this->curtained->element->id()]);
+    }
+
+    /** What a free member is when nothing is said: as the type's transoms, or as its mullions. */
+    public function usual(): MemberProfile
+    {
+        $rules = Runs::type($this->design, $this->curtained->curtain->grid)->rules();
+
+        return $rules->profile(Role::Transom) ?? $rules->profile(Role::Mullion) ?? throw Refusal::because(
+            'free.no_profile',
+            'This type has no members: say the section of the free one.',
+            [$this->curtained->element->id()],
+        );
+    }
+
+    /** The member that divides a cell in two: as its type's transoms or mullions are, or with a "profile" of its own. */
+    public function across(Fields $divide): FreeMember
+    {
+        $cell = $this->cell($divide);
+        [$x0, $y0, $x1, $y1] = $cell->contour()->bounds();
+        $level = $divide->string('axis', 'level') === 'level';
+        $rules = Runs::type($this->design, $this->curtained->curtain->grid)->rules();
+        $profile = $divide->has('profile')
+            ? MemberProfile::from($divide->fields('profile'))
+            : $rules->profile($level ? Role::Transom : Role::Mullion) ?? $rules->profile($level ? Role::Mullion : Role::Transom);
+        if ($profile === null) {
+            throw Refusal::because(
+                'cell.no_profile',
+                'This type has no members: say the section of the one that divides the cell.',
+                [$this->curtained->element->id()],
+            );
+        }
+        $half = ($level ? $y1 - $y0 : $x1 - $x0) / 2;
+        $at = ($level ? $y0 : $x0) + ($divide->has('at') ? $divide->size('at', 'Where a cell is divided') : $half);
+        if ($at >= ($level ? $y1 : $x1)) {
+            throw self::past($cell, $level);
+        }
+
+        return $level
+            ? FreeMember::across($profile, new Vec2($x0, $at), new Vec2($x1, $at))
+            : FreeMember::across($profile, new Vec2($at, $y0), new Vec2($at, $y1));
+    }
+
+    private static function past(GridCell $cell, bool $level): Refusal
+    {
+        return Refusal::because('cell.past', sprintf(
+            'That lies past the end of the cell of %s, which is %.0f %s.',
+            $cell->name(),
+            $level ? $cell->contour()->height() : $cell->contour()->width(),
+            $level ? 'high' : 'wide',
+        ), details: ['field' => 'at']);
+    }
+
+    /** @return array{Grid, bool} the grid with a line, and whether it is a facet's: of an arc in facets the one that begins there */
+    private function grid(string $left): array
+    {
+        if (! $this->curtained->element instanceof Wall) {
+            return [LetIn::of($this->design, Places::in($this->design)->of($this->curtained->element))->stretches[0]->grid(), false];
+        }
+        $standing = Runs::in($this->design)->at($this->curtained->element->id);
+        $parts = $standing->partsOf($standing->indexOf($this->curtained->element->id));
+        foreach ($parts as $part) {
+            if ($part->line === $left) {
+                return [$part->stretch->grid(), true];
+            }
+        }
+
+        return [$parts[0]->stretch->grid(), false];
+    }
+
+    /** How wide the first of its grids is, mm. */
+    public function width(): float
+    {
+        return $this->grid(Lines::START)[0]->width;
+    }
+}

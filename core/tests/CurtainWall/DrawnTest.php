@@ -1,0 +1,220 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Tests\CurtainWall;
+
+use Isleward\Core\Building\Bodies;
+use Isleward\Core\Building\Frontages;
+use Isleward\Core\CurtainWall\Drawn;
+use Isleward\Core\CurtainWall\PlacedRun;
+use Isleward\Core\CurtainWall\RunMember;
+use Isleward\Core\CurtainWall\Runs;
+use Isleward\Core\Design\Wall;
+use Isleward\Core\Drawing\Elevation;
+use Isleward\Core\Drawing\Layer;
+use Isleward\Core\Drawing\Plan;
+use Isleward\Core\Drawing\Section;
+use Isleward\Core\Drawing\Shape;
+use Isleward\Core\Geometry\Contour;
+use Isleward\Core\Geometry\Region;
+use Isleward\Core\Measure\Refusal;
+use Isleward\Core\Scene\Scene;
+use Isleward\Core\Schedule\Row;
+use Isleward\Core\Schedule\Source;
+use Isleward\Core\Tests\Support\GridSample;
+use Isleward\Core\Tests\Support\House;
+use PHPUnit\Framework\TestCase;
+
+/** What is drawn, shown and scheduled of curtain walls agrees with what they are. */
+final class DrawnTest extends TestCase
+{
+    /** Any run of two stretches: leans, corners, joined cells, free members. */
+    private static function house(int $seed): ?House
+    {
+        mt_srand($seed);
+        $house = House::box(12000, 8000, 300, [3600, 3300]);
+        $corner = [
+            ['kind' => 'post', 'profile' => ['shape' => 'rectangle', 'face' => mt_rand(60, 160), 'depth' => 150]],
+            ['kind' => 'mitred', 'profile' => ['shape' => 'rectangle', 'face' => mt_rand(40, 90), 'depth' => 150]],
+            ['kind' => 'glass', 'joint' => mt_rand(0, 20)],
+        ][mt_rand(0, 2)];
+        $angle = deg2rad(mt_rand(40, 150));
+        try {
+            $grid = $house->do('grid.add', ['name' => 'x', 'corner' => $corner] + GridSample::values([
+                'bays' => ['by' => 'module', 'size' => mt_rand(700, 1600), 'remainder' => ['start', 'both', 'end'][mt_rand(0, 2)]],
+                'rows' => ['by' => 'sizes', 'sizes' => [mt_rand(600, 1200)], 'after' => 'rest', 'perStorey' => mt_rand(0, 1) === 1],
+                'infills' => [
+                    ['where' => 'everywhere', 'infill' => ['kind' => 'vision']],
+                    ['where' => 'storey-rows', 'numbers' => [1], 'infill' => ['kind' => 'spandrel']],
+                    ['where' => 'chequer', 'first' => 2, 'infill' => ['kind' => 'solid']],
+                ],
+            ]))->chosen[0];
+            $run = $house->do('outline.draw', [
+                'points' => [[20000, 0], [26000, 0], [26000 + 5500 * cos($angle), 5500 * sin($angle)]], 'closed' => false, 'grid' => $grid,
+                'base' => $house->storey(0), 'top' => $house->storey(mt_rand(0, 1)),
+            ])->chosen;
+            $house->do('curtain.set', ['walls' => [$run[0]], 'lean' => mt_rand(-20, 20)]);
+            $house->do('curtain.set', ['walls' => [$run[1]], 'lean' => mt_rand(-20, 20)]);
+            $house->do('curtain.hand', ['ids' => [$run[0]], 'members' => [
+                ['axis' => 'upright', 'line' => '2', 'from' => '0', 'profile' => null],
+            ]]);
+        } catch (Refusal) {
+            return null; // slivers, sides that vanish: not a run
+        }
+
+        return $house;
+    }
+
+    /** @return list<Drawn> */
+    private static function drawn(House $house): array
+    {
+        $out = [];
+        foreach (Runs::in($house->design)->all() as $standing) {
+            foreach ($standing->run->stretches as $stretch) {
+                $out[] = $stretch->drawn();
+            }
+        }
+
+        return $out;
+    }
+
+    public function test_members_corners_and_cells_fill_the_drawn_face_and_do_not_overlap(): void
+    {
+        $seen = 0;
+        for ($seed = 1; $seen < 25; $seed++) {
+            $house = self::house($seed);
+            foreach ($house === null ? [] : self::drawn($house) as $drawn) {
+                $seen++;
+                $contours = [...$drawn->corners, ...$drawn->free, ...array_column($drawn->members, 1), ...array_column($drawn->cells, 1)];
+                $sum = array_sum(array_map(static fn (Contour $c): float => $c->area(), $contours));
+                self::assertEqualsWithDelta($drawn->face->area(), $sum, 60.0, "seed $seed: they add up");
+                $union = Region::empty();
+                foreach ($contours as $contour) {
+                    $union = $union->union(Region::polygon($contour->ring()));
+                }
+                self::assertEqualsWithDelta($sum, $union->area(), 60.0, "seed $seed: none lies over another");
+            }
+        }
+    }
+
+    public function test_a_level_cut_shows_the_sections_of_what_stands_upright(): void
+    {
+        $house = House::box(12000, 8000, 300, [3600]);
+        $grid = $house->do('grid.add', ['name' => 'x', 'corner' => [
+            'kind' => 'post', 'profile' => ['shape' => 'rectangle', 'face' => 120, 'depth' => 120],
+        ]] + GridSample::values(['bays' => ['by' => 'count', 'count' => 4], 'rows' => ['by' => 'count', 'count' => 1]]))->chosen[0];
+        $run = $house->do('outline.draw', [
+            'points' => [[20000, 0], [26000, 0], [26000, 5000]], 'closed' => false, 'grid' => $grid,
+            'base' => $house->storey(0), 'top' => $house->storey(0),
+        ])->chosen;
+        [$drawing, , $walls] = Plan::of($house->design, Bodies::of($house->design), $house->storey(0));
+        $area = 0.0;
+        foreach ($drawing->shapes as $i => $shape) {
+            if (in_array($walls[$i], $run, true) && $shape->layer === Layer::Cut) {
+                $area += array_sum(array_map(static fn (array $r): float => abs(Region::signedArea($r)), $shape->rings));
+            }
+        }
+        // a side and three mullions on either stretch, 50 × 150 each, and a post of 120 × 120
+        self::assertEqualsWithDelta(8 * 50.0 * 150 + 120 * 120, $area, 0.5);
+    }
+
+    public function test_a_section_shows_transoms_as_they_are_and_glass_between(): void
+    {
+        $house = House::box(12000, 8000, 300, [3600]);
+        $grid = $house->do('grid.add', ['name' => 'x'] + GridSample::values(['rows' => ['by' => 'count', 'count' => 3]]))->chosen[0];
+        $house->do('outline.draw', [
+            'points' => [[20000, -6000], [26000, -6000]], 'closed' => false, 'grid' => $grid,
+            'base' => $house->storey(0), 'top' => $house->storey(0),
+        ]);
+        $line = \Isleward\Core\Design\SectionLine::from(new \Isleward\Core\Measure\Fields([
+            'id' => 'sl-1', 'name' => 'A', 'fromX' => 20700, 'fromY' => -9000, 'toX' => 20700, 'toY' => -2000,
+        ]));
+        $shapes = Section::of($house->design, Bodies::of($house->design), $line)[0]->shapes;
+        $area = static fn (Layer $layer): float => array_sum(array_map(
+            static fn (Shape $s): float => array_sum(array_map(static fn (array $r): float => abs(Region::signedArea($r)), $s->rings)),
+            array_values(array_filter($shapes, static fn (Shape $s): bool => $s->layer === $layer && $s->kind === 'area')),
+        ));
+        self::assertEqualsWithDelta(4 * 50.0 * 150, $area(Layer::Cut), 1.0, 'foot, head and two transoms');
+        self::assertEqualsWithDelta(28.0 * (3600 - 4 * 50), $area(Layer::Glass), 1.0);
+    }
+
+    public function test_the_solid_model_holds_what_the_run_does(): void
+    {
+        $seen = 0;
+        for ($seed = 1; $seen < 6; $seed++) {
+            $house = self::house($seed);
+            if ($house === null) {
+                continue;
+            }
+            $seen++;
+            $standing = Runs::in($house->design)->all()[0];
+            $bodies = Bodies::of($house->design);
+            $scene = Scene::of('test', $house->design, array_map(static fn (Wall $w) => $bodies[$w->id], $standing->walls));
+            $volume = 0.0;
+            foreach ($scene->parts as $part) {
+                foreach ($scene->geometries[$part->geometry]->meshes as $mesh) {
+                    $volume += $mesh->volume();
+                }
+            }
+            $ours = array_sum(array_map(static fn (RunMember $m): float => $m->volume(), $standing->run->members()));
+            foreach ($standing->run->panes() as $pane) {
+                $ours += $pane->volume();
+            }
+            self::assertEqualsWithDelta($ours, $volume, $ours * 1e-6, "seed $seed");
+        }
+    }
+
+    public function test_schedules_add_up_to_the_run_and_a_row_names_its_place(): void
+    {
+        $house = null;
+        for ($seed = 1; $house === null; $seed++) {
+            $house = self::house($seed);
+        }
+        $bodies = Bodies::of($house->design);
+        $frontages = Frontages::of($house->design, $bodies);
+        $rows = static fn (string $of): array => Source::of($of, $house->design, $bodies, $frontages)->rows;
+        $sum = static fn (string $of, string $key): float => array_sum(array_map(static fn (
+            Row $r): float => (float) $r->figure($key), $rows($of)));
+        $standing = Runs::in($house->design)->all()[0];
+        $members = $standing->run->members();
+        self::assertCount(count($members), $rows('members'));
+        self::assertEqualsWithDelta(array_sum(array_map(static fn (RunMember $m): float => $m->length, $members)), $sum('members',
+            'total'), 1.0);
+        self::assertEqualsWithDelta($standing->run->faceArea(), $sum('runs', 'face'), 1.0);
+        self::assertEqualsWithDelta(
+            $sum('runs', 'face'),
+            $sum('runs', 'glass') + $sum('runs', 'opaque') + $sum('runs', 'open') + $sum('runs', 'frame'),
+            1.0,
+        );
+        self::assertEqualsWithDelta($sum('runs', 'glass') + $sum('runs', 'opaque'), $sum('infills', 'area'), 1.0);
+        self::assertEqualsWithDelta($sum('members', 'total'), $sum('cutting', 'used'), 2.0, 'every member is cut once');
+        self::assertEqualsWithDelta($sum('cutting', 'stock') - $sum('cutting', 'waste'), self::packed($rows('cutting')), 1.0);
+        $ids = array_map(static fn (Wall $w): string => $w->id, $standing->walls);
+        foreach (['members', 'infills', 'runs'] as $of) {
+            self::assertSame([], array_diff(array_merge(...array_map(static fn (Row $r): array => $r->elements, $rows($of))), $ids));
+        }
+        self::assertCount(2, PlacedRun::all($house->design, $frontages));
+    }
+
+    /** @param  list<Row>  $rows */
+    private static function packed(array $rows): float
+    {
+        return array_sum(array_map(static fn (Row $r): float => $r->value('bar') === null ? 0.0 : (float) $r->figure('used'), $rows));
+    }
+
+    public function test_an_elevation_draws_what_is_let_in_once_for_all_alike(): void
+    {
+        $house = House::box(12000, 8000, 300, [3600]);
+        $grid = $house->do('grid.add', ['name' => 'x'] + GridSample::values())->chosen[0];
+        $first = $house->do('opening.place', [
+            'host' => $house->wall()->id, 'storey' => $house->storey(0), 'type' => null, 'grid' => $grid, 'width' => 2400, 'height' => 2400,
+            'position' => ['from' => 'left', 'value' => 900, 'to' => 'near'], 'sill' => ['from' => 'floor', 'height' => 0],
+        ])->chosen[0];
+        $house->do('opening.repeat', ['ids' => [$first], 'pitch' => 3000, 'count' => 2]);
+        $bodies = Bodies::of($house->design);
+        $drawing = Elevation::of($house->design, $bodies, Frontages::of($house->design, $bodies)[0]);
+        self::assertCount(3, $drawing->placements);
+        self::assertCount(1, $drawing->symbols);
+    }
+}

@@ -1,0 +1,504 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Tests\Edit;
+
+use Isleward\Core\Building\Bodies;
+use Isleward\Core\Building\FaceArea;
+use Isleward\Core\Building\Places;
+use Isleward\Core\CurtainWall\GridCell;
+use Isleward\Core\CurtainWall\LetIn;
+use Isleward\Core\CurtainWall\Lost;
+use Isleward\Core\CurtainWall\RunMember;
+use Isleward\Core\CurtainWall\RunPart;
+use Isleward\Core\CurtainWall\Runs;
+use Isleward\Core\CurtainWall\Stretch;
+use Isleward\Core\Design\Change;
+use Isleward\Core\Design\Design;
+use Isleward\Core\Design\Kind;
+use Isleward\Core\Design\Opening;
+use Isleward\Core\Design\SectionLine;
+use Isleward\Core\Design\Wall;
+use Isleward\Core\Drawing\Layer;
+use Isleward\Core\Drawing\Section;
+use Isleward\Core\Drawing\Shape;
+use Isleward\Core\Measure\Fields;
+use Isleward\Core\Measure\Refusal;
+use Isleward\Core\Scene\Part;
+use Isleward\Core\Scene\Scene;
+use Isleward\Core\Tests\Support\GridSample;
+use Isleward\Core\Tests\Support\House;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+final class CurtainEditsTest extends TestCase
+{
+    private House $house;
+
+    protected function setUp(): void
+    {
+        $this->house = House::box(12000, 8000, 300, [3600, 3600]);
+    }
+
+    /** @param  array<string, mixed>  $rules */
+    private function grid(array $rules = [], float $face = 50, float $depth = 150): string
+    {
+        $values = GridSample::values($rules);
+        $values['rules']['profiles'] = array_map(
+            static fn (): array => ['shape' => 'rectangle', 'face' => $face, 'depth' => $depth],
+            $values['rules']['profiles'],
+        );
+
+        return $this->house->do('grid.add', ['name' => 'test'] + $values)->chosen[0];
+    }
+
+    /**
+     * @param  list<list<float|int>|array<string, mixed>>  $points
+     * @param  array<string, mixed>  $more
+     * @return list<string> stretches
+     */
+    private function drawn(string $grid, array $points, array $more = []): array
+    {
+        return $this->house->do('outline.draw', $more + [
+            'points' => $points, 'closed' => false, 'grid' => $grid, 'base' => $this->house->storey(0), 'top' => $this->house->storey(0),
+        ])->chosen;
+    }
+
+    /** @param  array<string, mixed>  $more */
+    private function letIn(string $grid, array $more = []): Opening
+    {
+        $id = $this->house->do('opening.place', $more + [
+            'host' => $this->house->wall()->id, 'storey' => $this->house->storey(0), 'type' => null, 'grid' => $grid,
+            'width' => 4400, 'height' => 2600, 'position' => ['from' => 'left', 'value' => 900, 'to' => 'near'],
+            'sill' => ['from' => 'floor', 'height' => 0],
+        ])->chosen[0];
+
+        return $this->house->design->opening($id);
+    }
+
+    /** @param  array<string, mixed>  $args */
+    private function refusal(string $edit, array $args): string
+    {
+        try {
+            $this->house->try($edit, $args)->requireDoable();
+        } catch (Refusal $e) {
+            return str_replace(["\u{202f}", "\u{a0}"], ' ', $e->said($this->house->design->settings->units));
+        }
+        self::fail("$edit was not refused.");
+    }
+
+    public function test_a_glazed_room_of_three_sides_stands_against_a_wall_with_its_outside_out(): void
+    {
+        $type = $this->grid(['bays' => ['by' => 'greatest', 'size' => 1200]], 60, 140);
+        $this->house->do('grid.change', ['id' => $type, 'corner' => [
+            'kind' => 'post', 'profile' => ['shape' => 'rectangle', 'face' => 140, 'depth' => 140],
+        ]]);
+        // the south face of the house lies on y = 0
+        $room = $this->drawn($type, [[2000, 0], [2000, -3200], [6600, -3200], [6600, 0]], ['height' => 2250]);
+        $standing = Runs::in($this->house->design)->of($room[1]);
+        self::assertSame($room, array_map(static fn (Wall $w): string => $w->id, $standing->walls));
+        self::assertSame([0.0, 0.0, 0.0], $standing->starts);
+        self::assertEqualsWithDelta((3200 + 4600 + 3200) * 2250.0, $standing->run->faceArea(), 1.0);
+        // a post fitted to 90° and 140 along either face is a square of 140
+        self::assertCount(2, $standing->run->corners);
+        foreach ($standing->run->corners as $post) {
+            self::assertSame('corner post', $post->what);
+            self::assertEqualsWithDelta(140.0 * 140 * 2250, $post->volume(), 1.0);
+        }
+        foreach ($room as $i => $id) {
+            $out = $this->house->design->wall($id)->surface()->outward(1.0);
+            self::assertEqualsWithDelta([[-1.0, 0.0], [0.0, -1.0], [1.0, 0.0]][$i], [$out->x, $out->y], 1e-9);
+        }
+        self::assertSame(140.0, $this->house->design->wall($room[0])->thickness, 'as deep as its type makes it');
+    }
+
+    public function test_a_run_that_is_drawn_into_a_wall_stops_at_its_face(): void
+    {
+        $room = $this->drawn($this->grid(), [[2000, 200], [2000, -3000], [6000, -3000], [6000, 200]]);
+        $standing = Runs::in($this->house->design)->of($room[0]);
+        self::assertSame(200.0, $standing->starts[0]);
+        self::assertEqualsWithDelta(3000.0, $standing->path->stretches[0]->curve->length(), 1e-6);
+        self::assertEqualsWithDelta(3000.0, $standing->path->stretches[2]->curve->length(), 1e-6);
+    }
+
+    public function test_curtain_wall_is_let_into_a_wall_and_mirrored_about_its_middle(): void
+    {
+        $door = $this->house->type('D-01')->id;
+        $first = $this->letIn($this->grid(['bays' => ['by' => 'sizes', 'sizes' => [1300, 1000], 'after' => 'rest']]));
+        $change = $this->house->do('curtain.hand', ['ids' => [$first->id], 'infills' => [
+            ['left' => '1', 'foot' => '0', 'infill' => ['kind' => 'door', 'type' => $door]],
+        ]]);
+        self::assertSame(['The foot member of bay 2 is taken out for the door that stands there.'], $change->notes);
+        $copy = $this->house->do('opening.mirror', ['ids' => [$first->id], 'about' => 'middle', 'copy' => true])->chosen[0];
+        $design = $this->house->design;
+        $area = FaceArea::of($design, $this->house->body());
+        self::assertEqualsWithDelta(2 * 4400.0 * 2600, $area->cutOut(), 1.0, 'the wall opens for both');
+        [$one, $other] = array_map(
+            static fn (string $id): array => LetIn::of($design, Places::in($design)->opening($id))->stretches[0]->grid()->bays->at,
+            [$first->id, $copy],
+        );
+        self::assertEqualsWithDelta([0.0, 1300.0, 2300.0, 4400.0], $one, 1e-9);
+        self::assertEqualsWithDelta([0.0, 2100.0, 3100.0, 4400.0], $other, 1e-9);
+        self::assertEqualsWithDelta(12000.0, Places::in($design)->opening($first->id)->left + Places::in(
+            $design)->opening($copy)->right, 1e-6);
+        // made smaller, the wall closes round it; the list no longer fits below 2300
+        $this->house->do('opening.change', ['id' => $copy, 'width' => 3000]);
+        self::assertEqualsWithDelta((4400.0 + 3000) * 2600, FaceArea::of($this->house->design, $this->house->body())->cutOut(), 1.0);
+        self::assertStringContainsString('come to 2 300', $this->refusal('opening.change', ['id' => $copy, 'width' => 2000]));
+    }
+
+    public function test_a_wall_becomes_curtain_wall_on_one_of_its_storeys_and_keeps_what_lies_on_the_other(): void
+    {
+        $grid = $this->grid();
+        $wall = $this->house->wall();
+        $place = fn (int $storey): string => $this->house->do('opening.place', [
+            'host' => $wall->id, 'storey' => $this->house->storey($storey), 'type' => $this->house->type('W-03')->id,
+            'position' => ['from' => 'left', 'value' => 2000, 'to' => 'near'],
+            'sill' => $storey === 1 ? ['from' => 'foot', 'height' => 4500] : ['from' => 'floor', 'height' => 900],
+        ])->chosen[0];
+        [$below, $above] = [$place(0), $place(1)];
+        $level = Places::in($this->house->design)->opening($above)->sill;
+        $args = ['walls' => [$wall->id], 'grid' => $grid, 'base' => $this->house->storey(0), 'top' => $this->house->storey(0)];
+        self::assertStringContainsString('1 opening lies where the curtain wall would stand',
+            strtolower($this->refusal('curtain.set', $args)));
+        $this->house->do('curtain.set', $args + ['withContents' => true]);
+        $design = $this->house->design;
+        self::assertArrayNotHasKey($below, $design->openings);
+        $rest = $design->wall($design->opening($above)->host);
+        self::assertSame([$this->house->storey(1), $this->house->storey(1)], [$rest->base, $rest->top]);
+        self::assertSame(300.0, $rest->thickness);
+        self::assertEqualsWithDelta($level, Places::in($design)->opening($above)->sill, 1e-9, 'it stays where it was');
+        self::assertSame($grid, $design->wall($wall->id)->curtain?->grid);
+        self::assertStringContainsString('curtain wall: windows and doors fill its cells', $this->refusal('opening.place', [
+            'host' => $wall->id, 'storey' => $this->house->storey(0), 'type' => null,
+            'position' => ['from' => 'left', 'value' => 2000, 'to' => 'near'],
+        ]));
+        $this->house->do('curtain.set', ['walls' => [$wall->id], 'grid' => null, 'thickness' => 250]);
+        self::assertNull($this->house->design->wall($wall->id)->curtain);
+        self::assertSame(250.0, $this->house->design->wall($wall->id)->thickness);
+    }
+
+    public function test_a_types_change_reaches_all_its_places_and_those_it_does_not_fit_keep_it_as_it_was(): void
+    {
+        $type = $this->grid(['bays' => ['by' => 'module', 'size' => 1200]]);
+        [$long] = $this->drawn($type, [[20000, 0], [30000, 0]]);
+        $narrow = $this->letIn($type, ['width' => 1500]);
+        $this->house->do('curtain.hand', ['ids' => [$long], 'lines' => [
+            ['axis' => 'upright', 'done' => 'moved', 'line' => '5', 'from' => 'before', 'at' => 700],
+        ]]);
+        $rules = GridSample::values(['bays' => ['by' => 'module', 'size' => 2600]])['rules'];
+        $tried = $this->house->try('grid.change', ['id' => $type, 'rules' => $rules]);
+        self::assertSame([$narrow->id], array_column($tried->misfits, 'element'));
+        self::assertSame(2, $tried->wanted);
+        self::assertCount(1, $tried->notes, 'line 5 is not there any more');
+        self::assertStringContainsString('line 5 that was moved is not there any more: the rule sets out 3', $tried->notes[0]);
+        $this->refusal('grid.change', ['id' => $type, 'rules' => $rules]);
+        $this->house->do('grid.change', ['id' => $type, 'rules' => $rules, 'fit' => 'fitting']);
+        $kept = $this->house->design->opening($narrow->id)->curtain?->grid ?? '';
+        self::assertNotSame($type, $kept);
+        self::assertSame(1200.0, Runs::type($this->house->design, $kept)->rules()->bays->size);
+        self::assertSame(2600.0, Runs::type($this->house->design, $type)->rules()->bays->size);
+        self::assertStringContainsString('stands in 1 run', $this->refusal('grid.remove', ['id' => $type]));
+        $own = $this->house->do('grid.own', ['ids' => [$long]]);
+        self::assertNotSame($type, $this->house->design->wall($long)->curtain?->grid);
+        self::assertCount(2, $own->operations);
+        $this->house->do('grid.remove', ['id' => $type]);
+        self::assertArrayNotHasKey($type, $this->house->design->grids);
+    }
+
+    public function test_a_deeper_type_makes_its_stretches_deeper(): void
+    {
+        $type = $this->grid();
+        [$stretch] = $this->drawn($type, [[20000, 0], [26000, 0]]);
+        $values = GridSample::values();
+        $values['rules']['profiles']['mullion']['depth'] = 210;
+        $this->house->do('grid.change', ['id' => $type] + $values);
+        self::assertSame(210.0, $this->house->design->wall($stretch)->thickness);
+    }
+
+    public function test_lines_cells_and_members_are_changed_by_hand_and_reset(): void
+    {
+        $type = $this->grid(['bays' => ['by' => 'module', 'size' => 1180, 'remainder' => 'both']]);
+        // an arc of radius 9000 over a chord of 12500: 13 817.7 long, so 11 modules and 418.8 at either end
+        [$arc] = $this->drawn($type, [[20000, 0], ['x' => 32500, 'y' => 0, 'radius' => 9000]]);
+        $hand = fn (array $args): Change => $this->house->do('curtain.hand', ['ids' => [$arc]] + $args);
+        $bays = fn (): array => Runs::in($this->house->design)->of($arc)->run->stretches[0]->grid()->bays->at;
+        $length = 2 * 9000 * asin(12500 / 18000);
+        $left = ($length - 11 * 1180) / 2;
+        self::assertEqualsWithDelta($left, $bays()[1], 1e-6);
+        $hand(['lines' => [['axis' => 'upright', 'done' => 'moved', 'line' => '4', 'from' => 'before', 'at' => '1.75 m']]]);
+        self::assertEqualsWithDelta($left + 2 * 1180 + 1750, $bays()[4], 1e-6, 'from its neighbour along the arc');
+        $cells = fn (): int => count(Runs::in($this->house->design)->of($arc)->run->stretches[0]->grid()->cells);
+        $all = $cells();
+        $hand(['members' => [['axis' => 'upright', 'line' => '2', 'from' => '0', 'profile' => null]]]);
+        self::assertSame($all - 1, $cells(), 'two cells are one');
+        $hand(['lines' => [['axis' => 'upright', 'done' => 'added', 'from' => 'end', 'at' => 200]]]);
+        self::assertEqualsWithDelta($length - 200, $bays()[count($bays()) - 2], 1e-6);
+        $hand(['reset' => [['of' => 'lines', 'places' => [0]], ['of' => 'members', 'places' => [0]]]]);
+        self::assertEqualsWithDelta($left + 3 * 1180, $bays()[4], 1e-6);
+        $hand(['resetAll' => true]);
+        self::assertSame([], $this->house->design->wall($arc)->curtain?->byHand);
+        self::assertStringContainsString('none is drawn across a curved stretch', $this->refusal('curtain.hand', [
+            'ids' => [$arc], 'free' => [['fromU' => 0, 'fromV' => 0, 'toU' => 1000, 'toV' => 1000]],
+        ]));
+        self::assertStringContainsString('cannot lean', $this->refusal('curtain.set', ['walls' => [$arc], 'lean' => 10]));
+    }
+
+    public function test_free_members_are_mirrored_moved_and_copied_and_a_cell_is_divided(): void
+    {
+        [$stretch] = $this->drawn($this->grid(['bays' => ['by' => 'count', 'count' => 4]]), [[20000, 0], [26000, 0]]);
+        $hand = fn (array $args): Change => $this->house->do('curtain.hand', ['ids' => [$stretch]] + $args);
+        $free = fn (): array => Runs::byHand($this->house->design->wall($stretch)->curtain ?? throw new \LogicException)->free;
+        $hand(['free' => [['fromU' => 0, 'fromV' => 0, 'toU' => 1500, 'toV' => 1800]]]);
+        $hand(['mirror' => ['places' => [0]]]);
+        self::assertEqualsWithDelta([4500.0, 1800.0, 6000.0, 0.0], [$free()[1]->from->x, $free()[1]->from->y, $free()[1]->to->x,
+            $free()[1]->to->y], 1e-9);
+        $hand(['move' => ['places' => [0], 'u' => 1500, 'copy' => true]]);
+        self::assertCount(3, $free());
+        self::assertSame(1500.0, $free()[2]->from->x);
+        $members = static fn (House $h): array => array_filter(
+            Runs::in($h->design)->of($stretch)->run->members(),
+            static fn (RunMember $m): bool => $m->what === 'free member',
+        );
+        $before = count($members($this->house));
+        $hand(['divide' => [['left' => '2', 'foot' => '1', 'axis' => 'level']]]);
+        self::assertCount($before + 1, $members($this->house));
+        self::assertStringContainsString('past the end of the cell', $this->refusal('curtain.hand', [
+            'ids' => [$stretch], 'divide' => [['left' => '3', 'foot' => '1', 'axis' => 'upright', 'at' => 5000]],
+        ]));
+    }
+
+    public function test_stretches_of_two_types_make_one_run_with_a_corner_between(): void
+    {
+        [$a, $b] = $this->drawn($this->grid(), [[20000, 0], [26000, 0], [26000, 6000]]);
+        $this->house->do('curtain.set', ['walls' => [$b], 'grid' => $this->grid(['bays' => ['by' => 'count', 'count' => 2]])]);
+        $this->house->do('curtain.set', ['walls' => [$b], 'corner' => ['kind' => 'glass', 'joint' => 12]]);
+        $standing = Runs::in($this->house->design)->of($a);
+        self::assertCount(2, $standing->walls);
+        self::assertSame([], $standing->run->corners);
+        self::assertCount(3, $standing->run->stretches[1]->grid()->bays->at);
+        // another foot parts them
+        $this->house->do('curtain.set', ['walls' => [$b], 'foot' => 150]);
+        self::assertCount(1, Runs::in($this->house->design)->of($a)->walls);
+    }
+
+    public function test_cells_side_by_side_are_joined_also_where_the_opening_is_mirrored_or_the_arc_in_facets(): void
+    {
+        $type = $this->grid();
+        [$wall] = $this->drawn($type, [[20000, 0], [26000, 0]]);
+        [$arc] = $this->drawn($type, [[40000, 0], ['x' => 46000, 'y' => 0, 'rise' => 900]]);
+        $opening = $this->letIn($type);
+        $this->house->do('opening.mirror', ['ids' => [$opening->id], 'about' => 'middle', 'copy' => false]);
+        $this->house->do('curtain.set', ['walls' => [$arc], 'faceted' => true]);
+        $cells = fn (string $id): array => array_merge(...array_map(
+            static fn (Stretch $s): array => $s->grid()->cells,
+            Kind::Opening->isOf($id)
+                ? LetIn::of($this->house->design, $this->house->placed($id))->stretches
+                : array_map(
+                    static fn (RunPart $p): Stretch => $p->stretch,
+                    Runs::in($this->house->design)->of($id)->partsOf(0),
+                ),
+        ));
+        foreach ([$wall, $opening->id] as $id) {
+            $before = $cells($id);
+            $ofFoot = array_values(array_filter($before, static fn (GridCell $c): bool => $c->row === 0 && $c->bay < 2));
+            $this->house->do('curtain.hand', ['ids' => [$id], 'join' => array_map(
+                static fn (GridCell $c): array => ['left' => $c->left, 'foot' => $c->foot],
+                $ofFoot,
+            )]);
+            $after = $cells($id);
+            self::assertCount(count($before) - 1, $after);
+            $one = array_values(array_filter($after, static fn (GridCell $c): bool => $c->row === 0 && $c->bay === 0))[0];
+            self::assertSame([2, 1], [$one->bays, $one->rows], 'the two that were named, and no others');
+        }
+        $before = $cells($arc);
+        $this->house->do('curtain.hand', ['ids' => [$arc], 'join' => [['left' => '1', 'foot' => '0'], ['left' => '1', 'foot' => '1']]]);
+        self::assertCount(count($before) - 1, $cells($arc));
+        self::assertSame('Those cells do not lie side by side.', $this->refusal('curtain.hand', ['ids' => [$wall], 'join' => [
+            ['left' => '0', 'foot' => '0'], ['left' => '3', 'foot' => '1'],
+        ]]));
+    }
+
+    public function test_each_of_several_changes_is_for_the_stretch_it_names(): void
+    {
+        [$a, $b] = $this->drawn($this->grid(), [[20000, 0], [26000, 0], [26000, 6000]]);
+        $void = static fn (string $element, string $left): array => [
+            'element' => $element, 'left' => $left, 'foot' => '0', 'infill' => ['kind' => 'void'],
+        ];
+        $this->house->do('curtain.hand', ['ids' => [$a, $b], 'infills' => [$void($a, '1'), $void($b, '2')]]);
+        $open = fn (string $id): array => array_column(
+            Runs::byHand($this->house->design->wall($id)->curtain ?? throw new \LogicException)->toArray()['infills'],
+            'left',
+        );
+        self::assertSame([['1'], ['2']], [$open($a), $open($b)]);
+    }
+
+    /** Law (seeded): what is given by hand is refused and changes nothing, or stands; it is never taken and then left out. */
+    public function test_what_is_given_by_hand_stands_or_is_refused(): void
+    {
+        mt_srand(20261127);
+        [$wall] = $this->drawn($this->grid(['bays' => ['by' => 'module', 'size' => 1100]]), [[20000, 0], [26000, 0]]);
+        $refused = $done = 0;
+        for ($n = 0; $n < 150; $n++) {
+            $line = (string) mt_rand(0, 8);
+            $axis = mt_rand(0, 2) === 0 ? 'level' : 'upright';
+            $kind = ['lines', 'members', 'infills'][mt_rand(0, 2)];
+            $given = match ($kind) {
+                'lines' => [
+                    'axis' => $axis, 'done' => ['moved', 'removed', 'added'][mt_rand(0, 2)], 'line' => $line,
+                    'from' => ['start', 'end', 'before', 'after'][mt_rand(0, 3)], 'at' => mt_rand(-500, 7000),
+                ],
+                'members' => ['axis' => $axis, 'line' => $line, 'from' => (string) mt_rand(0, 3)],
+                default => ['left' => $line, 'foot' => (string) mt_rand(0, 2), 'infill' => ['kind' => 'void']],
+            };
+            $before = $this->house->design;
+            $lost = static fn (Design $d): array => Runs::in($d)->of($wall)->run->lost();
+            try {
+                $this->house->do('curtain.hand', ['ids' => [$wall], $kind => [$given]]);
+                $done++;
+                $more = Lost::since($lost($this->house->design), $lost($before));
+                self::assertNotContains($kind, array_map(static fn (Lost $l): string => $l->of, $more), (string) json_encode($given));
+            } catch (Refusal $refusal) {
+                $refused++;
+                self::assertSame($before, $this->house->design);
+                self::assertStringEndsWith('.', $refusal->getMessage());
+            }
+            if ($n % 12 === 11) {
+                $this->house->do('curtain.hand', ['ids' => [$wall], 'resetAll' => true]);
+                self::assertSame([], $lost($this->house->design));
+            }
+        }
+        self::assertGreaterThan(30, $refused);
+        self::assertGreaterThan(30, $done);
+    }
+
+    /** A right angle cut off a post no deeper than its face would leave a square of its face (50 of 50 × 150). */
+    public function test_a_usual_corner_is_as_wide_as_its_mullions_are_deep(): void
+    {
+        [$a] = $this->drawn($this->grid(), [[20000, 0], [26000, 0], [26000, 6000]]);
+        $post = array_values(array_filter(
+            Runs::in($this->house->design)->of($a)->run->members(),
+            static fn (RunMember $m): bool => $m->what === 'corner post',
+        ))[0];
+        // 150 × 150 over the storey's 3600
+        self::assertEqualsWithDelta(150.0 * 150 * 3600, $post->volume(), 1.0);
+    }
+
+    public function test_a_change_that_takes_anothers_ground_away_is_done_and_tells_what_became_of_that(): void
+    {
+        [$wall] = $this->drawn($this->grid(), [[20000, 0], [26000, 0]]);
+        $this->house->do('curtain.hand', ['ids' => [$wall], 'infills' => [
+            ['left' => '2', 'foot' => '0', 'infill' => ['kind' => 'void']],
+        ]]);
+        $change = $this->house->do('curtain.hand', ['ids' => [$wall], 'lines' => [
+            ['axis' => 'upright', 'done' => 'removed', 'line' => '2'],
+        ]]);
+        self::assertSame(['The cell at line 2 over line 0 is not there any more.'], $change->notes);
+        // and another line may still be changed, though that cell stays lost
+        self::assertSame([], $this->house->do('curtain.hand', ['ids' => [$wall], 'lines' => [
+            ['axis' => 'upright', 'done' => 'moved', 'line' => '1', 'from' => 'start', 'at' => 1400],
+        ]])->notes);
+    }
+
+    /** @return iterable<string, array{string, array<string, mixed>, string}> */
+    public static function impossible(): iterable
+    {
+        yield 'a module over the length' => ['grid.add', GridSample::values(['bays' => ['by' => 'module',
+            'size' => 0]]) + ['name' => 'x'], 'at least 1'];
+        yield 'a section that crosses itself' => ['grid.add', [
+            'name' => 'x', 'rules' => ['profiles' => ['mullion' => [
+                'shape' => 'polygon', 'points' => [0, 0, 50, 100, 50, 0, 0, 100],
+            ]]] + GridSample::values()['rules'],
+        ], 'crosses itself'];
+        yield 'a unit that is not there' => ['grid.add', [
+            'name' => 'x', 'rules' => ['infills' => [['where' => 'everywhere', 'infill' => ['kind' => 'unit', 'type' => 'ty-none']]]]
+                + GridSample::values()['rules'],
+        ], 'not in this project'];
+        yield 'too steep' => ['curtain.set', ['walls' => ['WALL'], 'lean' => 60], '30° was given, which leans 60° from upright'];
+        yield 'a side that vanishes' => ['curtain.set', ['walls' => ['WALL', 'NEXT'], 'lean' => 44, 'height' => 9000], 'wide at its head'];
+        yield 'a member wider than its cells' => ['curtain.hand', ['ids' => ['WALL'], 'members' => [[
+            'axis' => 'upright', 'line' => '1', 'from' => '0', 'profile' => ['shape' => 'rectangle', 'face' => 3000, 'depth' => 100],
+        ]]], 'no room'];
+        yield 'a line past the end' => ['curtain.hand', ['ids' => ['WALL'], 'lines' => [
+            ['axis' => 'upright', 'done' => 'moved', 'line' => '1', 'from' => 'start', 'at' => '99 m'],
+        ]], 'past the end'];
+        yield 'a line on another' => ['curtain.hand', ['ids' => ['WALL'], 'lines' => [
+            ['axis' => 'upright', 'done' => 'moved', 'line' => '1', 'from' => 'before', 'at' => 3000],
+        ]], 'would lie on line 2'];
+        yield 'a line that no rule sets out' => ['curtain.hand', ['ids' => ['WALL'], 'lines' => [
+            ['axis' => 'level', 'done' => 'removed', 'line' => '7'],
+        ]], 'the rule sets out 1'];
+        yield 'a member where no line is' => ['curtain.hand', ['ids' => ['WALL'], 'members' => [
+            ['axis' => 'upright', 'line' => '40', 'from' => '0'],
+        ]], 'is not there'];
+        yield 'a cell where none is' => ['curtain.hand', ['ids' => ['WALL'], 'infills' => [
+            ['left' => '40', 'foot' => '0', 'infill' => ['kind' => 'void']],
+        ]], 'is not there'];
+        yield 'a free member that touches nothing' => ['curtain.hand', ['ids' => ['WALL'], 'free' => [
+            ['fromU' => 20000, 'fromV' => 0, 'toU' => 21000, 'toV' => 500],
+        ]], 'touches'];
+        yield 'a door in a cell too small' => ['curtain.hand', ['ids' => ['WALL'], 'lines' => [
+            ['axis' => 'upright', 'done' => 'added', 'at' => 180],
+        ], 'infills' => [['left' => '0', 'foot' => '0', 'infill' => ['kind' => 'door', 'type' => 'DOOR']]]], 'too small for its unit'];
+        yield 'what is no curtain wall' => ['curtain.hand', ['ids' => ['HOUSE'], 'resetAll' => true], 'no curtain wall'];
+        yield 'a unit and curtain wall' => ['opening.place', [
+            'host' => 'HOUSE', 'storey' => 'STOREY', 'type' => 'DOOR', 'grid' => 'GRID',
+            'position' => ['from' => 'left', 'value' => 900, 'to' => 'near'],
+        ], 'not with both'];
+    }
+
+    /** @param  array<string, mixed>  $args */
+    #[DataProvider('impossible')]
+    public function test_what_cannot_be_built_is_refused_with_its_reason(string $edit, array $args, string $says): void
+    {
+        $grid = $this->grid();
+        [$wall, $next] = $this->drawn($grid, [[20000, 0], [26000, 0], [26000, 5000], [20000, 5000]], ['closed' => true]);
+        $ids = [
+            'WALL' => $wall, 'NEXT' => $next, 'HOUSE' => $this->house->wall()->id, 'DOOR' => $this->house->type('D-01')->id,
+            'GRID' => $grid,
+            'STOREY' => $this->house->storey(0),
+        ];
+        array_walk_recursive($args, static function (mixed &$value) use ($ids): void {
+            $value = is_string($value) ? $ids[$value] ?? $value : $value;
+        });
+        $before = $this->house->design;
+        self::assertStringContainsString($says, $this->refusal($edit, $args));
+        self::assertSame($before, $this->house->design);
+    }
+
+    public function test_a_unit_that_fills_cells_stays_on_the_rack(): void
+    {
+        $unit = $this->house->type('W-03');
+        $type = $this->grid();
+        $this->house->do('grid.change', ['id' => $type] + GridSample::values(['infills' => [
+            ['where' => 'everywhere', 'infill' => ['kind' => 'vision']],
+            ['where' => 'bays', 'numbers' => [1], 'infill' => ['kind' => 'unit', 'type' => $unit->id]],
+        ]]));
+        self::assertStringContainsString('fills cells of curtain walls (CW-01)', $this->refusal('type.remove', ['id' => $unit->id]));
+    }
+
+    public function test_a_room_stands_on_a_slab_of_its_own(): void
+    {
+        $room = $this->drawn($this->grid(), [[2000, 0], [2000, -3200], [6600, -3200], [6600, 0]]);
+        $outline = $this->house->design->wall($room[0])->outline;
+        $this->house->do('outline.change', ['id' => $outline, 'slab' => '15 cm']);
+        $bodies = Bodies::of($this->house->design);
+        $scene = Scene::of('slab', $this->house->design, [$bodies[$room[0]], $bodies[$room[1]]]);
+        $slabs = array_values(array_filter($scene->parts, static fn (Part $p): bool => $p->geometry === 'slab '.$outline));
+        self::assertCount(1, $slabs);
+        $mesh = array_values($scene->geometries[$slabs[0]->geometry]->meshes)[0];
+        self::assertEqualsWithDelta(3200.0 * 4600 * 150, $mesh->volume(), 10.0);
+        self::assertSame(0.0, $slabs[0]->z, 'its top is the floor');
+        $line = SectionLine::from(new Fields([
+            'id' => 'sl-1', 'name' => 'A', 'fromX' => 3000, 'fromY' => -6000, 'toX' => 3000, 'toY' => 4000,
+        ]));
+        $cut = array_filter(
+            Section::of($this->house->design, $bodies, $line)[0]->shapes,
+            static fn (Shape $s): bool => $s->layer === Layer::Cut && $s->rings[0][1] === -150.0,
+        );
+        self::assertCount(1, $cut);
+        $this->house->do('outline.change', ['id' => $outline, 'slab' => null]);
+        self::assertNull($this->house->design->outline($outline)->slab);
+    }
+}

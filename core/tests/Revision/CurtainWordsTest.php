@@ -1,0 +1,95 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Tests\Revision;
+
+use Isleward\Core\Design\Change;
+use Isleward\Core\Revision\Difference;
+use Isleward\Core\Tests\Support\GridSample;
+use Isleward\Core\Tests\Support\House;
+use PHPUnit\Framework\TestCase;
+
+/** What a revision tells of curtain walls: with figures, and nothing that did not change. */
+final class CurtainWordsTest extends TestCase
+{
+    private House $house;
+
+    private string $grid;
+
+    private string $wall;
+
+    protected function setUp(): void
+    {
+        $this->house = House::box(12000, 8000, 300, [3600, 3600]);
+        $this->grid = $this->house->do('grid.add', ['name' => 'test'] + GridSample::values())->chosen[0];
+        $this->wall = $this->house->do('outline.draw', [
+            'points' => [[0, -9000], [6000, -9000]], 'closed' => false, 'grid' => $this->grid,
+            'base' => $this->house->storey(0), 'top' => $this->house->storey(0), 'name' => 'Prow',
+        ])->chosen[0];
+    }
+
+    /**
+     * @param  array<string, mixed>  $arguments
+     * @return list<string>
+     */
+    private function told(string $edit, array $arguments): array
+    {
+        $then = $this->house->design;
+        $change = $this->house->do($edit, $arguments);
+
+        return array_column(Difference::between($then, $this->house->design, $change), 'sentence');
+    }
+
+    public function test_a_stretch_that_leans_and_is_higher_is_told_with_both_figures(): void
+    {
+        self::assertSame(
+            ['Stretch 1 of Prow stands 72° from the ground, leaning in, instead of 90° from the ground, 4800 high instead of as its storeys.'],
+            self::plain($this->told('curtain.set', ['walls' => [$this->wall], 'lean' => 18, 'height' => 4800])),
+        );
+    }
+
+    public function test_what_was_changed_by_hand_is_told_and_told_again_when_it_is_reset(): void
+    {
+        $by = ['ids' => [$this->wall], 'infills' => [['left' => '1', 'foot' => '0', 'infill' => ['kind' => 'void']]]];
+        self::assertSame(['Stretch 1 of Prow by hand: Cell right of line 1, over line 0: open.'], $this->told('curtain.hand', $by));
+        self::assertSame(
+            ['Stretch 1 of Prow no more by hand: Cell right of line 1, over line 0: open.'],
+            $this->told('curtain.hand', ['ids' => [$this->wall], 'reset' => [['of' => 'infills', 'places' => [0]]]]),
+        );
+    }
+
+    public function test_a_type_is_told_by_what_of_it_is_another(): void
+    {
+        $values = GridSample::values();
+        $values['rules']['bays'] = ['by' => 'count', 'count' => 4];
+        $values['rules']['joint'] = 14;
+        $mark = $this->house->design->grid($this->grid)->mark();
+        $said = $this->told('grid.change', ['id' => $this->grid] + $values);
+        self::assertCount(1, $said);
+        self::assertStringStartsWith("Grid type $mark test its bays are set out by a count of 4 instead of ", $said[0]);
+        self::assertStringContainsString('its joints are others', $said[0]);
+        self::assertStringNotContainsString('rows', $said[0]);
+        self::assertStringNotContainsString('members', $said[0]);
+    }
+
+    public function test_a_wall_that_becomes_curtain_wall_says_so(): void
+    {
+        $wall = $this->house->wall()->id;
+        $mark = $this->house->design->grid($this->grid)->mark();
+        $all = ['walls' => [$wall], 'grid' => $this->grid, 'base' => $this->house->storey(0), 'top' => $this->house->storey(1)];
+        self::assertContains(
+            sprintf('Stretch 1 of %s is curtain wall %s now.', $this->house->design->outlines[$this->house->wall()->outline]->name, $mark),
+            $this->told('curtain.set', $all),
+        );
+    }
+
+    /**
+     * @param  list<string>  $said
+     * @return list<string> without the spaces in figures
+     */
+    private static function plain(array $said): array
+    {
+        return preg_replace('/(?<=\d)\x{202f}(?=\d)/u', '', $said) ?? [];
+    }
+}

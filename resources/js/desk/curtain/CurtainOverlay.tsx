@@ -1,0 +1,132 @@
+import type { CurtainGrid, Frontage } from '../../api/client';
+import { useData } from '../data';
+import { boxOnScreen, toScreen, type Size } from '../drawing/view';
+import { useShowing } from '../showing';
+import { useDesk, type View } from '../store';
+import { cellsChosen, gridsOf } from './grids';
+
+type Props = { view: View; size: Size };
+
+/** What is chosen of a curtain wall, and a free member on its way, over the elevation. */
+export function CurtainOverlay({ view, size }: Props) {
+    const data = useData();
+    const showing = useShowing();
+    const cells = useDesk((s) => s.cells);
+    const piece = useDesk((s) => s.piece);
+    const mode = useDesk((s) => s.mode);
+    const seen = (f: Frontage) => showing.frontages.some((one) => one.id === f.id);
+    return (
+        <g data-curtain>
+            {cellsChosen(data, cells).map(({ grid, frontage, cell }) =>
+                !seen(frontage) ? null : cell.ring ? (
+                    <polygon
+                        key={`${grid.element} ${cell.left} ${cell.foot} ${cell.box.join()}`}
+                        data-cell={`${cell.left} ${cell.foot}`}
+                        points={pairs(cell.ring)
+                            .map(([x, y]) => {
+                                const p = toScreen(view, size, frontage.offset + x, y);
+                                return `${p.x},${p.y}`;
+                            })
+                            .join(' ')}
+                        fill="var(--tide)"
+                        fillOpacity={0.22}
+                        stroke="var(--tide)"
+                        strokeWidth={2}
+                    />
+                ) : (
+                    <rect
+                        key={`${grid.element} ${cell.left} ${cell.foot} ${cell.box.join()}`}
+                        data-cell={`${cell.left} ${cell.foot}`}
+                        {...boxOnScreen(
+                            view,
+                            size,
+                            frontage.offset + cell.box[0]!,
+                            cell.box[1]!,
+                            cell.box[2]! - cell.box[0]!,
+                            cell.box[3]! - cell.box[1]!,
+                        )}
+                        fill="var(--tide)"
+                        fillOpacity={0.22}
+                        stroke="var(--tide)"
+                        strokeWidth={2}
+                    />
+                ),
+            )}
+            {piece &&
+                gridsOf(data, piece.element)
+                    .filter(({ frontage }) => seen(frontage))
+                    .flatMap(({ grid, frontage }) =>
+                        grid.members
+                            .filter((m) => m.axis === piece.axis && m.line === piece.line)
+                            .map((m, i) => (
+                                <rect
+                                    key={`${grid.u} ${i}`}
+                                    data-piece={piece.line}
+                                    {...boxOnScreen(
+                                        view,
+                                        size,
+                                        frontage.offset + m.box[0]!,
+                                        m.box[1]!,
+                                        m.box[2]! - m.box[0]!,
+                                        m.box[3]! - m.box[1]!,
+                                    )}
+                                    fill="var(--tide)"
+                                    fillOpacity={0.5}
+                                    stroke="var(--tide)"
+                                    strokeWidth={1.4}
+                                />
+                            )),
+                    )}
+            {mode.is === 'spanning' &&
+                gridsOf(data, mode.element)
+                    .slice(0, 1)
+                    .map(({ grid, frontage }) => (
+                        <Spanned key="span" view={view} size={size} grid={grid} frontage={frontage} ends={[mode.from, mode.to]} />
+                    ))}
+        </g>
+    );
+}
+
+/** The face of a chosen stretch, as it is: a leaning one is no rectangle. */
+export function ChosenStretch({ wall, view, size }: Props & { wall: string }) {
+    const data = useData();
+    return (
+        <>
+            {gridsOf(data, wall).map(({ grid, frontage }) => (
+                <polygon
+                    key={`${grid.u}`}
+                    data-chosen={wall}
+                    points={pairs(grid.face)
+                        .map(([x, y]) => {
+                            const p = toScreen(view, size, frontage.offset + x, y);
+                            return `${p.x},${p.y}`;
+                        })
+                        .join(' ')}
+                    fill="var(--tide)"
+                    fillOpacity={0.07}
+                    stroke="var(--tide)"
+                    strokeWidth={2}
+                />
+            ))}
+        </>
+    );
+}
+
+type Spanning = Props & { grid: CurtainGrid; frontage: Frontage; ends: [[number, number] | null, [number, number] | null] };
+
+function Spanned({ view, size, grid, frontage, ends }: Spanning) {
+    const place = ([u, v]: [number, number]) =>
+        toScreen(view, size, frontage.offset + grid.u + (grid.mirrored ? grid.width - u : u), grid.foot + v * grid.upright);
+    const [from, to] = ends.map((e) => (e ? place(e) : null));
+    return (
+        <>
+            {from && to && <path d={`M${from.x} ${from.y}L${to.x} ${to.y}`} stroke="var(--buoy)" strokeWidth={3} />}
+            {[from, to].map(
+                (p, i) => p && <circle key={i} cx={p.x} cy={p.y} r={4} fill="var(--sheet)" stroke="var(--buoy)" strokeWidth={2} />,
+            )}
+        </>
+    );
+}
+
+const pairs = (ring: number[]): [number, number][] =>
+    Array.from({ length: ring.length / 2 }, (_, i) => [ring[2 * i]!, ring[2 * i + 1]!] as [number, number]);

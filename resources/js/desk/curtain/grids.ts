@@ -1,0 +1,117 @@
+import type { CurtainGrid, Frontage, GridCell } from '../../api/client';
+import type { useData } from '../data';
+import { useDesk, type CellKey, type PieceKey } from '../store';
+
+type Data = ReturnType<typeof useData>;
+
+/** How near a pointer must come to a member to mean its line, px. */
+const REACH = 5;
+
+export type FoundGrid = { grid: CurtainGrid; frontage: Frontage };
+
+/** The curtain walls of the frontages that have come. */
+export function gridsOf(data: Data, element?: string): FoundGrid[] {
+    return data.project.frontages.flatMap((frontage) =>
+        (data.elevations.get(frontage.id)?.grids ?? [])
+            .filter((grid) => element === undefined || grid.element === element)
+            .map((grid) => ({ grid, frontage })),
+    );
+}
+
+export const isCell = (key: CellKey) => (grid: CurtainGrid, cell: GridCell) =>
+    grid.element === key.element && cell.left === key.left && cell.foot === key.foot;
+
+/** The cells that are chosen, as they are now; what is not there any more is left out. */
+export function cellsChosen(data: Data, keys: CellKey[]): { grid: CurtainGrid; frontage: Frontage; cell: GridCell }[] {
+    return keys.flatMap((key) =>
+        gridsOf(data, key.element).flatMap(({ grid, frontage }) =>
+            grid.cells.filter((cell) => isCell(key)(grid, cell)).map((cell) => ({ grid, frontage, cell })),
+        ),
+    );
+}
+
+/** Where a point of the developed elevation lies on a grid: along it from its left end, and up its face. */
+export const onGrid = ({ grid, frontage }: FoundGrid, x: number, y: number): [number, number] => {
+    const along = x - frontage.offset - grid.u;
+    return [grid.mirrored ? grid.width - along : along, (y - grid.foot) / grid.upright];
+};
+
+const inRing = (ring: number[], x: number, y: number): boolean => {
+    let inside = false;
+    for (let i = 0, j = ring.length - 2; i < ring.length; j = i, i += 2) {
+        const [ax, ay, bx, by] = [ring[i]!, ring[i + 1]!, ring[j]!, ring[j + 1]!];
+        if (ay > y !== by > y && x < ((bx - ax) * (y - ay)) / (by - ay) + ax) inside = !inside;
+    }
+    return inside;
+};
+
+/** The cell or the piece of a line at a point of the developed elevation. */
+export function partAt(
+    data: Data,
+    element: string,
+    x: number,
+    y: number,
+    k: number,
+): { cell: CellKey; piece: null } | { cell: null; piece: PieceKey } | null {
+    for (const found of gridsOf(data, element)) {
+        const { grid, frontage } = found;
+        const u = x - frontage.offset;
+        if (u < grid.u || u > grid.u + grid.width) continue;
+        const slack = REACH / k;
+        const thin = (from: number, to: number, at: number) =>
+            at >= Math.min(from, (from + to) / 2 - slack) && at <= Math.max(to, (from + to) / 2 + slack);
+        const cell = grid.cells.find((c) =>
+            c.ring ? inRing(c.ring, u, y) : u > c.box[0]! && u < c.box[2]! && y > c.box[1]! && y < c.box[3]!,
+        );
+        const member = grid.members.find((m) =>
+            m.axis === 'upright'
+                ? thin(m.box[0]!, m.box[2]!, u) && y >= m.box[1]! && y <= m.box[3]!
+                : thin(m.box[1]!, m.box[3]!, y) && u >= m.box[0]! && u <= m.box[2]!,
+        );
+        const [along, up] = onGrid(found, x, y);
+        if (member && grid.facet === null) {
+            const crossing = member.axis === 'upright' ? grid.rows : grid.bays;
+            const at = member.axis === 'upright' ? up : along;
+            const from = [...crossing]
+                .sort((a, b) => a.at - b.at)
+                .filter((l) => l.at <= at && l.name !== 'end')
+                .at(-1);
+            if (!cell || (member.box[2]! - member.box[0]!) * k < 14)
+                return { cell: null, piece: { element, axis: member.axis, line: member.line, from: from?.name ?? '0' } };
+        }
+        if (cell) return { cell: { element, left: cell.left, foot: cell.foot }, piece: null };
+    }
+    return null;
+}
+
+/** Chooses a part of a curtain wall, or one more. */
+export function choosePart(part: NonNullable<ReturnType<typeof partAt>>, add: boolean): void {
+    if (part.piece) return useDesk.setState({ piece: part.piece, cells: [] });
+    const key = part.cell;
+    const same = (c: CellKey) => c.element === key.element && c.left === key.left && c.foot === key.foot;
+    useDesk.setState((s) => ({
+        piece: null,
+        cells: !add ? [key] : s.cells.some(same) ? s.cells.filter((c) => !same(c)) : [...s.cells, key],
+    }));
+}
+
+/** All cells of a curtain wall that are like one: of its row, of its bay, of its row in every storey, or filled alike. */
+export function alike(data: Data, key: CellKey, how: 'row' | 'bay' | 'filled' | 'all'): CellKey[] {
+    const grids = gridsOf(data, key.element);
+    const first = cellsChosen(data, [key])[0];
+    if (!first) return [key];
+    const kind = (grid: CurtainGrid, cell: GridCell) => grid.infills[cell.infill]!.says;
+    return grids.flatMap(({ grid }) =>
+        grid.cells
+            .filter((cell) =>
+                how === 'row'
+                    ? cell.foot === first.cell.foot
+                    : how === 'bay'
+                      ? cell.left === first.cell.left
+                      : how === 'filled'
+                        ? kind(grid, cell) === kind(first.grid, first.cell)
+                        : true,
+            )
+            .map((cell) => ({ element: key.element, left: cell.left, foot: cell.foot })),
+    );
+}

@@ -1,0 +1,90 @@
+import { Redo2, Undo2 } from 'lucide-react';
+import { useEffect, useState } from 'react';
+import { Button } from './Button';
+
+type StepProps = { past: number; future: number; onUndo: () => Promise<unknown>; onRedo: () => Promise<unknown> };
+
+/** Steps back and forward on a bench. */
+export function UndoRedo({ past, future, onUndo, onRedo }: StepProps) {
+    return (
+        <>
+            <Button
+                look="plain"
+                aria-label="Undo"
+                title="Undo (Ctrl Z)"
+                disabled={past === 0}
+                onClick={() => void onUndo()}
+                className="px-1.5"
+            >
+                <Undo2 size={15} /> Undo
+            </Button>
+            <Button
+                look="plain"
+                aria-label="Redo"
+                title="Redo (Ctrl Shift Z)"
+                disabled={future === 0}
+                onClick={() => void onRedo()}
+                className="px-1.5"
+            >
+                <Redo2 size={15} /> Redo
+            </Button>
+        </>
+    );
+}
+
+type TabsProps<T extends string> = { tabs: readonly (readonly [T, string])[]; tab: T; onTab: (tab: T) => void };
+
+/** What the card of a bench shows. */
+export function CardTabs<T extends string>({ tabs, tab, onTab }: TabsProps<T>) {
+    return (
+        <nav className="flex gap-3 border-b border-hairline px-4 pt-2" aria-label="What the card shows">
+            {tabs.map(([name, label]) => (
+                <button
+                    key={name}
+                    type="button"
+                    aria-pressed={tab === name}
+                    onClick={() => onTab(name)}
+                    className={`min-h-6 pb-0.5 ${tab === name ? 'border-b-2 border-tide font-semibold' : 'text-quiet hover:text-tide'}`}
+                >
+                    {label}
+                </button>
+            ))}
+        </nav>
+    );
+}
+
+type NameProps = {
+    label: string;
+    value: string;
+    placeholder: string;
+    width: string;
+    disabled: boolean;
+    onChange: (text: string) => void;
+};
+
+/** A mark or a name in a bench's header; sent when it is left, or by Enter. */
+export function NameField({ label, value, placeholder, width, disabled, onChange }: NameProps) {
+    const [text, setText] = useState(value);
+    useEffect(() => setText(value), [value]);
+    const send = () => {
+        if (text.trim() !== value) onChange(text.trim());
+    };
+    return (
+        <input
+            aria-label={label}
+            value={text}
+            placeholder={placeholder}
+            readOnly={disabled}
+            maxLength={80}
+            onChange={(e) => setText(e.target.value)}
+            onBlur={send}
+            onKeyDown={(e) => {
+                if (e.key === 'Enter') e.currentTarget.blur();
+            }}
+            className={
+                `min-h-8 ${width} rounded border border-hairline bg-sheet px-2 font-semibold ` +
+                'placeholder:font-normal hover:border-tide focus:border-tide'
+            }
+        />
+    );
+}

@@ -1,0 +1,203 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverKeys as Keys;
+
+/** Curtain walls by hand: a type made at its bench, a room drawn of it, a shopfront let in, cells and lines changed, schedules. */
+final class CurtainWallTest extends BrowserCase
+{
+    private int $actions = 0;
+
+    /** @return array<string, mixed> */
+    private function project(): array
+    {
+        return json_decode((string) $this->desk->driver->executeAsyncScript(
+            'const done = arguments[0]; fetch(`/api/projects/${location.pathname.split("/")[2]}`).then((r) => r.text()).then(done);',
+        ), true, 64, JSON_THROW_ON_ERROR);
+    }
+
+    private function act(\Closure $do): void
+    {
+        $this->actions++;
+        $do();
+    }
+
+    private function typed(string $label, string $text): void
+    {
+        $this->act(fn () => $this->desk->type($label, $text));
+        $this->desk->waitUntil(fn (): bool => $this->desk->driver->findElements(WebDriverBy::cssSelector('[data-busy=true]')) === []);
+    }
+
+    public function test_a_glazed_room_against_a_wall_is_made_in_under_thirty_actions(): void
+    {
+        $this->act(fn () => $this->desk->button('Make or bring in units')->click());
+        $this->desk->waitFor('[role=menuitem]');
+        $this->act(fn () => $this->desk->driver->findElement(
+            WebDriverBy::xpath('//*[@role="menuitem"][contains(., "grid type")]'),
+        )->click());
+        $this->desk->waitForText('not on the rack yet');
+        $this->desk->waitFor('input[aria-label="All members: face and depth"]');
+        $this->typed('All members: face and depth', '60 × 140');
+        $this->desk->waitUntil(fn (): bool => $this->desk->value('Mullions: face and depth') === '60 × 140');
+        $this->typed('Corner: face and depth', '140 × 140');
+        $this->desk->waitUntil(fn (): bool => $this->desk->value('Corner: face and depth') === '140 × 140');
+        self::assertSame([], $this->axe());
+        $this->act(fn () => $this->desk->button('Add to the rack')->click());
+        $this->desk->waitForText('in no place');
+        $this->act(fn () => $this->desk->css('a[aria-label="To the desk"]')->click());
+        $this->desk->ready();
+        $this->desk->waitFor('button[aria-label^="CW-05 "]');
+        $this->act(fn () => $this->desk->css('button[aria-label^="CW-05 "]')->click());
+        $this->act(fn () => $this->desk->button('draw a run in plan')->click());
+        $this->desk->waitForText('New run');
+        $this->desk->ready();
+        // the south face of the house lies on y = 0
+        $this->act(fn () => $this->desk->click('plan', 3000, 0));
+        $this->desk->waitFor('[data-outline="1"]');
+        foreach ([['3200', '270'], ['4600', '0'], ['3200', '90']] as $i => [$length, $angle]) {
+            $this->act(fn () => $this->desk->keys($length));
+            $this->act(fn () => $this->desk->keys(Keys::TAB, $angle));
+            $this->act(fn () => $this->desk->keys(Keys::ENTER));
+            $this->desk->waitFor(sprintf('[data-outline="%d"]', $i + 2));
+        }
+        $this->act(fn () => $this->desk->button('Build')->click());
+        $this->desk->waitForText('Stretch 1 of 3 of a run');
+        $this->typed('Height of its own', '2250');
+        $this->desk->waitFor('[aria-label^="Undo: Changed 3 stretches"]');
+        $this->typed('Thickness of its slab', '150');
+        $this->desk->waitFor('[aria-label^="Undo: Put Outline"]');
+        self::assertLessThan(30, $this->actions);
+        $project = $this->project();
+        $run = array_values(array_filter($project['runs'], static fn (array $r): bool => count($r['walls']) === 3))[0];
+        $walls = array_column($project['walls'], null, 'id');
+        self::assertEqualsWithDelta(3200.0 + 4600 + 3200, $run['length'], 0.01);
+        foreach ($run['walls'] as $i => $id) {
+            self::assertEqualsWithDelta(2250.0, $walls[$id]['head'] - $walls[$id]['foot'], 0.01);
+            $facing = array_values(array_filter($project['frontages'], static fn (array $f): bool => isset($f['walls'][$id])))[0]['facing'];
+            self::assertSame(['West', 'South', 'East'][$i], $facing, 'outside is out');
+        }
+        self::assertSame([], $this->axe());
+    }
+
+    public function test_a_shopfront_is_dragged_onto_a_wall_and_one_of_its_cells_becomes_a_door(): void
+    {
+        $this->goTo('South 4');
+        $at = $this->offset('South 4');
+        $before = $this->desk->count('[data-chosen]');
+        $this->desk->css('button[aria-label^="CW-01 "]')->click();
+        $this->desk->waitForText('Drag a rectangle on a wall');
+        $this->goTo('West 4');
+        $west = $this->offset('West 4');
+        $this->desk->hover('elevation', $west + 1200, 1500);
+        $this->desk->drag('elevation', $west + 1000, 60, $west + 5000, 3000);
+        $this->desk->waitFor('[aria-label^="Undo: Placed CW-01"]');
+        $this->desk->keys(Keys::ESCAPE);
+        self::assertSame(0, $before);
+        self::assertGreaterThan($at, $west);
+        $this->desk->waitForText('Filled with curtain wall');
+        foreach (['Width' => 4000.0, 'Height' => 3000.0] as $label => $mm) {
+            $value = (float) str_replace(' ', '', $this->desk->value($label));
+            self::assertEqualsWithDelta($mm, $value, 40, 'as far as the pointer can be placed');
+        }
+        // the second click chooses a cell of what is chosen
+        $this->desk->click('elevation', $west + 1600, 1200);
+        $this->desk->waitForText('Bay 1, row 1');
+        $this->pick('What fills it', 'D-01 glazed door');
+        $this->desk->waitFor('[aria-label^="Undo: Changed cells"]');
+        $this->desk->waitForText('handed as drawn');
+        $this->desk->button('The whole curtain wall')->click();
+        $this->desk->waitForText('Changed by hand');
+        $this->desk->waitForText('Cell right of line 0, over line 0: D-01');
+        $this->desk->driver->findElement(WebDriverBy::xpath('//button[starts-with(@aria-label, "Reset: Cell right of line 0")]'))->click();
+        $this->desk->waitFor('[aria-label^="Undo: Reset a change"]');
+    }
+
+    public function test_lines_move_cells_join_and_a_free_member_is_drawn_on_a_leaning_stretch(): void
+    {
+        $this->goTo('South-west');
+        $at = $this->offset('South-west');
+        $this->desk->click('elevation', $at + 3000, 1900);
+        $this->desk->waitForText('Stretch 1 of 2 of a run');
+        self::assertSame('72°', $this->desk->value('Angle from the ground'));
+        // a mullion, by its line: 94.996 from the left end and every 900 from there
+        $this->desk->click('elevation', $at + 95 + 3 * 900, 500);
+        $this->desk->waitForText('Upright line 4');
+        // what cannot be stays typed, with the reason, and changes nothing
+        $this->desk->type('Place of the line', '99 m');
+        $this->desk->waitForText('would lie at 99 000, past the end');
+        self::assertSame('99 m', $this->desk->value('Place of the line'));
+        self::assertSame(0, $this->desk->count('[aria-label^="Undo: Changed a line"]'));
+        $this->desk->type('Place of the line', '2600');
+        $this->desk->waitFor('[aria-label^="Undo: Changed a line"]');
+        $this->desk->button('The whole curtain wall')->click();
+        $this->desk->waitForText('Upright line 4 moved to 2 600 from the left end');
+        $this->desk->click('elevation', $at + 3000, 500);
+        $this->desk->waitForText('Bay 5, row 1');
+        $this->desk->holding(Keys::SHIFT, fn () => $this->desk->click('elevation', $at + 2200, 500));
+        $this->desk->waitForText('2 cells');
+        $this->desk->button('Join the two')->click();
+        $this->desk->waitFor('[aria-label^="Undo: Joined cells"]');
+        $this->desk->button('The whole curtain wall')->click();
+        $this->desk->waitForText('no member');
+        $this->desk->button('Free member')->click();
+        $this->desk->waitForText('Click where the member begins');
+        // from one upright to the next: they catch on the lines 3 595 and 4 495 from the left end
+        foreach ([[3620, 300], [4470, 900]] as [$u, $v]) {
+            $this->desk->hover('elevation', $at + $u, $v);
+            $this->desk->click('elevation', $at + $u, $v);
+        }
+        $this->desk->waitForText('Free member 3: ');
+        $this->desk->keys(Keys::ESCAPE, Keys::ESCAPE);
+        $this->desk->driver->findElement(WebDriverBy::xpath('//button[starts-with(@aria-label, "Remove: Free member 3")]'))->click();
+        $this->desk->waitUntil(fn (): bool => ! str_contains($this->desk->text(), 'Free member 3: '));
+        self::assertSame([], $this->axe());
+    }
+
+    public function test_a_types_change_says_where_it_goes_before_it_is_saved(): void
+    {
+        $this->desk->css('button[aria-label^="CW-03 "]')->click();
+        $this->desk->waitForText('CW-03 in hand');
+        $this->desk->driver->findElement(WebDriverBy::linkText('at the bench'))->click();
+        $this->desk->waitForText('in 1 run');
+        $this->typed('Bays: module', '2 m');
+        $this->desk->waitUntil(fn (): bool => $this->desk->value('Bays: module') === '2 000');
+        $this->typed('Bays: module', '99 m');
+        $this->desk->waitForText('does not fit');
+        $this->desk->keys(Keys::ESCAPE);
+        $this->desk->type('Storeys of the typical stretch', '0');
+        $this->desk->waitForText('The number of storeys runs from 1 to 60; 0 was given.');
+        $this->desk->keys(Keys::ESCAPE);
+        // two sizes of one field: both or none
+        $this->desk->type('Transoms: face and depth', '70 × 0');
+        $this->desk->waitForText('must be at least 1; 0 was given');
+        $this->desk->keys(Keys::ESCAPE);
+        $this->desk->waitUntil(fn (): bool => $this->desk->value('Transoms: face and depth') === '55 × 130');
+        $this->desk->button('Save')->click();
+        $this->desk->waitForText('It stands in 1 run; all of them follow.');
+        $this->desk->button('Save and change 1 place')->click();
+        $this->desk->waitUntil(fn (): bool => ! str_contains($this->desk->text(), 'not saved'));
+        $this->desk->css('a[aria-label="To the desk"]')->click();
+        $this->desk->waitFor('[aria-label^="Undo: Changed CW-03 in 1 run"]');
+    }
+
+    public function test_a_member_in_the_schedule_finds_its_place_and_bars_are_told_with_their_waste(): void
+    {
+        $this->desk->button('Schedules')->click();
+        $this->desk->button('Members')->click();
+        $this->desk->waitFor('tr[aria-label^="D1, "]');
+        $this->desk->css('tr[aria-label^="D1, "]')->click();
+        $this->desk->waitForText('CW-');
+        $this->desk->button('Cutting list')->click();
+        $this->desk->waitForText('% waste');
+        $this->desk->type('Lengths of bars', '6 m, 7 m');
+        $this->desk->waitFor('[aria-label^="Undo: Changed the project’s settings"]');
+        $this->desk->waitForText('× 7 000');
+        $this->desk->button('Shares')->click();
+        $this->desk->waitForText('% glass of');
+        self::assertSame([], $this->axe());
+    }
+}
