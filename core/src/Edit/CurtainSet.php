@@ -109,6 +109,9 @@ final readonly class CurtainSet implements Edit
     private function made(Design $design, Ids $ids, Wall $wall): array
     {
         $given = array_intersect_key($this->args->all(), array_flip(self::HOW));
+        if ($wall->curtain === null && ! $this->args->has('grid')) {
+            throw Refusal::because('curtain.no_grid', 'This is no curtain wall yet: say which grid type stands there.', [$wall->id]);
+        }
         $curtain = Curtain::from(new Fields([...$wall->curtain?->toArray() ?? [], ...$given], $this->args->units()));
         if ($curtain->corner !== null) {
             $curtain = Curtain::from(new Fields([
