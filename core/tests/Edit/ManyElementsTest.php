@@ -115,7 +115,8 @@ final class ManyElementsTest extends TestCase
     private static function another(House $house, int $number): array
     {
         return [
-            'rectangle' => ['x' => -45000 * ($number % 9 + 1), 'y' => -35000 * intdiv($number, 9), 'width' => 40000, 'depth' => 30000], 'thickness' => 300,
+            'rectangle' => ['x' => -45000 * ($number % 9 + 1), 'y' => -35000 * intdiv($number, 9), 'width' => 40000, 'depth' => 30000],
+            'thickness' => 300,
             'base' => $house->storey(0), 'top' => $house->storey(2),
         ];
     }
