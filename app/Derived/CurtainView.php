@@ -24,10 +24,13 @@ use OpenApi\Attributes as OA;
 #[OA\Schema(schema: 'GridLine', required: ['name', 'at'], properties: [
     new OA\Property(property: 'name', type: 'string'),
     new OA\Property(property: 'at', type: 'number', description: 'From the grid’s left end or foot, as drawn'),
+    new OA\Property(property: 'only', type: 'string', description: 'Where it stands in one bay or row only: the line that begins at'),
 ])]
-#[OA\Schema(schema: 'GridCell', required: ['left', 'foot', 'name', 'bay', 'row', 'box', 'infill', 'clear'], properties: [
+#[OA\Schema(schema: 'GridCell', required: ['left', 'foot', 'right', 'head', 'name', 'bay', 'row', 'box', 'infill', 'clear'], properties: [
     new OA\Property(property: 'left', type: 'string', description: 'The line at its left'),
     new OA\Property(property: 'foot', type: 'string', description: 'The line under it'),
+    new OA\Property(property: 'right', type: 'string', description: 'The line at its right'),
+    new OA\Property(property: 'head', type: 'string', description: 'The line over it'),
     new OA\Property(property: 'name', type: 'string'),
     new OA\Property(property: 'bay', type: 'integer'),
     new OA\Property(property: 'row', type: 'integer'),
@@ -204,7 +207,8 @@ final readonly class CurtainView
             $glass += $cell->infill->kind->value === 'vision' ? $seen->area() : 0.0;
             [$x0, $y0, $x1, $y1] = $seen->bounds();
             $cells[] = [
-                'left' => $facet ?? $cell->left, 'foot' => $cell->foot, 'name' => self::named($cell, $facet === null ? 0 : $bay),
+                'left' => $facet ?? $cell->left, 'foot' => $cell->foot, 'right' => $cell->right, 'head' => $cell->head,
+                'name' => self::named($cell, $facet === null ? 0 : $bay),
                 'bay' => $cell->bay + ($facet === null ? 0 : $bay), 'row' => $cell->row, 'box' => $box($seen), 'infill' => $which[$key],
                 'clear' => [round($x1 - $x0, 2), round($y1 - $y0, 2), round($seen->area())],
             ] + ($seen->isRectangle() ? [] : ['ring' => $ring($seen)]);
@@ -214,7 +218,8 @@ final readonly class CurtainView
             'role' => $m[0]->role->value, 'box' => $box($m[1]),
         ], $drawn->members);
         $places = static fn (Lines $of): array => array_map(
-            static fn (string $name, float $mm): array => ['name' => $name, 'at' => round($mm, 3)],
+            static fn (string $name, float $mm): array => ['name' => $name, 'at' => round($mm, 3)]
+                + (isset($of->only[$name]) ? ['only' => $of->only[$name]] : []),
             $of->names,
             $of->at,
         );

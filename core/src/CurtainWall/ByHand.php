@@ -66,23 +66,38 @@ final readonly class ByHand
             }
         }
 
-        return new self($level, $members, $infills, []);
+        $lines = array_values(array_filter($level, static fn (LineChange $c): bool => $c->within === null || $c->within === $line));
+
+        return new self(array_map(static fn (LineChange $c): LineChange => $c->allAlong(), $lines), $members, $infills, []);
     }
 
-    /** With a line added, moved or removed; of one line the latest holds. */
-    public function withLine(LineChange $change): self
+    /**
+     * With a line added, moved or removed; of one line the latest holds.
+     *
+     * @param  string|null  $beside  what an added line is measured from, where that is the line before or after it
+     */
+    public function withLine(LineChange $change, ?string $beside = null): self
     {
-        $same = static fn (LineChange $c): bool => $c->axis === $change->axis && $c->line === $change->line;
-        $added = array_values(array_filter($this->lines, static fn (LineChange $c): bool => $same($c) && $c->done === LineDone::Added));
-        $lines = array_values(array_filter($this->lines, static fn (LineChange $c): bool => ! $same($c)));
-        if ($added === []) {
+        $same = array_values(array_filter($this->lines, static fn (LineChange $c): bool => $c->isAbout($change)));
+        $lines = array_values(array_filter($this->lines, static fn (LineChange $c): bool => ! $c->isAbout($change)));
+        $added = $same !== [] && $same[0]->done === LineDone::Added ? $same[0] : null;
+        if ($added === null) {
             $lines[] = $change;
         } elseif ($change->done !== LineDone::Removed) {
             // one that was added is added elsewhere; removed it was never there
-            $lines[] = $change->asAdded();
+            $lines[] = $change->asAdded($added, $beside ?? $change->beside);
         }
 
         return new self($lines, $this->members, $this->infills, $this->free);
+    }
+
+    /** Whether a change moves a line that was added, which is added elsewhere then. */
+    public function hasAdded(LineChange $change): bool
+    {
+        return $change->done === LineDone::Moved && array_filter(
+            $this->lines,
+            static fn (LineChange $c): bool => $c->done === LineDone::Added && $c->isAbout($change),
+        ) !== [];
     }
 
     public function withMember(MemberChange $change): self

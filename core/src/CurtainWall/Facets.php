@@ -27,7 +27,10 @@ final readonly class Facets
     /** @param  list<float>  $bays  where upright lines are set out, by arc length */
     public static function of(Curve $arc, array $bays, ByHand $byHand): self
     {
-        $upright = array_values(array_filter($byHand->lines, static fn (LineChange $c): bool => $c->axis === Axis::Upright));
+        $upright = array_values(array_filter(
+            $byHand->lines,
+            static fn (LineChange $c): bool => $c->axis === Axis::Upright && $c->within === null,
+        ));
         $level = array_values(array_filter($byHand->lines, static fn (LineChange $c): bool => $c->axis === Axis::Level));
         $lines = Lines::of($bays, $arc->length(), $upright);
         $chords = [];
@@ -35,6 +38,13 @@ final readonly class Facets
             $chords[] = Curve::line(self::at($arc, $lines->at[$i - 1]), self::at($arc, $lines->at[$i]));
         }
         $lost = $lines->lost;
+        foreach ($byHand->lines as $change) {
+            if ($change->within !== null && ($change->axis === Axis::Upright || ! in_array($change->within, $lines->names, true))) {
+                $lost[] = new Lost(Lost::LINES, $change->axis === Axis::Upright
+                    ? sprintf('Upright line %s stands at a kink: it cannot stand in one row only.', $change->line)
+                    : sprintf('The facet at line %s, in which a level line was changed, is not there any more.', $change->within));
+            }
+        }
         foreach ($byHand->members as $member) {
             if ($member->axis === Axis::Upright) {
                 $lost[] = new Lost(

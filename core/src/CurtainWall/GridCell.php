@@ -11,10 +11,14 @@ use Isleward\Core\Geometry\Profile;
 final readonly class GridCell
 {
     /**
-     * @param  int  $bay  of its lower left place, from 0
+     * @param  string  $left  the line at its left
+     * @param  string  $foot  the line under it
+     * @param  int  $bay  of its lower left place, from 0; part of one where a line stands in one row only
      * @param  int  $row  of the same
      * @param  int  $bays  how many it is wide
      * @param  int  $rows  how many it is high
+     * @param  string  $right  the line at its right
+     * @param  string  $head  the line over it
      * @param  Profile  $daylight  what is seen of it between its members
      */
     public function __construct(
@@ -26,20 +30,27 @@ final readonly class GridCell
         public int $rows,
         public Profile $daylight,
         public Infill $infill,
+        public string $right,
+        public string $head,
     ) {
     }
 
     /** A part of it, as a free member leaves it. */
     public function with(Profile $daylight): self
     {
-        return new self($this->left, $this->foot, $this->bay, $this->row, $this->bays, $this->rows, $daylight, $this->infill);
+        return $this->made($daylight, $this->infill);
     }
 
     /** Where left and right of its grid changed places. */
     public function turnedRound(Profile $daylight): self
     {
+        return $this->made($daylight, $this->infill->turnedRound());
+    }
+
+    private function made(Profile $daylight, Infill $infill): self
+    {
         return new self(
-            $this->left, $this->foot, $this->bay, $this->row, $this->bays, $this->rows, $daylight, $this->infill->turnedRound(),
+            $this->left, $this->foot, $this->bay, $this->row, $this->bays, $this->rows, $daylight, $infill, $this->right, $this->head,
         );
     }
 

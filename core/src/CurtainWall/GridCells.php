@@ -25,6 +25,12 @@ final class GridCells
     /** @var list<int> of each row its place in its storey: how many lie between it and the floor line under it */
     private readonly array $ofStorey;
 
+    /** @var list<int> by place: which bay it is of */
+    private readonly array $bays;
+
+    /** @var list<int> by place: which row it is of */
+    private readonly array $rows;
+
     /** @var list<Lost> changes that could not be kept */
     public array $lost = [];
 
@@ -34,15 +40,17 @@ final class GridCells
      */
     public function __construct(private readonly Pieces $pieces, private readonly array $changes, private readonly array $floors)
     {
+        $this->bays = $pieces->bays->numbers();
+        $this->rows = $pieces->rows->numbers();
         $begins = 0;
         $of = [];
         for ($j = 0; $j < $pieces->ny; $j++) {
             foreach ($floors as $floor) {
                 if (abs($floor - $pieces->rows->at[$j]) <= Tolerance::LENGTH) {
-                    $begins = $j;
+                    $begins = $this->rows[$j];
                 }
             }
-            $of[] = $j - $begins;
+            $of[] = $this->rows[$j] - $begins;
         }
         $this->ofStorey = $of;
         $this->byRow = array_filter($pieces->rules->infills, static fn (InfillRule $r): bool => ! $r->where->isByRow()) === [];
@@ -79,16 +87,7 @@ final class GridCells
                 $infill ??= $changed[$i][$j] ?? null;
             }
             $infill ??= $this->infill($bay, $row, $rows);
-            $cells[] = new GridCell(
-                $this->pieces->bays->names[$bay],
-                $this->pieces->rows->names[$row],
-                $bay,
-                $row,
-                $bays,
-                $rows,
-                $daylight,
-                $infill,
-            );
+            $cells[] = $this->cell($bay, $row, $bays, $rows, $daylight, $infill);
         }
 
         return $cells;
@@ -112,20 +111,29 @@ final class GridCells
                 if ($x1 - $x0 <= Tolerance::LENGTH || $y1 - $y0 <= Tolerance::LENGTH) {
                     throw $this->tooSmall($i, $j, $x1 - $x0, $y1 - $y0);
                 }
-                $cells[] = new GridCell(
-                    $this->pieces->bays->names[$i],
-                    $this->pieces->rows->names[$j],
-                    $i,
-                    $j,
-                    1,
-                    1,
-                    new Profile(Contour::rectangle($x0, $y0, $x1, $y1)),
-                    $this->infill($i, $j, 1),
-                );
+                $cells[] = $this->cell($i, $j, 1, 1, new Profile(Contour::rectangle($x0, $y0, $x1, $y1)), $this->infill($i, $j, 1));
             }
         }
 
         return $cells;
+    }
+
+    private function cell(int $bay, int $row, int $bays, int $rows, Profile $daylight, Infill $infill): GridCell
+    {
+        [$across, $up] = [$this->pieces->bays->names, $this->pieces->rows->names];
+
+        return new GridCell(
+            $across[$bay],
+            $up[$row],
+            $this->bays[$bay],
+            $this->rows[$row],
+            $this->bays[$bay + $bays - 1] - $this->bays[$bay] + 1,
+            $this->rows[$row + $rows - 1] - $this->rows[$row] + 1,
+            $daylight,
+            $infill,
+            $across[$bay + $bays],
+            $up[$row + $rows],
+        );
     }
 
     public function infill(int $bay, int $row, int $rows): Infill
@@ -141,10 +149,11 @@ final class GridCells
         $middle = ($this->pieces->rows->at[$row] + $this->pieces->rows->at[$row + $rows]) / 2;
         for ($i = count($this->pieces->rules->infills) - 1; $i > 0; $i--) {
             $rule = $this->pieces->rules->infills[$i];
+            $where = [$this->bays[$bay], $this->rows[$row], $middle, $this->ofStorey[$row], $this->floors];
             // a band is by rows alone
             $holds = $rule->where === Where::Band
-                ? $this->banded[$i][$row][$rows] ??= $rule->holds($bay, $row, $middle, $this->ofStorey[$row], $this->floors)
-                : $rule->holds($bay, $row, $middle, $this->ofStorey[$row], $this->floors);
+                ? $this->banded[$i][$row][$rows] ??= $rule->holds(...$where)
+                : $rule->holds(...$where);
             if ($holds) {
                 return $rule->infill;
             }

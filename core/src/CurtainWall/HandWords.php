@@ -64,23 +64,25 @@ final class HandWords
 
     private static function line(LineChange $line): string
     {
+        $upright = $line->axis === Axis::Upright;
+        $beside = $line->beside === null ? null : 'line '.$line->beside;
         $from = match ($line->from) {
-            LineFrom::Start => $line->axis === Axis::Upright ? 'from the left end' : 'over the foot',
-            LineFrom::End => $line->axis === Axis::Upright ? 'from the right end' : 'under the head',
-            LineFrom::Before => 'from the line before it',
-            LineFrom::After => 'from the line after it',
+            LineFrom::Start => $upright ? 'from the left end' : 'over the foot',
+            LineFrom::End => $upright ? 'from the right end' : 'under the head',
+            LineFrom::Before => ($upright ? 'right of ' : 'over ').($beside ?? 'the line before it'),
+            LineFrom::After => ($upright ? 'left of ' : 'under ').($beside ?? 'the line after it'),
+        };
+        $in = match ($line->within) {
+            null => '',
+            Lines::START => $upright ? ', in the lowest row only' : ', in the first bay only',
+            default => sprintf($upright ? ', in the row over line %s only' : ', in the bay right of line %s only', $line->within),
         };
 
         return match ($line->done) {
             LineDone::Removed => self::called($line->axis, $line->line).' removed',
             LineDone::Moved => sprintf('%s moved to %s %s', self::called($line->axis, $line->line), Length::mark($line->at), $from),
-            LineDone::Added => sprintf(
-                '%s line added %s %s',
-                $line->axis === Axis::Upright ? 'Upright' : 'Level',
-                Length::mark($line->at),
-                $from,
-            ),
-        };
+            LineDone::Added => sprintf('%s line added %s %s', $upright ? 'Upright' : 'Level', Length::mark($line->at), $from),
+        }.$in;
     }
 
     private static function called(Axis $axis, string $line): string

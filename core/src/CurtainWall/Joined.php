@@ -8,8 +8,8 @@ namespace Isleward\Core\CurtainWall;
 final class Joined
 {
     /**
-     * @param  list<array<int, MemberProfile|null|false>>  $upright  by line and row; false where nothing stands
-     * @param  list<array<int, MemberProfile|null|false>>  $level  by line and bay
+     * @param  array<int, array<int, MemberProfile|null|false>>  $upright  by line and row; false where nothing stands
+     * @param  array<int, array<int, MemberProfile|null|false>>  $level  by line and bay
      * @return iterable<non-empty-list<array{int, int}>> bay and row of the places of each cell, row by row from the lower left
      */
     public static function groups(array $upright, array $level, int $nx, int $ny): iterable

@@ -13,4 +13,10 @@ enum LineFrom: string
     case Before = 'before';
     /** the line after it, or the end */
     case After = 'after';
+
+    /** Whether it is another line that one is measured from, and not an end. */
+    public function isBesideAnother(): bool
+    {
+        return $this === self::Before || $this === self::After;
+    }
 }

@@ -16,10 +16,10 @@ use Isleward\Core\Measure\Refusal;
  */
 final class Pieces
 {
-    /** @var list<array<int, MemberProfile|null|false>> by upright line and row */
+    /** @var array<int, array<int, MemberProfile|null|false>> by upright line and row */
     public array $upright = [];
 
-    /** @var list<array<int, MemberProfile|null|false>> by level line and bay */
+    /** @var array<int, array<int, MemberProfile|null|false>> by level line and bay */
     public array $level = [];
 
     /** @var bool whether every line is of one profile from end to end */
@@ -57,11 +57,14 @@ final class Pieces
     ) {
         $this->nx = count($bays->at) - 1;
         $this->ny = count($rows->at) - 1;
-        $this->uniform = $changes === [];
+        $whole = $bays->only === [] && $rows->only === [] && $bays->gaps === [] && $rows->gaps === [];
+        $this->uniform = $changes === [] && $whole;
         $this->rank = array_flip(array_column($rules->order, 'value'));
         $this->layOut();
+        $this->shorten(Axis::Upright);
+        $this->shorten(Axis::Level);
         $this->change($changes);
-        if ($changes !== []) {
+        if (! $this->uniform) {
             $this->requireHeld();
         }
     }
@@ -72,7 +75,9 @@ final class Pieces
         if ($this->level[0][$bay] === null) {
             return false;
         }
-        $this->level[0][$bay] = null;
+        foreach ($this->between(Axis::Level, 0, $bay) as $part) {
+            $this->level[0][$part] = null;
+        }
         $this->uniform = false;
         $this->crossings = [];
 
@@ -87,6 +92,81 @@ final class Pieces
         for ($j = 0; $j <= $this->ny; $j++) {
             $this->level[] = array_fill(0, $this->nx, $this->profile($this->role(Axis::Level, $j)));
         }
+    }
+
+    /** Takes away what lines have outside the one bay or row they stand in, and in those they do not stand in. */
+    private function shorten(Axis $axis): void
+    {
+        [$own, $crossing, $count] = $axis === Axis::Upright ? [$this->bays, $this->rows, $this->ny] : [$this->rows, $this->bays, $this->nx];
+        foreach ($own->only as $name => $within) {
+            $stands = $crossing->from($within);
+            if ($stands === []) {
+                $this->lost[] = $this->nowhere($axis, (string) $name, $within);
+            }
+            $this->takeAway($axis, (string) $name, array_diff($count > 0 ? range(0, $count - 1) : [], $stands));
+        }
+        foreach ($own->gaps as [$name, $within]) {
+            $gone = $crossing->from($within);
+            if ($gone === []) {
+                $this->lost[] = $this->nowhere($axis, $name, $within);
+            }
+            $this->takeAway($axis, $name, $gone);
+        }
+    }
+
+    private function nowhere(Axis $axis, string $line, string $within): Lost
+    {
+        return new Lost(Lost::LINES, sprintf(
+            'The %s at line %s, in which %s line %s was changed, is not there any more.',
+            $axis === Axis::Upright ? 'row' : 'bay',
+            $within,
+            $axis === Axis::Upright ? 'upright' : 'level',
+            $line,
+        ));
+    }
+
+    /** @param  array<int>  $places */
+    private function takeAway(Axis $axis, string $name, array $places): void
+    {
+        $line = ($axis === Axis::Upright ? $this->bays : $this->rows)->place($name);
+        if ($line !== null) {
+            foreach ($places as $k) {
+                $this->put($axis, $line, $k, false);
+            }
+        }
+    }
+
+    private function put(Axis $axis, int $line, int $place, MemberProfile|null|false $piece): void
+    {
+        if ($axis === Axis::Upright) {
+            $this->upright[$line][$place] = $piece;
+        } else {
+            $this->level[$line][$place] = $piece;
+        }
+    }
+
+    /**
+     * The places along a line between those that cross it there: lines of one bay or row cross only what stands in it.
+     *
+     * @return list<int>
+     */
+    private function between(Axis $axis, int $line, int $place): array
+    {
+        [$crossing, $pieces, $last] = $axis === Axis::Upright
+            ? [$this->rows, $this->level, $this->ny]
+            : [$this->bays, $this->upright, $this->nx];
+        $crosses = fn (int $k): bool => $crossing->isWhole($k)
+            || self::piece($pieces[$k], $line) !== false || self::piece($pieces[$k], $line - 1) !== false;
+        $from = $place;
+        while ($from > 0 && ! $crosses($from)) {
+            $from--;
+        }
+        $to = $place + 1;
+        while ($to < $last && ! $crosses($to)) {
+            $to++;
+        }
+
+        return range($from, $to - 1);
     }
 
     /** @param  list<MemberChange>  $changes */
@@ -108,10 +188,8 @@ final class Pieces
             }
             $edge = $line === 0 || $line === count($own->at) - 1;
             $to = $change->profile ?? ($edge ? null : false);
-            if ($change->axis === Axis::Upright) {
-                $this->upright[$line][$from] = $to;
-            } else {
-                $this->level[$line][$from] = $to;
+            foreach ($this->between($change->axis, $line, $from) as $part) {
+                $this->put($change->axis, $line, $part, $to);
             }
         }
     }

@@ -81,16 +81,22 @@ final class RunDoubts
     private static function slivers(Grid $grid, int $stretch, RunLimits $limits): array
     {
         $doubts = [];
+        $numbers = $grid->bays->numbers();
         for ($k = 1, $n = count($grid->bays->at); $k < $n; $k++) {
-            $wide = $grid->bays->at[$k] - $grid->bays->at[$k - 1];
-            if ($wide < $limits->sliver) {
-                $doubts[] = new RunDoubt(
-                    'run.sliver',
-                    sprintf('Bay %d is only %s wide.', $k, Length::mark($wide)),
-                    $stretch,
-                    $wide,
-                    $grid->bays->at[$k - 1],
-                );
+            // a line in one row only leaves a sliver on either side
+            [$before, $after] = $grid->bays->beside($k);
+            foreach (array_filter([$before, $grid->bays->isWhole($k) ? null : $after], is_int(...)) as $other) {
+                $wide = abs($grid->bays->at[$k] - $grid->bays->at[$other]);
+                if ($wide < $limits->sliver) {
+                    $from = min($k, $other);
+                    $doubts[] = new RunDoubt(
+                        'run.sliver',
+                        sprintf('Bay %d is only %s wide.', $numbers[$from] + 1, Length::mark($wide)),
+                        $stretch,
+                        $wide,
+                        $grid->bays->at[$from],
+                    );
+                }
             }
         }
 
@@ -103,11 +109,11 @@ final class RunDoubts
         $doubts = [];
         foreach ($byHand->lines as $change) {
             $lines = $change->axis === Axis::Upright ? $grid->bays : $grid->rows;
-            $place = $change->done === LineDone::Removed ? null : $lines->place($change->line);
+            $place = $change->done === LineDone::Removed ? null : $lines->place($change->name());
             if ($place === null) {
                 continue;
             }
-            foreach ([$place - 1, $place + 1] as $other) {
+            foreach (array_filter($lines->beside($place), is_int(...)) as $other) {
                 $apart = abs($lines->at[$other] - $lines->at[$place]);
                 if ($apart < $limits->apart) {
                     $doubts[] = new RunDoubt('run.line_near', sprintf(

@@ -289,7 +289,13 @@ final class Arguments
                 'reset' => A::list(A::object([
                     'of' => A::choice(['lines', 'members', 'infills', 'free'])->required(), 'places' => $places->required(),
                 ])),
-                'lines' => $changes('a line added, moved or removed'), 'members' => $changes('a member with another profile, or none'),
+                'lines' => A::list(A::object([
+                    'axis' => A::choice(['upright', 'level'])->required(), 'done' => A::choice(['added', 'moved', 'removed'])->required(),
+                    'line' => A::text()->says('none for one that is added'), 'from' => A::choice(['start', 'end', 'before', 'after']),
+                    'at' => A::length(), 'within' => A::text()->says('the crossing line at which the one bay or row begins')->orNull(),
+                    'beside' => A::text()->says('the line that an added one lies before or after')->orNull(), 'element' => A::text(),
+                ])),
+                'members' => $changes('a member with another profile, or none'),
                 'infills' => $changes('a cell with another infill'), 'free' => $changes('a free member'),
                 'move' => A::object(['places' => $places->required(), ...$figures, 'copy' => A::flag()]),
                 'mirror' => A::object(['places' => $places->required(), 'u' => A::length()]),

@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace Isleward\Core\Edit;
 
 use Isleward\Core\Building\Places;
+use Isleward\Core\CurtainWall\Axis;
 use Isleward\Core\CurtainWall\FreeMember;
 use Isleward\Core\CurtainWall\Grid;
 use Isleward\Core\CurtainWall\GridCell;
 use Isleward\Core\CurtainWall\LetIn;
+use Isleward\Core\CurtainWall\LineChange;
+use Isleward\Core\CurtainWall\LineFrom;
 use Isleward\Core\CurtainWall\Lines;
 use Isleward\Core\CurtainWall\MemberChange;
 use Isleward\Core\CurtainWall\MemberProfile;
@@ -40,11 +43,17 @@ final readonly class CurtainCells
         $gone = [];
         $these = array_map(fn (Fields $f): array => [$this->cell($f), $f->string('left')], $cells);
         foreach ($these as [$a, $left]) {
+            [$grid, $ofFacet] = $this->grid($left);
             foreach ($these as [$b, $other]) {
-                if ($a->row === $b->row && $b->bay === $a->bay + 1) {
-                    $gone[] = ['axis' => 'upright', 'line' => $b->left, 'from' => $b->foot];
-                } elseif ($left === $other && $b->row === $a->row + 1) {
-                    $gone[] = ['axis' => 'level', 'line' => $b->foot, 'from' => $left];
+                $facets = $ofFacet && $left !== $other;
+                if (! $facets && $a->right === $b->left) {
+                    foreach (self::shared($grid->rows, [$a->foot, $a->head], [$b->foot, $b->head]) as $from) {
+                        $gone[] = ['axis' => 'upright', 'line' => $b->left, 'from' => $from];
+                    }
+                } elseif (! $facets && $a->head === $b->foot) {
+                    foreach (self::shared($grid->bays, [$a->left, $a->right], [$b->left, $b->right]) as $from) {
+                        $gone[] = ['axis' => 'level', 'line' => $b->foot, 'from' => $ofFacet ? $left : $from];
+                    }
                 }
             }
         }
@@ -53,6 +62,21 @@ final readonly class CurtainCells
         }
 
         return array_map(static fn (array $values): MemberChange => MemberChange::from(new Fields($values)), $gone);
+    }
+
+    /**
+     * Where two cells lie beside each other: whole lines that cross the one between them, from which pieces of it begin.
+     *
+     * @param  array{string, string}  $a  from which line to which one of them reaches
+     * @param  array{string, string}  $b
+     * @return list<string>
+     */
+    private static function shared(Lines $lines, array $a, array $b): array
+    {
+        $at = static fn (string $name): int => $lines->place($name) ?? throw new \LogicException('Cells lie between lines.');
+        [$from, $to] = [max($at($a[0]), $at($b[0])), min($at($a[1]), $at($b[1]))];
+
+        return $from < $to ? array_slice($lines->names, $from, $to - $from) : [];
     }
 
     /** The cell at a line, over a line. The one bay of a facet begins at the line that the facet begins at. */
@@ -134,6 +158,29 @@ final readonly class CurtainCells
         }
 
         return [$parts[0]->stretch->grid(), false];
+    }
+
+    /**
+     * What a line that was added is measured from when it is moved, where that is the line before or after it.
+     *
+     * @throws Refusal on facets, whose kinks are no lines beside each other
+     */
+    public function beside(LineChange $change): ?string
+    {
+        if (! $change->from->isBesideAnother()) {
+            return null;
+        }
+        $grid = $this->grid(Lines::START)[0];
+        $lines = $change->axis === Axis::Upright ? $grid->bays : $grid->rows;
+        $place = $lines->place($change->name());
+        [$before, $after] = $place === null ? [null, null] : $lines->beside($place);
+        $beside = $change->from === LineFrom::Before ? $before : $after;
+
+        return $beside !== null ? $lines->names[$beside] : throw Refusal::because(
+            'lines.beside',
+            'A line that was added to facets is measured from an end.',
+            [$this->curtained->element->id()],
+        );
     }
 
     /** How wide the first of its grids is, mm. */

@@ -110,7 +110,8 @@ final readonly class CurtainHand implements Edit
         }
         foreach ($this->own('lines', $curtained) as $line) {
             $named = $line->has('line') ? $line : new Fields(['line' => $hand->nextLine()] + $line->all(), $line->units());
-            $hand = $hand->withLine(LineChange::from($named));
+            $change = LineChange::from($named);
+            $hand = $hand->withLine($change, $hand->hasAdded($change) ? $cells->beside($change) : null);
         }
         foreach ($this->own('members', $curtained) as $member) {
             $hand = $hand->withMember(MemberChange::from($member));

@@ -96,7 +96,7 @@ final class GridTest extends TestCase
     /** Law: members, joints and cells fill the face, and none lies over another, whatever the rules and whatever was done by hand. */
     public function test_members_and_cells_tile_the_face(): void
     {
-        $joined = $shaped = 0;
+        $joined = $shaped = $partly = 0;
         for ($seed = 1; $seed <= 160; $seed++) {
             $grid = Sample::any($seed);
             $areas = [
@@ -114,7 +114,9 @@ final class GridTest extends TestCase
                 $joined += $cell->bays * $cell->rows > 1 ? 1 : 0;
                 $shaped += $cell->contour()->isRectangle() ? 0 : 1;
             }
+            $partly += count([...$grid->bays->only, ...$grid->rows->only, ...$grid->bays->gaps, ...$grid->rows->gaps]);
         }
+        self::assertGreaterThan(60, $partly, 'lines that stand in one bay or row only');
         self::assertGreaterThan(50, $joined);
         self::assertGreaterThan(10, $shaped, 'some that are no rectangle');
     }
@@ -142,6 +144,72 @@ final class GridTest extends TestCase
             Lost::says($wide->lost),
         );
         self::assertEquals($hand, ByHand::from(new Fields($hand->toArray())));
+    }
+
+    /** 3 600 × 2 400 in bays and rows of 1 200: a level line 500 over the foot in the second bay, an upright one right of line 2 above. */
+    public function test_a_line_may_stand_in_one_bay_or_row_only(): void
+    {
+        $lines = [
+            ['axis' => 'level', 'done' => 'added', 'line' => '+1', 'at' => 500.0, 'within' => '1'],
+            ['axis' => 'upright', 'done' => 'added', 'line' => '+2', 'from' => 'before', 'beside' => '2', 'at' => 600.0, 'within' => '1'],
+        ];
+        $solve = static fn (array $lines, array $more = [], array $rules = []): Grid => GridSolver::solve(
+            Sample::rules($rules), 3600.0, 2400.0, [], ByHand::from(new Fields(['lines' => $lines] + $more)),
+        );
+        $grid = $solve($lines);
+        $boxes = array_map(static fn (GridCell $c): array => [$c->name(), ...$c->contour()->bounds()], $grid->cells);
+        self::assertSame([
+            ['bay 1, row 1', 50.0, 50.0, 1175.0, 1175.0],
+            ['bay 2, row 1', 1225.0, 50.0, 2375.0, 475.0],
+            ['bay 3, row 1', 2425.0, 50.0, 3550.0, 1175.0],
+            ['bay 2, row 1', 1225.0, 525.0, 2375.0, 1175.0],
+            ['bay 1, row 2', 50.0, 1225.0, 1175.0, 2350.0],
+            ['bay 2, row 2', 1225.0, 1225.0, 2375.0, 2350.0],
+            ['bay 3, row 2', 2425.0, 1225.0, 2975.0, 2350.0],
+            ['bay 3, row 2', 3025.0, 1225.0, 3550.0, 2350.0],
+        ], $boxes);
+        $members = array_map(
+            static fn (GridMember $m): array => [$m->x0, $m->y0, $m->x1, $m->y1],
+            array_filter($grid->members, static fn (GridMember $m): bool => str_starts_with($m->line, '+')),
+        );
+        self::assertSame([[2975.0, 1225.0, 3025.0, 2400.0], [1225.0, 475.0, 2375.0, 525.0]], array_values($members));
+        // rules count whole bays and rows: the second row stays the second
+        $second = $solve($lines, [], ['infills' => [
+            ['where' => 'everywhere', 'infill' => ['kind' => 'vision', 'layers' => [6.0]]],
+            ['where' => 'rows', 'numbers' => [2], 'infill' => ['kind' => 'solid', 'layers' => [40.0]]],
+        ]]);
+        self::assertSame(
+            [...array_fill(0, 4, 'vision'), ...array_fill(0, 4, 'solid')],
+            array_map(static fn (GridCell $c): string => $c->infill->kind->value, $second->cells),
+        );
+        // a member is taken out from one line that crosses it to the next that does: +2 stands above, so not the foot of its bay
+        $out = $solve($lines, ['members' => [['axis' => 'level', 'line' => '1', 'from' => '0']]]);
+        self::assertSame('bay 1, rows 1 to 2', $out->cells[0]->name());
+        // where the rule has no second bay any more that is told, and the others stay
+        $wide = $solve($lines, [], ['bays' => ['by' => 'count', 'count' => 1]]);
+        self::assertSame([
+            'The upright line +2 that was added was measured from line 2, which is not there any more.',
+            'The bay at line 1, in which level line +1 was changed, is not there any more.',
+        ], Lost::says($wide->lost));
+        self::assertCount(2, $wide->cells);
+    }
+
+    public function test_a_line_of_the_rule_moves_or_is_left_out_in_one_bay_only(): void
+    {
+        $of = static fn (array $line): Grid => GridSolver::solve(
+            Sample::rules(), 3600.0, 2400.0, [],
+            ByHand::from(new Fields(['lines' => [$line + ['axis' => 'level', 'line' => '1', 'within' => '1']]])),
+        );
+        $heads = static fn (Grid $grid): array => array_map(
+            static fn (GridCell $c): float => $c->contour()->bounds()[3],
+            array_slice($grid->cells, 0, 3),
+        );
+        $moved = $of(['done' => 'moved', 'from' => 'after', 'at' => 900.0]);
+        self::assertSame([1175.0, 1475.0, 1175.0], $heads($moved));
+        self::assertSame(['0', '1', '1@1', 'end'], $moved->rows->names);
+        $removed = $of(['done' => 'removed']);
+        self::assertSame([1175.0, 2350.0, 1175.0], $heads($removed));
+        self::assertCount(5, $removed->cells);
     }
 
     public function test_infills_are_as_the_last_rule_for_a_cell_says_and_single_cells_as_they_were_changed(): void

@@ -102,17 +102,37 @@ final class Sample
             ];
             $changes[] = mt_rand(0, 1) === 0 ? $change : $change + ['profile' => $profile()];
         }
+        $lines = self::anyLines();
         for (; ; array_pop($changes)) {
             try {
-                $hand = ByHand::from(new Fields(['members' => $changes]));
+                $hand = ByHand::from(new Fields(['members' => $changes, 'lines' => $lines]));
 
                 return GridSolver::solve($rules, 6430.0, 4210.0, [0.0, 3600.0], $hand);
             } catch (Refusal) {
                 // what cannot be (an end that nothing holds, a cell too small) is undone, the latest first
-                if ($changes === []) {
+                if ($changes === [] && $lines !== []) {
+                    $lines = [];
+                } elseif ($changes === []) {
                     return self::any($seed + 1000); // rules that leave slivers
                 }
             }
         }
+    }
+
+    /** @return list<array<string, mixed>> lines that stand in one bay or row only, or do not stand in one */
+    private static function anyLines(): array
+    {
+        $lines = [];
+        for ($i = mt_rand(-2, 4); $i > 0; $i--) {
+            $done = ['added', 'added', 'moved', 'removed'][mt_rand(0, 3)];
+            $lines[] = [
+                'axis' => ['upright', 'level'][mt_rand(0, 1)], 'done' => $done, 'line' => $done === 'added' ? '+'.$i : (string) mt_rand(1, 2),
+                'from' => ['start', 'end', 'before', 'after'][mt_rand(0, 3)], 'at' => (float) mt_rand(200, 900),
+                'within' => ['0', '1', '2', '+1'][mt_rand(0, 3)],
+                'beside' => [null, '1', '2', 'end'][mt_rand(0, 3)],
+            ];
+        }
+
+        return $lines;
     }
 }

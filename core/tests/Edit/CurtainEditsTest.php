@@ -7,6 +7,7 @@ namespace Isleward\Core\Tests\Edit;
 use Isleward\Core\Building\Bodies;
 use Isleward\Core\Building\FaceArea;
 use Isleward\Core\Building\Places;
+use Isleward\Core\CurtainWall\Grid;
 use Isleward\Core\CurtainWall\GridCell;
 use Isleward\Core\CurtainWall\LetIn;
 use Isleward\Core\CurtainWall\Lost;
@@ -243,6 +244,35 @@ final class CurtainEditsTest extends TestCase
             'ids' => [$arc], 'free' => [['fromU' => 0, 'fromV' => 0, 'toU' => 1000, 'toV' => 1000]],
         ]));
         self::assertStringContainsString('cannot lean', $this->refusal('curtain.set', ['walls' => [$arc], 'lean' => 10]));
+    }
+
+    public function test_a_line_that_was_added_is_measured_from_the_line_beside_it_and_a_part_of_a_bay_is_joined_again(): void
+    {
+        [$wall] = $this->drawn($this->grid(), [[20000, 0], [24000, 0]]);
+        $hand = fn (array $args): Change => $this->house->do('curtain.hand', ['ids' => [$wall]] + $args);
+        $grid = fn (): Grid => Runs::in($this->house->design)->of($wall)->run->stretches[0]->grid();
+        $before = count($grid()->cells);
+        $hand(['lines' => [['axis' => 'upright', 'done' => 'added', 'at' => 300, 'from' => 'before', 'beside' => '1', 'within' => '0']]]);
+        $at = static fn (Grid $g, string $line): float => $g->bays->at[$g->bays->place($line) ?? 99];
+        self::assertEqualsWithDelta($at($grid(), '1') + 300.0, $at($grid(), '+1'), 1e-6);
+        self::assertCount($before + 1, $grid()->cells);
+        // moved from the line after it, it stays in its row and is measured from that one
+        $hand(['lines' => [['axis' => 'upright', 'done' => 'moved', 'line' => '+1', 'at' => 400, 'from' => 'after']]]);
+        self::assertEqualsWithDelta($at($grid(), '2') - 400.0, $at($grid(), '+1'), 1e-6);
+        $kept = $this->house->design->wall($wall)->curtain->byHand['lines'] ?? [];
+        self::assertSame(['0', '2'], [$kept[0]['within'] ?? null, $kept[0]['beside'] ?? null]);
+        // the two parts of the bay are joined where they are parts, and the line is taken out again
+        $hand(['join' => [['left' => '1', 'foot' => '0'], ['left' => '+1', 'foot' => '0']]]);
+        self::assertCount($before, $grid()->cells);
+        $hand(['lines' => [['axis' => 'upright', 'done' => 'removed', 'line' => '+1']]]);
+        self::assertNull($grid()->bays->place('+1'));
+        // of a line that is moved in one row alone, that place is moved on, and left out there
+        $hand(['lines' => [['axis' => 'upright', 'done' => 'moved', 'line' => '1', 'at' => 900, 'within' => '0']]]);
+        $hand(['lines' => [['axis' => 'upright', 'done' => 'moved', 'line' => '1@0', 'at' => 950]]]);
+        self::assertEqualsWithDelta(950.0, $at($grid(), '1@0'), 1e-6);
+        $hand(['lines' => [['axis' => 'upright', 'done' => 'removed', 'line' => '1@0']]]);
+        self::assertNull($grid()->bays->place('1@0'));
+        self::assertSame([['1', '0']], $grid()->bays->gaps);
     }
 
     public function test_free_members_are_mirrored_moved_and_copied_and_a_cell_is_divided(): void

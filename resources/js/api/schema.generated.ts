@@ -1484,12 +1484,18 @@ export interface components {
             name: string;
             /** @description From the grid’s left end or foot, as drawn */
             at: number;
+            /** @description Where it stands in one bay or row only: the line that begins at */
+            only?: string;
         };
         GridCell: {
             /** @description The line at its left */
             left: string;
             /** @description The line under it */
             foot: string;
+            /** @description The line at its right */
+            right: string;
+            /** @description The line over it */
+            head: string;
             name: string;
             bay: number;
             row: number;
@@ -2805,7 +2811,19 @@ export interface components {
                 places: (number | string)[];
             }[];
             lines?: {
-                [key: string]: unknown;
+                /** @enum {string} */
+                axis: "upright" | "level";
+                /** @enum {string} */
+                done: "added" | "moved" | "removed";
+                /** @description none for one that is added */
+                line?: string;
+                /** @enum {string} */
+                from?: "start" | "end" | "before" | "after";
+                /** @description mm, or a text in people’s units */
+                at?: number | string;
+                within?: string | null;
+                beside?: string | null;
+                element?: string;
             }[];
             members?: {
                 [key: string]: unknown;

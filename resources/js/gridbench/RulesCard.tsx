@@ -2,7 +2,7 @@ import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
 import { Figure } from '../desk/card/Figure';
 import { Sentence } from '../desk/card/parts';
-import { InfillWords } from '../desk/curtain/infill';
+import { InfillWords, type InfillValues } from '../desk/curtain/infill';
 import { useData } from '../desk/data';
 import { choose, cornerOf, counted, rulesOf, set, setBoth, useGridBench, type InfillRule, type Role } from './draft';
 import { SectionWords, SettingOutWords } from './words';
@@ -149,6 +149,7 @@ function InfillLine({ rule, index }: { rule: InfillRule; index: number }) {
     const path = `rules.infills.${index}`;
     const numbers = ['rows', 'storey-rows', 'bays'].includes(rule.where);
     const label = `Cells, rule ${index + 1}`;
+    const fill = (infill: InfillValues) => choose(`${path}.infill`, infill);
     return (
         <Sentence>
             {index === 0 ? (
@@ -218,7 +219,7 @@ function InfillLine({ rule, index }: { rule: InfillRule; index: number }) {
                     />
                 </>
             )}
-            : <InfillWords label={label} infill={rule.infill} disabled={fixed} onSend={(infill) => choose(`${path}.infill`, infill)} />.
+            : <InfillWords label={label} infill={rule.infill} disabled={fixed} onSend={fill} onPick={(to) => void fill(to)} />.
             {index > 0 && data.mayEdit && (
                 <>
                     {' '}

@@ -14,8 +14,8 @@ import { WallCard } from './WallCard';
 const FindingsList = later('The findings', () => import('./FindingsList').then((m) => m.FindingsList));
 const GoneCard = later('What was removed', () => import('./GoneCard').then((m) => m.GoneCard));
 const CurtainCard = later('The card of the curtain wall', () => import('../curtain/CurtainCard').then((m) => m.CurtainCard));
-const CellCard = later('The card of the cells', () => import('../curtain/PartCard').then((m) => m.CellCard));
-const PieceCard = later('The card of the line', () => import('../curtain/PartCard').then((m) => m.PieceCard));
+const CellCard = later('The card of the cells', () => import('../curtain/CellCard').then((m) => m.CellCard));
+const PieceCard = later('The card of the line', () => import('../curtain/PieceCard').then((m) => m.PieceCard));
 
 /** The sheet that states what is chosen and takes exact figures. */
 export function Card() {

@@ -147,6 +147,12 @@ export function useSend() {
     };
 }
 
+/** Sends what a button or a choice asks for: a refusal is said where all are. Answers whether it was done. */
+export function useAsk() {
+    const data = useData();
+    return async <N extends EditName>(edit: N, args: EditArgs<N>): Promise<boolean> => (await data.edit(edit, args)) !== null;
+}
+
 export function RemoveButton({ label, onClick }: { label: string; onClick: () => void }) {
     return (
         <Button small look="danger" className="-ml-2 mt-3" onClick={onClick}>

@@ -1,12 +1,12 @@
 import type { CurtainGrid } from '../../api/client';
-import { useSend } from '../card/parts';
+import { useAsk } from '../card/parts';
 import { useData } from '../data';
 
 /** What was changed by hand against the rules, each to be reset; free members also mirrored and copied. */
 export function ByHandList({ grid }: { grid: CurtainGrid }) {
     const data = useData();
-    const send = useSend();
-    const hand = (args: object) => void send('curtain.hand', { ids: [grid.element], ...args });
+    const ask = useAsk();
+    const hand = (args: object) => void ask('curtain.hand', { ids: [grid.element], ...args });
     if (grid.byHand.length === 0 && grid.lost.length === 0) return null;
     return (
         <section aria-label="Changed by hand" className="mt-3 border-t border-hairline pt-2">

@@ -4,7 +4,7 @@ import { formatArea } from '../../measure/format';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { Figure } from '../card/Figure';
-import { ActionRow, Facts, FindingNote, Heading, Sentence, useSend } from '../card/parts';
+import { ActionRow, Facts, FindingNote, Heading, Sentence, useAsk, useSend } from '../card/parts';
 import { deskActions, wallActions } from '../actions';
 import { useData } from '../data';
 import { frontageAlone } from '../showing';
@@ -18,6 +18,7 @@ import { startSpanning } from './spanning';
 export function CurtainCard({ wall }: { wall: Wall }) {
     const data = useData();
     const send = useSend();
+    const ask = useAsk();
     const curtain = wall.curtain!;
     const fixed = !data.mayEdit;
     const frontage = data.frontageOf.get(wall.id);
@@ -31,6 +32,9 @@ export function CurtainCard({ wall }: { wall: Wall }) {
     const storeys = data.project.storeys.map((s) => ({ value: s.id, label: s.name }));
     const mine = (args: Omit<EditArgs<'curtain.set'>, 'walls'>) => send('curtain.set', { walls: [wall.id], ...args });
     const all = (args: Omit<EditArgs<'curtain.set'>, 'walls'>) => send('curtain.set', { walls: run?.walls ?? [wall.id], ...args });
+    const choose = (args: Omit<EditArgs<'curtain.set'>, 'walls'>) => void ask('curtain.set', { walls: [wall.id], ...args });
+    const chooseAll = (args: Omit<EditArgs<'curtain.set'>, 'walls'>) =>
+        void ask('curtain.set', { walls: run?.walls ?? [wall.id], ...args });
     const corner = curtain.corner as { kind: string; profile: { face: number; depth: number } | null } | null;
     const sum = (of: 'area' | 'glass' | 'faceArea') => grids.reduce((total, g) => total + g[of], 0);
     const meets = place > 0 || (run && run.walls.length > 1 && data.walls.get(run.walls.at(-1)!)?.toX === wall.fromX);
@@ -59,7 +63,7 @@ export function CurtainCard({ wall }: { wall: Wall }) {
                     value={curtain.grid}
                     options={data.project.grids.map((g) => ({ value: g.id, label: `${g.mark} ${g.name}` }))}
                     disabled={fixed}
-                    onChange={(grid) => void mine({ grid })}
+                    onChange={(grid) => choose({ grid })}
                 />
                 , <b>{data.length(wall.length)}</b> long and <b>{data.length(wall.head - wall.foot)}</b> high.{' '}
                 <Link to={`/projects/${data.id}/grid-bench/${curtain.grid}`} className="text-tide underline">
@@ -78,7 +82,7 @@ export function CurtainCard({ wall }: { wall: Wall }) {
                             { value: 'facets', label: 'flat, in facets' },
                         ]}
                         disabled={fixed}
-                        onChange={(to) => void mine({ faceted: to === 'facets' })}
+                        onChange={(to) => choose({ faceted: to === 'facets' })}
                     />
                     .
                 </Sentence>
@@ -108,7 +112,13 @@ export function CurtainCard({ wall }: { wall: Wall }) {
                     onSend={(text) => all({ foot: text })}
                 />{' '}
                 over the floor of{' '}
-                <Choice label="First storey" value={wall.base} options={storeys} disabled={fixed} onChange={(base) => void all({ base })} />
+                <Choice
+                    label="First storey"
+                    value={wall.base}
+                    options={storeys}
+                    disabled={fixed}
+                    onChange={(base) => chooseAll({ base })}
+                />
                 , head{' '}
                 {curtain.height === null ? (
                     <>
@@ -118,7 +128,7 @@ export function CurtainCard({ wall }: { wall: Wall }) {
                             value={wall.top}
                             options={storeys}
                             disabled={fixed}
-                            onChange={(top) => void all({ top })}
+                            onChange={(top) => chooseAll({ top })}
                         />
                         , or{' '}
                     </>
@@ -145,7 +155,7 @@ export function CurtainCard({ wall }: { wall: Wall }) {
                         ]}
                         disabled={fixed}
                         onChange={(kind) =>
-                            void mine({
+                            choose({
                                 corner:
                                     kind === 'type'
                                         ? null
@@ -227,7 +237,7 @@ export function CurtainCard({ wall }: { wall: Wall }) {
                         >
                             Turn outside round
                         </Button>
-                        <Button small onClick={() => void mine({ grid: null, thickness: 300 })}>
+                        <Button small onClick={() => choose({ grid: null, thickness: 300 })}>
                             Make it a wall
                         </Button>
                         <Button

@@ -18,6 +18,17 @@ export function gridsOf(data: Data, element?: string): FoundGrid[] {
     );
 }
 
+/** The stretches of the run that one is of; of what is let in that alone. */
+export const stretchesOf = (data: Data, element: string): string[] =>
+    data.project.runs.find((run) => run.walls.includes(element))?.walls ?? [element];
+
+/** Of a line in one bay or row only: "in bay 3 only". */
+export function partlyWords(grid: CurtainGrid, { axis }: PieceKey, only: string): string {
+    const cell = grid.cells.find((c) => (axis === 'upright' ? c.foot : c.left) === only);
+    if (axis === 'upright') return `in row ${(cell?.row ?? 0) + 1} only`;
+    return `in bay ${(cell?.bay ?? 0) + 1} only`;
+}
+
 export const isCell = (key: CellKey) => (grid: CurtainGrid, cell: GridCell) =>
     grid.element === key.element && cell.left === key.left && cell.foot === key.foot;
 

@@ -17,11 +17,14 @@ type Props = {
     label: string;
     infill: InfillValues | null;
     disabled?: boolean;
+    /** what was typed; answers with why not, or null */
     onSend: (infill: InfillValues) => Promise<string | null>;
+    /** what was chosen from a list: a refusal is said by whoever takes it */
+    onPick: (infill: InfillValues) => void;
 };
 
 /** What fills a cell, in a sentence: its kind, its build-up, or a unit from the rack. */
-export function InfillWords({ label, infill, disabled = false, onSend }: Props) {
+export function InfillWords({ label, infill, disabled = false, onSend, onPick }: Props) {
     const data = useData();
     const unit = infill?.kind === 'unit' || infill?.kind === 'door';
     const value = infill === null ? 'several' : unit ? `type ${infill.type}` : infill.kind;
@@ -32,8 +35,8 @@ export function InfillWords({ label, infill, disabled = false, onSend }: Props) 
     ];
     const pick = (to: string) => {
         const type = to.startsWith('type ') ? data.project.types.find((t) => t.id === to.slice(5)) : undefined;
-        if (type) void onSend({ kind: type.door ? 'door' : 'unit', type: type.id });
-        else if (to !== 'several') void onSend({ kind: to });
+        if (type) onPick({ kind: type.door ? 'door' : 'unit', type: type.id });
+        else if (to !== 'several') onPick({ kind: to });
     };
     return (
         <>
@@ -60,7 +63,7 @@ export function InfillWords({ label, infill, disabled = false, onSend }: Props) 
                             { value: 'mirrored', label: 'handed the other way' },
                         ]}
                         disabled={disabled}
-                        onChange={(to) => void onSend({ kind: infill.kind, type: infill.type ?? null, mirrored: to === 'mirrored' })}
+                        onChange={(to) => onPick({ kind: infill.kind, type: infill.type ?? null, mirrored: to === 'mirrored' })}
                     />
                 </>
             )}

@@ -1,0 +1,148 @@
+import { useState } from 'react';
+import { Button } from '../../ui/Button';
+import { Choice } from '../../ui/Choice';
+import { Figure } from '../card/Figure';
+import { Facts, Heading, Sentence, useAsk, useSend } from '../card/parts';
+import { useData } from '../data';
+import { useDesk, type PieceKey } from '../store';
+import { Back } from './Back';
+import { gridsOf, partlyWords, stretchesOf } from './grids';
+
+type From = 'start' | 'end' | 'before' | 'after';
+type Through = 'stretch' | 'part' | 'run';
+
+/** A line of a curtain wall, and the piece of it that was clicked. */
+export function PieceCard({ piece }: { piece: PieceKey }) {
+    const data = useData();
+    const send = useSend();
+    const ask = useAsk();
+    const [from, setFrom] = useState<From>('start');
+    const [through, setThrough] = useState<Through>('stretch');
+    const found = gridsOf(data, piece.element)[0];
+    if (!found) return null;
+    const { grid } = found;
+    const upright = piece.axis === 'upright';
+    const all = [...(upright ? grid.bays : grid.rows)].sort((a, b) => a.at - b.at);
+    const line = all.find((l) => l.name === piece.line);
+    // lines of another bay or row do not stand beside this one
+    const lines = all.filter((l) => l.only === undefined || l.only === line?.only);
+    const i = line ? lines.indexOf(line) : -1;
+    const edge = piece.line === '0' || piece.line === 'end';
+    const length = upright ? grid.width : grid.height;
+    const at = line
+        ? {
+              start: line.at,
+              end: length - line.at,
+              before: line.at - (lines[i - 1]?.at ?? 0),
+              after: (lines[i + 1]?.at ?? length) - line.at,
+          }[from]
+        : 0;
+    const run = stretchesOf(data, piece.element);
+    const part = line?.only === undefined && !piece.line.startsWith('+');
+    const everywhere = through === 'run' && part && !upright ? run : [piece.element];
+    const hand = (args: object, ids = [piece.element]) => send('curtain.hand', { ids, ...args });
+    const moveTo = (text: string) => {
+        const within = part && through === 'part' ? { within: piece.from } : {};
+        return hand({ lines: [{ axis: piece.axis, line: piece.line, done: 'moved', from, at: text, ...within }] }, everywhere).then(
+            (why) => {
+                // what was moved in one bay only is a line of its own there
+                if (why === null && 'within' in within) useDesk.setState({ piece: { ...piece, line: `${piece.line}@${piece.from}` } });
+                return why;
+            },
+        );
+    };
+    const words = upright
+        ? { start: 'the left end', end: 'the right end', before: 'the line before it', after: 'the line after it' }
+        : { start: 'the foot', end: 'the head', before: 'the line under it', after: 'the line over it' };
+    const remove = async () => {
+        const lines = [{ axis: piece.axis, line: piece.line, done: 'removed' as const }];
+        if (await ask('curtain.hand', { ids: everywhere, lines })) useDesk.setState({ piece: null });
+    };
+    const takeOut = async () => {
+        const members = [{ ...where(piece), profile: null }];
+        if (await ask('curtain.hand', { ids: [piece.element], members })) useDesk.setState({ piece: null });
+    };
+    return (
+        <>
+            <Heading
+                title={titleOf(piece)}
+                note={line?.only === undefined ? `of the ${upright ? 'bays' : 'rows'}` : partlyWords(grid, piece, line.only)}
+            />
+            {line && !edge && (
+                <Sentence>
+                    It stands{' '}
+                    <Figure key={from} label="Place of the line" shown={data.length(at)} disabled={!data.mayEdit} onSend={moveTo} /> from{' '}
+                    <Choice
+                        label="Line measured from"
+                        value={from}
+                        options={(Object.keys(words) as From[]).map((value) => ({ value, label: words[value] }))}
+                        onChange={setFrom}
+                    />
+                    {part && data.mayEdit && (
+                        <>
+                            {' '}
+                            in{' '}
+                            <Choice
+                                label="Where the line is moved"
+                                value={upright && through === 'run' ? 'stretch' : through}
+                                options={[
+                                    { value: 'stretch' as const, label: 'the whole stretch' },
+                                    { value: 'part' as const, label: upright ? 'this row only' : 'this bay only' },
+                                    ...(run.length > 1 && !upright ? [{ value: 'run' as const, label: 'the whole run' }] : []),
+                                ]}
+                                onChange={setThrough}
+                            />
+                        </>
+                    )}
+                    .
+                </Sentence>
+            )}
+            {data.mayEdit && (
+                <>
+                    <Sentence>
+                        The piece that was clicked is{' '}
+                        <Figure
+                            label="Section of this piece"
+                            shown="as its type says"
+                            onSend={(text) => {
+                                const [face, depth, more] = text.split(/[×x*]/).map((size) => size.trim());
+                                return face === undefined || depth === undefined || more !== undefined
+                                    ? Promise.resolve('A section is its face and its depth: 60 × 150.')
+                                    : hand({ members: [{ ...where(piece), profile: { shape: 'rectangle', face, depth } }] });
+                            }}
+                        />
+                        .
+                    </Sentence>
+                    <div className="mt-2 flex flex-wrap gap-1.5">
+                        <Button small onClick={() => void takeOut()}>
+                            Take this piece out
+                        </Button>
+                        {!edge && (
+                            <Button small look="danger" onClick={() => void remove()}>
+                                {everywhere.length > 1 ? 'Remove the line in the run' : 'Remove the whole line'}
+                            </Button>
+                        )}
+                    </div>
+                </>
+            )}
+            {line && (
+                <Facts
+                    rows={[
+                        [`From ${words.start}`, data.length(line.at)],
+                        [`From ${words.end}`, data.length(length - line.at)],
+                    ]}
+                />
+            )}
+            <Back element={piece.element} />
+        </>
+    );
+}
+
+const where = ({ axis, line, from }: PieceKey) => ({ axis, line, from });
+
+function titleOf({ axis, line }: PieceKey): string {
+    const upright = axis === 'upright';
+    if (line === '0') return upright ? 'Left side' : 'Foot';
+    if (line === 'end') return upright ? 'Right side' : 'Head';
+    return `${upright ? 'Upright' : 'Level'} line ${line.replace('+', 'added ').replace(/@.*/, '')}`;
+}
