@@ -18,6 +18,7 @@ use Isleward\Core\Design\Operation;
 use Isleward\Core\Design\SettingOutLine;
 use Isleward\Core\Design\Storey;
 use Isleward\Core\Design\Tie;
+use Isleward\Core\Design\Wall;
 use Isleward\Core\Edit\Scope;
 use Isleward\Core\Measure\Refusal;
 
@@ -44,6 +45,7 @@ final class Assembly
             ? $this->rows(Kind::Opening, $project)
             : $this->inScope($project, $scope, $structure)]);
         if (! $scope->everything) {
+            $openings = $this->withAligned($project, $structure, $openings);
             $openings = $this->withNamed($project, $structure, $openings);
         }
         $rows = [];
@@ -54,6 +56,36 @@ final class Assembly
         }
 
         return Design::of($project->settings(), [...$structure, ...$openings, ...$this->elements($rows)]);
+    }
+
+    /**
+     * Openings, with all those of walls that curtain walls are in line with, on and on.
+     *
+     * @param  list<Element>  $structure
+     * @param  list<Element>  $openings
+     * @return list<Element>
+     */
+    private function withAligned(Project $project, array $structure, array $openings): array
+    {
+        $walls = [];
+        $have = array_fill_keys(array_map(static fn (Element $e): string => $e->id(), $openings), true);
+        $curtained = array_filter($structure, static fn (Element $e): bool => $e instanceof Wall && $e->curtain?->isAligned() === true);
+        for ($new = Ties::aligned([...$curtained, ...$openings]); $new !== []; $new = array_diff(Ties::aligned($found), $walls)) {
+            array_push($walls, ...$new);
+            $found = $this->elements([
+                Kind::Opening->value => $this->rows(Kind::Opening, $project, static fn (Builder $q) => $q->whereIn('host_id', $new)),
+            ]);
+            foreach ($found as $opening) {
+                if (! isset($have[$opening->id()])) {
+                    $openings[] = $opening;
+                }
+            }
+        }
+        if ($walls !== []) {
+            usort($openings, static fn (Element $a, Element $b): int => $a->id() <=> $b->id());
+        }
+
+        return $openings;
     }
 
     /**

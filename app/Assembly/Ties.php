@@ -11,8 +11,10 @@ use Isleward\Core\Design\Change;
 use Isleward\Core\Design\Element;
 use Isleward\Core\Design\Kind;
 use Isleward\Core\Design\Naming;
+use Isleward\Core\Design\Opening;
 use Isleward\Core\Design\Operation;
 use Isleward\Core\Design\Tie;
+use Isleward\Core\Design\Wall;
 use Isleward\Core\Measure\Refusal;
 
 /**
@@ -125,6 +127,25 @@ final class Ties
         }
 
         return array_values($have);
+    }
+
+    /**
+     * Walls that curtain walls of these are in line with.
+     *
+     * @param  array<Element>  $elements
+     * @return list<string>
+     */
+    public static function aligned(array $elements): array
+    {
+        $walls = [];
+        foreach ($elements as $element) {
+            $curtain = $element instanceof Wall || $element instanceof Opening ? $element->curtain : null;
+            foreach ([$curtain?->bays, $curtain?->rows] as $alignment) {
+                $walls += array_fill_keys($alignment->walls ?? [], true);
+            }
+        }
+
+        return array_map(strval(...), array_keys($walls));
     }
 
     /**

@@ -19,6 +19,10 @@ use Isleward\Core\Drawing\Drawing;
 use OpenApi\Attributes as OA;
 
 /** The grid types of a project as its rack shows them, and its runs. */
+#[OA\Schema(schema: 'Alignment', description: 'What lines are in line with', required: ['walls', 'to'], properties: [
+    new OA\Property(property: 'walls', type: 'array', items: new OA\Items(type: 'string')),
+    new OA\Property(property: 'to', type: 'string', enum: ['lines', 'sides', 'middles', 'grid']),
+])]
 #[OA\Schema(schema: 'Curtain', description: 'What makes a stretch, or fills an opening, with curtain wall', required: [
     'grid', 'lean', 'foot', 'height', 'corner', 'faceted',
 ], properties: [
@@ -31,6 +35,8 @@ use OpenApi\Attributes as OA;
         new OA\Schema(type: 'null'),
     ]),
     new OA\Property(property: 'faceted', type: 'boolean'),
+    new OA\Property(property: 'bays', ref: '#/components/schemas/Alignment', description: 'None as its type sets them out'),
+    new OA\Property(property: 'rows', ref: '#/components/schemas/Alignment'),
 ])]
 #[OA\Schema(schema: 'RackGrid', required: ['id', 'mark', 'name', 'depth', 'hash', 'runs', 'openings', 'sample', 'corner', 'rules'],
     properties: [

@@ -20,6 +20,7 @@ use Isleward\Core\Design\Kept;
 use Isleward\Core\Design\Kind;
 use Isleward\Core\Design\Kinds;
 use Isleward\Core\Design\Naming;
+use Isleward\Core\Design\Wall;
 use Isleward\Core\Measure\Fields;
 
 /** A project's storeys, outlines, walls, types and lines, how the walls stand, and any part of its openings on request. */
@@ -118,6 +119,13 @@ final class Structure
             return $rows;
         }
         $have = array_column($rows, null, 'id');
+        $inLine = [];
+        while (($more = array_values(array_diff($this->aligned($walls, array_values($have)), $inLine))) !== []) {
+            $found = $this->assembly->rows(Kind::Opening, $this->project, static fn (Builder $q) => $q->whereIn('host_id', $more));
+            $have += array_column($found, null, 'id');
+            array_push($inLine, ...$more);
+        }
+        $walls = [...$walls, ...$inLine];
         $lines = array_column($this->lines, null, 'id');
         $asked = array_column(array_filter($this->lines, static fn (array $l): bool => in_array($l['host_id'], $walls, true)), 'id');
         for ($new = [...array_keys($have), ...$asked]; $new !== []; $new = $next) {
@@ -143,6 +151,31 @@ final class Structure
     }
 
     /**
+     * Walls that curtain walls are in line with: those of the runs that these walls are of, and those let into openings, on and on.
+     *
+     * @param  list<string>  $walls  none for all
+     * @param  list<array<string, mixed>>  $openings  rows
+     * @return list<string>
+     */
+    private function aligned(array $walls, array $openings): array
+    {
+        $design = $this->design();
+        $letIn = array_filter($openings, static fn (array $row): bool => str_contains((string) ($row['curtain'] ?? ''), '"walls":'));
+        $elements = $this->assembly->elements([Kind::Opening->value => array_values($letIn)]);
+        $found = [];
+        for ($new = $walls; ; $new = $more) {
+            $outlines = array_flip(array_map(static fn (string $id): string => $design->wall($id)->outline, $new));
+            $of = array_filter($design->walls, static fn (Wall $w): bool => $walls === [] || isset($outlines[$w->outline]));
+            $more = array_values(array_diff(Ties::aligned([...$of, ...$elements]), $found));
+            if ($more === []) {
+                return $found;
+            }
+            array_push($found, ...$more);
+            $elements = [];
+        }
+    }
+
+    /**
      * Lines that lie on these walls, and those that they and these openings are placed from, on and on.
      *
      * @param  list<string>  $walls
@@ -158,6 +191,7 @@ final class Structure
         if ($this->linesOf !== null && $this->linesOf[0] === $key) {
             return $this->linesOf[1];
         }
+        $walls = [...$walls, ...$this->aligned($walls, $openings)];
         $byId = array_column($this->lines, null, 'id');
         $kept = array_filter($byId, static fn (array $l): bool => in_array($l['host_id'], $walls, true));
         for ($new = [...array_column($openings, 'id'), ...array_keys($kept)]; $new !== []; $new = array_keys($found)) {
@@ -258,6 +292,7 @@ final class Structure
     private function madeBy(array $openings, array $walls): array
     {
         $design = $this->design();
+        $walls = $walls === [] ? [] : [...$walls, ...$this->aligned($walls, $openings)];
         $outlines = array_flip(array_map(static fn (string $id): string => $design->wall($id)->outline, $walls));
         $made = [];
         foreach ($design->walls as $wall) {

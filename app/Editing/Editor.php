@@ -10,6 +10,7 @@ use App\Models\Change as Logged;
 use App\Models\Opening;
 use App\Models\Project;
 use App\Models\Revision;
+use App\Models\Storey;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use Isleward\Core\Building\Bodies;
@@ -334,8 +335,11 @@ final readonly class Editor
      */
     private function dependants(Project $project, Change $change): array
     {
-        $ids = $types = [];
+        $ids = $types = $hosts = [];
         foreach ($change->operations as $operation) {
+            foreach ([$operation->before, $operation->after] as $element) {
+                $hosts += $element instanceof DesignOpening ? [$element->host => true] : [];
+            }
             if ($operation->kind === Kind::Opening && $operation->before !== null) {
                 $ids[] = $operation->id;
             } elseif ($operation->kind === Kind::Type) {
@@ -344,8 +348,12 @@ final readonly class Editor
         }
         $moved = $ids === [] ? [] : array_map(strval(...), array_keys($this->ties->hanging($project, $ids), Kind::Opening, true));
         $filled = $types === [] ? [] : $this->ties->naming($project, $types, Tie::MadeOf, Kind::Opening);
-        $walls = $storeys = [];
-        foreach (array_chunk(array_values(array_unique([...$moved, ...$filled])), 2000) as $of) {
+        $hosts = array_map(strval(...), array_keys($hosts));
+        $inLine = $hosts === [] ? [] : $this->ties->naming($project, $hosts, Tie::MeasuredFrom, Kind::Opening);
+        $stretches = $hosts === [] ? [] : $this->ties->naming($project, $hosts, Tie::MeasuredFrom, Kind::Wall);
+        $walls = array_fill_keys($stretches, true);
+        $storeys = $stretches === [] ? [] : array_fill_keys(Storey::query()->where('project_id', $project->id)->pluck('id')->all(), true);
+        foreach (array_chunk(array_values(array_unique([...$moved, ...$filled, ...$inLine])), 2000) as $of) {
             $places = Opening::query()->toBase()
                 ->where('project_id', $project->id)
                 ->whereIn('id', $of)

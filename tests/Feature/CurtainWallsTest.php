@@ -85,6 +85,37 @@ final class CurtainWallsTest extends ProjectCase
         self::assertNotSame('', $opening);
     }
 
+    public function test_bays_in_line_with_openings_follow_them_in_every_view(): void
+    {
+        [$stretch] = $this->drawn($this->grid());
+        $place = fn (float $left): string => $this->edit('opening.place', [
+            'host' => $this->wall(0), 'storey' => $this->storey(0), 'type' => null, 'width' => 1000, 'height' => 1000,
+            'position' => ['from' => 'left', 'value' => $left, 'to' => 'near'], 'sill' => ['from' => 'floor', 'height' => 900],
+        ])->assertOk()->json('chosen.0');
+        $moved = $place(2000);
+        $this->edit('curtain.set', ['walls' => [$stretch], 'rows' => ['walls' => [$this->wall(0)], 'to' => 'sides']])->assertOk();
+        $frontage = array_values(array_filter(
+            $this->getJson($this->url())->json('frontages'),
+            static fn (array $f): bool => isset($f['walls'][$stretch]),
+        ))[0]['id'];
+        $rows = fn (): array => array_column($this->getJson($this->url("elevations/$frontage"))->assertOk()->json('grids.0.rows'), 'at');
+        $before = $rows();
+        self::assertEqualsWithDelta([900, 1900], array_slice($before, 1, -1), 0.01);
+        $tag = $this->getJson($this->url("elevations/$frontage"))->headers->get('ETag');
+        $outcome = $this->edit('opening.change', ['id' => $moved, 'by' => ['v' => 100]])->assertOk();
+        self::assertContains($stretch, $outcome->json('touched.walls'));
+        self::assertEqualsWithDelta([1000, 2000], array_slice($rows(), 1, -1), 0.01);
+        self::assertNotSame($tag, $this->getJson($this->url("elevations/$frontage"))->headers->get('ETag'));
+        // an edit of the stretch that loads no opening of that wall by itself sees them all the same
+        $this->edit('curtain.hand', ['ids' => [$stretch], 'lines' => [
+            ['axis' => 'level', 'done' => 'added', 'at' => 100, 'from' => 'before', 'beside' => '2'],
+        ]])->assertOk();
+        self::assertEqualsWithDelta([1000, 2000, 2100], array_slice($rows(), 1, -1), 0.01);
+        $this->edit('opening.remove', ['ids' => [$moved]])->assertOk();
+        self::assertSame(['The level line +1 that was added was measured from line 2, which is not there any more.'],
+            $this->getJson($this->url("elevations/$frontage"))->json('grids.0.lost'));
+    }
+
     public function test_schedules_and_the_cutting_list_come_on_screen_and_as_files(): void
     {
         $this->drawn($this->grid());

@@ -9,6 +9,7 @@ use Isleward\Core\Check\Finding;
 use Isleward\Core\Check\Remedy;
 use Isleward\Core\Check\Rule;
 use Isleward\Core\Check\WallInQuestion;
+use Isleward\Core\Design\Curtain;
 use Isleward\Core\Design\Opening;
 use Isleward\Core\Measure\Length;
 use Isleward\Core\Measure\Refusal;
@@ -67,6 +68,7 @@ final class CurtainDoubts implements Rule
                 'walls' => array_map(static fn ($w): string => $w->id, $standing->walls), 'foot' => 0,
             ]));
         }
+        array_push($findings, ...self::inLine($wall, $host->curtain(), $standing->partsOf($at)[0]->stretch->grid(), $host->id(), $middle));
         foreach ($standing->partsOf($at) as $part) {
             array_push($findings, ...self::units($wall, $part->stretch, $host->id(), true, static fn (GridCell $c): array => [
                 $standing->starts[$at] + $part->u + $c->contour()->bounds()[0],
@@ -101,6 +103,8 @@ final class CurtainDoubts implements Rule
             );
         }
 
+        array_push($findings, ...self::inLine($wall, $curtain, $run->stretches[0]->grid(), $opening->id, $middle));
+
         return [...$findings, ...self::units(
             $wall,
             $run->stretches[0],
@@ -108,6 +112,27 @@ final class CurtainDoubts implements Rule
             $opening->facesOut,
             static fn (GridCell $c): array => [$p->left + $c->contour()->bounds()[0], $p->sill + $c->contour()->bounds()[1]],
         )];
+    }
+
+    /**
+     * That nothing is left of what it is in line with.
+     *
+     * @param  array{float, float}  $at
+     * @return list<Finding>
+     */
+    private static function inLine(WallInQuestion $wall, Curtain $curtain, Grid $grid, string $element, array $at): array
+    {
+        $findings = [];
+        foreach ([
+            [$curtain->bays, $grid->bays, 'upright lines are in line with what does not lie over against it any more: it has one bay'],
+            [$curtain->rows, $grid->rows, 'level lines are in line with what is not at its height any more: it has one row'],
+        ] as [$alignment, $lines, $says]) {
+            if ($alignment !== null && count($lines->at) === 2) {
+                $findings[] = new Finding('run.aligned_nothing', $wall->body->host->id(), [$element], 0.0, "Its $says.", $at);
+            }
+        }
+
+        return $findings;
     }
 
     /**

@@ -68,6 +68,14 @@ final readonly class GridRules
         throw Refusal::because('grid.bays_by_storey', 'Only rows are set out storey by storey.', details: ['field' => 'bays']);
     }
 
+    /** The same with its lines set out otherwise. */
+    public function laidOut(?SettingOut $bays, ?SettingOut $rows): self
+    {
+        return new self(
+            $bays ?? $this->bays, $rows ?? $this->rows, $this->profiles, $this->order, $this->joint, $this->cover, $this->infills,
+        );
+    }
+
     /** The same for one facet: a single bay. */
     public function ofOneBay(): self
     {

@@ -31,7 +31,11 @@ final class LetIn
         return array_map(static fn (Naming $n): string => $design->types[$n->to]->treeHash ?? '', $named);
     }
 
-    /** Equal for those whose runs are alike. */
+    /**
+     * Equal for those whose runs are alike.
+     *
+     * @throws Refusal when what it is in line with is gone
+     */
     public static function key(Design $design, PlacedOpening $placed): string
     {
         $opening = $placed->opening;
@@ -39,8 +43,12 @@ final class LetIn
         $floors = array_map(static fn (float $f): float => round($f, 2), Runs::floors($design, $placed->sill));
         $near = array_filter($floors, static fn (float $f): bool => $f > -6000.0 && $f < $opening->height + 6000.0);
 
+        $own = $opening->curtain?->isAligned() === true
+            ? [Aligned::ofOpening($design, $placed, $type->rules())->toArray(), $opening->facesOut]
+            : [];
+
         return hash('xxh128', serialize([
-            $type->toArray(), self::units($design, $type, $opening), $opening->curtain?->byHand,
+            $type->toArray(), $own, self::units($design, $type, $opening), $opening->curtain?->byHand,
             round($opening->width, 3), round($opening->height, 3), $opening->mirrored,
             array_values($near),
         ]));
@@ -67,7 +75,7 @@ final class LetIn
         $key = self::key($design, $placed);
         if (! isset(self::$runs[$key])) {
             try {
-                $rules = Runs::type($design, $curtain->grid)->rules();
+                $rules = Aligned::ofOpening($design, $placed, Runs::type($design, $curtain->grid)->rules());
                 self::$runs[$key] = Run::along(
                     RunPath::of([new PathStretch(Curve::line(new Vec2(0.0, 0.0), new Vec2($opening->width, 0.0)))], []),
                     $rules,

@@ -218,6 +218,8 @@ final class Runs
         $count = count($walls);
         $closed = $count > 1 && self::follows($walls[$count - 1], $walls[0]);
         $stretches = $corners = $hands = $grids = $starts = [];
+        $first = $walls[0];
+        $foot = $this->design->storeys->floor($first->base) + ($first->curtain->foot ?? 0.0);
         foreach ($walls as $i => $wall) {
             $curtain = $wall->curtain ?? throw new \LogicException('A run is of curtain walls.');
             $grids[] = self::type($this->design, $curtain->grid);
@@ -228,7 +230,7 @@ final class Runs
                 $from > 0.0 || $to < $length ? $face->part($from / $length, $to / $length) : $face,
                 deg2rad($curtain->lean),
                 $curtain->faceted,
-                $grids[$i]->rules(),
+                Aligned::ofStretch($this->design, $wall, $curtain, $grids[$i]->rules(), $from, $foot),
             );
             $starts[] = $from;
             $hands[] = self::byHand($curtain)->asKept();
@@ -238,8 +240,6 @@ final class Runs
                 $corners[] = $corner === null ? $grids[$i]->corner() : Corner::from(new Fields($corner));
             }
         }
-        $first = $walls[0];
-        $foot = $this->design->storeys->floor($first->base) + ($first->curtain->foot ?? 0.0);
         $height = $first->curtain->height ?? $this->design->storeys->ceiling($first->top) - $foot;
         try {
             if ($height < 100.0) {

@@ -15,4 +15,6 @@ enum SetBy: string
     case Greatest = 'greatest';
     /** by a list of sizes */
     case Sizes = 'sizes';
+    /** where something else has its lines: of no type, but of a curtain wall that is in line with it */
+    case Places = 'places';
 }

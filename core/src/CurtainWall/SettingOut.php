@@ -18,9 +18,12 @@ final readonly class SettingOut
     /** So many lines a rule sets out at the most. */
     private const MOST = 4000;
 
+    /** Of what lies nearer together, as jambs that stand over each other do, one line is made, mm. */
+    private const APART = 0.5;
+
     /**
      * @param  float  $size  the module, or the greatest size; 0 where neither is asked for
-     * @param  list<float>  $sizes  of a list, in order
+     * @param  list<float>  $sizes  of a list, in order; or places from the start
      * @param  float  $offset  by how much the pattern is moved from where its rule lets it start
      * @param  bool  $perStorey  rows: anew in every storey, with a line at every floor
      * @param  bool  $through  bays: round the whole run, through its corners, and not anew on every stretch
@@ -50,10 +53,35 @@ final readonly class SettingOut
         return self::from(new Fields(['by' => 'count', 'count' => $count]));
     }
 
+    /**
+     * Lines at these places, as many of them as lie between the ends.
+     *
+     * @param  list<float>  $places  from the start, in any order
+     */
+    public static function at(array $places): self
+    {
+        sort($places);
+        $once = [];
+        foreach ($places as $place) {
+            if ($once === [] || $place - $once[count($once) - 1] > self::APART) {
+                $once[] = $place;
+            }
+        }
+
+        return new self(SetBy::Places, 0.0, 0, Remainder::End, $once, AfterSizes::Nothing, 0.0, false, false, 0);
+    }
+
     /** @throws Refusal when a figure is missing or makes no sense */
     public static function from(Fields $f): self
     {
         $by = $f->choice('by', SetBy::class);
+        if ($by === SetBy::Places) {
+            throw Refusal::because(
+                'setting_out.places',
+                'A type sets its lines out by a rule; where they are in line with something is said of a curtain wall.',
+                details: ['field' => 'by'],
+            );
+        }
         $after = $f->choice('after', AfterSizes::class, AfterSizes::Again);
         $sizes = [];
         if ($by === SetBy::Sizes) {
@@ -115,6 +143,7 @@ final readonly class SettingOut
             SetBy::Count => self::alike($length, $this->count),
             SetBy::Greatest => self::alike($length, $this->atMost($length, $this->size)),
             SetBy::Sizes => $this->listed($length, $what),
+            SetBy::Places => $this->sizes,
         };
 
         return array_values(array_filter(

@@ -27,6 +27,8 @@ final readonly class Curtain
      * @param  float|null  $height  of its own, mm; null up to the ceiling of the last storey it runs through
      * @param  array<string, mixed>|null  $corner  what stands at its left end; null as its type says
      * @param  bool  $faceted  of an arc: flat panes between its uprights instead of bent ones
+     * @param  Alignment|null  $bays  what its upright lines are in line with; null as its type sets them out
+     * @param  Alignment|null  $rows  what its level lines are in line with
      */
     private function __construct(
         public string $grid,
@@ -36,6 +38,8 @@ final readonly class Curtain
         public ?float $height,
         public ?array $corner,
         public bool $faceted,
+        public ?Alignment $bays = null,
+        public ?Alignment $rows = null,
     ) {
     }
 
@@ -76,6 +80,8 @@ final readonly class Curtain
             $f->has('height') ? $f->size('height', 'The height of a curtain wall', 100.0) : null,
             $f->has('corner') ? self::plain($f->array('corner')) : null,
             $f->bool('faceted'),
+            $f->has('bays') ? Alignment::from($f->fields('bays')) : null,
+            $f->has('rows') ? Alignment::from($f->fields('rows')) : null,
         );
     }
 
@@ -90,7 +96,10 @@ final readonly class Curtain
             }
         });
 
-        return Naming::of(Tie::MadeOf, $this->grid, ...$units);
+        return [
+            ...Naming::of(Tie::MadeOf, $this->grid, ...$units),
+            ...Naming::of(Tie::MeasuredFrom, ...$this->bays->walls ?? [], ...$this->rows->walls ?? []),
+        ];
     }
 
     public function withGrid(string $grid): self
@@ -102,6 +111,28 @@ final readonly class Curtain
     public function withByHand(array $byHand): self
     {
         return $this->but(byHand: self::plain($byHand));
+    }
+
+    /** Whether any of its lines are in line with something, and not as its type sets them out. */
+    public function isAligned(): bool
+    {
+        return $this->bays !== null || $this->rows !== null;
+    }
+
+    /** @param  array{bays?: Alignment|null, rows?: Alignment|null}  $to */
+    public function aligned(array $to): self
+    {
+        return $this->but(...$to);
+    }
+
+    /**
+     * The same when walls go that it may be in line with.
+     *
+     * @param  array<string, mixed>  $gone  by id
+     */
+    public function without(array $gone): self
+    {
+        return $this->but(bays: $this->bays?->without($gone), rows: $this->rows?->without($gone));
     }
 
     /** Equal for those that are made alike. */
@@ -116,7 +147,7 @@ final readonly class Curtain
         return [
             'grid' => $this->grid, 'byHand' => $this->byHand, 'lean' => $this->lean, 'foot' => $this->foot, 'height' => $this->height,
             'corner' => $this->corner, 'faceted' => $this->faceted,
-        ];
+        ] + array_filter(['bays' => $this->bays?->toArray(), 'rows' => $this->rows?->toArray()], is_array(...));
     }
 
     /**

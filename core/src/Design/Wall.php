@@ -181,7 +181,10 @@ final readonly class Wall implements Host
 
     public function names(): array
     {
-        return [...Naming::of(Tie::StandsIn, $this->outline, $this->base, $this->top), ...$this->curtain?->names() ?? []];
+        // in line with lines of its own it names nothing else
+        $curtain = array_filter($this->curtain?->names() ?? [], fn (Naming $n): bool => $n->to !== $this->id);
+
+        return [...Naming::of(Tie::StandsIn, $this->outline, $this->base, $this->top), ...array_values($curtain)];
     }
 
     public function toArray(): array

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Edit;
 
+use Isleward\Core\Design\AlignedTo;
 use Isleward\Core\Design\Bend;
 use Isleward\Core\Design\Edge;
 use Isleward\Core\Design\Face;
@@ -186,7 +187,7 @@ final class Arguments
             'opening.remove' => $chosen + ['keepFigures' => A::flag()],
             'opening.fill' => $chosen + ['door' => A::text()->orNull(), 'window' => A::text()->orNull(), ...self::fit()],
             'opening.empty' => $chosen + self::fit(),
-            'opening.curtain' => $chosen + ['grid' => A::text()->required(), ...self::fit()],
+            'opening.curtain' => $chosen + ['grid' => A::text()->required(), ...self::alignments(), ...self::fit()],
             'opening.own-type' => $chosen,
             'opening.number' => [
                 'ids' => A::ids(), 'text' => A::text()->required(), 'start' => A::count(), 'digits' => A::count(),
@@ -282,7 +283,7 @@ final class Arguments
                 'walls' => A::ids()->required(), 'grid' => A::text()->orNull(), 'lean' => A::number()->says('degrees from upright, inward'),
                 'foot' => A::length(), 'height' => A::length()->orNull(), 'faceted' => A::flag(),
                 'corner' => A::open('what stands at their left end')->orNull(), 'base' => A::text(), 'top' => A::text(),
-                'thickness' => A::length(), 'withContents' => A::flag(),
+                'thickness' => A::length(), 'withContents' => A::flag(), ...self::alignments(),
             ],
             'curtain.hand' => [
                 'ids' => A::ids()->required(), 'resetAll' => A::flag(),
@@ -308,6 +309,14 @@ final class Arguments
                 ])),
             ],
         ];
+    }
+
+    /** @return array<string, A> what the lines of a curtain wall are in line with; null for as its type sets them out */
+    private static function alignments(): array
+    {
+        $to = ['walls' => A::ids()->required(), 'to' => A::choice(array_column(AlignedTo::cases(), 'value'))->required()];
+
+        return ['bays' => A::object($to)->orNull(), 'rows' => A::object($to)->orNull()];
     }
 
     /** @return array<string, array<string, A>> what is kept under names */

@@ -27,7 +27,7 @@ use Isleward\Core\Measure\Refusal;
  */
 final readonly class CurtainSet implements Edit
 {
-    private const HOW = ['grid', 'lean', 'foot', 'height', 'corner', 'faceted'];
+    private const HOW = ['grid', 'lean', 'foot', 'height', 'corner', 'faceted', 'bays', 'rows'];
 
     /** @param  list<string>  $walls */
     private function __construct(private array $walls, private Fields $args)
@@ -41,7 +41,7 @@ final readonly class CurtainSet implements Edit
 
     public function scope(): Scope
     {
-        return Scope::ofWalls(...$this->walls);
+        return Scope::ofWalls(...$this->walls, ...Curtained::alignedTo($this->args));
     }
 
     public function apply(Design $design, Ids $ids): Change
@@ -76,6 +76,11 @@ final readonly class CurtainSet implements Edit
         $change = new Change($this->summary($design), $operations, $this->walls);
         $then = $design->after($change);
         Standing::require($then);
+        foreach ($this->args->has('bays') || $this->args->has('rows') ? $this->walls : [] as $id) {
+            foreach (Runs::in($then)->at($id)->partsOf(Runs::in($then)->at($id)->indexOf($id)) as $part) {
+                Curtained::requireLines($this->args, $part->stretch->grid(), $id, $part->line !== null);
+            }
+        }
 
         return new Change($change->summary, $change->operations, $this->walls, notes: $this->notes($design, $then));
     }

@@ -8,6 +8,7 @@ use Isleward\Core\CurtainWall\GridType;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Naming;
 use Isleward\Core\Design\Pattern;
+use Isleward\Core\Design\Tie;
 use Isleward\Core\Measure\Refusal;
 
 /** Marks of grid types, and what must hold of one that is put on the rack. */
@@ -54,7 +55,7 @@ final class GridMark
     public static function requireUnits(Design $design, array $names): void
     {
         foreach ($names as $naming) {
-            if (! isset($design->types[$naming->to]) && ! isset($design->grids[$naming->to])) {
+            if ($naming->how === Tie::MadeOf && ! isset($design->types[$naming->to]) && ! isset($design->grids[$naming->to])) {
                 throw Refusal::because(
                     'type.unknown',
                     'A unit type that is to fill cells is not in this project any more.',

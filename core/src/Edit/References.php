@@ -65,7 +65,7 @@ final class References
 
     /**
      * Keeps what is placed from these where it is when they go: its figures are measured from the wall's end and from the
-     * storey's floor instead.
+     * storey's floor instead. A curtain wall that was in line with them is set out as its type says.
      *
      * @param  array<string, mixed>  $gone  by id
      * @return list<Operation>
@@ -79,6 +79,14 @@ final class References
                     $element,
                     $element instanceof Opening ? self::onItsOwn($design, $element, $gone) : self::lineOnItsOwn($design, $element, $gone),
                 );
+            }
+        }
+        foreach ($design->walls as $wall) {
+            if ($wall->curtain?->isAligned() === true && ! isset($gone[$wall->id])) {
+                $left = $wall->withCurtain($wall->curtain->without($gone), $wall->thickness);
+                if ($left->toArray() !== $wall->toArray()) {
+                    $operations[] = Operation::alter($wall, $left);
+                }
             }
         }
 
@@ -104,7 +112,7 @@ final class References
             $after = $after->withSill($places->sillAt($own, $opening, $places->of($opening)->sill));
         }
 
-        return $after;
+        return $gone === null || $after->curtain === null ? $after : $after->withCurtain($after->curtain->without($gone));
     }
 
     /**

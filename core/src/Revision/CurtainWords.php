@@ -8,6 +8,8 @@ use Isleward\Core\CurtainWall\ByHand;
 use Isleward\Core\CurtainWall\GridType;
 use Isleward\Core\CurtainWall\HandWords;
 use Isleward\Core\CurtainWall\SettingOut;
+use Isleward\Core\Design\AlignedTo;
+use Isleward\Core\Design\Alignment;
 use Isleward\Core\Design\Curtain;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Measure\Fields;
@@ -50,7 +52,23 @@ final readonly class CurtainWords
             $said[] = $is->faceted ? 'in facets' : 'bent to the arc';
         }
 
+        foreach (['bays' => [$was->bays, $is->bays], 'rows' => [$was->rows, $is->rows]] as $what => [$before, $after]) {
+            if ($before?->toArray() !== $after?->toArray()) {
+                $said[] = "its $what ".($after === null ? 'as its type sets them out' : 'in line with '.self::alignedTo($after));
+            }
+        }
+
         return [...$said, ...$this->byHand($was, $is)];
+    }
+
+    private static function alignedTo(Alignment $alignment): string
+    {
+        return match ($alignment->to) {
+            AlignedTo::Lines => 'setting-out lines',
+            AlignedTo::Sides => 'the sides of openings',
+            AlignedTo::Middles => 'the middles of openings',
+            AlignedTo::Grid => 'another curtain wall',
+        };
     }
 
     /** @return list<string> */

@@ -126,7 +126,8 @@ final class Sample
         for ($i = mt_rand(-2, 4); $i > 0; $i--) {
             $done = ['added', 'added', 'moved', 'removed'][mt_rand(0, 3)];
             $lines[] = [
-                'axis' => ['upright', 'level'][mt_rand(0, 1)], 'done' => $done, 'line' => $done === 'added' ? '+'.$i : (string) mt_rand(1, 2),
+                'axis' => ['upright', 'level'][mt_rand(0, 1)], 'done' => $done,
+                'line' => $done === 'added' ? '+'.$i : (string) mt_rand(1, 2),
                 'from' => ['start', 'end', 'before', 'after'][mt_rand(0, 3)], 'at' => (float) mt_rand(200, 900),
                 'within' => ['0', '1', '2', '+1'][mt_rand(0, 3)],
                 'beside' => [null, '1', '2', 'end'][mt_rand(0, 3)],

@@ -282,6 +282,8 @@ final class AnyEdit
                 ['grid' => $grid, 'withContents' => true, 'base' => $storey, 'top' => $storey],
                 ['grid' => null, 'thickness' => 300],
                 ['lean' => mt_rand(-20, 20), 'foot' => mt_rand(0, 300)],
+                ['bays' => $pick([null, ['walls' => $some($design->walls, 3), 'to' => $pick(['lines', 'sides', 'middles', 'grid'])]])],
+                ['rows' => ['walls' => $some($design->walls, 9), 'to' => $pick(['lines', 'sides', 'middles', 'grid'])]],
             ]),
             'curtain.hand' => ['ids' => [$curtain]] + $pick([
                 ['lines' => [['axis' => 'upright', 'done' => 'moved', 'line' => '1', 'from' => 'before', 'at' => mt_rand(3, 9) * 100]]],

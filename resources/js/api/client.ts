@@ -13,6 +13,7 @@ export type Wall = Schemas['Wall'];
 export type Frontage = Schemas['Frontage'];
 export type RackType = Schemas['RackType'];
 export type Elevation = Schemas['Elevation'];
+export type Curtain = Schemas['Curtain'];
 export type CurtainGrid = Schemas['CurtainGrid'];
 export type GridCell = Schemas['GridCell'];
 export type RackGrid = Schemas['RackGrid'];

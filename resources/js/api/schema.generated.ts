@@ -1841,6 +1841,12 @@ export interface components {
             fresh: components["schemas"]["FreshLine"][];
             kinds: components["schemas"]["FreshKind"][];
         };
+        /** @description What lines are in line with */
+        Alignment: {
+            walls: string[];
+            /** @enum {string} */
+            to: "lines" | "sides" | "middles" | "grid";
+        };
         /** @description What makes a stretch, or fills an opening, with curtain wall */
         Curtain: {
             grid: string;
@@ -1855,6 +1861,9 @@ export interface components {
                 [key: string]: unknown;
             } | null;
             faceted: boolean;
+            /** @description None as its type sets them out */
+            bays?: components["schemas"]["Alignment"];
+            rows?: components["schemas"]["Alignment"];
         };
         RackGrid: {
             id: string;
@@ -2569,6 +2578,16 @@ export interface components {
         OpeningCurtainArgs: {
             ids: string[];
             grid: string;
+            bays?: {
+                walls: string[];
+                /** @enum {string} */
+                to: "lines" | "sides" | "middles" | "grid";
+            } | null;
+            rows?: {
+                walls: string[];
+                /** @enum {string} */
+                to: "lines" | "sides" | "middles" | "grid";
+            } | null;
             /** @enum {string} */
             fit?: "all" | "fitting";
         };
@@ -2801,6 +2820,16 @@ export interface components {
             /** @description mm, or a text in people’s units */
             thickness?: number | string;
             withContents?: boolean;
+            bays?: {
+                walls: string[];
+                /** @enum {string} */
+                to: "lines" | "sides" | "middles" | "grid";
+            } | null;
+            rows?: {
+                walls: string[];
+                /** @enum {string} */
+                to: "lines" | "sides" | "middles" | "grid";
+            } | null;
         };
         CurtainHandArgs: {
             ids: string[];

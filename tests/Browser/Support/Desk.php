@@ -75,8 +75,11 @@ final readonly class Desk
         }
     }
 
+    /** What is there, or comes: the rack and the cards come after the drawing. */
     public function css(string $selector): RemoteWebElement
     {
+        $this->waitFor($selector);
+
         return $this->driver->findElement(WebDriverBy::cssSelector($selector));
     }
 
@@ -95,8 +98,6 @@ final readonly class Desk
 
     public function field(string $label): RemoteWebElement
     {
-        $this->waitFor(sprintf('input[aria-label="%s"]', $label));
-
         return $this->css(sprintf('input[aria-label="%s"]', $label));
     }
 

@@ -10,6 +10,7 @@ import { useData } from '../data';
 import { frontageAlone } from '../showing';
 import { bearingOf } from '../words';
 import { ArcWords } from '../card/ArcWords';
+import { AlignWords } from './AlignWords';
 import { ByHandList } from './ByHandList';
 import { gridsOf } from './grids';
 import { startSpanning } from './spanning';
@@ -70,6 +71,7 @@ export function CurtainCard({ wall }: { wall: Wall }) {
                     at the bench
                 </Link>
             </Sentence>
+            <AlignWords curtain={curtain} wall={wall.id} onSet={choose} />
             <ArcWords wall={wall} />
             {wall.arc ? (
                 <Sentence>

@@ -2,6 +2,7 @@ import { Link } from 'react-router';
 import { Choice } from '../../ui/Choice';
 import { Sentence } from '../card/parts';
 import { useData, type FoundOpening } from '../data';
+import { AlignWords } from './AlignWords';
 import { ByHandList } from './ByHandList';
 import { gridsOf } from './grids';
 import { startSpanning } from './spanning';
@@ -27,6 +28,11 @@ export function LetInWords({ opening }: { opening: FoundOpening }) {
                     at the bench
                 </Link>
             </Sentence>
+            <AlignWords
+                curtain={opening.curtain}
+                wall={opening.host}
+                onSet={(to) => void data.edit('opening.curtain', { ids: [opening.id], grid: opening.curtain!.grid, ...to })}
+            />
             {data.mayEdit && (
                 <p className="flex gap-3">
                     <button type="button" className="min-h-6 text-tide hover:underline" onClick={() => startSpanning(opening.id)}>
