@@ -52,7 +52,15 @@ export function CellCard() {
                 note={`${data.length(cell.clear[0]!)} × ${data.length(cell.clear[1]!)} clear · ${alike} filled like it`}
             />
             <Sentence>
-                It is <InfillWords label="What fills it" infill={cell.infill as InfillValues} disabled={!data.mayEdit} onSend={fill} onPick={(to) => void fill(to)} />.
+                It is{' '}
+                <InfillWords
+                    label="What fills it"
+                    infill={cell.infill as InfillValues}
+                    disabled={!data.mayEdit}
+                    onSend={fill}
+                    onPick={(to) => void fill(to)}
+                />
+                .
             </Sentence>
             <Sentence>
                 A change is for{' '}

@@ -4,15 +4,18 @@ import type { Outcome } from '../api/client';
 import { DataProvider, Ready, Unfolding, useData } from '../desk/data';
 import { CardTabs, NameField, UndoRedo } from '../ui/BenchParts';
 import { Button } from '../ui/Button';
+import { Live } from '../ui/live';
 import { Dialog } from '../ui/Dialog';
 import { Mark } from '../ui/Mark';
 import { Menu } from '../ui/Menu';
 import { complain, tell } from '../ui/notices';
 import { CellCard } from './CellCard';
-import { forget, isUnsaved, keepUnsaved, open, redo, rename, undo, useGridBench, type Draft } from './draft';
+import { dropTry, forget, isUnsaved, keepUnsaved, open, redo, rename, seenOf, undo, useGridBench, type Draft } from './draft';
 import { GridDrawing } from './GridDrawing';
 import { RulesCard } from './RulesCard';
 import { FiguresStrip, TakeOff } from './TakeOff';
+
+const live = { drop: dropTry };
 
 const tabs = [
     ['cell', 'Cell'],
@@ -40,7 +43,7 @@ function Bench({ id }: { id: string }) {
     const unsaved = useGridBench(isUnsaved);
     const busy = useGridBench((b) => b.busy);
     const wrong = useGridBench((b) => b.wrong);
-    const view = useGridBench((b) => b.view);
+    const view = useGridBench(seenOf);
     const cell = useGridBench((b) => b.cell);
     const past = useGridBench((b) => b.past.length);
     const future = useGridBench((b) => b.future.length);
@@ -202,29 +205,34 @@ function Bench({ id }: { id: string }) {
                     </>
                 )}
             </header>
-            <main className="flex min-h-0 grow">
-                <div className="min-w-0 grow">
-                    <GridDrawing />
-                </div>
-                <aside aria-label="Card of the grid type" className="flex w-[328px] shrink-0 flex-col border-l border-hairline bg-paper">
-                    <CardTabs tabs={tabs} tab={tab} onTab={setTab} />
-                    <div className="min-h-0 grow overflow-auto px-4 py-2" tabIndex={-1}>
-                        {wrong && (
-                            <p role="alert" className="mb-2 border-l-3 border-buoy bg-buoy-wash px-2 py-1 leading-snug text-buoy">
-                                {wrong}
-                            </p>
-                        )}
-                        {tab === 'parts' ? view && <TakeOff /> : tab === 'cell' ? <CellCard /> : <RulesCard />}
-                        {view &&
-                            [...view.notes, ...view.doubts].map((says) => (
-                                <p key={says} className="mt-2 border-l-3 border-buoy bg-buoy-wash px-2 py-1 leading-snug">
-                                    {says}
-                                </p>
-                            ))}
+            <Live value={live}>
+                <main className="flex min-h-0 grow">
+                    <div className="min-w-0 grow">
+                        <GridDrawing />
                     </div>
-                    <FiguresStrip />
-                </aside>
-            </main>
+                    <aside
+                        aria-label="Card of the grid type"
+                        className="flex w-[328px] shrink-0 flex-col border-l border-hairline bg-paper"
+                    >
+                        <CardTabs tabs={tabs} tab={tab} onTab={setTab} />
+                        <div className="min-h-0 grow overflow-auto px-4 py-2" tabIndex={-1}>
+                            {wrong && (
+                                <p role="alert" className="mb-2 border-l-3 border-buoy bg-buoy-wash px-2 py-1 leading-snug text-buoy">
+                                    {wrong}
+                                </p>
+                            )}
+                            {tab === 'parts' ? view && <TakeOff /> : tab === 'cell' ? <CellCard /> : <RulesCard />}
+                            {view &&
+                                [...view.notes, ...view.doubts].map((says) => (
+                                    <p key={says} className="mt-2 border-l-3 border-buoy bg-buoy-wash px-2 py-1 leading-snug">
+                                        {says}
+                                    </p>
+                                ))}
+                        </div>
+                        <FiguresStrip />
+                    </aside>
+                </main>
+            </Live>
             <Dialog
                 open={tried !== null}
                 onClose={() => setTried(null)}

@@ -4,7 +4,7 @@ import { svgPath } from '../desk/drawing/svgPath';
 import { Figure } from '../desk/card/Figure';
 import { useData } from '../desk/data';
 import { ChainField, fieldWidth } from '../ui/ChainField';
-import { lookOn, set, useGridBench } from './draft';
+import { lookOn, seenOf, set, useGridBench } from './draft';
 
 const pens: Record<string, { fill: string; weight: number }> = {
     opening: { fill: 'var(--sheet)', weight: 0.7 },
@@ -29,6 +29,7 @@ const DETAILS = 196;
 export function GridDrawing() {
     const data = useData();
     const view = useGridBench((b) => b.view);
+    const seen = useGridBench(seenOf);
     const cell = useGridBench((b) => b.cell);
     const host = useRef<HTMLDivElement>(null);
     const [size, setSize] = useState<[number, number]>([0, 0]);
@@ -37,20 +38,32 @@ export function GridDrawing() {
         observer.observe(host.current!);
         return () => observer.disconnect();
     }, []);
-    if (!view || size[0] === 0) return <div ref={host} className="h-full w-full" />;
+    if (!view || !seen || size[0] === 0) return <div ref={host} className="h-full w-full" />;
     const [w, h] = [size[0] - MARGIN.left - MARGIN.right, size[1] - MARGIN.top - MARGIN.bottom - DETAILS];
-    const k = Math.max(0.005, Math.min(w / view.width, h / view.height));
-    const x0 = MARGIN.left + (w - view.width * k) / 2;
-    const y0 = MARGIN.top + view.height * k + (h - view.height * k) / 2;
+    // what is typed is seen whole, while the fields stay where they are typed in
+    const [wide, high] = [Math.max(view.width, seen.width), Math.max(view.height, seen.height)];
+    const k = Math.max(0.005, Math.min(w / wide, h / high));
+    const x0 = MARGIN.left + (w - wide * k) / 2;
+    const y0 = MARGIN.top + high * k + (h - high * k) / 2;
     const X = (mm: number) => x0 + mm * k;
     const Y = (mm: number) => y0 - mm * k;
-    const top = Y(view.height);
-    const right = X(view.width);
+    const top = Y(high);
+    const right = X(wide);
     const length = (mm: number) => data.length(mm);
     return (
-        <div ref={host} className="relative h-full w-full overflow-hidden bg-sheet" role="group" aria-label="Drawing of the grid type">
+        <div
+            ref={host}
+            className={
+                'relative h-full w-full overflow-hidden bg-sheet ' +
+                // figures of what is stored stand back while what is typed is shown
+                (seen === view ? '' : '[&_input:not(:focus)]:opacity-25')
+            }
+            data-trying={seen !== view}
+            role="group"
+            aria-label="Drawing of the grid type"
+        >
             <svg width={size[0]} height={size[1]} className="absolute inset-0" onClick={() => useGridBench.setState({ cell: null })}>
-                {view.floors.map((floor) => (
+                {seen.floors.map((floor) => (
                     <g key={floor}>
                         <path d={`M${MARGIN.left - 10} ${Y(floor)}H${right + 14}`} stroke="var(--hairline)" strokeDasharray="2 3" />
                         <path d={`M24 ${Y(floor)}h42`} stroke="var(--ink)" strokeWidth={1.2} />
@@ -60,9 +73,9 @@ export function GridDrawing() {
                     </g>
                 ))}
                 <g transform={`translate(${x0} ${y0}) scale(${k})`}>
-                    <Shapes shapes={view.shapes} />
+                    <Shapes shapes={seen.shapes} />
                 </g>
-                {view.cells.map((c) => {
+                {seen.cells.map((c) => {
                     const on = cell !== null && c.bay === cell[0] && c.row === cell[1];
                     const points = [];
                     for (let i = 0; i < c.ring.length; i += 2) points.push(`${X(c.ring[i]!)},${Y(c.ring[i + 1]!)}`);
@@ -89,15 +102,15 @@ export function GridDrawing() {
                         </polygon>
                     );
                 })}
-                <Chain points={view.bays.map((at) => [X(at), top - 22])} />
+                <Chain points={seen.bays.map((at) => [X(at), top - 22])} />
                 <Chain
                     points={[
                         [X(0), top - 52],
                         [right, top - 52],
                     ]}
                 />
-                <Chain points={view.rows.map((at) => [right + 26, Y(at)])} />
-                <Chain points={view.floors.map((at) => [right + 88, Y(at)])} />
+                <Chain points={seen.rows.map((at) => [right + 26, Y(at)])} />
+                <Chain points={seen.floors.map((at) => [right + 88, Y(at)])} />
             </svg>
             <Field
                 label="Width of the typical stretch"
@@ -227,7 +240,7 @@ function Field({ label, shown, look, x, y, room, onSend }: FieldProps) {
 
 /** The details at one scale, the outside below or at the left. */
 function Details() {
-    const view = useGridBench((b) => b.view)!;
+    const view = useGridBench(seenOf)!;
     const most = Math.max(...view.details.map((d) => Math.max(d.bounds[2]! - d.bounds[0]!, d.bounds[3]! - d.bounds[1]!)), 1);
     const side = DETAILS - 44;
     return (

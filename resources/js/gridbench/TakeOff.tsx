@@ -1,11 +1,11 @@
 import { formatArea } from '../measure/format';
 import { useData } from '../desk/data';
-import { useGridBench } from './draft';
+import { seenOf, useGridBench } from './draft';
 
 /** What the typical stretch is made of. */
 export function TakeOff() {
     const data = useData();
-    const t = useGridBench((b) => b.view)!.takeOff;
+    const t = useGridBench(seenOf)!.takeOff;
     const head = 'py-1 text-left text-xs font-normal text-quiet';
     return (
         <>
@@ -59,7 +59,7 @@ export function TakeOff() {
 
 export function FiguresStrip() {
     const data = useData();
-    const view = useGridBench((b) => b.view);
+    const view = useGridBench(seenOf);
     if (!view) return null;
     const t = view.takeOff;
     const units = data.project.settings.units;

@@ -1,4 +1,5 @@
 import { create } from 'zustand';
+import { isTry, unanswered } from '../ui/live';
 import { api, Problem, type GridBenchView, type GridDraft } from '../api/client';
 
 export type Draft = GridDraft & { mark: string; name: string };
@@ -54,6 +55,8 @@ type Bench = {
     kept: string;
     typical: Typical;
     view: GridBenchView | null;
+    /** what it would be with what is being typed */
+    preview: GridBenchView | null;
     past: Draft[];
     future: Draft[];
     /** why what was chosen cannot be */
@@ -68,6 +71,7 @@ const fresh = {
     kept: '',
     typical: { width: null, storeys: null, storey: null },
     view: null,
+    preview: null,
     past: [],
     future: [],
     wrong: null,
@@ -131,8 +135,33 @@ type Value = { path: string; value: unknown };
 const ask = (b: Bench, draft: Draft, set: Value[], typical = b.typical) =>
     api.gridBench(b.project, { draft: { rules: draft.rules, corner: draft.corner }, set, ...typical });
 
+/** As it is seen: with what is being typed, where that can be. */
+export const seenOf = (b: Bench) => b.preview ?? b.view;
+
+let tries = 0;
+
+export function dropTry(): void {
+    tries++;
+    useGridBench.setState({ preview: null });
+}
+
+/** Shows what values, or another typical stretch, would make; of several tries the last. What cannot be shows nothing new. */
+async function tryOut(values: Value[], typical?: Typical): Promise<void> {
+    const mine = ++tries;
+    const b = useGridBench.getState();
+    if (!b.draft) return;
+    // why it cannot be is said when it is sent, not while it is typed
+    const preview = await ask(b, b.draft, values, typical).catch(() => null);
+    if (mine === tries) useGridBench.setState({ preview });
+}
+
 /** Changes values, all or none. What cannot be leaves the drawing as it was; why not comes back, and stands at the field. */
 export async function setAll(values: Value[]): Promise<string | null> {
+    if (isTry()) {
+        await tryOut(values);
+        return unanswered();
+    }
+    tries++;
     let why: string | null = null;
     await inTurn(async () => {
         const b = useGridBench.getState();
@@ -149,6 +178,7 @@ export async function setAll(values: Value[]): Promise<string | null> {
         } catch (problem) {
             why = problem instanceof Problem ? problem.message : (problem as Error).message;
         }
+        useGridBench.setState({ preview: null });
     });
     return why;
 }
@@ -179,6 +209,11 @@ export const choose = (path: string, value: unknown) => chooseAll([{ path, value
 
 /** Another typical stretch to look at it on. */
 export async function lookOn(typical: Partial<Typical>): Promise<string | null> {
+    if (isTry()) {
+        await tryOut([], { ...useGridBench.getState().typical, ...typical });
+        return unanswered();
+    }
+    tries++;
     let why: string | null = null;
     await inTurn(async () => {
         const b = useGridBench.getState();
@@ -195,6 +230,7 @@ export async function lookOn(typical: Partial<Typical>): Promise<string | null> 
         } catch (problem) {
             why = (problem as Error).message;
         }
+        useGridBench.setState({ preview: null });
     });
     return why;
 }
@@ -206,7 +242,7 @@ export function rename(values: Partial<Pick<Draft, 'mark' | 'name'>>): void {
 async function go(draft: Draft, past: Draft[], future: Draft[]): Promise<void> {
     await inTurn(async () => {
         const b = useGridBench.getState();
-        useGridBench.setState({ draft, past, future, wrong: null, view: await ask(b, draft, []) });
+        useGridBench.setState({ draft, past, future, wrong: null, preview: null, view: await ask(b, draft, []) });
     });
 }
 

@@ -1,4 +1,5 @@
 import { useRef, type ReactNode } from 'react';
+import { useLive } from './live';
 import { useTyped } from './useTyped';
 
 type Props = {
@@ -29,7 +30,11 @@ export const fieldWidth = (text: string): number => Math.max(text.length * 7 + 1
 /** A figure of a chain of dimensions on a bench's drawing that is a field: what was typed stays, with the reason, when it is refused. */
 export function ChainField({ label, title, shown, look, wrong, readOnly = false, field, place, onSend, onClear }: Props): ReactNode {
     const input = useRef<HTMLInputElement>(null);
-    const typed = useTyped(input, shown, wrong !== null, onSend);
+    const live = useLive();
+    const typed = useTyped(input, shown, wrong !== null, (text) => {
+        live(null);
+        return onSend(text);
+    });
     const text = typed.text ?? shown;
     const width = fieldWidth(text);
     const [x, y] = place(width);
@@ -53,6 +58,8 @@ export function ChainField({ label, title, shown, look, wrong, readOnly = false,
                 onChange={(e) => {
                     typed.type(e.target.value);
                     onClear();
+                    const now = e.target.value;
+                    live(now.trim() === '' || now.trim() === shown.trim() ? null : () => void onSend(now));
                 }}
                 onBlur={() => void typed.send()}
                 onKeyDown={(e) => {
@@ -61,6 +68,7 @@ export function ChainField({ label, title, shown, look, wrong, readOnly = false,
                     if (e.key === 'Escape') {
                         typed.drop();
                         onClear();
+                        live(null);
                         e.currentTarget.blur();
                     }
                 }}

@@ -1,5 +1,6 @@
 import { useRef, useState } from 'react';
 import { backToDrawing } from '../../ui/commit';
+import { useLive } from '../../ui/live';
 import { useTyped } from '../../ui/useTyped';
 import { typedOut, typing } from './typing';
 
@@ -12,11 +13,14 @@ type Props = {
     onSend: (text: string) => Promise<string | null>;
 };
 
-/** A figure in a sentence: a field that takes sums and units. What was typed stays, with the reason, when it is refused. */
+/** A figure in a sentence: a field that takes sums and units. What was typed stays, with the reason, when it is refused; where the page is
+ * live it shows while it is typed what it would make. */
 export function Figure({ label, shown, disabled = false, onSend }: Props) {
     const [problem, setProblem] = useState<string | null>(null);
     const input = useRef<HTMLInputElement>(null);
+    const live = useLive();
     const typed = useTyped(input, shown, problem !== null, async (text) => {
+        live(null);
         const why = await onSend(text);
         setProblem(why);
         if (why === null) typedOut(label);
@@ -40,9 +44,12 @@ export function Figure({ label, shown, disabled = false, onSend }: Props) {
                     typed.type(e.target.value);
                     typing(label, e.target.value);
                     setProblem(null);
+                    const now = e.target.value;
+                    live(now.trim() === '' || now.trim() === shown.trim() ? null : () => void onSend(now));
                 }}
                 onBlur={() => {
                     if (text === null || text.trim() === shown.trim()) typedOut(label);
+                    if (text !== null && text.trim() === shown.trim()) live(null);
                     void send();
                 }}
                 onKeyDown={(e) => {
@@ -52,6 +59,7 @@ export function Figure({ label, shown, disabled = false, onSend }: Props) {
                         typed.drop();
                         typedOut(label);
                         setProblem(null);
+                        live(null);
                         e.currentTarget.blur();
                         e.stopPropagation();
                     }
