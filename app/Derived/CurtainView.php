@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Derived;
 
+use Isleward\Core\Building\Bodies;
 use Isleward\Core\Building\Body;
 use Isleward\Core\Building\Frontage;
 use Isleward\Core\CurtainWall\CurtainDrawn;
@@ -14,8 +15,11 @@ use Isleward\Core\CurtainWall\LetIn;
 use Isleward\Core\CurtainWall\Lines;
 use Isleward\Core\CurtainWall\Lost;
 use Isleward\Core\CurtainWall\Runs;
+use Isleward\Core\Design\Change;
 use Isleward\Core\Design\Curtain;
 use Isleward\Core\Design\Design;
+use Isleward\Core\Design\Opening;
+use Isleward\Core\Design\Wall;
 use Isleward\Core\Geometry\Contour;
 use Isleward\Core\Measure\Length;
 use OpenApi\Attributes as OA;
@@ -66,10 +70,11 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'says', type: 'string'),
 ])]
 #[OA\Schema(schema: 'CurtainGrid', required: [
-    'element', 'grid', 'facet', 'u', 'foot', 'upright', 'width', 'height', 'bays', 'rows', 'cells', 'members', 'free', 'infills', 'byHand',
+    'element', 'host', 'grid', 'facet', 'u', 'foot', 'upright', 'width', 'height', 'bays', 'rows', 'cells', 'members', 'free', 'infills', 'byHand',
     'lost', 'area', 'glass', 'mirrored', 'faceArea', 'face',
 ], properties: [
     new OA\Property(property: 'element', type: 'string', description: 'The stretch or the opening it is of'),
+    new OA\Property(property: 'host', type: 'string', description: 'The wall it is or lies in'),
     new OA\Property(property: 'grid', type: 'string'),
     new OA\Property(property: 'facet', type: 'string', nullable: true, description: 'Of an arc in facets: the line it begins at'),
     new OA\Property(property: 'u', type: 'number', description: 'Its left end on the frontage'),
@@ -93,6 +98,9 @@ use OpenApi\Attributes as OA;
 ])]
 final readonly class CurtainView
 {
+    /** Of no more cells than this it is shown while it is typed what would become of them. */
+    private const MOST_TRIED = 4000;
+
     private function __construct(private Design $design)
     {
     }
@@ -112,6 +120,33 @@ final readonly class CurtainView
         return $grids;
     }
 
+    /**
+     * The curtain walls that a change touches as they would stand, measured from the left ends of their walls; none where that is more than
+     * is looked at while it is typed.
+     *
+     * @return list<array<string, mixed>>
+     */
+    public static function tried(Design $after, Change $change): array
+    {
+        $view = new self($after);
+        $grids = [];
+        $cells = 0;
+        foreach ($change->operations as $operation) {
+            $element = $operation->after;
+            if (($element instanceof Wall || $element instanceof Opening) && $element->curtain !== null) {
+                $body = Bodies::one($after, $after->host($element instanceof Wall ? $element->id : $element->host));
+                $of = $element instanceof Wall ? $view->standing($body, 0.0) : $view->letInto($body, 0.0, $element->id);
+                array_push($grids, ...$of);
+                $cells += array_sum(array_map(static fn (array $g): int => is_array($g['cells']) ? count($g['cells']) : 0, $of));
+                if ($cells > self::MOST_TRIED) {
+                    return [];
+                }
+            }
+        }
+
+        return $grids;
+    }
+
     /** @return list<array<string, mixed>> */
     private function standing(Body $body, float $u): array
     {
@@ -126,7 +161,10 @@ final readonly class CurtainView
             $from = $u + $standing->starts[$index] + $part->u;
             $upright = $standing->upright($index);
             $out[] = $this->grid(
-                ['element' => $body->host->id(), 'facet' => $part->line, 'u' => $from, 'foot' => $standing->foot, 'upright' => $upright],
+                [
+                    'element' => $body->host->id(), 'host' => $body->host->id(), 'facet' => $part->line, 'u' => $from,
+                    'foot' => $standing->foot, 'upright' => $upright,
+                ],
                 $curtain,
                 $part->stretch->drawn(),
                 [$part->stretch->grid()->bays, $part->stretch->grid()->rows, $part->line, $part->bay],
@@ -139,17 +177,17 @@ final readonly class CurtainView
     }
 
     /** @return list<array<string, mixed>> */
-    private function letInto(Body $body, float $u): array
+    private function letInto(Body $body, float $u, ?string $only = null): array
     {
         $out = [];
         foreach (CurtainDrawn::letInto($this->design, $body) as $placed) {
             $opening = $placed->opening;
-            $run = LetIn::find($this->design, $placed);
+            $run = $only === null || $only === $opening->id ? LetIn::find($this->design, $placed) : null;
             if ($run !== null && $opening->curtain !== null) {
                 $grid = $run->stretches[0]->grid();
                 $out[] = $this->grid(
                     [
-                        'element' => $opening->id, 'facet' => null, 'u' => $u + $placed->middle() - $opening->width / 2,
+                        'element' => $opening->id, 'host' => $opening->host, 'facet' => null, 'u' => $u + $placed->middle() - $opening->width / 2,
                         'foot' => $placed->sill, 'upright' => 1.0,
                     ],
                     $opening->curtain,
@@ -165,7 +203,7 @@ final readonly class CurtainView
     }
 
     /**
-     * @param  array{element: string, facet: string|null, u: float, foot: float, upright: float}  $at
+     * @param  array{element: string, host: string, facet: string|null, u: float, foot: float, upright: float}  $at
      * @param  array{Lines, Lines, string|null, int}  $lines  upright and level ones; of a facet the line it begins at, and which it is
      * @param  list<Lost>  $lost
      * @param  bool  $behind  it is seen from its inside: its left lies right

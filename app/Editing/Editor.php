@@ -6,6 +6,7 @@ namespace App\Editing;
 
 use App\Assembly\Assembly;
 use App\Assembly\Ties;
+use App\Derived\CurtainView;
 use App\Models\Change as Logged;
 use App\Models\Opening;
 use App\Models\Project;
@@ -135,6 +136,7 @@ final readonly class Editor
             lines: self::lines($after, $change),
             standing: self::walls($change),
             said: $said,
+            curtains: CurtainView::tried($after, $change),
         );
     }
 
@@ -336,9 +338,14 @@ final readonly class Editor
     private function dependants(Project $project, Change $change): array
     {
         $ids = $types = $hosts = [];
+        $onAll = false;
         foreach ($change->operations as $operation) {
             foreach ([$operation->before, $operation->after] as $element) {
                 $hosts += $element instanceof DesignOpening ? [$element->host => true] : [];
+            }
+            if (Outcome::isByHand($operation)) {
+                $hosts[$operation->id] = true;
+                $onAll = true;
             }
             if ($operation->kind === Kind::Opening && $operation->before !== null) {
                 $ids[] = $operation->id;
@@ -348,21 +355,33 @@ final readonly class Editor
         }
         $moved = $ids === [] ? [] : array_map(strval(...), array_keys($this->ties->hanging($project, $ids), Kind::Opening, true));
         $filled = $types === [] ? [] : $this->ties->naming($project, $types, Tie::MadeOf, Kind::Opening);
-        $hosts = array_map(strval(...), array_keys($hosts));
-        $inLine = $hosts === [] ? [] : $this->ties->naming($project, $hosts, Tie::MeasuredFrom, Kind::Opening);
-        $stretches = $hosts === [] ? [] : $this->ties->naming($project, $hosts, Tie::MeasuredFrom, Kind::Wall);
-        $walls = array_fill_keys($stretches, true);
-        $storeys = $stretches === [] ? [] : array_fill_keys(Storey::query()->where('project_id', $project->id)->pluck('id')->all(), true);
-        foreach (array_chunk(array_values(array_unique([...$moved, ...$filled, ...$inLine])), 2000) as $of) {
-            $places = Opening::query()->toBase()
-                ->where('project_id', $project->id)
-                ->whereIn('id', $of)
-                ->distinct()
-                ->get(['host_id', 'storey_id']);
-            foreach ($places as $place) {
-                $walls[(string) $place->host_id] = true;
-                $storeys[(string) $place->storey_id] = true;
+        $walls = $storeys = $seen = [];
+        $openings = array_values(array_unique([...$moved, ...$filled]));
+        // what is in line with a wall follows its openings, and what is placed from that follows it
+        while ($openings !== [] || array_diff_key($hosts, $seen) !== []) {
+            foreach (array_chunk($openings, 2000) as $of) {
+                $places = Opening::query()->toBase()
+                    ->where('project_id', $project->id)
+                    ->whereIn('id', $of)
+                    ->distinct()
+                    ->get(['host_id', 'storey_id']);
+                foreach ($places as $place) {
+                    $walls[(string) $place->host_id] = $hosts[(string) $place->host_id] = true;
+                    $storeys[(string) $place->storey_id] = true;
+                }
             }
+            $new = array_map(strval(...), array_keys(array_diff_key($hosts, $seen)));
+            $seen += $hosts;
+            $following = $this->ties->hanging($project, $new);
+            $openings = array_map(strval(...), array_keys($following, Kind::Opening, true));
+            $stretches = array_map(strval(...), array_keys($following, Kind::Wall, true));
+            $hosts += array_fill_keys($stretches, true);
+            $walls += array_fill_keys($stretches, true);
+            $onAll = $onAll || $stretches !== [];
+        }
+        if ($onAll) {
+            // a stretch may run through any of them
+            $storeys = array_fill_keys(Storey::query()->where('project_id', $project->id)->pluck('id')->all(), true);
         }
 
         return [array_map(strval(...), array_keys($walls)), array_map(strval(...), array_keys($storeys))];

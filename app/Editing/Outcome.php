@@ -10,8 +10,10 @@ use Isleward\Core\Design\Kind;
 use Isleward\Core\Design\Kinds;
 use Isleward\Core\Design\Misfit;
 use Isleward\Core\Design\Opening;
+use Isleward\Core\Design\Operation;
 use Isleward\Core\Design\Settings;
 use Isleward\Core\Design\UnitType;
+use Isleward\Core\Design\Wall;
 use OpenApi\Attributes as OA;
 
 /** What an edit, an undo or a redo came to, as the client is told. */
@@ -54,7 +56,11 @@ use OpenApi\Attributes as OA;
     'notes',
     'lines',
     'walls',
+    'curtains',
 ], properties: [
+    new OA\Property(
+        property: 'curtains', type: 'array', description: 'How curtain walls would stand, from the left ends of their walls, when it is tried',
+        items: new OA\Items(ref: '#/components/schemas/CurtainGrid')),
     new OA\Property(
         property: 'walls', type: 'array', description: 'How walls would stand, when it is tried', items: new OA\Items(
             required: ['id', 'fromX', 'fromY', 'toX', 'toY', 'rise', 'thickness', 'base', 'top'], properties: [
@@ -107,6 +113,7 @@ final readonly class Outcome
      * @param  list<array<string, mixed>>  $lines  where the setting-out lines it touched would stand; only for a try
      * @param  list<string>  $said  to be said besides what the change has to say
      * @param  list<array<string, mixed>>  $standing  how the walls it touched would stand; only for a try
+     * @param  list<array<string, mixed>>  $curtains  how the curtain walls it touched would stand; only for a try
      */
     public function __construct(
         public int $number,
@@ -119,7 +126,18 @@ final readonly class Outcome
         public array $lines = [],
         public array $standing = [],
         public array $said = [],
+        public array $curtains = [],
     ) {
+    }
+
+    /** Whether a stretch stands as it did, and only what was changed by hand on it is otherwise. */
+    public static function isByHand(Operation $operation): bool
+    {
+        [$before, $after] = [$operation->before, $operation->after];
+
+        return $before instanceof Wall && $after instanceof Wall && $before->curtain !== null && $after->curtain !== null
+            && $before->withCurtain($before->curtain->withByHand([]), $before->thickness)->toArray()
+                === $after->withCurtain($after->curtain->withByHand([]), $after->thickness)->toArray();
     }
 
     /** @return array<string, mixed> */
@@ -128,6 +146,11 @@ final readonly class Outcome
         $structure = $project = false;
         [$walls, $storeys] = array_map(array_flip(...), $this->also);
         foreach ($this->change->operations as $operation) {
+            if (self::isByHand($operation)) {
+                $walls[$operation->id] = $project = true; // its storeys, and what is in line with it, are among $also
+
+                continue;
+            }
             foreach ([$operation->before, $operation->after] as $element) {
                 if ($element instanceof Opening) {
                     $walls[$element->host] = true;
@@ -167,6 +190,7 @@ final readonly class Outcome
             'notes' => [...$this->change->notes, ...$this->said],
             'lines' => $this->lines,
             'walls' => $this->standing,
+            'curtains' => $this->curtains,
         ];
     }
 }

@@ -157,12 +157,60 @@ final class CurtainWallTest extends BrowserCase
         self::assertSame([], $this->axe());
     }
 
+    public function test_a_cell_is_divided_in_its_bay_only_and_what_is_typed_is_shown_before_it_is_done(): void
+    {
+        $this->goTo('South-west');
+        $at = $this->offset('South-west');
+        $this->desk->click('elevation', $at + 3000, 1900);
+        $this->desk->waitForText('Stretch 1 of 2 of a run');
+        // a lean is seen while it is typed, and gone with Escape
+        $this->desk->write('Angle from the ground', '65');
+        $this->desk->waitFor('[data-tried="1"]');
+        $this->desk->keys(Keys::ESCAPE);
+        $this->desk->waitUntil(fn (): bool => $this->desk->count('[data-tried]') === 0);
+        self::assertSame('72°', $this->desk->value('Angle from the ground'));
+        // a cell of 1 200 by a transom 400 over the foot, in its bay only
+        $this->desk->click('elevation', $at + 3000, 1900);
+        $this->desk->click('elevation', $at + 3000, 500);
+        $this->desk->waitForText('Bay 5, row 1');
+        $this->desk->write('Where it is divided', '400');
+        $this->desk->waitFor('[data-tried="1"]');
+        $this->desk->keys(Keys::ENTER);
+        $this->desk->waitFor('[aria-label^="Undo: Changed a line of a curtain wall"]');
+        $this->desk->waitUntil(fn (): bool => $this->desk->count('[data-tried]') === 0);
+        $this->desk->waitForText('850 × 375 clear');
+        $this->desk->button('The whole curtain wall')->click();
+        $this->desk->waitForText('Level line added 400 over line 0, in the bay right of line 4 only');
+        // what a choice or a button asks for and cannot be is refused in words
+        $this->pick('How its bays are set out', 'in line with the jambs of openings of');
+        $this->pick('What its bays are in line with', 'South');
+        $this->desk->waitForText('Nothing of that lies square over against this curtain wall');
+        // divided into three by setting-out lines, its bays stand at those
+        $this->desk->driver->executeScript("document.querySelector('[data-pane=elevation]').focus()");
+        $this->desk->keys('d');
+        $this->desk->field('Parts');
+        $this->desk->waitFor('[data-preview-drawn]');
+        $this->desk->keys(Keys::ENTER);
+        $this->desk->waitFor('[aria-label^="Undo: Set out 2 lines"]');
+        $this->desk->keys(Keys::ESCAPE, Keys::ESCAPE);
+        $this->desk->click('elevation', $at + 3000, 1900);
+        $this->pick('How its bays are set out', 'at setting-out lines of');
+        $this->pick('What its bays are in line with', 'South-west, its own');
+        $this->desk->waitFor('[aria-label^="Undo: Changed 1 stretch of curtain wall"]');
+        self::assertSame([], $this->axe());
+    }
+
     public function test_a_types_change_says_where_it_goes_before_it_is_saved(): void
     {
         $this->desk->css('button[aria-label^="CW-03 "]')->click();
         $this->desk->waitForText('CW-03 in hand');
         $this->desk->driver->findElement(WebDriverBy::linkText('at the bench'))->click();
         $this->desk->waitForText('in 1 run');
+        // drawn while it is typed; the stored figure comes back with Escape
+        $this->desk->write('Bays: module', '1 m');
+        $this->desk->waitFor('[data-trying=true]');
+        $this->desk->keys(Keys::ESCAPE);
+        $this->desk->waitFor('[data-trying=false]');
         $this->typed('Bays: module', '2 m');
         $this->desk->waitUntil(fn (): bool => $this->desk->value('Bays: module') === '2 000');
         $this->typed('Bays: module', '99 m');

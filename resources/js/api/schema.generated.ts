@@ -1534,6 +1534,8 @@ export interface components {
         CurtainGrid: {
             /** @description The stretch or the opening it is of */
             element: string;
+            /** @description The wall it is or lies in */
+            host: string;
             grid: string;
             /** @description Of an arc in facets: the line it begins at */
             facet: string | null;
@@ -2109,6 +2111,8 @@ export interface components {
             place: components["schemas"]["Place"] | null;
         };
         Outcome: {
+            /** @description How curtain walls would stand, from the left ends of their walls, when it is tried */
+            curtains: components["schemas"]["CurtainGrid"][];
             /** @description How walls would stand, when it is tried */
             walls: {
                 id: string;

@@ -168,6 +168,8 @@ type Desk = {
     mode: Mode;
     sheet: Sheet | null;
     preview: Preview | null;
+    /** what would become of it with what is being typed in a card */
+    tried: Pick<Outcome, 'placed' | 'curtains'> | null;
     /** what differs between two states, drawn while they are compared */
     differing: Difference[];
     /** the building's outside, or the inner walls */
@@ -227,6 +229,7 @@ const plain = {
     differing: [] as Difference[],
     sheet: null as Sheet | null,
     preview: null,
+    tried: null,
     face: 'outer' as const,
     inside: false,
     hidden: [],

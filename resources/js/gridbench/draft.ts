@@ -171,6 +171,7 @@ export async function setAll(values: Value[]): Promise<string | null> {
             const draft: Draft = { ...b.draft, ...view.draft };
             useGridBench.setState({
                 view,
+                preview: null,
                 draft,
                 wrong: null,
                 ...(JSON.stringify(draft) === JSON.stringify(b.draft) ? {} : { past: [...b.past, b.draft], future: [] }),
@@ -178,7 +179,6 @@ export async function setAll(values: Value[]): Promise<string | null> {
         } catch (problem) {
             why = problem instanceof Problem ? problem.message : (problem as Error).message;
         }
-        useGridBench.setState({ preview: null });
     });
     return why;
 }
@@ -223,6 +223,7 @@ export async function lookOn(typical: Partial<Typical>): Promise<string | null> 
             const view = await ask(b, b.draft, [], next);
             useGridBench.setState({
                 view,
+                preview: null,
                 typical: { width: view.width, storeys: view.storeys, storey: view.storey },
                 wrong: null,
                 cell: null,
@@ -230,7 +231,6 @@ export async function lookOn(typical: Partial<Typical>): Promise<string | null> 
         } catch (problem) {
             why = (problem as Error).message;
         }
-        useGridBench.setState({ preview: null });
     });
     return why;
 }

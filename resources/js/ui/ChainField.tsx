@@ -31,9 +31,11 @@ export const fieldWidth = (text: string): number => Math.max(text.length * 7 + 1
 export function ChainField({ label, title, shown, look, wrong, readOnly = false, field, place, onSend, onClear }: Props): ReactNode {
     const input = useRef<HTMLInputElement>(null);
     const live = useLive();
-    const typed = useTyped(input, shown, wrong !== null, (text) => {
-        live(null);
-        return onSend(text);
+    const typed = useTyped(input, shown, wrong !== null, async (text) => {
+        live.stop();
+        const taken = await onSend(text);
+        live.drop();
+        return taken;
     });
     const text = typed.text ?? shown;
     const width = fieldWidth(text);
@@ -59,7 +61,7 @@ export function ChainField({ label, title, shown, look, wrong, readOnly = false,
                     typed.type(e.target.value);
                     onClear();
                     const now = e.target.value;
-                    live(now.trim() === '' || now.trim() === shown.trim() ? null : () => void onSend(now));
+                    live.typed(now.trim() === '' || now.trim() === shown.trim() ? null : () => void onSend(now));
                 }}
                 onBlur={() => void typed.send()}
                 onKeyDown={(e) => {
@@ -68,7 +70,7 @@ export function ChainField({ label, title, shown, look, wrong, readOnly = false,
                     if (e.key === 'Escape') {
                         typed.drop();
                         onClear();
-                        live(null);
+                        live.drop();
                         e.currentTarget.blur();
                     }
                 }}

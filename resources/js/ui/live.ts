@@ -14,22 +14,49 @@ export const unanswered = <T>(): Promise<T> => new Promise<T>(() => undefined);
 /** Where what is typed shows at once what it would make. */
 export const Live = createContext<{ drop: () => void } | null>(null);
 
-/** Tries what a field would send, when its typing pauses; null drops what was shown. */
-export function useLive(): (send: (() => unknown) | null) => void {
+type Typing = {
+    /** Tries what the field would send, when its typing pauses; null where there is nothing to send. */
+    typed: (send: (() => unknown) | null) => void;
+    /** What is typed is being sent: nothing more of it is tried. */
+    stop: () => void;
+    /** What was shown goes. */
+    drop: () => void;
+};
+
+export function useLive(): Typing {
     const live = useContext(Live);
     const timer = useRef(0);
-    useEffect(() => () => window.clearTimeout(timer.current), []);
-    return (send) => {
-        window.clearTimeout(timer.current);
-        if (!live) return;
-        if (send === null) return live.drop();
-        timer.current = window.setTimeout(() => {
-            trying = true;
-            try {
-                send();
-            } finally {
-                trying = false;
-            }
-        }, PAUSE);
+    const stop = () => window.clearTimeout(timer.current);
+    const last = useRef(live);
+    useEffect(() => {
+        last.current = live;
+    }, [live]);
+    useEffect(
+        () => () => {
+            window.clearTimeout(timer.current);
+            last.current?.drop();
+        },
+        [],
+    );
+    const drop = () => {
+        stop();
+        live?.drop();
+    };
+    return {
+        stop,
+        drop,
+        typed: (send) => {
+            stop();
+            if (!live) return;
+            if (send === null) return drop();
+            timer.current = window.setTimeout(() => {
+                trying = true;
+                try {
+                    send();
+                } finally {
+                    trying = false;
+                }
+            }, PAUSE);
+        },
     };
 }

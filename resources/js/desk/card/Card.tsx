@@ -2,20 +2,24 @@ import { useMemo } from 'react';
 import { cellsChosen } from '../curtain/grids';
 import { useData } from '../data';
 import { later } from '../../ui/later';
+import { Live } from '../../ui/live';
 import { useDesk } from '../store';
+import { dropTried } from '../tried';
 import { OpenSheet } from '../sheets/OpenSheet';
-import { LineCard } from './LineCard';
 import { ManyCard } from './ManyCard';
 import { OpeningCard } from './OpeningCard';
 import { ProjectCard } from './ProjectCard';
-import { StoreyCard } from './StoreyCard';
 import { WallCard } from './WallCard';
 
 const FindingsList = later('The findings', () => import('./FindingsList').then((m) => m.FindingsList));
 const GoneCard = later('What was removed', () => import('./GoneCard').then((m) => m.GoneCard));
+const LineCard = later('The card of the line', () => import('./LineCard').then((m) => m.LineCard));
+const StoreyCard = later('The card of the storey', () => import('./StoreyCard').then((m) => m.StoreyCard));
 const CurtainCard = later('The card of the curtain wall', () => import('../curtain/CurtainCard').then((m) => m.CurtainCard));
 const CellCard = later('The card of the cells', () => import('../curtain/CellCard').then((m) => m.CellCard));
 const PieceCard = later('The card of the line', () => import('../curtain/PieceCard').then((m) => m.PieceCard));
+
+const tries = { drop: dropTried };
 
 /** The sheet that states what is chosen and takes exact figures. */
 export function Card() {
@@ -34,35 +38,38 @@ export function Card() {
     const storey = one ? data.storeys.get(one) : undefined;
     const outline = one ? data.project.outlines.find((o) => o.id === one) : undefined;
     const outlineWall = outline && data.project.walls.find((w) => w.outline === outline.id);
+    const what = sheet ? (
+        <OpenSheet />
+    ) : listFindings ? (
+        <FindingsList />
+    ) : cells.length > 0 ? (
+        <CellCard cells={cells} />
+    ) : piece ? (
+        <PieceCard key={`${piece.element} ${piece.axis} ${piece.line} ${piece.from}`} piece={piece} />
+    ) : opening ? (
+        <OpeningCard key={opening.id} opening={opening} />
+    ) : wall?.curtain ? (
+        <CurtainCard key={wall.id} wall={wall} />
+    ) : wall ? (
+        <WallCard key={wall.id} wall={wall} />
+    ) : outlineWall ? (
+        <WallCard key={outlineWall.id} wall={outlineWall} />
+    ) : line ? (
+        <LineCard key={line.id} line={line} />
+    ) : storey ? (
+        <StoreyCard key={storey.id} storey={storey} />
+    ) : gone ? (
+        <GoneCard key={gone.id} opening={gone} />
+    ) : chosen.length > 1 ? (
+        <ManyCard ids={chosen} />
+    ) : (
+        <ProjectCard />
+    );
+    // what is typed of one thing is shown at once what it would make; of many that is said by their sheets
+    const live = chosen.length === 1 && !sheet && !listFindings ? tries : null;
     return (
         <section aria-label="Card" className="h-full overflow-auto bg-sheet px-4 py-3" data-card>
-            {sheet ? (
-                <OpenSheet />
-            ) : listFindings ? (
-                <FindingsList />
-            ) : cells.length > 0 ? (
-                <CellCard cells={cells} />
-            ) : piece ? (
-                <PieceCard key={`${piece.element} ${piece.axis} ${piece.line} ${piece.from}`} piece={piece} />
-            ) : opening ? (
-                <OpeningCard key={opening.id} opening={opening} />
-            ) : wall?.curtain ? (
-                <CurtainCard key={wall.id} wall={wall} />
-            ) : wall ? (
-                <WallCard key={wall.id} wall={wall} />
-            ) : outlineWall ? (
-                <WallCard key={outlineWall.id} wall={outlineWall} />
-            ) : line ? (
-                <LineCard key={line.id} line={line} />
-            ) : storey ? (
-                <StoreyCard key={storey.id} storey={storey} />
-            ) : gone ? (
-                <GoneCard key={gone.id} opening={gone} />
-            ) : chosen.length > 1 ? (
-                <ManyCard ids={chosen} />
-            ) : (
-                <ProjectCard />
-            )}
+            <Live value={live}>{what}</Live>
         </section>
     );
 }

@@ -20,8 +20,9 @@ export function Figure({ label, shown, disabled = false, onSend }: Props) {
     const input = useRef<HTMLInputElement>(null);
     const live = useLive();
     const typed = useTyped(input, shown, problem !== null, async (text) => {
-        live(null);
+        live.stop();
         const why = await onSend(text);
+        live.drop();
         setProblem(why);
         if (why === null) typedOut(label);
         return why === null;
@@ -45,11 +46,11 @@ export function Figure({ label, shown, disabled = false, onSend }: Props) {
                     typing(label, e.target.value);
                     setProblem(null);
                     const now = e.target.value;
-                    live(now.trim() === '' || now.trim() === shown.trim() ? null : () => void onSend(now));
+                    live.typed(now.trim() === '' || now.trim() === shown.trim() ? null : () => void onSend(now));
                 }}
                 onBlur={() => {
                     if (text === null || text.trim() === shown.trim()) typedOut(label);
-                    if (text !== null && text.trim() === shown.trim()) live(null);
+                    if (text !== null && text.trim() === shown.trim()) live.drop();
                     void send();
                 }}
                 onKeyDown={(e) => {
@@ -59,7 +60,7 @@ export function Figure({ label, shown, disabled = false, onSend }: Props) {
                         typed.drop();
                         typedOut(label);
                         setProblem(null);
-                        live(null);
+                        live.drop();
                         e.currentTarget.blur();
                         e.stopPropagation();
                     }

@@ -2,6 +2,8 @@ import { useState, type ReactNode } from 'react';
 import { proposed, type Finding, type EditArgs, type EditName } from '../../api/client';
 import { Button } from '../../ui/Button';
 import type { Action } from '../actions';
+import { isTry, unanswered } from '../../ui/live';
+import { showTried } from '../tried';
 import { useData } from '../data';
 
 /** A card's heading. */
@@ -138,6 +140,10 @@ export function ActionRow({ actions }: { actions: Action[] }) {
 export function useSend() {
     const data = useData();
     return async <N extends EditName>(edit: N, args: EditArgs<N>): Promise<string | null> => {
+        if (isTry()) {
+            await showTried(data.tryEdit(edit, args));
+            return unanswered();
+        }
         try {
             await data.edit(edit, args, { quiet: true });
             return null;

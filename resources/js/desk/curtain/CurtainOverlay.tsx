@@ -3,7 +3,7 @@ import { useData } from '../data';
 import { boxOnScreen, toScreen, type Size } from '../drawing/view';
 import { useShowing } from '../showing';
 import { useDesk, type View } from '../store';
-import { cellsChosen, gridsOf } from './grids';
+import { cellsChosen, gridsOf, pairs } from './grids';
 
 type Props = { view: View; size: Size };
 
@@ -87,31 +87,6 @@ export function CurtainOverlay({ view, size }: Props) {
     );
 }
 
-/** The face of a chosen stretch, as it is: a leaning one is no rectangle. */
-export function ChosenStretch({ wall, view, size }: Props & { wall: string }) {
-    const data = useData();
-    return (
-        <>
-            {gridsOf(data, wall).map(({ grid, frontage }) => (
-                <polygon
-                    key={`${grid.u}`}
-                    data-chosen={wall}
-                    points={pairs(grid.face)
-                        .map(([x, y]) => {
-                            const p = toScreen(view, size, frontage.offset + x, y);
-                            return `${p.x},${p.y}`;
-                        })
-                        .join(' ')}
-                    fill="var(--tide)"
-                    fillOpacity={0.07}
-                    stroke="var(--tide)"
-                    strokeWidth={2}
-                />
-            ))}
-        </>
-    );
-}
-
 type Spanning = Props & { grid: CurtainGrid; frontage: Frontage; ends: [[number, number] | null, [number, number] | null] };
 
 function Spanned({ view, size, grid, frontage, ends }: Spanning) {
@@ -127,6 +102,3 @@ function Spanned({ view, size, grid, frontage, ends }: Spanning) {
         </>
     );
 }
-
-const pairs = (ring: number[]): [number, number][] =>
-    Array.from({ length: ring.length / 2 }, (_, i) => [ring[2 * i]!, ring[2 * i + 1]!] as [number, number]);

@@ -126,3 +126,7 @@ export function alike(data: Data, key: CellKey, how: 'row' | 'bay' | 'filled' | 
             .map((cell) => ({ element: key.element, left: cell.left, foot: cell.foot })),
     );
 }
+
+/** Corners [x, y, x, y …] as pairs. */
+export const pairs = (ring: number[]): [number, number][] =>
+    Array.from({ length: ring.length / 2 }, (_, i) => [ring[2 * i]!, ring[2 * i + 1]!] as [number, number]);

@@ -1,4 +1,5 @@
-import { ChosenStretch, CurtainOverlay } from '../curtain/CurtainOverlay';
+import { ChosenStretch } from '../curtain/ChosenStretch';
+import { later } from '../../ui/later';
 import { useData, type FoundOpening } from '../data';
 import { DimensionLine } from '../drawing/DimensionLine';
 import { boxOnScreen, toScreen, type Size } from '../drawing/view';
@@ -13,6 +14,9 @@ import { DifferenceOverlay } from './DifferenceOverlay';
 import { MeetsOverlay } from './MeetsOverlay';
 import { KeptOverlay, PreviewOverlay } from './PreviewOverlay';
 
+const CurtainOverlay = later('What is chosen', () => import('../curtain/CurtainOverlay').then((m) => m.CurtainOverlay), null);
+const TriedOverlay = later('What is being typed', () => import('../curtain/TriedOverlay').then((m) => m.TriedOverlay), null);
+
 type Props = { view: View; size: Size };
 
 /** Below this scale, px to the mm, figures would cover the drawing they are about. */
@@ -26,6 +30,8 @@ export function ElevationOverlay({ view, size, dragged }: Props & { dragged: Dra
     const sheet = useDesk((s) => s.sheet);
     const chosen = useDesk((s) => s.chosen);
     const ghost = useDesk(ghostOf);
+    const part = useDesk((s) => s.cells.length > 0 || s.piece !== null || s.mode.is === 'spanning');
+    const tried = useDesk((s) => s.tried !== null);
     const openings = chosen
         .map((id) => data.openings.get(id))
         .filter((o): o is FoundOpening => o !== undefined && o.frontage.inner === inner && showing.opening(o));
@@ -51,7 +57,8 @@ export function ElevationOverlay({ view, size, dragged }: Props & { dragged: Dra
                 );
             })}
             {openings.map((o) => (o.id === ghost?.moving ? null : <ChosenOpening key={o.id} opening={o} view={view} size={size} />))}
-            <CurtainOverlay view={view} size={size} />
+            {part && <CurtainOverlay view={view} size={size} />}
+            {tried && <TriedOverlay view={view} size={size} />}
             <LinesOverlay view={view} size={size} dragged={dragged} />
             <MeetsOverlay view={view} size={size} />
             <PreviewOverlay view={view} size={size} />

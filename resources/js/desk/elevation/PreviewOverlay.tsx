@@ -7,7 +7,8 @@ import { useDesk, type View } from '../store';
 
 type Props = { view: View; size: Size };
 
-function boxes(data: ReturnType<typeof useData>, view: View, size: Size, inner: boolean, places: Place[], cross: boolean): string {
+/** Places of openings as one path. */
+export function boxes(data: ReturnType<typeof useData>, view: View, size: Size, inner: boolean, places: Place[], cross: boolean): string {
     let d = '';
     for (const p of places) {
         const f = data.frontageOf.get(p.host);

@@ -1,0 +1,69 @@
+import type { CurtainGrid } from '../../api/client';
+import { useData } from '../data';
+import { boxOnScreen, toScreen, type Size } from '../drawing/view';
+import { useDesk, type View } from '../store';
+import { boxes } from '../elevation/PreviewOverlay';
+import { pairs } from './grids';
+
+type Props = { view: View; size: Size };
+
+const fills: Record<string, string> = { vision: 'var(--glass)', spandrel: 'var(--spandrel)', void: 'var(--sheet)' };
+
+/** Curtain walls as they would be with what is being typed, over those that stand. */
+export function TriedOverlay({ view, size }: Props) {
+    const data = useData();
+    const tried = useDesk((s) => s.tried);
+    const inner = useDesk((s) => s.face) === 'inner';
+    if (!tried) return null;
+    const grids = tried.curtains;
+    const bare = tried.placed.filter((p) => !grids.some((g) => g.element === p.id));
+    return (
+        <g data-tried={grids.length + bare.length}>
+            <path
+                d={boxes(data, view, size, inner, bare, false)}
+                fill="var(--tide)"
+                fillOpacity={0.12}
+                stroke="var(--tide)"
+                strokeWidth={1.6}
+                strokeDasharray="6 4"
+            />
+            {grids.map((grid) => {
+                const frontage = data.frontageOf.get(grid.host);
+                if (!frontage || frontage.inner !== inner) return null;
+                return (
+                    <Tried
+                        key={`${grid.element} ${grid.facet}`}
+                        grid={grid}
+                        from={frontage.offset + (frontage.walls[grid.host] ?? 0)}
+                        view={view}
+                        size={size}
+                    />
+                );
+            })}
+        </g>
+    );
+}
+
+function Tried({ grid, from, view, size }: Props & { grid: CurtainGrid; from: number }) {
+    const points = (ring: number[]) =>
+        pairs(ring)
+            .map(([x, y]) => {
+                const p = toScreen(view, size, from + x, y);
+                return `${p.x},${p.y}`;
+            })
+            .join(' ');
+    const box = ([x0, y0, x1, y1]: number[]) => boxOnScreen(view, size, from + x0!, y0!, x1! - x0!, y1! - y0!);
+    return (
+        <>
+            <polygon points={points(grid.face)} fill="var(--sheet)" stroke="var(--tide)" strokeWidth={2} />
+            {grid.cells.map((c, i) => {
+                const fill = fills[grid.infills[c.infill]!.kind] ?? 'var(--wall)';
+                return c.ring ? (
+                    <polygon key={i} points={points(c.ring)} fill={fill} stroke="var(--tide)" strokeWidth={0.8} />
+                ) : (
+                    <rect key={i} {...box(c.box)} fill={fill} stroke="var(--tide)" strokeWidth={0.8} />
+                );
+            })}
+        </>
+    );
+}
