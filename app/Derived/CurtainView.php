@@ -70,8 +70,8 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'says', type: 'string'),
 ])]
 #[OA\Schema(schema: 'CurtainGrid', required: [
-    'element', 'host', 'grid', 'facet', 'u', 'foot', 'upright', 'width', 'height', 'bays', 'rows', 'cells', 'members', 'free', 'infills', 'byHand',
-    'lost', 'area', 'glass', 'mirrored', 'faceArea', 'face',
+    'element', 'host', 'grid', 'facet', 'u', 'foot', 'upright', 'width', 'height', 'bays', 'rows', 'cells', 'members', 'free', 'infills',
+    'byHand', 'lost', 'area', 'glass', 'mirrored', 'faceArea', 'face',
 ], properties: [
     new OA\Property(property: 'element', type: 'string', description: 'The stretch or the opening it is of'),
     new OA\Property(property: 'host', type: 'string', description: 'The wall it is or lies in'),
@@ -187,8 +187,8 @@ final readonly class CurtainView
                 $grid = $run->stretches[0]->grid();
                 $out[] = $this->grid(
                     [
-                        'element' => $opening->id, 'host' => $opening->host, 'facet' => null, 'u' => $u + $placed->middle() - $opening->width / 2,
-                        'foot' => $placed->sill, 'upright' => 1.0,
+                        'element' => $opening->id, 'host' => $opening->host, 'facet' => null,
+                        'u' => $u + $placed->middle() - $opening->width / 2, 'foot' => $placed->sill, 'upright' => 1.0,
                     ],
                     $opening->curtain,
                     $run->stretches[0]->drawn(),

@@ -16,7 +16,7 @@ return [
     Schedule\Contributor::class => [
         Schedule\OpeningSchedule::class, Schedule\TypeSchedule::class, Schedule\WallSchedule::class,
         CurtainWall\RunSchedule::class, CurtainWall\MemberSchedule::class, CurtainWall\InfillSchedule::class,
-        CurtainWall\CuttingSchedule::class,
+        CurtainWall\JointSchedule::class, CurtainWall\CuttingSchedule::class,
     ],
     Check\Rule::class => [
         Check\Overlap::class, Check\PastEdge::class, Check\NearCorner::class, Check\AcrossWall::class, Check\AcrossFloor::class,

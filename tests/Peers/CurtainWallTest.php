@@ -27,9 +27,9 @@ final class CurtainWallTest extends PeerCase
     public function test_the_sum_of_all_members_is_their_union(): void
     {
         $cases = $ours = [];
-        $leans = [[0.0, 0.0], [18.0, 18.0], [-30.0, -30.0], [30.0, -12.0], [-8.0, 25.0]];
+        $leans = [[0.0, 0.0], [18.0, 18.0], [-30.0, -30.0], [30.0, -12.0], [-8.0, 25.0], [0.0, 14.0], [-16.0, 0.0]];
         foreach (range(30, 330, 15) as $n => $angle) {
-            $these = $angle === 180 ? [[0.0, 0.0], [14.0, 14.0]] : [$leans[0], $leans[1 + $n % 4], $leans[1 + ($n + 2) % 4]];
+            $these = $angle === 180 ? [[0.0, 0.0], [14.0, 14.0]] : [$leans[0], $leans[1 + $n % 6], $leans[1 + ($n + 2) % 6]];
             foreach ($these as $k => $lean) {
                 $profile = MemberProfile::from(new Fields([
                     'shape' => 'rectangle', 'face' => [60.0, 140.0, 180.0][($n + $k) % 3], 'depth' => 140.0, 'setback' => 28.0,

@@ -31,7 +31,9 @@ use OpenApi\Attributes as OA;
 #[OA\Schema(schema: 'Layout', required: ['id', 'name', 'source', 'columns', 'merge', 'groups', 'sort', 'filters', 'totals'], properties: [
     new OA\Property(property: 'id', type: 'string'),
     new OA\Property(property: 'name', type: 'string'),
-    new OA\Property(property: 'source', type: 'string', enum: ['openings', 'types', 'walls', 'runs', 'members', 'infills', 'cutting']),
+    new OA\Property(property: 'source', type: 'string', enum: [
+        'openings', 'types', 'walls', 'runs', 'members', 'infills', 'joints', 'cutting',
+    ]),
     new OA\Property(property: 'columns', type: 'array', items: new OA\Items(ref: '#/components/schemas/LayoutColumn')),
     new OA\Property(property: 'merge', type: 'boolean'),
     new OA\Property(property: 'groups', type: 'array', items: new OA\Items(type: 'string')),

@@ -132,11 +132,13 @@ final class BentStretch implements Stretch
         $within = static fn (float $x0, float $y0, float $x1, float $y1): ?Contour => min($x1, $length - $to) - max($x0, $from) < 0.1
             ? null
             : Contour::rectangle(max($x0, $from), $y0, min($x1, $length - $to), $y1);
-        $members = $cells = [];
+        $members = $joints = $cells = [];
         foreach ($this->grid()->members as $member) {
-            $seen = $member->profile === null ? null : $within($member->x0, $member->y0, $member->x1, $member->y1);
-            if ($seen !== null) {
+            $seen = $within($member->x0, $member->y0, $member->x1, $member->y1);
+            if ($seen !== null && $member->profile !== null) {
                 $members[] = [$member, $seen];
+            } elseif ($seen !== null) {
+                $joints[] = [$member, $seen];
             }
         }
         foreach ($this->grid()->cells as $cell) {
@@ -146,7 +148,7 @@ final class BentStretch implements Stretch
             }
         }
 
-        return new Drawn(Contour::rectangle(0.0, 0.0, $length, $high), $corners, $members, [], $cells);
+        return new Drawn(Contour::rectangle(0.0, 0.0, $length, $high), $corners, $members, [], $cells, $joints);
     }
 
     public function panes(): array

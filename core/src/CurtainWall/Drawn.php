@@ -15,6 +15,7 @@ final readonly class Drawn
      * @param  list<array{GridMember, Contour}>  $members  joints are none
      * @param  list<Contour>  $free  free members
      * @param  list<array{GridCell, Contour}>  $cells  what corners leave of them; one that they cut in two is there twice
+     * @param  list<array{GridMember, Contour}>  $joints  between infills where no member stands
      */
     public function __construct(
         public Contour $face,
@@ -22,6 +23,7 @@ final readonly class Drawn
         public array $members,
         public array $free,
         public array $cells,
+        public array $joints = [],
     ) {
     }
 }

@@ -23,6 +23,9 @@ final readonly class FlatPanes
 
     private FaceTrim $trim;
 
+    /** Whether it stands upright, and so do the edges at its corners: where the next stretch leans they do not. */
+    private bool $upright;
+
     /**
      * @param  list<HalfSpace>  $within  that all of the stretch lies within, foot and head first
      * @param  array{Meeting, Corner}|null  $left
@@ -41,6 +44,9 @@ final readonly class FlatPanes
         $this->up = $plane->point(0.0, 1.0)->minus($origin);
         $this->out = $plane->normal(0.0, 0.0);
         $this->trim = new FaceTrim($plane, $left, $right);
+        $this->upright = $plane->lean === 0.0
+            && ($left === null || $left[0]->lean() < 1e-5)
+            && ($right === null || $right[0]->lean() < 1e-5);
     }
 
     /** @return list<RunPane> of cells that something of is left */
@@ -62,8 +68,8 @@ final readonly class FlatPanes
                     ? []
                     : [CutPrism::square(Contour::rectangle(0.0, 0.0, $wide, $high), -$t, 0.0)];
                 $out[] = new RunPane($cell, [$cell->contour()], $this->faceAxes($x0, $y0), $pieces, null, $x0, $y0);
-            } elseif ($this->plane->lean === 0.0) {
-                // upright, corners cut alike in every row
+            } elseif ($this->upright) {
+                // corners cut alike in every row
                 $x0 = max($x0, $this->left === null ? $x0 : $this->left[1]->takes());
                 $x1 = min($x1, $this->right === null ? $x1 : $this->plane->foot->length() - $this->right[1]->takes());
                 if ($x1 - $x0 <= Tolerance::LENGTH) {

@@ -197,13 +197,15 @@ final class FlatStretch implements Stretch
         [$low, $high] = [$this->drift($this->left) * $this->slope, $this->drift($this->right) * $this->slope];
         $face = Contour::polygon([0.0, 0.0, $this->length, 0.0, $this->length + $high, $this->slope, $low, $this->slope]);
         $trim = new FaceTrim($this->plane, $this->left, $this->right);
-        $members = $free = $cells = [];
+        $members = $joints = $free = $cells = [];
         foreach ($this->grid()->members as $member) {
-            if ($member->profile !== null) {
-                $whole = Contour::rectangle($member->x0, $member->y0, $member->x1, $member->y1);
-                $clear = $this->clearing->holds($member->x0, $member->y0, $member->x1, $member->y1);
-                foreach ($clear ? [$whole] : $trim->of($whole) as $contour) {
+            $whole = Contour::rectangle($member->x0, $member->y0, $member->x1, $member->y1);
+            $clear = $this->clearing->holds($member->x0, $member->y0, $member->x1, $member->y1);
+            foreach ($clear ? [$whole] : $trim->of($whole) as $contour) {
+                if ($member->profile !== null) {
                     $members[] = [$member, $contour];
+                } else {
+                    $joints[] = [$member, $contour];
                 }
             }
         }
@@ -219,7 +221,7 @@ final class FlatStretch implements Stretch
             }
         }
 
-        return new Drawn($face, $trim->taken($face), $members, $free, $cells);
+        return new Drawn($face, $trim->taken($face), $members, $free, $cells, $joints);
     }
 
     public function panes(): array

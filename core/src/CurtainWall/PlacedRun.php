@@ -16,6 +16,8 @@ final readonly class PlacedRun
      * @param  string  $run  what people call what it is of
      * @param  list<RunMember>  $members
      * @param  list<RunPane>  $panes
+     * @param  list<Stretch>  $stretches
+     * @param  list<array{float, float}>  $cornerJoints  how wide and how long, mm
      * @param  float  $length  along its foot, mm
      * @param  float  $face  mm²
      */
@@ -27,6 +29,8 @@ final readonly class PlacedRun
         public string $storey,
         public array $members,
         public array $panes,
+        private array $stretches,
+        private array $cornerJoints,
         public float $length,
         public float $height,
         public float $face,
@@ -63,6 +67,8 @@ final readonly class PlacedRun
                             $design->storeys->get($opening->storey)->name,
                             $run->members(),
                             $run->panes(),
+                            $run->stretches,
+                            [],
                             $opening->width,
                             $opening->height,
                             $run->faceArea(),
@@ -75,10 +81,29 @@ final readonly class PlacedRun
         return $out;
     }
 
+    /**
+     * Where no member stands between infills, and where glass meets glass at a corner.
+     *
+     * @return list<array{string, float, float}> what it is, how wide, and how long in its middle, mm
+     */
+    public function joints(): array
+    {
+        $joints = array_map(static fn (array $j): array => ['corner joint', ...$j], $this->cornerJoints);
+        foreach ($this->stretches as $stretch) {
+            foreach ($stretch->drawn()->joints as [$joint, $seen]) {
+                $upright = $joint->role->isUpright();
+                $width = $upright ? $joint->x1 - $joint->x0 : $joint->y1 - $joint->y0;
+                $joints[] = [$upright ? 'upright joint' : 'level joint', $width, $seen->area() / $width];
+            }
+        }
+
+        return $joints;
+    }
+
     private static function stretch(Design $design, StandingRun $standing, string $wall, Frontage $frontage): self
     {
         $index = $standing->indexOf($wall);
-        $members = $panes = [];
+        $members = $panes = $joints = [];
         $face = 0.0;
         foreach ($standing->partsOf($index) as $part) {
             array_push($members, ...$part->stretch->members());
@@ -90,6 +115,11 @@ final readonly class PlacedRun
                 $members[] = $member;
             }
         }
+        foreach ($standing->run->joints as [$path, $width, $length]) {
+            if ($path === $index) {
+                $joints[] = [$width, $length];
+            }
+        }
 
         return new self(
             $wall,
@@ -99,6 +129,8 @@ final readonly class PlacedRun
             $design->storeys->get($standing->walls[$index]->base)->name,
             $members,
             $panes,
+            array_map(static fn (RunPart $p): Stretch => $p->stretch, $standing->partsOf($index)),
+            $joints,
             $standing->path->stretches[$index]->curve->length(),
             $standing->height,
             $face,

@@ -21,6 +21,7 @@ final readonly class Run
      * @param  list<Meeting>  $meetings  in order; of a closed run the one between its last and its first stretch comes last
      * @param  list<RunMember>  $corners
      * @param  list<int>  $cornerOf  of each of those the stretch of the path it stands at the end of
+     * @param  list<array{int, float, float}>  $joints  of corners of glass to glass: the stretch of the path, how wide and how long
      * @param  array<int, list<Lost>>  $lostOnFacets  changes by hand that no facet has, by stretch of the path
      */
     private function __construct(
@@ -29,6 +30,7 @@ final readonly class Run
         public array $meetings,
         public array $corners,
         public array $cornerOf,
+        public array $joints,
         private array $lostOnFacets,
     ) {
     }
@@ -135,8 +137,11 @@ final readonly class Run
                     $mirrored,
                 );
         }
-        $stand = $standsAt = [];
+        $stand = $standsAt = $joints = [];
         foreach ($corners as $i => $corner) {
+            if ($corner->profile === null && $corner->joint > 0.0) {
+                $joints[] = [$places[$i][0], $corner->joint, $height / $meetings[$i]->edge->z];
+            }
             foreach (self::standing($corner, $stretches[$i], $stretches[($i + 1) % $count]) as $member) {
                 $stand[] = $member;
                 $standsAt[] = $places[$i][0];
@@ -145,7 +150,7 @@ final readonly class Run
 
         $of = array_map(static fn (Stretch $s, array $place): RunPart => new RunPart($s, ...$place), $stretches, $places);
 
-        return new self($stretches, $of, $meetings, $stand, $standsAt, $lost);
+        return new self($stretches, $of, $meetings, $stand, $standsAt, $joints, $lost);
     }
 
     /**

@@ -154,6 +154,15 @@ final readonly class Layout implements Kept
                 [],
                 ['mark'],
             ),
+            'joints' => self::plain(
+                $name,
+                'Joints of curtain walls',
+                'joints',
+                ['mark', 'what', 'width', 'length', 'count', 'total'],
+                true,
+                [],
+                ['mark'],
+            ),
             default => null,
         };
     }

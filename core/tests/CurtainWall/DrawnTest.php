@@ -9,6 +9,7 @@ use Isleward\Core\Building\Frontages;
 use Isleward\Core\CurtainWall\Drawn;
 use Isleward\Core\CurtainWall\PlacedRun;
 use Isleward\Core\CurtainWall\RunMember;
+use Isleward\Core\CurtainWall\RunPane;
 use Isleward\Core\CurtainWall\Runs;
 use Isleward\Core\Design\Wall;
 use Isleward\Core\Drawing\Elevation;
@@ -24,6 +25,7 @@ use Isleward\Core\Schedule\Row;
 use Isleward\Core\Schedule\Source;
 use Isleward\Core\Tests\Support\GridSample;
 use Isleward\Core\Tests\Support\House;
+use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
 /** What is drawn, shown and scheduled of curtain walls agrees with what they are. */
@@ -195,6 +197,48 @@ final class DrawnTest extends TestCase
             self::assertSame([], array_diff(array_merge(...array_map(static fn (Row $r): array => $r->elements, $rows($of))), $ids));
         }
         self::assertCount(2, PlacedRun::all($house->design, $frontages));
+    }
+
+    /**
+     * Frameless: sides of 6 000 and 3 600 at a right angle, 3 000 high, bays of 1 200 and two rows, joints of 12 and one of 10 at the
+     * corner; one side leans.
+     */
+    #[DataProvider('leans')]
+    public function test_joints_fill_what_glass_leaves_of_a_frameless_face(float $lean): void
+    {
+        $house = House::box(12000, 8000, 300, [3000]);
+        $values = GridSample::values([
+            'bays' => ['by' => 'module', 'size' => 1200], 'rows' => ['by' => 'count', 'count' => 2], 'joint' => 12, 'cover' => 0,
+        ]);
+        $values['rules']['profiles'] = array_fill_keys(array_keys($values['rules']['profiles']), null);
+        $values['corner'] = ['kind' => 'glass', 'joint' => 10];
+        $grid = $house->do('grid.add', ['name' => 'frameless'] + $values)->chosen[0];
+        $stretches = $house->do('outline.draw', [
+            'points' => [[20000, 0], [26000, 0], [26000, 3600]], 'closed' => false, 'grid' => $grid,
+            'base' => $house->storey(0), 'top' => $house->storey(0),
+        ])->chosen;
+        $house->do('curtain.set', ['walls' => [$stretches[0]], 'lean' => $lean]);
+        $bodies = Bodies::of($house->design);
+        $rows = Source::of('joints', $house->design, $bodies, Frontages::of($house->design, $bodies))->rows;
+        $of = static fn (string $what): array => array_values(array_filter($rows, static fn (Row $r): bool => $r->value('what') === $what));
+        $corner = $of('corner joint');
+        // the edge of an upright and a leaning side at a right angle leans as that does
+        self::assertSame([10.0, round(3000 / cos(deg2rad($lean)), 2)], [$corner[0]->figure('width'), $corner[0]->figure('length')]);
+        self::assertCount(1, $corner);
+        self::assertCount($lean === 0.0 ? 6 : count($of('upright joint')), $of('upright joint'), '4 on one side, 2 on the other');
+        $run = Runs::in($house->design)->all()[0]->run;
+        $glass = array_sum(array_map(static fn (RunPane $p): float => $p->area(), $run->panes()));
+        $joints = array_sum(array_map(static fn (Row $r): float => (float) $r->figure('width') * (float) $r->figure('total'), $rows));
+        // a figure of two decimals on up to 3 000 × 12
+        self::assertEqualsWithDelta($run->faceArea(), $glass + $joints, 40.0);
+    }
+
+    /** @return iterable<array{float}> */
+    public static function leans(): iterable
+    {
+        yield [0.0];
+        yield [12.0];
+        yield [-8.0];
     }
 
     /** @param  list<Row>  $rows */

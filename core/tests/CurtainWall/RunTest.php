@@ -97,7 +97,9 @@ final class RunTest extends TestCase
     public function test_glass_fills_the_face_whatever_the_angle_and_the_lean(): void
     {
         foreach ([30.0, 75.0, 90.0, 135.0, 180.0, 225.0, 300.0, 330.0] as $angle) {
-            foreach ($angle === 180.0 ? [[0.0, 0.0], [9.0, 9.0]] : [[0.0, 0.0], [12.0, 20.0], [-15.0, 10.0], [-30.0, -30.0]] as $leans) {
+            foreach ($angle === 180.0 ? [[0.0, 0.0], [9.0, 9.0]] : [
+                [0.0, 0.0], [12.0, 20.0], [-15.0, 10.0], [-30.0, -30.0], [0.0, 14.0], [-11.0, 0.0],
+            ] as $leans) {
                 $run = Sample::two($angle, $leans, Corner::glass(24.0), 9000.0, Sample::glassOnly());
                 foreach ($run->stretches as $i => $stretch) {
                     $slope = 2400.0 / cos(deg2rad($leans[$i]));

@@ -1309,7 +1309,7 @@ export interface components {
             id: string;
             name: string;
             /** @enum {string} */
-            source: "openings" | "types" | "walls" | "runs" | "members" | "infills" | "cutting";
+            source: "openings" | "types" | "walls" | "runs" | "members" | "infills" | "joints" | "cutting";
             columns: components["schemas"]["LayoutColumn"][];
             merge: boolean;
             groups: string[];

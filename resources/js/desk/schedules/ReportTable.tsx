@@ -75,9 +75,11 @@ export function ReportTable({ report, onSort }: { report: Report; onSort: (key: 
                       ? 'No walls yet: draw an outline in plan.'
                       : layout.source === 'types'
                         ? 'No unit types yet: make one at the bench.'
-                        : ['runs', 'members', 'infills', 'cutting'].includes(layout.source)
-                          ? 'No curtain walls yet: take a grid type from the rack, or make one at the bench.'
-                          : 'No openings yet: they are listed here as they are placed.'}
+                        : layout.source === 'joints'
+                          ? 'No joints: they stand where a grid type has no member between its infills, or glass to glass at a corner.'
+                          : ['runs', 'members', 'infills', 'cutting'].includes(layout.source)
+                            ? 'No curtain walls yet: take a grid type from the rack, or make one at the bench.'
+                            : 'No openings yet: they are listed here as they are placed.'}
             </p>
         );
     const alike = layout.merge || layout.source === 'types';

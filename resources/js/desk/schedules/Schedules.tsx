@@ -19,11 +19,12 @@ const ready = [
     { id: 'runs', name: 'Curtain walls' },
     { id: 'members', name: 'Members' },
     { id: 'infills', name: 'Infills' },
+    { id: 'joints', name: 'Joints' },
     { id: 'cutting', name: 'Cutting list' },
     { id: 'shares', name: 'Shares' },
 ];
 
-const curtain = ['runs', 'members', 'infills', 'cutting', 'shares'];
+const curtain = ['runs', 'members', 'infills', 'joints', 'cutting', 'shares'];
 
 /** The field of the draft that is meant: filters without a value are not sent, so those behind them are counted otherwise. */
 function wrongOf(draft: Layout | null, field: string): string {
