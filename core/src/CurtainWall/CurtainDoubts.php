@@ -4,13 +4,19 @@ declare(strict_types=1);
 
 namespace Isleward\Core\CurtainWall;
 
+use Isleward\Core\Building\Bodies;
+use Isleward\Core\Building\End;
+use Isleward\Core\Building\Joint;
 use Isleward\Core\Building\PlacedOpening;
 use Isleward\Core\Check\Finding;
 use Isleward\Core\Check\Remedy;
 use Isleward\Core\Check\Rule;
 use Isleward\Core\Check\WallInQuestion;
 use Isleward\Core\Design\Curtain;
+use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Opening;
+use Isleward\Core\Design\Wall;
+use Isleward\Core\Geometry\Region;
 use Isleward\Core\Measure\Length;
 use Isleward\Core\Measure\Refusal;
 use Isleward\Core\Unit\UnitChecks;
@@ -68,6 +74,17 @@ final class CurtainDoubts implements Rule
                 'walls' => array_map(static fn ($w): string => $w->id, $standing->walls), 'foot' => 0,
             ]));
         }
+        if ($at === 0 && ! $wall->inner && self::facesIn($wall->design, $standing)) {
+            $findings[] = new Finding(
+                'run.faces_in',
+                $host->id(),
+                array_map(static fn (Wall $w): string => $w->id, $standing->walls),
+                0.0,
+                'This run faces in: the outside of its glass lies in the room that it closes off.',
+                $middle,
+                new Remedy('Turn outside round', 'outline.turn', ['id' => $host->outline()]),
+            );
+        }
         array_push($findings, ...self::inLine($wall, $host->curtain(), $standing->partsOf($at)[0]->stretch->grid(), $host->id(), $middle));
         foreach ($standing->partsOf($at) as $part) {
             array_push($findings, ...self::units($wall, $part->stretch, $host->id(), true, static fn (GridCell $c): array => [
@@ -112,6 +129,27 @@ final class CurtainDoubts implements Rule
             $opening->facesOut,
             static fn (GridCell $c): array => [$p->left + $c->contour()->bounds()[0], $p->sill + $c->contour()->bounds()[1]],
         )];
+    }
+
+    /** Whether a run that closes a room off, by itself or against what its ends meet, has its outside in there. */
+    private static function facesIn(Design $design, StandingRun $standing): bool
+    {
+        $walls = $standing->walls;
+        $last = $walls[count($walls) - 1];
+        $meets = static fn (End $end): bool => $end->joint === Joint::Tee;
+        $closed = $last->to->isAt($walls[0]->from);
+        if (! $closed && (count($walls) < 2 || ! $meets(Bodies::one($design, $walls[0])->left) || ! $meets(Bodies::one($design, $last)->right))) {
+            return false;
+        }
+        $ring = [];
+        foreach ($walls as $wall) {
+            foreach ([0.0, 0.5] as $share) {
+                array_push($ring, ...$wall->face()->at($share));
+            }
+        }
+
+        // its outside lies right of the way it runs, so it goes round a room with that at its left
+        return Region::signedArea([...$ring, $last->to->x, $last->to->y]) < 0.0;
     }
 
     /**

@@ -7,6 +7,8 @@ namespace Isleward\Core\Tests\Edit;
 use Isleward\Core\Building\Bodies;
 use Isleward\Core\Building\FaceArea;
 use Isleward\Core\Building\Places;
+use Isleward\Core\Check\Finding;
+use Isleward\Core\Check\Findings;
 use Isleward\Core\CurtainWall\Grid;
 use Isleward\Core\CurtainWall\GridCell;
 use Isleward\Core\CurtainWall\LetIn;
@@ -60,6 +62,24 @@ final class CurtainEditsTest extends TestCase
             self::assertEqualsWithDelta([[-1.0, 0.0], [0.0, -1.0], [1.0, 0.0]][$i], [$out->x, $out->y], 1e-9);
         }
         self::assertSame(140.0, $this->house->design->wall($room[0])->thickness, 'as deep as its type makes it');
+        // turned round it faces into the room: told once, with what puts it right
+        $outline = $this->house->design->wall($room[0])->outline;
+        $facing = fn (): array => array_values(array_filter(
+            array_merge(...array_map(
+                fn (string $id): array => Findings::of(
+                    $this->house->design,
+                    Bodies::one($this->house->design, $this->house->design->wall($id)),
+                ),
+                $room,
+            )),
+            static fn (Finding $f): bool => $f->rule === 'run.faces_in',
+        ));
+        self::assertSame([], $facing());
+        $this->house->do('outline.turn', ['id' => $outline]);
+        self::assertCount(1, $facing());
+        $remedy = $facing()[0]->remedy;
+        $this->house->do($remedy->edit ?? '', $remedy->args ?? []);
+        self::assertSame([], $facing());
     }
 
     public function test_a_run_that_is_drawn_into_a_wall_stops_at_its_face(): void
