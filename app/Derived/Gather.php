@@ -4,12 +4,17 @@ declare(strict_types=1);
 
 namespace App\Derived;
 
+use App\Assembly\Ties;
 use App\Models\Opening;
 use App\Models\Project;
 use Illuminate\Database\Query\Builder;
 use Isleward\Core\Building\Frontage;
 use Isleward\Core\Building\Places;
 use Isleward\Core\Building\Solved;
+use Isleward\Core\CurtainWall\GridType;
+use Isleward\Core\CurtainWall\Runs;
+use Isleward\Core\Design\Kind;
+use Isleward\Core\Design\Tie;
 use Isleward\Core\Design\UnitType;
 use Isleward\Core\Geometry\Tolerance;
 use Isleward\Core\Measure\Fields;
@@ -78,18 +83,21 @@ final readonly class Gather
     {
         if ($this->has('type')) {
             $wanted = $this->list('type');
-            $query->where(static fn (Builder $q) => $q->whereIn('unit_type_id', $wanted)->when(
+            $letIn = $this->filledBy(array_intersect(array_keys($this->structure->design()->grids), $wanted));
+            $query->where(static fn (Builder $q) => $q->whereIn('unit_type_id', $wanted)->orWhereIn('id', $letIn)->when(
                 in_array('bare', $wanted, true),
-                static fn (Builder $b) => $b->orWhereNull('unit_type_id'),
+                static fn (Builder $b) => $b->orWhere(static fn (Builder $n) => $n->whereNull('unit_type_id')->whereNull('curtain')),
             ));
         }
         $types = $this->structure->design()->types;
         if ($this->has('mark')) {
             $marks = $this->list('mark');
-            $query->whereIn(
+            $marked = static fn (GridType $g): bool => in_array($g->mark(), $marks, true);
+            $letIn = $this->filledBy(array_keys(array_filter(Runs::types($this->structure->design()), $marked)));
+            $query->where(static fn (Builder $q) => $q->whereIn(
                 'unit_type_id',
                 array_keys(array_filter($types, static fn (UnitType $t): bool => in_array($t->mark, $marks, true))),
-            );
+            )->orWhereIn('id', $letIn));
         }
         if ($this->has('operation')) {
             $operation = $this->asked->choice('operation', Operation::class);
@@ -98,6 +106,15 @@ final readonly class Gather
                 array_keys(array_filter($types, static fn (UnitType $t): bool => self::opensBy($t, $operation))),
             );
         }
+    }
+
+    /**
+     * @param  array<string>  $grids
+     * @return list<string> openings that curtain wall of these grid types is let into
+     */
+    private function filledBy(array $grids): array
+    {
+        return $grids === [] ? [] : (new Ties)->naming($this->project, array_values($grids), Tie::MadeOf, Kind::Opening);
     }
 
     private static function opensBy(UnitType $type, Operation $operation): bool

@@ -97,7 +97,7 @@ final class ArrangeTest extends BrowserCase
         $this->focus();
         $this->desk->keys('g');
         $this->desk->waitFor('[data-sheet="gather"]');
-        foreach (['unit type', 'width', 'height', 'head above floor'] as $criterion) {
+        foreach (['type', 'width', 'height', 'head above floor'] as $criterion) {
             $this->tick($criterion);
         }
         // heads at 2350: 28 W-03, 18 W-05, 9 W-11, 9 W-07, 5 W-39, 5 W-27, 3 W-37, 3 W-13, 8 W-01 and a W-02

@@ -116,6 +116,21 @@ final class CurtainWallsTest extends ProjectCase
             $this->getJson($this->url("elevations/$frontage"))->json('grids.0.lost'));
     }
 
+    public function test_what_is_let_in_is_gathered_by_its_grid_type_and_is_not_bare(): void
+    {
+        $grid = $this->grid();
+        $place = fn (?string $of, float $left): string => $this->edit('opening.place', [
+            'host' => $this->wall(0), 'storey' => $this->storey(0), 'type' => null, 'width' => 1800, 'height' => 2400,
+            'position' => ['from' => 'left', 'value' => $left, 'to' => 'near'], 'sill' => ['from' => 'floor', 'height' => 0],
+        ] + ($of === null ? [] : ['grid' => $of]))->assertOk()->json('chosen.0');
+        [$letIn, $bare] = [$place($grid, 500), $place(null, 3000)];
+        $gathered = fn (string $by): array => $this->getJson($this->url("gather?$by"))->assertOk()->json('ids');
+        self::assertSame([$letIn], $gathered("type=$grid"));
+        self::assertSame([$letIn], $gathered('mark=CW-01'));
+        self::assertSame([$bare], $gathered('type=bare'));
+        self::assertEqualsCanonicalizing([$letIn, $bare], $gathered("type=bare,$grid&width=1800"));
+    }
+
     public function test_schedules_and_the_cutting_list_come_on_screen_and_as_files(): void
     {
         $this->drawn($this->grid());

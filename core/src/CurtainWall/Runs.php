@@ -149,6 +149,12 @@ final class Runs
         }
     }
 
+    /** @return array<string, GridType> those of a design, by id */
+    public static function types(Design $design): array
+    {
+        return array_filter($design->grids, static fn (mixed $grid): bool => $grid instanceof GridType);
+    }
+
     public static function type(Design $design, string $id): GridType
     {
         $type = $design->grid($id);

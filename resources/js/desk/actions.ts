@@ -130,7 +130,7 @@ export function lookActions(data: Data): Action[] {
         ...(some || desk.alone
             ? [{ name: desk.alone ? 'Work on everything again' : 'Work on what is chosen alone', key: 'o', run: () => workAlone(data) }]
             : []),
-        ...(openings(data).length > 0 ? [{ name: 'Hide what is chosen', key: 'h', run: () => hideChosen(data) }] : []),
+        ...(openings(data).length + walls(data).length > 0 ? [{ name: 'Hide what is chosen', key: 'h', run: () => hideChosen(data) }] : []),
         { name: 'Show all that is hidden', key: 'u', run: showEverything },
         {
             name: desk.through ? 'Walls solid again' : 'See through the outer walls',
@@ -149,8 +149,8 @@ export function lookAtFace(face: 'outer' | 'inner'): void {
 }
 
 function hideChosen(data: Data): void {
-    const ids = openings(data);
-    useDesk.setState((s) => ({ hiddenOpenings: [...new Set([...s.hiddenOpenings, ...ids])], chosen: [] }));
+    const ids = [...openings(data), ...walls(data)];
+    useDesk.setState((s) => ({ hiddenOnes: [...new Set([...s.hiddenOnes, ...ids])], chosen: [] }));
 }
 
 /** The action of a key, if there is one now. */

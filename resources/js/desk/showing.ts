@@ -27,13 +27,13 @@ export function useShowing(): Showing {
     const face = useDesk((s) => s.face);
     const hidden = useDesk((s) => s.hidden);
     const hiddenSets = useDesk((s) => s.hiddenSets);
-    const hiddenOpenings = useDesk((s) => s.hiddenOpenings);
+    const hiddenOnes = useDesk((s) => s.hiddenOnes);
     const alone = useDesk((s) => s.alone);
     const through = useDesk((s) => s.through);
     const marks = useDesk((s) => s.marks);
     return useMemo(
-        () => ({ ...showingOf(data, face, hidden, hiddenSets, hiddenOpenings, alone, through), marks }),
-        [data, face, hidden, hiddenSets, hiddenOpenings, alone, through, marks],
+        () => ({ ...showingOf(data, face, hidden, hiddenSets, hiddenOnes, alone, through), marks }),
+        [data, face, hidden, hiddenSets, hiddenOnes, alone, through, marks],
     );
 }
 
@@ -42,12 +42,12 @@ function showingOf(
     face: 'outer' | 'inner',
     hidden: Hideable[],
     hiddenSets: string[],
-    hiddenOpenings: string[],
+    hiddenOnes: string[],
     alone: Alone | null,
     through: boolean,
 ): Omit<Showing, 'marks'> {
     const sets = data.project.sets.filter((s) => hiddenSets.includes(s.id));
-    const gone = new Set([...hiddenOpenings, ...sets.flatMap((s) => s.members)]);
+    const gone = new Set([...hiddenOnes, ...sets.flatMap((s) => s.members)]);
     const inner = new Set(data.project.outlines.filter((o) => o.inner).map((o) => o.id));
     const only = alone?.walls && new Set(alone.walls);
     const these = alone?.openings && new Set(alone.openings);
@@ -60,7 +60,8 @@ function showingOf(
         walls.has(o.host) &&
         (!alone?.storey || o.storey === alone.storey) &&
         (!these || these.has(o.id));
-    const known = hiddenOpenings.filter((id) => data.openings.has(id)).length;
+    const known = hiddenOnes.filter((id) => data.openings.has(id)).length;
+    const stand = hiddenOnes.filter((id) => data.walls.has(id)).length;
     return {
         frontages: data.project.frontages.filter((f) => f.inner === (face === 'inner') && Object.keys(f.walls).some((w) => walls.has(w))),
         units: !off('units'),
@@ -76,11 +77,12 @@ function showingOf(
             ...hidden.map((kind) => hideable[kind]),
             ...sets.map((s) => `set ${s.name}`),
             ...(known > 0 ? [known === 1 ? '1 opening' : `${known} openings`] : []),
+            ...(stand > 0 ? [stand === 1 ? '1 wall' : `${stand} walls`] : []),
         ],
     };
 }
 
-export const showEverything = () => useDesk.setState({ hidden: [], hiddenSets: [], hiddenOpenings: [], alone: null });
+export const showEverything = () => useDesk.setState({ hidden: [], hiddenSets: [], hiddenOnes: [], alone: null });
 
 export function toggleHidden(kind: Hideable): void {
     useDesk.setState((s) => ({ hidden: s.hidden.includes(kind) ? s.hidden.filter((k) => k !== kind) : [...s.hidden, kind] }));

@@ -178,7 +178,7 @@ type Desk = {
     inside: boolean;
     hidden: Hideable[];
     hiddenSets: string[];
-    hiddenOpenings: string[];
+    hiddenOnes: string[];
     alone: Alone | null;
     /** outer walls are seen through in the solid model */
     through: boolean;
@@ -234,7 +234,7 @@ const plain = {
     inside: false,
     hidden: [],
     hiddenSets: [],
-    hiddenOpenings: [],
+    hiddenOnes: [],
     alone: null,
     through: false,
     dimensions: false,

@@ -2,11 +2,14 @@ import type { EditArgs } from '../../api/client';
 import { useState } from 'react';
 import { formatArea } from '../../measure/format';
 import { Choice } from '../../ui/Choice';
+import { later } from '../../ui/later';
 import { openingActions, wallActions } from '../actions';
 import { useData, type FoundOpening } from '../data';
 import { useDesk } from '../store';
 import { Figure } from './Figure';
 import { ActionRow, Facts, FindingNote, Heading, RemoveButton, Sentence, useSend } from './parts';
+
+const CurtainsCard = later('The card of the curtain walls', () => import('../curtain/CurtainsCard').then((m) => m.CurtainsCard));
 
 /** Figures that are the same in all are shown, others as a range: "1 200 … 1 500". */
 function shared(figures: number[], length: (mm: number) => string): string {
@@ -20,6 +23,8 @@ export function ManyCard({ ids }: { ids: string[] }) {
     const data = useData();
     const openings = ids.map((id) => data.openings.get(id)).filter((o) => o !== undefined);
     const walls = ids.filter((id) => data.walls.has(id));
+    const stretches = walls.map((id) => data.walls.get(id)!).filter((w) => w.curtain !== null);
+    if (openings.length === 0 && stretches.length > 0 && stretches.length === ids.length) return <CurtainsCard walls={stretches} />;
     if (openings.length === 0) {
         return (
             <>

@@ -13,6 +13,7 @@ import { ArcWords } from '../card/ArcWords';
 import { AlignWords } from './AlignWords';
 import { ByHandList } from './ByHandList';
 import { gridsOf } from './grids';
+import { LikeRuns } from './LikeRuns';
 import { startSpanning } from './spanning';
 
 /** A stretch of curtain wall, with the run it is of. */
@@ -214,6 +215,7 @@ export function CurtainCard({ wall }: { wall: Wall }) {
                     ['The run', run ? data.length(run.length) : ''],
                 ]}
             />
+            <LikeRuns wall={wall} />
             {findings.map((f) => (
                 <FindingNote key={f.key} finding={f} />
             ))}

@@ -1,10 +1,10 @@
 import { useEffect, useRef, useState } from 'react';
 import { api } from '../../api/client';
 import { Button } from '../../ui/Button';
-import { complain, tell } from '../../ui/notices';
 import { Heading } from '../card/parts';
 import { useData, type FoundOpening } from '../data';
 import { useDesk } from '../store';
+import { KeepSet } from './KeepSet';
 import { Entry, Pick, useKept } from './parts';
 
 type Data = ReturnType<typeof useData>;
@@ -12,7 +12,7 @@ type Criterion = 'type' | 'mark' | 'operation' | 'width' | 'height' | 'storey' |
 type Values = Record<Criterion, string>;
 
 const names: Record<Criterion, string> = {
-    type: 'unit type',
+    type: 'type',
     mark: 'mark',
     operation: 'operation',
     width: 'width',
@@ -39,8 +39,11 @@ const operations = {
 function valuesOf(data: Data, o: FoundOpening): Values {
     const floor = data.storeys.get(o.storey)?.floor ?? 0;
     return {
-        type: o.type ?? 'bare',
-        mark: data.project.types.find((t) => t.id === o.type)?.mark ?? data.project.types[0]?.mark ?? '',
+        type: o.curtain?.grid ?? o.type ?? 'bare',
+        mark:
+            [...data.project.types, ...data.project.grids].find((t) => t.id === (o.curtain?.grid ?? o.type))?.mark ??
+            data.project.types[0]?.mark ??
+            '',
         operation: data.elevations.get(o.frontage.id)?.figures[o.symbol]?.operations.find((way) => way !== 'fixed') ?? 'fixed',
         width: `${o.width} mm`,
         height: `${o.height} mm`,
@@ -73,7 +76,6 @@ export function GatherSheet() {
     const [how, setHow] = useState<'only' | 'add' | 'take'>('only');
     const [found, setFound] = useState<{ ids: string[]; byStorey: Record<string, number> } | null>(null);
     const [problem, setProblem] = useState<string | null>(null);
-    const [setName, setSetName] = useState('');
     const dataNow = useRef(data);
     useEffect(() => {
         dataNow.current = data;
@@ -114,9 +116,10 @@ export function GatherSheet() {
     const set = (c: Criterion, value: string) => setValues((v) => v && { ...v, [c]: value });
 
     if (!reference || !values) return <p>There are no openings to gather yet.</p>;
+    const fillings = [...data.project.types, ...data.project.grids];
     const choices: Partial<Record<Criterion, Record<string, string>>> = {
-        type: { ...Object.fromEntries(data.project.types.map((t) => [t.id, `${t.mark} ${t.name}`])), bare: 'bare' },
-        mark: Object.fromEntries(data.project.types.map((t) => [t.mark, t.mark])),
+        type: { ...Object.fromEntries(fillings.map((t) => [t.id, `${t.mark} ${t.name}`])), bare: 'bare' },
+        mark: Object.fromEntries(fillings.map((t) => [t.mark, t.mark])),
         operation: operations,
         storey: Object.fromEntries(data.project.storeys.map((s) => [s.id, s.name])),
         host: Object.fromEntries(data.project.walls.map((w) => [w.id, `${data.frontageOf.get(w.id)?.name ?? ''} ${w.position + 1}`])),
@@ -187,34 +190,7 @@ export function GatherSheet() {
                     Invert: choose all others
                 </Button>
             </div>
-            {data.mayEdit && (
-                <form
-                    className="mt-3 flex items-center gap-2 border-t border-hairline pt-2"
-                    onSubmit={async (e) => {
-                        e.preventDefault();
-                        try {
-                            await data.edit('set.keep', { name: setName, members: chosen }, { quiet: true });
-                            tell(`Kept ${chosen.length} openings as the set “${setName}”.`);
-                            setSetName('');
-                        } catch (error) {
-                            complain(error);
-                        }
-                    }}
-                >
-                    <input
-                        type="text"
-                        aria-label="Name of the set"
-                        placeholder="Name of a set"
-                        value={setName}
-                        maxLength={80}
-                        onChange={(e) => setSetName(e.target.value)}
-                        className="min-w-0 grow rounded-sm border-b border-tide bg-tide-wash px-1"
-                    />
-                    <Button small type="submit" disabled={setName.trim() === '' || chosen.length === 0}>
-                        Keep as a set
-                    </Button>
-                </form>
-            )}
+            <KeepSet members={chosen} what={`${chosen.length} openings`} />
         </div>
     );
 }
