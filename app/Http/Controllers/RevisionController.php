@@ -40,7 +40,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'sentence', type: 'string'),
     new OA\Property(
         property: 'then',
-        description: 'Where an opening was',
+        description: 'Where an opening or a curtain wall was',
         anyOf: [new OA\Schema(ref: '#/components/schemas/Place'), new OA\Schema(type: 'null')],
     ),
     new OA\Property(

@@ -138,7 +138,8 @@ final class CurtainDoubts implements Rule
         $last = $walls[count($walls) - 1];
         $meets = static fn (End $end): bool => $end->joint === Joint::Tee;
         $closed = $last->to->isAt($walls[0]->from);
-        if (! $closed && (count($walls) < 2 || ! $meets(Bodies::one($design, $walls[0])->left) || ! $meets(Bodies::one($design, $last)->right))) {
+        $ends = [Bodies::one($design, $walls[0])->left, Bodies::one($design, $last)->right];
+        if (! $closed && (count($walls) < 2 || ! $meets($ends[0]) || ! $meets($ends[1]))) {
             return false;
         }
         $ring = [];

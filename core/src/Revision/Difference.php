@@ -16,6 +16,7 @@ use Isleward\Core\Design\Opening;
 use Isleward\Core\Design\Operation;
 use Isleward\Core\Design\Outline;
 use Isleward\Core\Design\SettingOutLine;
+use Isleward\Core\Design\Spot;
 use Isleward\Core\Design\Storey;
 use Isleward\Core\Design\UnitType;
 use Isleward\Core\Design\Wall;
@@ -134,7 +135,10 @@ final readonly class Difference
         return abs($mm) <= self::SEEN ? null : $this->mm(abs($mm)).' '.($mm > 0 ? $way : $other);
     }
 
-    /** @return array{kind: string, what: 'added'|'removed'|'moved'|'changed', element: string, sentence: string, then: null, now: null} */
+    /**
+     * @return array{kind: string, what: 'added'|'removed'|'moved'|'changed', element: string, sentence: string, then: array<string,
+     *    mixed>|null, now: array<string, mixed>|null}
+     */
     private function other(Operation $operation): array
     {
         [$was, $is] = [$operation->before, $operation->after];
@@ -172,7 +176,24 @@ final readonly class Difference
                 $this->name($is ?? $was ?? throw new \LogicException('An operation has an element.'), $is === null),
                 $said,
             ),
-            'then' => null, 'now' => null];
+            'then' => self::stands($this->then, $was), 'now' => self::stands($this->now, $is)];
+    }
+
+    /**
+     * Where a stretch of curtain wall stands; of other walls it is only said what became of them.
+     *
+     * @return array<string, mixed>|null
+     */
+    private static function stands(Design $design, ?Element $element): ?array
+    {
+        if (! $element instanceof Wall || $element->curtain === null) {
+            return null;
+        }
+        $foot = $design->storeys->floor($element->base) + $element->curtain->foot;
+        $length = $element->face()->length();
+        $high = $element->curtain->height ?? $design->storeys->ceiling($element->top) - $foot;
+
+        return (new Spot($element->id, $element->base, 0.0, $foot, $length, $high, $length))->toArray();
     }
 
     private function wall(Wall $was, Wall $is): string

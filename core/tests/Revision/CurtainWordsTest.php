@@ -49,6 +49,16 @@ final class CurtainWordsTest extends TestCase
         );
     }
 
+    public function test_where_a_stretch_stands_and_stood_is_told_so_that_it_can_be_drawn(): void
+    {
+        $then = $this->house->design;
+        $change = $this->house->do('curtain.set', ['walls' => [$this->wall], 'foot' => 300, 'height' => 3000]);
+        $told = Difference::between($then, $this->house->design, $change)[0];
+        $place = static fn (?array $p): array => [$p['host'] ?? '', $p['sillLevel'] ?? 0, $p['height'] ?? 0, $p['span'] ?? 0];
+        self::assertSame([$this->wall, 0.0, 3600.0, 6000.0], $place($told['then']));
+        self::assertSame([$this->wall, 300.0, 3000.0, 6000.0], $place($told['now']));
+    }
+
     public function test_what_was_changed_by_hand_is_told_and_told_again_when_it_is_reset(): void
     {
         $by = ['ids' => [$this->wall], 'infills' => [['left' => '1', 'foot' => '0', 'infill' => ['kind' => 'void']]]];

@@ -1286,7 +1286,7 @@ export interface components {
             what: "added" | "removed" | "moved" | "changed";
             element: string;
             sentence: string;
-            /** @description Where an opening was */
+            /** @description Where an opening or a curtain wall was */
             then: components["schemas"]["Place"] | null;
             /** @description Where it is */
             now: components["schemas"]["Place"] | null;
