@@ -133,15 +133,56 @@ final class Assembly
      */
     private function readyStructure(Project $project): array
     {
-        $key = implode(' ', ['structure', $project->id, $project->structure_version, config()->string('isleward.build')]);
+        $key = self::readyKey($project);
         if (! isset($this->ready[$key])) {
-            $kept = Worked::out(hash('xxh128', $key), fn (): string => serialize($this->structure($project)));
+            $kept = Worked::out($key, fn (): string => serialize($this->structure($project)));
             /** @var list<Element> $elements */
             $elements = unserialize($kept);
             $this->ready = [$key => $elements];
         }
 
         return $this->ready[$key];
+    }
+
+    private static function readyKey(Project $project): string
+    {
+        return hash('xxh128', implode(' ', [
+            'structure', $project->id, $project->structure_version, config()->string('isleward.build'),
+        ]));
+    }
+
+    /**
+     * Gives a structure another version, and where it was at hand keeps it ready under that as it is after a change: kind by kind, by
+     * id, as its tables are read. Should the change not be written after all, nobody asks for that version.
+     */
+    private function renew(Project $project, Change $change): void
+    {
+        $before = $this->ready[self::readyKey($project)] ?? null;
+        $project->structure_version = (string) Str::ulid();
+        if ($before === null) {
+            return;
+        }
+        $by = array_fill_keys(array_map(static fn (Kind $k): string => $k->value, Kinds::bearing()), []);
+        foreach ($before as $element) {
+            $by[$element->kind()->value][$element->id()] = $element;
+        }
+        $altered = [];
+        foreach ($change->operations as $operation) {
+            $kind = $operation->kind->value;
+            if (isset($by[$kind]) && $operation->after !== null) {
+                $by[$kind][$operation->id] = $operation->after;
+                $altered[$kind] = true;
+            } elseif (isset($by[$kind])) {
+                unset($by[$kind][$operation->id]);
+            }
+        }
+        foreach (array_keys($altered) as $kind) {
+            ksort($by[$kind], SORT_STRING);
+        }
+        $after = array_merge(...array_values(array_map(array_values(...), $by)));
+        $key = self::readyKey($project);
+        Worked::keep($key, serialize($after));
+        $this->ready = [$key => $after];
     }
 
     /**
@@ -253,7 +294,7 @@ final class Assembly
         $this->ties->write($project, $change);
         $added = $removed = [];
         if (array_filter($change->operations, static fn (Operation $o): bool => in_array($o->kind, Kinds::bearing(), true)) !== []) {
-            $project->structure_version = (string) Str::ulid();
+            $this->renew($project, $change);
         }
         foreach ($change->operations as $operation) {
             $table = Tables::model($operation->kind)::elements();

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Derived;
 
+use Illuminate\Contracts\Cache\Repository;
 use Illuminate\Support\Facades\Cache;
 
 /** What was worked out once and is kept under the hash of what it was worked out from. Where nothing can be kept, that costs only time. */
@@ -14,14 +15,24 @@ final class Worked
     /** @param  \Closure(): string  $make */
     public static function out(string $hash, \Closure $make): string
     {
-        $store = Cache::store(config()->string('isleward.derived_store'));
-        $kept = rescue(static fn (): mixed => $store->get($hash), report: false);
+        $kept = rescue(static fn (): mixed => self::store()->get($hash), report: false);
         if (is_string($kept)) {
             return $kept;
         }
         $made = $make();
-        rescue(static fn (): bool => $store->put($hash, $made, self::SECONDS), report: false);
+        self::keep($hash, $made);
 
         return $made;
+    }
+
+    /** Keeps what was worked out in another way. */
+    public static function keep(string $hash, string $made): void
+    {
+        rescue(static fn (): bool => self::store()->put($hash, $made, self::SECONDS), report: false);
+    }
+
+    private static function store(): Repository
+    {
+        return Cache::store(config()->string('isleward.derived_store'));
     }
 }

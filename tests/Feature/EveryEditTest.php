@@ -9,6 +9,7 @@ use App\Assembly\Tables;
 use App\Assembly\Ties;
 use Illuminate\Support\Facades\DB;
 use Isleward\Core\Design\Change;
+use Isleward\Core\Design\Element;
 use Isleward\Core\Design\Ids;
 use Isleward\Core\Design\Kind;
 use Isleward\Core\Design\Kinds;
@@ -144,9 +145,13 @@ final class EveryEditTest extends FurnishedCase
         self::assertNotSame([], $kept);
         // the structure an edit takes from where it is kept ready is what the tables hold
         foreach (Kinds::bearing() as $kind) {
-            foreach ($assembly->elements([$kind->value => $assembly->rows($kind, $project)]) as $element) {
+            $stored = $assembly->elements([$kind->value => $assembly->rows($kind, $project)]);
+            foreach ($stored as $element) {
                 self::assertEquals($element->toArray(), $design[$element->id()]->toArray(), $when);
             }
+            $ids = array_map(static fn (Element $e): string => $e->id(), $stored);
+            $ofKind = array_filter($design, static fn (Element $e): bool => $e->kind() === $kind);
+            self::assertEqualsCanonicalizing($ids, array_map(strval(...), array_keys($ofKind)), $when);
         }
     }
 

@@ -105,13 +105,17 @@ final class GridCells
             }
             [$xs, $ys] = $axis === Axis::Upright ? [$sides, $ys] : [$xs, $sides];
         }
+        [$across, $up] = [$this->pieces->bays->names, $this->pieces->rows->names];
         for ($j = 0; $j < $this->pieces->ny; $j++) {
+            [$y0, $y1, $foot, $head, $row] = [$ys[$j][1], $ys[$j + 1][0], $up[$j], $up[$j + 1], $this->rows[$j]];
             for ($i = 0; $i < $this->pieces->nx; $i++) {
-                [$x0, $y0, $x1, $y1] = [$xs[$i][1], $ys[$j][1], $xs[$i + 1][0], $ys[$j + 1][0]];
+                [$x0, $x1] = [$xs[$i][1], $xs[$i + 1][0]];
                 if ($x1 - $x0 <= Tolerance::LENGTH || $y1 - $y0 <= Tolerance::LENGTH) {
                     throw $this->tooSmall($i, $j, $x1 - $x0, $y1 - $y0);
                 }
-                $cells[] = $this->cell($i, $j, 1, 1, new Profile(Contour::rectangle($x0, $y0, $x1, $y1)), $this->infill($i, $j, 1));
+                $daylight = new Profile(Contour::rectangle($x0, $y0, $x1, $y1));
+                $infill = $this->byRow ? $this->ofRow[$j][1] ?? $this->infill($i, $j, 1) : $this->infill($i, $j, 1);
+                $cells[] = new GridCell($across[$i], $foot, $this->bays[$i], $row, 1, 1, $daylight, $infill, $across[$i + 1], $head);
             }
         }
 

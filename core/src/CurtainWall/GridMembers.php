@@ -27,7 +27,64 @@ final readonly class GridMembers
     {
         $made = new self($pieces);
 
-        return [...$made->members(Axis::Upright), ...$made->members(Axis::Level)];
+        return $pieces->uniform
+            ? [...$made->uniform(Axis::Upright), ...$made->uniform(Axis::Level)]
+            : [...$made->members(Axis::Upright), ...$made->members(Axis::Level)];
+    }
+
+    /**
+     * Where nothing was changed by hand each line is of one profile from end to end, and what crosses it crosses all of its role alike.
+     *
+     * @return list<GridMember>
+     */
+    private function uniform(Axis $axis): array
+    {
+        $isUpright = $axis === Axis::Upright;
+        [$own, $crossing] = $isUpright ? [$this->pieces->bays, $this->pieces->rows] : [$this->pieces->rows, $this->pieces->bays];
+        $last = count($crossing->at) - 1;
+        $out = $spans = [];
+        foreach ($own->at as $line => $at) {
+            $role = $this->pieces->role($axis, $line);
+            $profile = ($isUpright ? $this->pieces->upright : $this->pieces->level)[$line][0];
+            [$under, $over] = $this->pieces->band($role);
+            if ($profile === false || ($profile === null && $over - $under === 0.0)) {
+                continue;
+            }
+            $of = $spans[$role->value] ??= $this->spans($role, $isUpright, $line, $last);
+            [$low, $high, $name] = [$at + $under, $at + $over, $own->names[$line]];
+            foreach ($of as [$begun, $from, $to]) {
+                $out[] = $isUpright
+                    ? new GridMember($role, $profile, $name, $crossing->names[$begun], $low, $from, $high, $to)
+                    : new GridMember($role, $profile, $name, $crossing->names[$begun], $from, $low, $to, $high);
+            }
+        }
+
+        return $out;
+    }
+
+    /**
+     * The members along a line of a role: where each begins, and from where to where it runs.
+     *
+     * @return list<array{int, float, float}>
+     */
+    private function spans(Role $role, bool $isUpright, int $line, int $last): array
+    {
+        $out = [];
+        $begun = 0;
+        [$wins, $low, $high] = $this->along($isUpright, $line, 0);
+        $from = $wins === true ? $low : $high;
+        for ($k = 1; $k <= $last; $k++) {
+            [$wins, $low, $high] = $this->along($isUpright, $line, $k);
+            if ($wins === true && $k < $last) {
+                continue;
+            }
+            $to = $wins === true ? $high : $low;
+            $this->requireRoom($role, $from, $to, ($isUpright ? $this->pieces->bays : $this->pieces->rows)->at[$line]);
+            $out[] = [$begun, $from, $to];
+            [$begun, $from] = [$k, $high];
+        }
+
+        return $out;
     }
 
     /** @return list<GridMember> */
@@ -105,6 +162,22 @@ final readonly class GridMembers
         if ($piece === null && $wide === 0.0) {
             return null;
         }
+        $this->requireRoom($role, $from, $to, $at);
+        $low = match ($role) {
+            Role::Left, Role::Foot => $at,
+            Role::Right, Role::Head => $at - $wide,
+            default => $at - $wide / 2,
+        };
+        [$own, $crossing] = $role->isUpright() ? [$this->pieces->bays, $this->pieces->rows] : [$this->pieces->rows, $this->pieces->bays];
+
+        return $role->isUpright()
+            ? new GridMember($role, $piece, $own->names[$line], $crossing->names[$begun], $low, $from, $low + $wide, $to)
+            : new GridMember($role, $piece, $own->names[$line], $crossing->names[$begun], $from, $low, $to, $low + $wide);
+    }
+
+    /** @throws Refusal when it would have no length */
+    private function requireRoom(Role $role, float $from, float $to, float $at): void
+    {
         if ($to - $from < Tolerance::LENGTH) {
             throw Refusal::because(
                 'grid.no_room',
@@ -116,16 +189,6 @@ final readonly class GridMembers
                 details: ['role' => $role->value, 'at' => $at],
             );
         }
-        $low = match ($role) {
-            Role::Left, Role::Foot => $at,
-            Role::Right, Role::Head => $at - $wide,
-            default => $at - $wide / 2,
-        };
-        [$own, $crossing] = $role->isUpright() ? [$this->pieces->bays, $this->pieces->rows] : [$this->pieces->rows, $this->pieces->bays];
-
-        return $role->isUpright()
-            ? new GridMember($role, $piece, $own->names[$line], $crossing->names[$begun], $low, $from, $low + $wide, $to)
-            : new GridMember($role, $piece, $own->names[$line], $crossing->names[$begun], $from, $low, $to, $low + $wide);
     }
 
     private static function alike(?MemberProfile $a, ?MemberProfile $b): bool

@@ -121,6 +121,42 @@ final class GridTest extends TestCase
         self::assertGreaterThan(10, $shaped, 'some that are no rectangle');
     }
 
+    /** Where nothing is changed members are made line by line, else piece by piece: a change that changes nothing shows that both agree. */
+    public function test_members_are_the_same_whichever_way_they_are_made(): void
+    {
+        mt_srand(5);
+        for ($i = 0; $i < 40; $i++) {
+            $profiles = [];
+            foreach (Role::cases() as $role) {
+                $size = ['face' => (float) mt_rand(40, 120), 'depth' => 100.0];
+                $profiles[$role->value] = mt_rand(0, 3) === 0 ? null : ['shape' => 'rectangle'] + $size;
+            }
+            $order = array_column(Role::cases(), 'value');
+            shuffle($order);
+            $rules = Sample::rules(['order' => $order, 'joint' => (float) mt_rand(0, 1) * 12.0], $profiles);
+            $nothing = ['axis' => 'upright', 'line' => '1', 'from' => '0', 'profile' => $profiles['mullion'] ?? $profiles['head']];
+            if ($profiles['mullion'] === null) {
+                continue; // a member in place of a joint would be a change
+            }
+            $boxes = static function (Grid $grid): array {
+                $all = array_map(static fn (GridMember $m): array => [
+                    $m->role->value, $m->line, $m->from, round($m->x0, 6), round($m->y0, 6), round($m->x1, 6), round($m->y1, 6),
+                ], $grid->members);
+                sort($all);
+
+                return [$all, array_map(
+                    static fn (GridCell $c): array => [$c->name(), $c->left, $c->head, ...$c->contour()->bounds()],
+                    $grid->cells,
+                )];
+            };
+            self::assertEquals(
+                $boxes(GridSolver::solve($rules, 4600.0, 3300.0, [], ByHand::from(new Fields(['members' => [$nothing]])))),
+                $boxes(GridSolver::solve($rules, 4600.0, 3300.0)),
+                "rules $i",
+            );
+        }
+    }
+
     public function test_lines_changed_by_hand_hold_while_they_can_and_are_told_when_they_cannot(): void
     {
         $hand = ByHand::from(new Fields(['lines' => [
