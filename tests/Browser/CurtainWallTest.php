@@ -64,6 +64,8 @@ final class CurtainWallTest extends BrowserCase
             $this->act(fn () => $this->desk->keys(Keys::ENTER));
             $this->desk->waitFor(sprintf('[data-outline="%d"]', $i + 2));
         }
+        // where its mullions would stand is seen before it is built
+        $this->desk->waitFor('[data-bays]');
         $this->act(fn () => $this->desk->button('Build')->click());
         $this->desk->waitForText('Stretch 1 of 3 of a run');
         $this->typed('Height of its own', '2250');

@@ -1,9 +1,12 @@
+import { later } from '../../ui/later';
 import { useData } from '../data';
 import { DimensionLine } from '../drawing/DimensionLine';
 import { toScreen, type Size } from '../drawing/view';
 import { outlineOf, useDesk, type StretchFigure, type View } from '../store';
 import { standing, stretch } from '../surface';
 import { coming, useOutlining } from './outlining';
+
+const RunInHand = later('The run', () => import('./RunInHand').then((m) => m.RunInHand), null);
 
 type Props = { view: View; size: Size };
 
@@ -12,6 +15,7 @@ export function OutlineInHand({ view, size }: Props) {
     const data = useData();
     const outline = useDesk(outlineOf);
     const next = useOutlining((s) => s.next);
+    const run = useOutlining((s) => s.grid !== null);
     if (!outline) return null;
     const screen = (p: { x: number; y: number }) => toScreen(view, size, p.x, p.y);
     const points = outline.corners.map(screen);
@@ -29,6 +33,7 @@ export function OutlineInHand({ view, size }: Props) {
     const said = (figure: StretchFigure, shown: string) => (outline.typed[figure] ? `${outline.typed[figure]}▏` : shown);
     return (
         <g data-outline={outline.corners.length} data-coming={side?.arc ? 'arc' : side ? 'straight' : ''}>
+            {run && <RunInHand view={view} size={size} />}
             <polyline points={drawn.map((p) => `${p.x},${p.y}`).join(' ')} fill="none" stroke="var(--ink)" strokeWidth={2} />
             {points.map((p, i) => (
                 <circle

@@ -171,7 +171,7 @@ async function outlineClick(data: Data): Promise<void> {
 type Drawn = NonNullable<EditArgs<'outline.draw'>['points']>;
 type Closing = EditArgs<'outline.draw'>['closing'];
 
-const asSent = (corners: Corner[]) =>
+export const asSent = (corners: Corner[]) =>
     corners.map(({ x, y, how }): Drawn[number] =>
         how === undefined ? [x, y] : how.tangent && how.radius !== undefined ? how : { x, y, ...how },
     );
@@ -227,7 +227,8 @@ async function typedSide(data: Data, outline: OutlineInHand): Promise<void> {
     }
 }
 
-const degrees = (text: string) => (text.trim() === '' ? NaN : Number(text.replace(',', '.').replace('°', '')));
+/** An angle that was typed; NaN where it is none. */
+export const degrees = (text: string) => (text.trim() === '' ? NaN : Number(text.replace(',', '.').replace('°', '')));
 
 /** A typed arc: one figure of it when both ends are given, bulging to where the pointer is; else its radius and the angle it turns by. */
 async function typedArc(data: Data, outline: OutlineInHand): Promise<void> {
