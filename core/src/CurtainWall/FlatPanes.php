@@ -44,9 +44,7 @@ final readonly class FlatPanes
         $this->up = $plane->point(0.0, 1.0)->minus($origin);
         $this->out = $plane->normal(0.0, 0.0);
         $this->trim = new FaceTrim($plane, $left, $right);
-        $this->upright = $plane->lean === 0.0
-            && ($left === null || $left[0]->lean() < 1e-5)
-            && ($right === null || $right[0]->lean() < 1e-5);
+        $this->upright = Meeting::allUpright($plane, $left, $right);
     }
 
     /** @return list<RunPane> of cells that something of is left */

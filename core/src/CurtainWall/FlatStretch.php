@@ -140,8 +140,8 @@ final class FlatStretch implements Stretch
                 continue;
             }
             $axes = $this->axes($member, 0.0, 0.0);
-            // upright, what is level is cut alike in every row
-            $alike = $upright || $this->plane->lean !== 0.0 ? null : spl_object_id($profile).'|'.$member->x0.'|'.$member->x1;
+            // where it and the edges at its corners are upright, what is level is cut alike in every row
+            $alike = $upright || ! $this->isUpright() ? null : spl_object_id($profile).'|'.$member->x0.'|'.$member->x1;
             $pieces = $alike === null ? $this->cut($member, $axes) : $cut[$alike] ??= $this->cut($member, $axes);
             if ($pieces !== []) {
                 $out[] = RunMember::straight($member->role->word(), $profile, $axes, $pieces);
@@ -149,6 +149,12 @@ final class FlatStretch implements Stretch
         }
 
         return [...$out, ...$this->free()];
+    }
+
+    /** Whether it stands upright, and so do the edges at its corners: where the next stretch leans they do not. */
+    private function isUpright(): bool
+    {
+        return Meeting::allUpright($this->plane, $this->left, $this->right);
     }
 
     /** @return list<CutPrism> what is left of a member in its axes */

@@ -77,6 +77,17 @@ final readonly class Meeting
         return $this->edge->cross($out)->unit();
     }
 
+    /**
+     * Whether a stretch stands upright, and so do the edges at its corners.
+     *
+     * @param  array{self, Corner}|null  $left
+     * @param  array{self, Corner}|null  $right
+     */
+    public static function allUpright(LeaningPlane $plane, ?array $left, ?array $right): bool
+    {
+        return $plane->lean === 0.0 && ($left === null || $left[0]->lean() < 1e-5) && ($right === null || $right[0]->lean() < 1e-5);
+    }
+
     /** How far the edge leans from upright, degrees. */
     public function lean(): float
     {

@@ -93,6 +93,22 @@ final class RunTest extends TestCase
         self::assertEqualsWithDelta(90.0 - rad2deg(atan(sin(deg2rad(18)))), min($across), 1e-6);
     }
 
+    /** A side that leans in by 14° takes from an upright one at a right angle to it by tan 14° for every mm up: each row by its height. */
+    public function test_what_is_level_beside_a_leaning_stretch_is_cut_row_by_row(): void
+    {
+        $run = Sample::two(90.0, [0.0, 14.0], Corner::glass(0.0), 6000.0, Sample::rules(['rows' => ['by' => 'count', 'count' => 4]]));
+        $last = [];
+        foreach ($run->stretches[0]->members() as $member) {
+            $last[$member->what === 'transom' ? (string) round($member->axes->origin->z) : ''][] = $member->length;
+        }
+        unset($last['']);
+        ksort($last, SORT_NUMERIC);
+        $lengths = array_map(static fn (array $row): float => array_sum($row), array_values($last));
+        self::assertCount(3, $lengths);
+        self::assertEqualsWithDelta(600.0 * tan(deg2rad(14.0)), $lengths[0] - $lengths[1], 1e-6);
+        self::assertEqualsWithDelta(600.0 * tan(deg2rad(14.0)), $lengths[1] - $lengths[2], 1e-6);
+    }
+
     /** Law: of frameless glass what is seen is the whole face, a trapezium where the edge leans in it, less the strip along the corner. */
     public function test_glass_fills_the_face_whatever_the_angle_and_the_lean(): void
     {
