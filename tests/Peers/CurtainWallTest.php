@@ -155,7 +155,7 @@ final class CurtainWallTest extends PeerCase
         $capped = ['shape' => 'rectangle', 'face' => 50.0, 'depth' => 140.0, 'setback' => 28.0, 'capWidth' => 50.0, 'capDepth' => 20.0];
 
         return Sample::rules(
-            ['bays' => ['by' => 'greatest', 'size' => 1500.0], 'rows' => ['by' => 'count', 'count' => 2]],
+            ['bays' => ['by' => 'greatest', 'size' => 1500.0], 'rows' => ['by' => 'count', 'count' => 3]],
             ['mullion' => ['shape' => 'tee', 'face' => 50.0, 'depth' => 120.0, 'setback' => 28.0, 'flange' => 10.0, 'web' => 12.0],
                 'transom' => $capped, 'left' => $capped, 'right' => $capped, 'head' => $capped, 'foot' => $capped],
         );
