@@ -16,8 +16,8 @@ use Isleward\Core\Measure\Refusal;
 
 /**
  * A flat stretch of a run, upright or leaning, as it stands between its corners: its grid, cut by the planes of its foot, its head and
- * its corners. Foot and head are level; at a corner everything ends at the plane that halves it, and what is of the face also ends at
- * what the corner's members take. (u, v) of the stretch: u along its foot from the left end, v up the slope; mm.
+ * its corners. Foot and head are level, or square to the face; at a corner everything ends at the plane that halves it, and what is of
+ * the face also ends at what the corner's members take. (u, v) of the stretch: u along its foot from the left end, v up the slope; mm.
  */
 final class FlatStretch implements Stretch
 {
@@ -57,6 +57,7 @@ final class FlatStretch implements Stretch
      * @param  array{Meeting, Corner}|null  $right
      * @param  list<float>  $floors  levels of all floors over the foot, upright
      * @param  list<float>|null  $bays  upright lines that were set out round the whole run
+     * @param  bool  $square  its foot and head are cut square to its face; else level
      *
      * @throws Refusal when rules do not fit, or its sides run into one another
      */
@@ -70,6 +71,7 @@ final class FlatStretch implements Stretch
         ByHand $byHand,
         ?array $bays,
         bool $mirrored = false,
+        private readonly bool $square = false,
     ) {
         $this->length = $plane->foot->length();
         $this->slope = $height / cos($plane->lean);
@@ -78,10 +80,12 @@ final class FlatStretch implements Stretch
         $this->out = $plane->normal(0.0, 0.0);
         [$this->inward, $this->down] = [$this->out->times(-1.0), $this->up->times(-1.0)];
         $top = $plane->level + $height;
-        $this->within = [
-            HalfSpace::behind(new Vec3(0.0, 0.0, $plane->level), new Vec3(0.0, 0.0, -1.0)),
-            HalfSpace::behind(new Vec3(0.0, 0.0, $top), new Vec3(0.0, 0.0, 1.0)),
-        ];
+        $this->within = $square
+            ? [HalfSpace::behind($plane->point(0.0, 0.0), $this->down), HalfSpace::behind($plane->point(0.0, $this->slope), $this->up)]
+            : [
+                HalfSpace::behind(new Vec3(0.0, 0.0, $plane->level), new Vec3(0.0, 0.0, -1.0)),
+                HalfSpace::behind(new Vec3(0.0, 0.0, $top), new Vec3(0.0, 0.0, 1.0)),
+            ];
         if ($left !== null) {
             $this->within[] = $left[0]->after();
             $this->clear[] = $this->side($left, 1.0);
@@ -289,7 +293,7 @@ final class FlatStretch implements Stretch
     {
         $profile = $member->profile ?? throw new \LogicException('A joint has no section.');
         $sections = $profile->contours();
-        if ($this->plane->lean === 0.0 || $profile->shape !== SectionShape::Rectangle || ! $this->isOnEdge($member)) {
+        if ($this->square || $this->plane->lean === 0.0 || $profile->shape !== SectionShape::Rectangle || ! $this->isOnEdge($member)) {
             return $sections;
         }
         $over = self::OVER * $profile->wholeDepth();

@@ -13,12 +13,14 @@ final readonly class PathStretch
      * @param  float  $lean  from upright, radians, positive inward; an arc has none
      * @param  bool  $faceted  of an arc: flat panes between mullions at the kinks, in place of bent ones
      * @param  GridRules|null  $rules  of its own, where they are not its run's
+     * @param  bool  $square  where it leans, its foot and head are cut square to its face; else level
      */
     public function __construct(
         public Curve $curve,
         public float $lean = 0.0,
         public bool $faceted = false,
         public ?GridRules $rules = null,
+        public bool $square = false,
     ) {
     }
 }

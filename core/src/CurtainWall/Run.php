@@ -64,13 +64,13 @@ final readonly class Run
                 $facets = Facets::of($stretch->curve, $round ?? $its->bays->places($stretch->curve->length()), $hand);
                 $lost[$i] = $facets->lost;
                 foreach ($facets->chords as $k => $chord) {
-                    $parts[] = [$chord, $stretch->lean, $its->ofOneBay(), $facets->byHand[$k], null];
+                    $parts[] = [$chord, $stretch->lean, $its->ofOneBay(), $facets->byHand[$k], null, false];
                     $places[] = [$i, $facets->lines->at[$k], $facets->lines->names[$k], $k];
                     $corners[] = Facets::kink($its);
                 }
                 array_pop($corners);
             } else {
-                $parts[] = [$stretch->curve, $stretch->lean, $its, $hand, $round];
+                $parts[] = [$stretch->curve, $stretch->lean, $its, $hand, $round, $stretch->square];
                 $places[] = [$i, 0.0, null, 0];
             }
             if (isset($path->corners[$i])) {
@@ -87,7 +87,7 @@ final readonly class Run
     }
 
     /**
-     * @param  list<array{Curve, float, GridRules, ByHand, list<float>|null}>  $parts
+     * @param  list<array{Curve, float, GridRules, ByHand, list<float>|null, bool}>  $parts
      * @param  list<array{int, float, string|null, int}>  $places  what of the path each is
      * @param  list<Corner>  $corners
      * @param  array{float, float, list<float>, bool}  $upright  foot, height and floors; and whether left and right change places
@@ -108,7 +108,7 @@ final readonly class Run
         }
         $closed = count($corners) === $count;
         $stretches = [];
-        foreach ($parts as $i => [$curve, $lean, $rules, $hand, $bays]) {
+        foreach ($parts as $i => [$curve, $lean, $rules, $hand, $bays, $square]) {
             $before = $i > 0 ? $i - 1 : ($closed ? $count - 1 : null);
             $left = $before === null ? null : [$meetings[$before], $corners[$before]];
             $right = isset($corners[$i]) ? [$meetings[$i], $corners[$i]] : null;
@@ -135,6 +135,7 @@ final readonly class Run
                     $hand,
                     $bays,
                     $mirrored,
+                    $square,
                 );
         }
         $stand = $standsAt = $joints = [];

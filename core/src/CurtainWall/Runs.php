@@ -237,6 +237,7 @@ final class Runs
                 deg2rad($curtain->lean),
                 $curtain->faceted,
                 Aligned::ofStretch($this->design, $wall, $curtain, $grids[$i]->rules(), $from, $foot),
+                $curtain->square,
             );
             $starts[] = $from;
             $hands[] = self::byHand($curtain)->asKept();

@@ -27,6 +27,7 @@ final readonly class Curtain
      * @param  float|null  $height  of its own, mm; null up to the ceiling of the last storey it runs through
      * @param  array<string, mixed>|null  $corner  what stands at its left end; null as its type says
      * @param  bool  $faceted  of an arc: flat panes between its uprights instead of bent ones
+     * @param  bool  $square  where it leans, its foot and head are cut square to its face; else level
      * @param  Alignment|null  $bays  what its upright lines are in line with; null as its type sets them out
      * @param  Alignment|null  $rows  what its level lines are in line with
      */
@@ -38,6 +39,7 @@ final readonly class Curtain
         public ?float $height,
         public ?array $corner,
         public bool $faceted,
+        public bool $square = false,
         public ?Alignment $bays = null,
         public ?Alignment $rows = null,
     ) {
@@ -80,6 +82,7 @@ final readonly class Curtain
             $f->has('height') ? $f->size('height', 'The height of a curtain wall', 100.0) : null,
             $f->has('corner') ? self::plain($f->array('corner')) : null,
             $f->bool('faceted'),
+            $f->bool('square'),
             $f->has('bays') ? Alignment::from($f->fields('bays')) : null,
             $f->has('rows') ? Alignment::from($f->fields('rows')) : null,
         );
@@ -147,7 +150,9 @@ final readonly class Curtain
         return [
             'grid' => $this->grid, 'byHand' => $this->byHand, 'lean' => $this->lean, 'foot' => $this->foot, 'height' => $this->height,
             'corner' => $this->corner, 'faceted' => $this->faceted,
-        ] + array_filter(['bays' => $this->bays?->toArray(), 'rows' => $this->rows?->toArray()], is_array(...));
+        ] + array_filter([
+            'square' => $this->square ? true : null, 'bays' => $this->bays?->toArray(), 'rows' => $this->rows?->toArray(),
+        ], static fn (mixed $value): bool => $value !== null);
     }
 
     /**

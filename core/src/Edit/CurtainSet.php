@@ -27,7 +27,7 @@ use Isleward\Core\Measure\Refusal;
  */
 final readonly class CurtainSet implements Edit
 {
-    private const HOW = ['grid', 'lean', 'foot', 'height', 'corner', 'faceted', 'bays', 'rows'];
+    private const HOW = ['grid', 'lean', 'foot', 'height', 'corner', 'faceted', 'square', 'bays', 'rows'];
 
     /** @param  list<string>  $walls */
     private function __construct(private array $walls, private Fields $args)

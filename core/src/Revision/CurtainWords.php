@@ -48,6 +48,9 @@ final readonly class CurtainWords
         if ($was->corner !== $is->corner) {
             $said[] = $is->corner === null ? 'its corner as the type says' : 'a corner of its own';
         }
+        if ($was->square !== $is->square) {
+            $said[] = 'its foot and head '.($is->square ? 'square to its face' : 'level');
+        }
         if ($was->faceted !== $is->faceted) {
             $said[] = $is->faceted ? 'in facets' : 'bent to the arc';
         }

@@ -109,6 +109,24 @@ final class RunTest extends TestCase
         self::assertEqualsWithDelta(600.0 * tan(deg2rad(14.0)), $lengths[1] - $lengths[2], 1e-6);
     }
 
+    /** A head of 60 × 140 on a face that leans in by 20°: square to it every mullion is a prism as long as the slope, at right angles. */
+    public function test_foot_and_head_are_level_or_square_to_the_face(): void
+    {
+        $slope = 2400.0 / cos(deg2rad(20.0));
+        $of = static fn (bool $square): array => array_values(array_filter(
+            Sample::two(180.0, [20.0, 20.0], Corner::glass(0.0), square: $square)->stretches[0]->members(),
+            static fn (RunMember $m): bool => $m->what === 'mullion',
+        ));
+        $square = $of(true)[1];
+        self::assertEqualsWithDelta($slope, $square->length, 1e-6);
+        self::assertEqualsWithDelta([[90.0, 90.0], [90.0, 90.0]], $square->ends, 1e-6);
+        self::assertEqualsWithDelta(50.0 * 150.0 * $slope, $square->volume(), 1e-3);
+        // cut level at both ends it is longer by its depth times the tangent, and its ends stand at 70° in depth
+        $level = $of(false)[1];
+        self::assertEqualsWithDelta($slope + 150.0 * tan(deg2rad(20.0)), $level->length, 1e-6);
+        self::assertEqualsWithDelta(70.0, min(array_merge(...$level->ends)), 1e-6);
+    }
+
     /** Law: of frameless glass what is seen is the whole face, a trapezium where the edge leans in it, less the strip along the corner. */
     public function test_glass_fills_the_face_whatever_the_angle_and_the_lean(): void
     {

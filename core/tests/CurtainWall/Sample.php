@@ -58,13 +58,18 @@ final class Sample
         float $length = 6000.0,
         ?GridRules $rules = null,
         array $byHand = [],
+        bool $square = false,
     ): Run {
         $turn = deg2rad(180.0 - $angle);
 
         return Run::along(
             RunPath::of([
-                new PathStretch(Curve::line(new Vec2(-$length, 0.0), new Vec2(0.0, 0.0)), deg2rad($leans[0])),
-                new PathStretch(Curve::line(new Vec2(0.0, 0.0), new Vec2($length * cos($turn), $length * sin($turn))), deg2rad($leans[1])),
+                new PathStretch(Curve::line(new Vec2(-$length, 0.0), new Vec2(0.0, 0.0)), deg2rad($leans[0]), square: $square),
+                new PathStretch(
+                    Curve::line(new Vec2(0.0, 0.0), new Vec2($length * cos($turn), $length * sin($turn))),
+                    deg2rad($leans[1]),
+                    square: $square,
+                ),
             ], [$corner]),
             $rules ?? self::rules(['rows' => ['by' => 'count', 'count' => 2]]),
             300.0,

@@ -1863,6 +1863,8 @@ export interface components {
                 [key: string]: unknown;
             } | null;
             faceted: boolean;
+            /** @description Foot and head are cut square to a leaning face; else level */
+            square?: boolean;
             /** @description None as its type sets them out */
             bays?: components["schemas"]["Alignment"];
             rows?: components["schemas"]["Alignment"];
@@ -2816,6 +2818,7 @@ export interface components {
             foot?: number | string;
             height?: (number | string) | null;
             faceted?: boolean;
+            square?: boolean;
             corner?: {
                 [key: string]: unknown;
             } | null;

@@ -103,7 +103,23 @@ export function CurtainCard({ wall }: { wall: Wall }) {
                                 : Promise.resolve(`“${text}” is no angle in degrees.`);
                         }}
                     />{' '}
-                    from the ground{curtain.lean > 0 ? ', leaning in' : curtain.lean < 0 ? ', leaning out' : ''}.
+                    from the ground
+                    {curtain.lean !== 0 && (
+                        <>
+                            , leaning {curtain.lean > 0 ? 'in' : 'out'}, its foot and head cut{' '}
+                            <Choice
+                                label="How foot and head are cut"
+                                value={curtain.square ? 'square' : 'level'}
+                                options={[
+                                    { value: 'level', label: 'level' },
+                                    { value: 'square', label: 'square to its face' },
+                                ]}
+                                disabled={fixed}
+                                onChange={(to) => choose({ square: to === 'square' })}
+                            />
+                        </>
+                    )}
+                    .
                 </Sentence>
             )}
             <Sentence>
