@@ -39,7 +39,7 @@ final class CurtainWallTest extends PeerCase
                 $run = Sample::two(
                     (float) $angle,
                     $lean,
-                    [Corner::post($profile), Corner::mitred($profile), Corner::glass(20.0)][($n + $k) % 3],
+                    [Corner::post($profile), Corner::mitred($profile), Corner::glass(20.0), ...self::squares($profile)][($n + 2 * $k) % 5],
                     7000.0,
                     self::rules(),
                     $n % 2 === 0 ? [] : [ByHand::from(new Fields(['free' => [
@@ -149,6 +149,15 @@ final class CurtainWallTest extends PeerCase
         foreach (self::ask('solidKernel.mjs', $cases) as $i => $theirs) {
             self::assertEqualsWithDelta(1.0, $ours[$i] / $theirs, 1e-6, "case $i");
         }
+    }
+
+    /** @return array{Corner, Corner} a post square to the one side, and to the other */
+    private static function squares(MemberProfile $profile): array
+    {
+        return [
+            Corner::from(new Fields(['kind' => 'square-left', 'profile' => $profile->toArray()])),
+            Corner::from(new Fields(['kind' => 'square-right', 'profile' => $profile->toArray()])),
+        ];
     }
 
     private static function rules(): GridRules

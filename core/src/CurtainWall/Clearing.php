@@ -20,16 +20,7 @@ final readonly class Clearing
      */
     public static function of(LeaningPlane $plane, GridRules $rules, ByHand $byHand, array $corners, float $slope): self
     {
-        $deepest = $foremost = 0.0;
-        foreach ([...array_values($rules->profiles), ...array_column($byHand->members, 'profile')] as $profile) {
-            if ($profile !== null) {
-                $deepest = max($deepest, $profile->setback + $profile->depth);
-                $foremost = max($foremost, $profile->capDepth, -$profile->setback);
-            }
-        }
-        foreach ([...$rules->infills, ...$byHand->infills] as $one) {
-            $deepest = max($deepest, $one->infill->thickness());
-        }
+        [$deepest, $foremost] = self::depths($rules, $byHand);
         $origin = $plane->point(0.0, 0.0);
         [$along, $up, $out] = [
             $plane->point(1.0, 0.0)->minus($origin), $plane->point(0.0, 1.0)->minus($origin), $plane->normal(0.0, 0.0),
@@ -47,6 +38,27 @@ final readonly class Clearing
         $margin = ($deepest + $foremost) * abs(tan($plane->lean));
 
         return $plane->lean === 0.0 ? new self($u0, -INF, $u1, INF) : new self($u0, $margin, $u1, $slope - $margin);
+    }
+
+    /**
+     * How far what stands in a face reaches behind its glass line, and before it.
+     *
+     * @return array{float, float}
+     */
+    public static function depths(GridRules $rules, ByHand $byHand): array
+    {
+        $deepest = $foremost = 0.0;
+        foreach ([...array_values($rules->profiles), ...array_column($byHand->members, 'profile')] as $profile) {
+            if ($profile !== null) {
+                $deepest = max($deepest, $profile->setback + $profile->depth);
+                $foremost = max($foremost, $profile->capDepth, -$profile->setback);
+            }
+        }
+        foreach ([...$rules->infills, ...$byHand->infills] as $one) {
+            $deepest = max($deepest, $one->infill->thickness());
+        }
+
+        return [$deepest, $foremost];
     }
 
     /** Whether a box of the face lies in it. */

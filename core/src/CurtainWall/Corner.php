@@ -13,8 +13,9 @@ final readonly class Corner
     /**
      * @param  MemberProfile|null  $profile  of a post or a mitred pair: its face is measured from the edge along either side; null of glass
      * @param  float  $joint  between the panes of glass to glass, mm
+     * @param  float|null  $takes  of a face that ends beside a post which is square to the other: how much that is, mm
      */
-    private function __construct(public CornerKind $kind, public ?MemberProfile $profile, public float $joint)
+    private function __construct(public CornerKind $kind, public ?MemberProfile $profile, public float $joint, private ?float $takes = null)
     {
     }
 
@@ -56,7 +57,13 @@ final readonly class Corner
     /** How much of the face it takes on either side, from the edge, mm. */
     public function takes(): float
     {
-        return $this->profile === null ? $this->joint / 2 : $this->profile->face;
+        return $this->takes ?? ($this->profile === null ? $this->joint / 2 : $this->profile->face);
+    }
+
+    /** The same for a face that ends beside what stands there. */
+    public function taking(float $takes): self
+    {
+        return new self($this->kind, $this->profile, $this->joint, $takes);
     }
 
     /** @return array<string, mixed> */

@@ -42,7 +42,7 @@ final class GridDetails
     /** @return list<Shape> */
     private static function corner(Design $design, GridRules $rules, Corner $corner, float $angle): array
     {
-        $leg = $corner->takes() + self::BESIDE;
+        $leg = max($corner->takes(), $corner->kind->isSquare() ? $corner->profile->depth ?? 0.0 : 0.0) + self::BESIDE;
         $turn = deg2rad(180.0 - $angle);
         $path = RunPath::of([
             new PathStretch(Curve::line(new Vec2(-$leg, 0.0), new Vec2(0.0, 0.0))),

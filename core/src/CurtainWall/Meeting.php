@@ -66,6 +66,17 @@ final readonly class Meeting
         return new self($foot, $edge, $angle, $half->beyond($inside) > 0 ? $half->opposite() : $half);
     }
 
+    /**
+     * The same for one of the two stretches, that ends at another plane than the one which halves the angle.
+     *
+     * @param  HalfSpace  $half  where what belongs to that stretch lies
+     * @param  bool  $isBefore  whether it is the one before the corner
+     */
+    public function halvedBy(HalfSpace $half, bool $isBefore): self
+    {
+        return new self($this->foot, $this->edge, $this->angle, $isBefore ? $half : $half->opposite());
+    }
+
     public function after(): HalfSpace
     {
         return $this->before->opposite();

@@ -97,21 +97,27 @@ final readonly class Run
     {
         [$foot, $height, $floors, $mirrored] = $upright;
         $count = count($parts);
-        $meetings = [];
-        foreach (array_keys($corners) as $i) {
+        $meetings = $sides = [];
+        foreach ($corners as $i => $corner) {
             [$before, $after] = [$parts[$i], $parts[($i + 1) % $count]];
-            $meetings[] = Meeting::of(
-                self::plane($before[0], $before[1], $foot, false),
-                self::plane($after[0], $after[1], $foot, true),
-                $i + 1,
-            );
+            [$one, $next] = [self::plane($before[0], $before[1], $foot, false), self::plane($after[0], $after[1], $foot, true)];
+            $meetings[] = $meeting = Meeting::of($one, $next, $i + 1);
+            if ($corner->kind->isSquare() && ($before[0]->isCurved() || $after[0]->isCurved())) {
+                throw self::squareOfArc($i + 1);
+            }
+            $sides[] = $corner->kind->isSquare() ? SquarePost::of(
+                $meeting,
+                $corner,
+                [$one->normal(0.0, 0.0), $before[2], $before[3]],
+                [$next->normal(0.0, 0.0), $after[2], $after[3]],
+            ) : [[$meeting, $corner], [$meeting, $corner]];
         }
         $closed = count($corners) === $count;
         $stretches = [];
         foreach ($parts as $i => [$curve, $lean, $rules, $hand, $bays, $square]) {
             $before = $i > 0 ? $i - 1 : ($closed ? $count - 1 : null);
-            $left = $before === null ? null : [$meetings[$before], $corners[$before]];
-            $right = isset($corners[$i]) ? [$meetings[$i], $corners[$i]] : null;
+            $left = $before === null ? null : $sides[$before][1];
+            $right = $sides[$i][0] ?? null;
             $stretches[] = $curve->isCurved()
                 ? new BentStretch(
                     self::cylinder($curve, $lean, $i),
@@ -194,6 +200,11 @@ final readonly class Run
         if ($corner->profile === null) {
             return [];
         }
+        if ($corner->kind->isSquare()) {
+            [$axes, $pieces] = $corner->kind === CornerKind::SquareLeft ? $before->half(false) : $after->half(true);
+
+            return $pieces === [] ? [] : [RunMember::straight('corner post', $corner->profile, $axes, $pieces)];
+        }
         [$axes, $pieces] = $before->half(false);
         [$other, $others] = $after->half(true);
         $made = $corner->kind === CornerKind::Mitred
@@ -207,6 +218,15 @@ final readonly class Run
         }
 
         return $out;
+    }
+
+    private static function squareOfArc(int $corner): Refusal
+    {
+        return Refusal::because(
+            'corner.square_arc',
+            sprintf('At corner %d an arc ends: a post is square to one side only between straight stretches.', $corner),
+            details: ['corner' => $corner],
+        );
     }
 
     /** The plane a stretch lies in where it meets another: of an arc the upright one that touches it there. */

@@ -52,6 +52,11 @@ final readonly class GridTables
         $corner = $this->type->corner();
         $rows[] = ['Corner', match ($corner->kind) {
             CornerKind::Post => 'post '.$this->say($corner->profile?->name() ?? ''),
+            CornerKind::SquareLeft, CornerKind::SquareRight => sprintf(
+                'post %s, square to the side at its %s',
+                $this->say($corner->profile?->name() ?? ''),
+                $corner->kind === CornerKind::SquareLeft ? 'left' : 'right',
+            ),
             CornerKind::Mitred => 'mitred pair '.$this->say($corner->profile?->name() ?? ''),
             CornerKind::Glass => 'glass to glass, joint '.$this->mm($corner->joint),
         }];

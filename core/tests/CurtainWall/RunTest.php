@@ -15,6 +15,7 @@ use Isleward\Core\CurtainWall\RunMember;
 use Isleward\Core\CurtainWall\RunPane;
 use Isleward\Core\CurtainWall\RunPath;
 use Isleward\Core\CurtainWall\Stretch;
+use Isleward\Core\Geometry\Contour;
 use Isleward\Core\Geometry\Curve;
 use Isleward\Core\Geometry\Vec2;
 use Isleward\Core\Geometry\Vec3;
@@ -125,6 +126,39 @@ final class RunTest extends TestCase
         $level = $of(false)[1];
         self::assertEqualsWithDelta($slope + 150.0 * tan(deg2rad(20.0)), $level->length, 1e-6);
         self::assertEqualsWithDelta(70.0, min(array_merge(...$level->ends)), 1e-6);
+    }
+
+    /**
+     * A post 60 × 140 square to one side: a prism of that section. The other side, of members 150 deep that stand square to their face,
+     * begins where all of its depth is clear of the post and of the mullions of 150 beside it.
+     */
+    #[DataProvider('squares')]
+    public function test_a_post_square_to_one_side_is_its_section_and_the_other_side_ends_beside_it(float $angle, float $clear): void
+    {
+        foreach (['square-left' => 0, 'square-right' => 1] as $kind => $own) {
+            $profile = ['shape' => 'rectangle', 'face' => 60.0, 'depth' => 140.0];
+            $run = Sample::two($angle, [0.0, 0.0], Corner::from(new Fields(['kind' => $kind, 'profile' => $profile])));
+            self::assertCount(1, $run->corners);
+            self::assertEqualsWithDelta(60.0 * 140.0 * 2400.0, $run->corners[0]->volume(), 1.0, "$kind at $angle");
+            foreach ($run->stretches as $i => $stretch) {
+                $taken = array_sum(array_map(static fn (Contour $c): float => $c->area(), $stretch->drawn()->corners)) / 2400.0;
+                self::assertEqualsWithDelta($i === $own ? 60.0 : $clear, $taken, 1e-6, "$kind at $angle, side $i");
+            }
+        }
+    }
+
+    /** @return iterable<string, array{float, float}> */
+    public static function squares(): iterable
+    {
+        yield 'a right angle: behind what is deepest, the mullions of 150' => [90.0, 150.0];
+        yield 'straight on' => [180.0, 0.0];
+        yield 'outward at a right angle' => [270.0, 0.0];
+        // behind their backs its own front is the last to be clear; beyond the edge its backs would take 150 · tan 60°, which is more
+        yield '120°' => [120.0, 150.0 / sin(deg2rad(60.0))];
+        // there it is beyond the edge that takes less
+        yield '150°' => [150.0, 150.0 * tan(deg2rad(30.0))];
+        // the backs of a side that runs back over the post at 45° stand nearer to it: (150 + 150 cos 45°) / sin 45°
+        yield '45°' => [45.0, (150.0 + 150.0 * cos(deg2rad(45.0))) / sin(deg2rad(45.0))];
     }
 
     /** Law: of frameless glass what is seen is the whole face, a trapezium where the edge leans in it, less the strip along the corner. */

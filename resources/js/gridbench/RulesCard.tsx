@@ -109,6 +109,8 @@ export function RulesCard() {
                         value={corner.kind}
                         options={[
                             { value: 'post', label: 'A post fitted to the angle' },
+                            { value: 'square-left', label: 'A post square to the left side' },
+                            { value: 'square-right', label: 'A post square to the right side' },
                             { value: 'mitred', label: 'A mitred pair' },
                             { value: 'glass', label: 'Glass to glass' },
                         ]}

@@ -45,7 +45,7 @@ export type Rules = {
     infills: InfillRule[];
 };
 export type Role = 'mullion' | 'left' | 'right' | 'head' | 'foot' | 'transom';
-export type Corner = { kind: 'post' | 'mitred' | 'glass'; profile: Profile | null; joint: number };
+export type Corner = { kind: 'post' | 'mitred' | 'glass' | 'square-left' | 'square-right'; profile: Profile | null; joint: number };
 export type Typical = { width: number | string | null; storeys: number | string | null; storey: number | string | null };
 
 type Bench = {

@@ -169,6 +169,8 @@ export function CurtainCard({ wall }: { wall: Wall }) {
                         options={[
                             { value: 'type', label: 'as its type says' },
                             { value: 'post', label: 'a post fitted to the angle' },
+                            { value: 'square-right', label: 'a post square to this side' },
+                            { value: 'square-left', label: 'a post square to the side left of it' },
                             { value: 'mitred', label: 'a mitred pair' },
                             { value: 'glass', label: 'glass to glass' },
                         ]}
