@@ -118,6 +118,7 @@ export function GridDrawing() {
                 look="overall"
                 x={(X(0) + right) / 2}
                 y={top - 52}
+                looks
                 onSend={(text) => lookOn({ width: text })}
             />
             {spread(view.chains.bays, k, true).map(({ d, first }) => (
@@ -154,6 +155,7 @@ export function GridDrawing() {
                     x={right + 88}
                     y={Y(floor - view.storey / 2)}
                     first={i === 0}
+                    looks
                     onSend={(text) => lookOn({ storey: text })}
                 />
             ))}
@@ -202,15 +204,17 @@ type FieldProps = {
     y: number;
     room?: number;
     first?: boolean;
+    /** it says what the type is looked at on, and changes nothing of it: whoever is here to look may type it */
+    looks?: boolean;
     onSend?: (text: string) => Promise<string | null>;
 };
 
 /** A figure of a chain: typed ones and overall ones are fields, what is left is told. */
-function Field({ label, shown, look, x, y, room, onSend }: FieldProps) {
+function Field({ label, shown, look, x, y, room, looks = false, onSend }: FieldProps) {
     const data = useData();
     const [why, setWhy] = useState<string | null>(null);
     const lift = (width: number) => (room !== undefined && room < width - 4 ? 14 : 0);
-    if (!onSend || !data.mayEdit)
+    if (!onSend || !(data.mayEdit || looks))
         return (
             <span
                 title={label}
