@@ -1,7 +1,7 @@
 import { useData } from '../data';
-import { toScreen, type Size } from '../drawing/view';
+import type { Size } from '../drawing/view';
 import type { View } from '../store';
-import { gridsOf, pairs } from './grids';
+import { gridsOf, pointsOf } from './grids';
 
 type Props = { view: View; size: Size };
 
@@ -14,12 +14,7 @@ export function ChosenStretch({ wall, view, size }: Props & { wall: string }) {
                 <polygon
                     key={`${grid.u}`}
                     data-chosen={wall}
-                    points={pairs(grid.face)
-                        .map(([x, y]) => {
-                            const p = toScreen(view, size, frontage.offset + x, y);
-                            return `${p.x},${p.y}`;
-                        })
-                        .join(' ')}
+                    points={pointsOf(view, size, frontage.offset, grid.face)}
                     fill="var(--tide)"
                     fillOpacity={0.07}
                     stroke="var(--tide)"

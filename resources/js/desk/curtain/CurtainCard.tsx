@@ -13,6 +13,7 @@ import { ArcWords } from '../card/ArcWords';
 import { AlignWords } from './AlignWords';
 import { ByHandList } from './ByHandList';
 import { gridsOf } from './grids';
+import { LeanFigure } from './LeanFigure';
 import { LikeRuns } from './LikeRuns';
 import { startSpanning } from './spanning';
 
@@ -91,19 +92,7 @@ export function CurtainCard({ wall }: { wall: Wall }) {
                 </Sentence>
             ) : (
                 <Sentence>
-                    It stands{' '}
-                    <Figure
-                        label="Angle from the ground"
-                        shown={`${+(90 - curtain.lean).toFixed(2)}°`}
-                        disabled={fixed}
-                        onSend={(text) => {
-                            const degrees = Number(text.replace('°', '').replace(',', '.'));
-                            return Number.isFinite(degrees)
-                                ? mine({ lean: 90 - degrees })
-                                : Promise.resolve(`“${text}” is no angle in degrees.`);
-                        }}
-                    />{' '}
-                    from the ground
+                    It stands <LeanFigure lean={curtain.lean} disabled={fixed} onSend={(lean) => mine({ lean })} /> from the ground
                     {curtain.lean !== 0 && (
                         <>
                             , leaning {curtain.lean > 0 ? 'in' : 'out'}, its foot and head cut{' '}

@@ -3,7 +3,7 @@ import { useData } from '../data';
 import { boxOnScreen, toScreen, type Size } from '../drawing/view';
 import { useShowing } from '../showing';
 import { useDesk, type View } from '../store';
-import { cellsChosen, gridsOf, pairs } from './grids';
+import { cellsChosen, gridsOf, pointsOf } from './grids';
 
 type Props = { view: View; size: Size };
 
@@ -22,12 +22,7 @@ export function CurtainOverlay({ view, size }: Props) {
                     <polygon
                         key={`${grid.element} ${cell.left} ${cell.foot} ${cell.box.join()}`}
                         data-cell={`${cell.left} ${cell.foot}`}
-                        points={pairs(cell.ring)
-                            .map(([x, y]) => {
-                                const p = toScreen(view, size, frontage.offset + x, y);
-                                return `${p.x},${p.y}`;
-                            })
-                            .join(' ')}
+                        points={pointsOf(view, size, frontage.offset, cell.ring)}
                         fill="var(--tide)"
                         fillOpacity={0.22}
                         stroke="var(--tide)"

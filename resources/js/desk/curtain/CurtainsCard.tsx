@@ -9,6 +9,7 @@ import { useData } from '../data';
 import { KeepSet } from '../sheets/KeepSet';
 import { useDesk } from '../store';
 import { gridsOf } from './grids';
+import { LeanFigure } from './LeanFigure';
 import { LikeRuns } from './LikeRuns';
 
 /** Stretches of curtain wall that are chosen together: what is the same in all, changed in all. */
@@ -51,19 +52,7 @@ export function CurtainsCard({ walls }: { walls: Wall[] }) {
             </Sentence>
             {!curved && (
                 <Sentence>
-                    They stand{' '}
-                    <Figure
-                        label="Angle from the ground"
-                        shown={lean === null ? 'at various angles' : `${+(90 - lean).toFixed(2)}°`}
-                        disabled={fixed}
-                        onSend={(text) => {
-                            const degrees = Number(text.replace('°', '').replace(',', '.'));
-                            return Number.isFinite(degrees)
-                                ? set({ lean: 90 - degrees })
-                                : Promise.resolve(`“${text}” is no angle in degrees.`);
-                        }}
-                    />{' '}
-                    from the ground.
+                    They stand <LeanFigure lean={lean} disabled={fixed} onSend={(to) => set({ lean: to })} /> from the ground.
                 </Sentence>
             )}
             <Sentence>

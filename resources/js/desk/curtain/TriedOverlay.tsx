@@ -1,9 +1,9 @@
 import type { CurtainGrid } from '../../api/client';
 import { useData } from '../data';
-import { boxOnScreen, toScreen, type Size } from '../drawing/view';
+import { boxOnScreen, type Size } from '../drawing/view';
 import { useDesk, type View } from '../store';
 import { boxes } from '../elevation/PreviewOverlay';
-import { pairs } from './grids';
+import { pointsOf } from './grids';
 
 type Props = { view: View; size: Size };
 
@@ -45,13 +45,7 @@ export function TriedOverlay({ view, size }: Props) {
 }
 
 function Tried({ grid, from, view, size }: Props & { grid: CurtainGrid; from: number }) {
-    const points = (ring: number[]) =>
-        pairs(ring)
-            .map(([x, y]) => {
-                const p = toScreen(view, size, from + x, y);
-                return `${p.x},${p.y}`;
-            })
-            .join(' ');
+    const points = (ring: number[]) => pointsOf(view, size, from, ring);
     const box = ([x0, y0, x1, y1]: number[]) => boxOnScreen(view, size, from + x0!, y0!, x1! - x0!, y1! - y0!);
     return (
         <>

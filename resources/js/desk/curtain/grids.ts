@@ -1,6 +1,7 @@
 import type { CurtainGrid, Frontage, GridCell } from '../../api/client';
 import type { useData } from '../data';
-import { useDesk, type CellKey, type PieceKey } from '../store';
+import { toScreen, type Size } from '../drawing/view';
+import { useDesk, type CellKey, type PieceKey, type View } from '../store';
 
 type Data = ReturnType<typeof useData>;
 
@@ -127,6 +128,12 @@ export function alike(data: Data, key: CellKey, how: 'row' | 'bay' | 'filled' | 
     );
 }
 
-/** Corners [x, y, x, y …] as pairs. */
-export const pairs = (ring: number[]): [number, number][] =>
-    Array.from({ length: ring.length / 2 }, (_, i) => [ring[2 * i]!, ring[2 * i + 1]!] as [number, number]);
+/** A ring [x, y, x, y …] of a frontage that begins so far along the developed elevation, as an SVG polygon’s points. */
+export function pointsOf(view: View, size: Size, from: number, ring: number[]): string {
+    const points = [];
+    for (let i = 0; i < ring.length; i += 2) {
+        const p = toScreen(view, size, from + ring[i]!, ring[i + 1]!);
+        points.push(`${p.x},${p.y}`);
+    }
+    return points.join(' ');
+}
