@@ -285,6 +285,10 @@ final class Arguments
                 'corner' => A::open('what stands at their left end')->orNull(), 'base' => A::text(), 'top' => A::text(),
                 'thickness' => A::length(), 'withContents' => A::flag(), ...self::alignments(),
             ],
+            'curtain.before' => [
+                'walls' => A::ids()->required(), 'grid' => A::text()->required(), 'offset' => A::length()->required(),
+                'base' => A::text(), 'top' => A::text(), 'name' => A::text(),
+            ],
             'curtain.hand' => [
                 'ids' => A::ids()->required(), 'resetAll' => A::flag(),
                 'reset' => A::list(A::object([

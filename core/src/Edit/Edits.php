@@ -54,6 +54,7 @@ final class Edits
         'grid.own' => GridOwn::class,
         'curtain.set' => CurtainSet::class,
         'curtain.hand' => CurtainHand::class,
+        'curtain.before' => CurtainBefore::class,
         'opening.curtain' => OpeningCurtain::class,
         'opening.own-type' => OpeningOwnType::class,
         'opening.from-marks' => OpeningFromMarks::class,

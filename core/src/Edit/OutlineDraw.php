@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Isleward\Core\Edit;
 
 use Isleward\Core\Building\Bodies;
-use Isleward\Core\Building\End;
 use Isleward\Core\Building\Joint;
 use Isleward\Core\Design\Bend;
 use Isleward\Core\Design\Change;
@@ -118,26 +117,8 @@ final readonly class OutlineDraw implements Edit
         if (! $this->onCentre) {
             return $drawn;
         }
-        $sides = array_map(static fn (Curve $c): Curve => $c->offset(-$thickness / 2), $drawn->curves());
-        $n = count($sides);
-        $corners = [];
-        for ($i = 0; $i < ($this->closed ? $n : $n + 1); $i++) {
-            [$before, $after] = [$sides[$i - 1] ?? ($this->closed ? $sides[$n - 1] : null), $sides[$i] ?? null];
-            $corners[] = match (true) {
-                $before === null => $sides[0]->start(),
-                $after === null => $before->end(),
-                // one that runs on into the next ends where that begins
-                $before->end()->isAt($after->start()) => $after->start(),
-                default => End::crossing($before, $after, $after->start()) ?? $after->start(),
-            };
-        }
-        $out = [];
-        foreach ($sides as $i => $side) {
-            [$a, $b] = [$corners[$i], $corners[($i + 1) % count($corners)]];
-            $out[] = $side->between($a->x, $a->y, $b->x, $b->y);
-        }
 
-        return $drawn->with($out);
+        return $drawn->with(OffsetPath::of($drawn->curves(), $thickness / 2, $this->closed));
     }
 
     /** Ends that lie within another wall are drawn back to its face: what is measured from them is measured from what stands clear. */

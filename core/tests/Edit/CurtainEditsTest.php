@@ -91,6 +91,32 @@ final class CurtainEditsTest extends TestCase
         self::assertEqualsWithDelta(3000.0, $standing->path->stretches[2]->curve->length(), 1e-6);
     }
 
+    /** A house of 12 × 8 m: glass 600 before its south and east walls meets round the corner, and all round it is 13.2 × 9.2 m. */
+    public function test_a_run_is_drawn_before_walls_of_an_outline(): void
+    {
+        $type = $this->grid();
+        $walls = array_keys($this->house->design->walls);
+        [$south, $east] = $this->house->do('curtain.before', ['walls' => [$walls[1], $walls[0]], 'grid' => $type, 'offset' => 600])->chosen;
+        $run = Runs::in($this->house->design)->of($south);
+        self::assertSame([$south, $east], array_map(static fn (Wall $w): string => $w->id, $run->walls));
+        $south = $this->house->design->wall($south);
+        self::assertEqualsWithDelta([0.0, -600.0, 12600.0, -600.0], [$south->from->x, $south->from->y, $south->to->x, $south->to->y], 1e-6);
+        $east = $this->house->design->wall($east);
+        self::assertEqualsWithDelta([12600.0, 8000.0], [$east->to->x, $east->to->y], 1e-6);
+        self::assertSame([$this->house->storey(0), $this->house->storey(1)], [$south->base, $south->top], 'on all storeys of the walls');
+        $round = $this->house->do('curtain.before', [
+            'walls' => $walls, 'grid' => $type, 'offset' => '600', 'base' => $this->house->storey(1), 'top' => $this->house->storey(1),
+        ])->chosen;
+        self::assertCount(4, $round);
+        self::assertEqualsWithDelta(2 * (13200.0 + 9200.0) * 3600.0, Runs::in($this->house->design)->of($round[0])->run->faceArea(), 1.0);
+        foreach ([
+            [['walls' => [$walls[0], $walls[2]], 'offset' => 600], 'follow one another'],
+            [['walls' => [$walls[0]], 'offset' => 50], 'stand 150 behind its glass: 50 before a wall'],
+        ] as [$args, $says]) {
+            self::assertStringContainsString($says, $this->refusal('curtain.before', ['grid' => $type] + $args));
+        }
+    }
+
     public function test_curtain_wall_is_let_into_a_wall_and_mirrored_about_its_middle(): void
     {
         $door = $this->house->type('D-01')->id;

@@ -285,6 +285,13 @@ final class AnyEdit
                 ['bays' => $pick([null, ['walls' => $some($design->walls, 3), 'to' => $pick(['lines', 'sides', 'middles', 'grid'])]])],
                 ['rows' => ['walls' => $some($design->walls, 9), 'to' => $pick(['lines', 'sides', 'middles', 'grid'])]],
             ]),
+            'curtain.before' => [
+                'walls' => mt_rand(0, 1) === 0 ? [$wall] : array_keys(array_filter(
+                    $design->walls,
+                    static fn ($w): bool => $w->outline === ($design->walls[$wall]->outline ?? ''),
+                )),
+                'grid' => $grid, 'offset' => mt_rand(100, 900),
+            ],
             'curtain.hand' => ['ids' => [$curtain]] + $pick([
                 ['lines' => [['axis' => 'upright', 'done' => 'moved', 'line' => '1', 'from' => 'before', 'at' => mt_rand(3, 9) * 100]]],
                 ['lines' => [['axis' => 'level', 'done' => 'added', 'at' => mt_rand(3, 9) * 100]]],

@@ -2838,6 +2838,15 @@ export interface components {
                 to: "lines" | "sides" | "middles" | "grid";
             } | null;
         };
+        CurtainBeforeArgs: {
+            walls: string[];
+            grid: string;
+            /** @description mm, or a text in people’s units */
+            offset: number | string;
+            base?: string;
+            top?: string;
+            name?: string;
+        };
         CurtainHandArgs: {
             ids: string[];
             resetAll?: boolean;
@@ -3731,6 +3740,14 @@ export interface operations {
                     /** @constant */
                     edit: "curtain.set";
                     args: components["schemas"]["CurtainSetArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "curtain.before";
+                    args: components["schemas"]["CurtainBeforeArgs"];
                     /** @description Number of the latest change you have seen */
                     base: number;
                     /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */

@@ -6,6 +6,7 @@ import { complain } from '../../ui/notices';
 import { CarriesDialog } from '../card/CarriesDialog';
 import { Sentence } from '../card/parts';
 import { useData } from '../data';
+import { MakeBefore } from './MakeBefore';
 
 /** Makes a wall, or storeys of it, curtain wall. */
 export function MakeCurtain({ wall }: { wall: Wall }) {
@@ -43,6 +44,7 @@ export function MakeCurtain({ wall }: { wall: Wall }) {
                 Make it curtain wall
             </Button>
             <CarriesDialog title="Openings would go" carries={carries} onKeep={() => setCarries(null)} onRemove={() => void make(true)} />
+            <MakeBefore wall={wall} />
         </div>
     );
 }
