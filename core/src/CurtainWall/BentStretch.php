@@ -85,7 +85,7 @@ final class BentStretch implements Stretch
                 $floors,
                 $byHand,
                 $bays,
-                new FaceEnds(0.0, 0.0, $left !== null, $right !== null),
+                new FaceEnds(0.0, 0.0, $left !== null, $right !== null, true),
             );
 
             return $mirrored ? $grid->mirrored() : $grid;

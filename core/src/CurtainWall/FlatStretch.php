@@ -134,7 +134,7 @@ final class FlatStretch implements Stretch
             }
             $upright = $member->role->isUpright();
             $profile = $member->profile;
-            if ($this->clearing->holds($member->x0, $member->y0, $member->x1, $member->y1)) {
+            if ($member->cuts === [] && $this->clearing->holds($member->x0, $member->y0, $member->x1, $member->y1)) {
                 $length = $member->length();
                 $axes = $upright ? $this->axes($member, 0.0, $member->y0) : $this->axes($member, $member->x0, 0.0);
                 $square[spl_object_id($profile).'|'.$length] ??= RunMember::squared($profile, $length);
@@ -145,14 +145,16 @@ final class FlatStretch implements Stretch
             }
             $axes = $this->axes($member, 0.0, 0.0);
             // where it and the edges at its corners are upright, what is level is cut alike in every row
-            $alike = $upright || ! $this->isUpright() ? null : spl_object_id($profile).'|'.$member->x0.'|'.$member->x1;
+            $alike = $upright || $member->cuts !== [] || ! $this->isUpright()
+                ? null
+                : spl_object_id($profile).'|'.$member->x0.'|'.$member->x1;
             $pieces = $alike === null ? $this->cut($member, $axes) : $cut[$alike] ??= $this->cut($member, $axes);
             if ($pieces !== []) {
                 $out[] = RunMember::straight($member->role->word(), $profile, $axes, $pieces);
             }
         }
 
-        return [...$out, ...$this->free()];
+        return [...$out, ...FlatFree::members($this->plane, $this->grid()->free, [...$this->within, ...$this->clear])];
     }
 
     /** Whether it stands upright, and so do the edges at its corners: where the next stretch leans they do not. */
@@ -164,7 +166,13 @@ final class FlatStretch implements Stretch
     /** @return list<CutPrism> what is left of a member in its axes */
     private function cut(GridMember $member, Axes $axes): array
     {
-        return CutPrism::between($this->section($member), $axes, [...$this->within, ...$this->clear, ...$this->ends($member)]);
+        $mitres = array_map(fn (array $cut): HalfSpace => FlatFree::leftOf($this->plane, ...$cut), $member->cuts);
+
+        return CutPrism::between(
+            $this->section($member),
+            $axes,
+            [...$this->within, ...$this->clear, ...$this->ends($member), ...$mitres],
+        );
     }
 
     /** Axes of a member: z along it, from u or v on, x across it, y inward. */
@@ -175,33 +183,6 @@ final class FlatStretch implements Stretch
             : new Axes($this->plane->point($u, $member->axis()), $this->down, $this->inward, $this->along);
     }
 
-    /** @return list<RunMember> one for every cell that a free member crosses */
-    private function free(): array
-    {
-        $out = [];
-        foreach ($this->grid()->free as $piece) {
-            $along = $piece->member->along();
-            [$from, $profile] = [$piece->member->from, $piece->member->profile];
-            $axis = $this->along->times($along->x)->plus($this->up->times($along->y));
-            $inward = $this->out->times(-1.0);
-            $axes = new Axes($this->plane->point($from->x, $from->y), $inward->cross($axis), $inward, $axis);
-            $within = [];
-            $ring = $piece->between->ring();
-            for ($i = 0, $n = count($ring); $i < $n; $i += 2) {
-                $a = $this->plane->point($ring[$i], $ring[$i + 1]);
-                $b = $this->plane->point($ring[($i + 2) % $n], $ring[($i + 3) % $n]);
-                // the inside is on the left of its sides, seen from outside
-                $within[] = HalfSpace::behind($a, $b->minus($a)->cross($this->out));
-            }
-            $made = CutPrism::between($profile->contours(), $axes, [...$this->within, ...$this->clear, ...$within]);
-            if ($made !== []) {
-                $out[] = RunMember::straight('free member', $profile, $axes, $made);
-            }
-        }
-
-        return $out;
-    }
-
     public function drawn(): Drawn
     {
         [$low, $high] = [$this->drift($this->left) * $this->slope, $this->drift($this->right) * $this->slope];
@@ -209,7 +190,7 @@ final class FlatStretch implements Stretch
         $trim = new FaceTrim($this->plane, $this->left, $this->right);
         $members = $joints = $free = $cells = [];
         foreach ($this->grid()->members as $member) {
-            $whole = Contour::rectangle($member->x0, $member->y0, $member->x1, $member->y1);
+            $whole = $member->contour();
             $clear = $this->clearing->holds($member->x0, $member->y0, $member->x1, $member->y1);
             foreach ($clear ? [$whole] : $trim->of($whole) as $contour) {
                 if ($member->profile !== null) {

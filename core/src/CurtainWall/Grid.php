@@ -51,6 +51,7 @@ final readonly class Grid
             $this->rows,
             array_map(static fn (GridMember $m): GridMember => new GridMember(
                 $role($m->role), $m->profile, $m->line, $m->from, $w - $m->x1, $m->y0, $w - $m->x0, $m->y1,
+                array_map(static fn (array $c): array => [$w - $c[2], $c[3], $w - $c[0], $c[1]], $m->cuts),
             ), $this->members),
             array_map(static fn (GridCell $c): GridCell => $c->turnedRound($shape($c->daylight)), $this->cells),
             $this->lost,

@@ -16,6 +16,7 @@ final readonly class GridRules
      * @param  float  $joint  between infills where there is no member, mm
      * @param  float  $cover  by how much infills run into what is round them, mm; 0 where glass stands by itself
      * @param  non-empty-list<InfillRule>  $infills  the last that is for a cell holds
+     * @param  bool  $mitre  where sides meet head and foot both are mitred, whoever else runs through
      */
     private function __construct(
         public SettingOut $bays,
@@ -25,6 +26,7 @@ final readonly class GridRules
         public float $joint,
         public float $cover,
         public array $infills,
+        public bool $mitre = false,
     ) {
     }
 
@@ -63,6 +65,7 @@ final readonly class GridRules
                 $f->has('joint') ? $f->size('joint', 'The joint between infills', 0.0) : 0.0,
                 $f->has('cover') ? $f->size('cover', 'How far infills run into members', 0.0) : 15.0,
                 $infills,
+                $f->bool('mitre'),
             );
         }
         throw Refusal::because('grid.bays_by_storey', 'Only rows are set out storey by storey.', details: ['field' => 'bays']);
@@ -73,13 +76,14 @@ final readonly class GridRules
     {
         return new self(
             $bays ?? $this->bays, $rows ?? $this->rows, $this->profiles, $this->order, $this->joint, $this->cover, $this->infills,
+            $this->mitre,
         );
     }
 
     /** The same for one facet: a single bay. */
     public function ofOneBay(): self
     {
-        return new self(SettingOut::count(1), $this->rows, $this->profiles, $this->order, $this->joint, $this->cover, $this->infills);
+        return $this->laidOut(SettingOut::count(1), null);
     }
 
     /** The same of one bay and one row without anything round them, filled with what fills every cell. */
@@ -104,7 +108,7 @@ final readonly class GridRules
             'profiles' => array_map(static fn (?MemberProfile $p): ?array => $p?->toArray(), $this->profiles),
             'order' => array_column($this->order, 'value'), 'joint' => $this->joint, 'cover' => $this->cover,
             'infills' => array_map(static fn (InfillRule $r): array => $r->toArray(), $this->infills),
-        ];
+        ] + ($this->mitre ? ['mitre' => true] : []);
     }
 
     private static function disorder(): Refusal

@@ -47,8 +47,9 @@ final class GridSolver
         );
         $made = new GridCells($pieces, $byHand->infills, $floors);
         $notes = self::openUnderDoors($pieces, $made, $byHand->infills);
-        $members = GridMembers::of($pieces);
-        $cells = $made->between($members);
+        $butted = GridMembers::of($pieces);
+        $cells = $made->between($butted);
+        $members = $rules->mitre && ! $ends->bent ? Mitres::of($butted, $pieces) : $butted;
         $lost = [...$pieces->bays->lost, ...$pieces->rows->lost, ...$pieces->lost, ...$made->lost];
 
         return Splitting::of(new Grid($width, $height, $pieces->bays, $pieces->rows, $members, $cells, $lost, $notes),

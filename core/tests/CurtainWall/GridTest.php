@@ -47,6 +47,49 @@ final class GridTest extends TestCase
         self::assertSame('bay 2, row 1', $grid->cells[1]->name());
     }
 
+    /** 3 600 × 2 400, sides of 50, head and foot of 80: each runs to the corner, cut from there to where their inner edges meet. */
+    public function test_the_corners_of_the_frame_may_be_mitred(): void
+    {
+        $section = static fn (float $face): array => ['shape' => 'rectangle', 'face' => $face, 'depth' => 150.0];
+        $rules = Sample::rules(['mitre' => true], ['head' => $section(80.0), 'foot' => $section(80.0)]);
+        $grid = GridSolver::solve($rules, 3600.0, 2400.0);
+        $of = static fn (Role $role): array => array_values(array_filter(
+            $grid->members,
+            static fn (GridMember $m): bool => $m->role === $role,
+        ));
+        self::assertSame([0.0, 0.0, 50.0, 80.0, 50.0, 2320.0, 0.0, 2400.0], self::from($of(Role::Left)[0]->contour()->ring()));
+        self::assertSame([0.0, 0.0, 1175.0, 0.0, 1175.0, 80.0, 50.0, 80.0], self::from($of(Role::Foot)[0]->contour()->ring()));
+        self::assertSame([3550.0, 80.0, 3600.0, 0.0, 3600.0, 2400.0, 3550.0, 2320.0], self::from($of(Role::Right)[0]->contour()->ring()));
+        // what they take together is what they take when they butt
+        $butt = GridSolver::solve(Sample::rules([], ['head' => $section(80.0), 'foot' => $section(80.0)]), 3600.0, 2400.0);
+        $sum = static fn (Grid $g): float => array_sum(array_map(static fn (GridMember $m): float => $m->area(), $g->members));
+        self::assertEqualsWithDelta($sum($butt), $sum($grid), 1e-6);
+        // where a door stands in the first bay there is no foot to mitre the side to: it stands on the ground
+        $door = GridSolver::solve($rules, 3600.0, 2400.0, [], ByHand::from(new Fields(['infills' => [
+            ['left' => '0', 'foot' => '0', 'infill' => ['kind' => 'door', 'type' => 'ty-door']],
+        ]])));
+        $left = array_values(array_filter($door->members, static fn (GridMember $m): bool => $m->role === Role::Left))[0];
+        self::assertCount(1, $left->cuts, 'at the head alone');
+        self::assertSame(0.0, $left->y0);
+    }
+
+    /**
+     * @param  list<float>  $ring
+     * @return list<float> the same from its lowest corner at the left on
+     */
+    private static function from(array $ring): array
+    {
+        $ring = array_map(static fn (float $c): float => round($c, 6) + 0.0, $ring);
+        $best = 0;
+        for ($i = 2, $n = count($ring); $i < $n; $i += 2) {
+            if ([$ring[$i], $ring[$i + 1]] < [$ring[$best], $ring[$best + 1]]) {
+                $best = $i;
+            }
+        }
+
+        return [...array_slice($ring, $best), ...array_slice($ring, 0, $best)];
+    }
+
     public function test_what_runs_through_is_as_the_type_says(): void
     {
         $grid = GridSolver::solve(
@@ -384,7 +427,7 @@ final class GridTest extends TestCase
     private static function rings(Grid $grid): iterable
     {
         foreach ($grid->members as $m) {
-            yield [[$m->x0, $m->y0, $m->x1, $m->y0, $m->x1, $m->y1, $m->x0, $m->y1]];
+            yield [$m->contour()->ring()];
         }
         foreach ($grid->cells as $cell) {
             yield array_map(static fn ($contour): array => $contour->ring(), $cell->daylight->contours());

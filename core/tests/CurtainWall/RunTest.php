@@ -161,6 +161,26 @@ final class RunTest extends TestCase
         yield '45°' => [45.0, (150.0 + 150.0 * cos(deg2rad(45.0))) / sin(deg2rad(45.0))];
     }
 
+    /** Law: however a face leans, sides, head and foot are together as much mitred as when one runs through, wedges of their ends too. */
+    public function test_mitred_members_are_together_as_much_as_those_that_butt(): void
+    {
+        $all = static function (bool $mitre, float $lean, bool $square): array {
+            $rules = Sample::rules(['mitre' => $mitre, 'rows' => ['by' => 'count', 'count' => 2]]);
+            $run = Sample::two(135.0, [$lean, $lean], Corner::glass(20.0), rules: $rules, square: $square);
+            $volumes = array_map(static fn (RunMember $m): float => $m->volume(), $run->stretches[0]->members());
+            $ends = array_merge(...array_map(static fn (RunMember $m): array => array_column($m->ends, 0), $run->stretches[0]->members()));
+
+            return [array_sum($volumes), min($ends)];
+        };
+        foreach ([0.0, 8.0, -12.0, 25.0] as $lean) {
+            foreach ($lean === 0.0 ? [false] : [false, true] as $square) {
+                [$mitred, $sharpest] = $all(true, $lean, $square);
+                self::assertEqualsWithDelta($all(false, $lean, $square)[0], $mitred, 1e-3, "leaning $lean");
+                self::assertEqualsWithDelta(45.0, $sharpest, 1e-6, 'members as wide as each other meet at 45°');
+            }
+        }
+    }
+
     /** Law: of frameless glass what is seen is the whole face, a trapezium where the edge leans in it, less the strip along the corner. */
     public function test_glass_fills_the_face_whatever_the_angle_and_the_lean(): void
     {

@@ -96,6 +96,7 @@ final class Sample
                     'by' => 'module', 'size' => (float) mt_rand(500, 1600), 'remainder' => ['start', 'both', 'shared'][mt_rand(0, 2)],
                 ],
                 'rows' => ['by' => 'count', 'count' => mt_rand(1, 6)], 'order' => $order, 'joint' => (float) mt_rand(0, 20),
+                'mitre' => $seed % 3 === 0,
             ],
             array_map(static fn (): ?array => $profile(), array_fill_keys($order, null)),
         );

@@ -75,7 +75,18 @@ export function RulesCard() {
                             if (found) void choose('rules.order', found.order);
                         }}
                     />
-                    , the others butt to them.
+                    , the others butt to them; where sides meet head and foot they{' '}
+                    <Choice
+                        label="Corners of the frame"
+                        value={rules.mitre ? 'mitred' : 'butt'}
+                        options={[
+                            { value: 'butt', label: 'butt as well' },
+                            { value: 'mitred', label: 'are mitred' },
+                        ]}
+                        disabled={fixed}
+                        onChange={(to) => void choose('rules.mitre', to === 'mitred')}
+                    />
+                    .
                 </Sentence>
                 <Sentence>
                     All: <SectionWords label="All members" path="rules.profiles.*" profile={oneSection ? p.mullion : p.mullion} />

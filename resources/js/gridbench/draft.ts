@@ -43,6 +43,8 @@ export type Rules = {
     joint: number;
     cover: number;
     infills: InfillRule[];
+    /** sides are mitred with head and foot */
+    mitre?: boolean;
 };
 export type Role = 'mullion' | 'left' | 'right' | 'head' | 'foot' | 'transom';
 export type Corner = { kind: 'post' | 'mitred' | 'glass' | 'square-left' | 'square-right'; profile: Profile | null; joint: number };
