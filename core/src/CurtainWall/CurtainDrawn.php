@@ -99,7 +99,8 @@ final class CurtainDrawn implements Contributor
             foreach ($standing->partsOf($i) as $part) {
                 if ($at >= $part->u && $at <= $part->u + $part->stretch->drawn()->face->width()) {
                     $lean = $standing->path->stretches[$i]->lean;
-                    $made = UprightCut::of($cut->design, $part->stretch, $at - $part->u, $lean);
+                    $level = $standing->walls[$i]->curtain?->square !== true;
+                    $made = UprightCut::of($cut->design, $part->stretch, $at - $part->u, $lean, $level);
                     foreach ($made as $shape) {
                         $shapes[] = $shape->mapped(static fn (float $d, float $z): array => [$s($d), $standing->foot + $z]);
                     }

@@ -6,11 +6,13 @@ namespace Isleward\Core\Tests\CurtainWall;
 
 use Isleward\Core\Building\Bodies;
 use Isleward\Core\Building\Frontages;
+use Isleward\Core\CurtainWall\Corner;
 use Isleward\Core\CurtainWall\Drawn;
 use Isleward\Core\CurtainWall\PlacedRun;
 use Isleward\Core\CurtainWall\RunMember;
 use Isleward\Core\CurtainWall\RunPane;
 use Isleward\Core\CurtainWall\Runs;
+use Isleward\Core\CurtainWall\UprightCut;
 use Isleward\Core\Design\Wall;
 use Isleward\Core\Drawing\Elevation;
 use Isleward\Core\Drawing\Layer;
@@ -139,6 +141,42 @@ final class DrawnTest extends TestCase
         ));
         self::assertEqualsWithDelta(4 * 50.0 * 150, $area(Layer::Cut), 1.0, 'foot, head and two transoms');
         self::assertEqualsWithDelta(28.0 * (3600 - 4 * 50), $area(Layer::Glass), 1.0);
+    }
+
+    /** Law: what a section cuts of foot, head and transoms is as large as the solids say: their volume over their length. */
+    #[DataProvider('cuts')]
+    public function test_a_section_through_a_leaning_stretch_is_as_large_as_its_solids(float $lean, bool $square): void
+    {
+        $rules = Sample::rules(['rows' => ['by' => 'count', 'count' => 3]]);
+        $run = Sample::two(180.0, [$lean, $lean], Corner::glass(0.0), rules: $rules, square: $square);
+        $shapes = UprightCut::of(House::box(12000, 8000, 300, [3600])->design, $run->stretches[0], 1800.0, deg2rad($lean), ! $square);
+        $cut = 0.0;
+        [$low, $high] = [INF, -INF];
+        foreach (array_filter($shapes, static fn (Shape $s): bool => $s->layer === Layer::Cut) as $shape) {
+            foreach ($shape->rings as $ring) {
+                $cut += Region::signedArea($ring);
+                for ($i = 1, $n = count($ring); $i < $n; $i += 2) {
+                    [$low, $high] = [min($low, $ring[$i]), max($high, $ring[$i])];
+                }
+            }
+        }
+        $of = [];
+        foreach ($run->stretches[0]->members() as $member) {
+            $of[$member->what] ??= $member->volume() / $member->length; // the first of each, a whole bay from square end to square end
+        }
+        self::assertEqualsWithDelta($of['foot'] + $of['head'] + 2 * $of['transom'], $cut, 0.5);
+        if (! $square) {
+            self::assertEqualsWithDelta([0.0, 2400.0], [$low, $high], 1e-6, 'level at foot and head');
+        }
+    }
+
+    /** @return iterable<array{float, bool}> */
+    public static function cuts(): iterable
+    {
+        yield [0.0, false];
+        yield [18.0, false];
+        yield [-12.0, false];
+        yield [18.0, true];
     }
 
     public function test_the_solid_model_holds_what_the_run_does(): void
