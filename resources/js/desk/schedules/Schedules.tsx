@@ -12,7 +12,7 @@ import { LayoutEditor } from './LayoutEditor';
 import { ReportTable } from './ReportTable';
 
 const ready = [
-    { id: 'by-type', name: 'Openings by type' },
+    { id: 'by-type', name: 'Openings' },
     { id: 'each', name: 'Each opening' },
     { id: 'types', name: 'Unit types' },
     { id: 'walls', name: 'Walls' },
@@ -69,7 +69,7 @@ export function Schedules() {
                             aria-pressed={shown === l.id}
                             ref={shown === l.id ? (tab) => tab?.scrollIntoView({ block: 'nearest', inline: 'nearest' }) : undefined}
                             onClick={() => go(l.id)}
-                            className={`min-h-6 px-2 whitespace-nowrap ${shown === l.id ? 'border-b-2 border-tide font-semibold' : 'text-quiet hover:text-tide'}`}
+                            className={`min-h-6 px-1.5 whitespace-nowrap ${shown === l.id ? 'border-b-2 border-tide font-semibold' : 'text-quiet hover:text-tide'}`}
                         >
                             {l.name}
                             {shown === l.id && draft ? ' *' : ''}
