@@ -10,6 +10,7 @@ use Isleward\Core\Geometry\Axes;
 use Isleward\Core\Geometry\CutPrism;
 use Isleward\Core\Geometry\Moved;
 use Isleward\Core\Geometry\Solid;
+use Isleward\Core\Geometry\Tolerance;
 use Isleward\Core\Scene\Contributor;
 use Isleward\Core\Scene\Material;
 use Isleward\Core\Scene\Part;
@@ -33,10 +34,11 @@ final class CurtainParts implements Contributor
             $run = $placed->isOff($body) ? null : LetIn::find($design, $placed);
             if ($run !== null) {
                 $opening = $placed->opening;
+                $rules = Runs::type($design, $opening->curtain->grid ?? '')->rules();
                 [$x, $y, $angle] = CurtainDrawn::stands($design, $body, $placed);
                 yield new Part(
                     'curtain '.LetIn::key($design, $placed),
-                    static fn (): array => self::pieces($design, $run->members(), $run->panes()),
+                    static fn (): array => self::pieces($design, $rules, $run->members(), $run->panes()),
                     $opening->id,
                     $opening->storey,
                     $x,
@@ -58,13 +60,14 @@ final class CurtainParts implements Contributor
         }
         $index = $standing->indexOf($id);
         $apart = $panes = [];
+        $rules = $standing->grids[$index]->rules();
         foreach ($standing->partsOf($index) as $part) {
             foreach ($part->stretch->members() as $member) {
                 $shared = self::shared($member->pieces, $member->axes);
                 if ($shared === null) {
                     $apart[] = $member;
                 } else {
-                    yield self::alike($id, $shared, $member->pieces, 'frame', Material::Frame->value);
+                    yield self::alike($id, $shared, $member->pieces, 'frame', self::madeOf($design, $rules, $member));
                 }
             }
             foreach ($part->stretch->panes() as $pane) {
@@ -72,7 +75,8 @@ final class CurtainParts implements Contributor
                 if ($shared === null) {
                     $panes[] = $pane;
                 } else {
-                    yield self::alike($id, $shared, $pane->pieces, 'pane', self::material($pane->cell->infill->kind));
+                    $material = self::material($design, $rules, $pane->cell->infill->kind);
+                    yield self::alike($id, $shared, $pane->pieces, 'pane', array_fill(0, count($pane->pieces), $material));
                 }
             }
         }
@@ -88,7 +92,7 @@ final class CurtainParts implements Contributor
             ]);
             yield new Part('curtain '.$id, static fn (): array => array_map(
                 static fn (Piece $p): Piece => new Piece($local($p->solid), $p->role, $p->material, $p->sagitta),
-                self::inSpace($design, $apart, $panes),
+                self::inSpace($design, $rules, $apart, $panes),
             ), $id, null, $start->x, $start->y, $standing->foot, 0.0);
         }
     }
@@ -96,8 +100,9 @@ final class CurtainParts implements Contributor
     /**
      * @param  list<Solid>  $pieces  in axes of their own
      * @param  array{Axes, string, float}  $shared  where they stand, what names their directions, and the angle in plan
+     * @param  list<string>  $materials  of each
      */
-    private static function alike(string $id, array $shared, array $pieces, string $role, string $material): Part
+    private static function alike(string $id, array $shared, array $pieces, string $role, array $materials): Part
     {
         [$axes, $way, $angle] = $shared;
         $shape = hash('xxh128', serialize(array_map(
@@ -112,11 +117,12 @@ final class CurtainParts implements Contributor
 
             return [$at->x * $c + $at->y * $s, $at->z, $at->x * $s - $at->y * $c];
         };
-        $made = static fn (Solid $p): Piece => new Piece(new Moved($p, $place), $role, $material, self::SAGITTA);
+        $made = static fn (Solid $p, string $material): Piece => new Piece(new Moved($p, $place), $role, $material, self::SAGITTA);
+        $named = implode('+', array_unique($materials));
 
         return new Part(
-            "member $way $material $shape",
-            static fn (): array => array_map($made, $pieces),
+            "member $way $named $shape",
+            static fn (): array => array_map($made, $pieces, $materials),
             $id,
             null,
             $axes->origin->x,
@@ -154,11 +160,11 @@ final class CurtainParts implements Contributor
      * @param  list<RunPane>  $panes
      * @return list<Piece> as geometries lie: x along, y up, z outward, of a run along x whose foot is at 0
      */
-    private static function pieces(Design $design, array $members, array $panes): array
+    private static function pieces(Design $design, GridRules $rules, array $members, array $panes): array
     {
         return array_map(static fn (Piece $p): Piece => new Piece(
             new Moved($p->solid, static fn (float $x, float $y, float $z): array => [$x, $z, -$y]), $p->role, $p->material, $p->sagitta,
-        ), self::inSpace($design, $members, $panes));
+        ), self::inSpace($design, $rules, $members, $panes));
     }
 
     /**
@@ -166,12 +172,13 @@ final class CurtainParts implements Contributor
      * @param  list<RunPane>  $panes
      * @return list<Piece> x east, y north, z up
      */
-    private static function inSpace(Design $design, array $members, array $panes): array
+    private static function inSpace(Design $design, GridRules $rules, array $members, array $panes): array
     {
         $out = [];
         foreach ($members as $member) {
-            foreach ($member->solids() as $solid) {
-                $out[] = new Piece($solid, 'frame', Material::Frame->value, self::SAGITTA);
+            $materials = self::madeOf($design, $rules, $member);
+            foreach ($member->solids() as $i => $solid) {
+                $out[] = new Piece($solid, 'frame', $materials[$i], self::SAGITTA);
             }
         }
         foreach ($panes as $pane) {
@@ -180,7 +187,7 @@ final class CurtainParts implements Contributor
                 array_push($out, ...self::unit($design, $pane, $pane->axes));
             }
             foreach ($pane->solids() as $solid) {
-                $out[] = new Piece($solid, 'pane', self::material($pane->cell->infill->kind), self::SAGITTA);
+                $out[] = new Piece($solid, 'pane', self::material($design, $rules, $pane->cell->infill->kind), self::SAGITTA);
             }
         }
 
@@ -201,9 +208,19 @@ final class CurtainParts implements Contributor
         );
     }
 
-    private static function material(InfillKind $kind): string
+    /** @return list<string> what each piece of a member is made of: caps lie before what they are clipped to */
+    private static function madeOf(Design $design, GridRules $rules, RunMember $member): array
     {
-        return match ($kind) {
+        $own = FinishOf::member($member)->in($rules, $design->settings)?->material() ?? Material::Frame->value;
+        $cap = FinishOf::Caps->in($rules, $design->settings)?->material() ?? $own;
+
+        return array_map(static fn (Solid $p): string => $member->profile->capWidth !== null && $p instanceof CutPrism
+            && $p->profile->bounds()[3] <= Tolerance::LENGTH ? $cap : $own, $member->pieces);
+    }
+
+    private static function material(Design $design, GridRules $rules, InfillKind $kind): string
+    {
+        return FinishOf::infill($kind)?->in($rules, $design->settings)?->material() ?? match ($kind) {
             InfillKind::Vision => Material::Glass->value,
             InfillKind::Louvre => Material::Louvre->value,
             default => Material::Infill->value,

@@ -16,6 +16,7 @@ final readonly class GridRules
      * @param  float  $joint  between infills where there is no member, mm
      * @param  float  $cover  by how much infills run into what is round them, mm; 0 where glass stands by itself
      * @param  non-empty-list<InfillRule>  $infills  the last that is for a cell holds
+     * @param  array<string, string>  $finishes  {@see FinishOf} → a finish of the project
      * @param  bool  $mitre  where sides meet head and foot both are mitred, whoever else runs through
      */
     private function __construct(
@@ -27,6 +28,7 @@ final readonly class GridRules
         public float $cover,
         public array $infills,
         public bool $mitre = false,
+        public array $finishes = [],
     ) {
     }
 
@@ -66,6 +68,7 @@ final readonly class GridRules
                 $f->has('cover') ? $f->size('cover', 'How far infills run into members', 0.0) : 15.0,
                 $infills,
                 $f->bool('mitre'),
+                self::finishes($f),
             );
         }
         throw Refusal::because('grid.bays_by_storey', 'Only rows are set out storey by storey.', details: ['field' => 'bays']);
@@ -76,7 +79,7 @@ final readonly class GridRules
     {
         return new self(
             $bays ?? $this->bays, $rows ?? $this->rows, $this->profiles, $this->order, $this->joint, $this->cover, $this->infills,
-            $this->mitre,
+            $this->mitre, $this->finishes,
         );
     }
 
@@ -108,7 +111,26 @@ final readonly class GridRules
             'profiles' => array_map(static fn (?MemberProfile $p): ?array => $p?->toArray(), $this->profiles),
             'order' => array_column($this->order, 'value'), 'joint' => $this->joint, 'cover' => $this->cover,
             'infills' => array_map(static fn (InfillRule $r): array => $r->toArray(), $this->infills),
-        ] + ($this->mitre ? ['mitre' => true] : []);
+        ] + ($this->mitre ? ['mitre' => true] : []) + ($this->finishes === [] ? [] : ['finishes' => $this->finishes]);
+    }
+
+    /** @return array<string, string> */
+    private static function finishes(Fields $f): array
+    {
+        $finishes = [];
+        foreach ($f->has('finishes') ? $f->array('finishes') : [] as $part => $finish) {
+            if (FinishOf::tryFrom((string) $part) === null || ($finish !== null && ! is_string($finish))) {
+                throw Refusal::because(
+                    'grid.finish',
+                    sprintf('“%s” is no part of a curtain wall that takes a finish.', $part),
+                    details: ['field' => 'finishes'],
+                );
+            }
+            $finishes += $finish === null ? [] : [(string) $part => $finish];
+        }
+        ksort($finishes);
+
+        return $finishes;
     }
 
     private static function disorder(): Refusal

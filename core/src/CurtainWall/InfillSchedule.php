@@ -29,6 +29,7 @@ final class InfillSchedule implements Contributor
             new Field('count', 'Count', Measured::Count, true), new Field('areaEach', 'Area each', Measured::Area),
             new Field('area', 'Area', Measured::Area, true), new Field('weightEach', 'Weight each', Measured::Weight),
             new Field('weight', 'Weight', Measured::Weight, true), new Field('volume', 'Volume', Measured::Volume, true),
+            new Field('finish', 'Finish', Measured::Text),
             new Field('run', 'Run', Measured::Text), new Field('type', 'Grid type', Measured::Text),
             new Field('frontage', 'Frontage', Measured::Text), new Field('facing', 'Facing', Measured::Text),
             new Field('storey', 'Storey', Measured::Text),
@@ -49,6 +50,7 @@ final class InfillSchedule implements Contributor
         foreach (RunTakeOff::infillRows($panes, $covers) as [$i, $row]) {
             $place = $of[$i];
             $rows[] = new Row([$place->element], [
+                'finish' => FinishOf::infill($row->infill->kind)?->in($place->grid->rules(), $design->settings)->name ?? '',
                 'mark' => $row->mark, 'kind' => $row->infill->kind->value,
                 'what' => Length::said(HandWords::infill($design, $row->infill), $design->settings->units), 'shape' => $row->shape,
                 'width' => round($row->width, 2), 'height' => round($row->height, 2),

@@ -27,6 +27,7 @@ final class MemberSchedule implements Contributor
             new Field('first', 'First end, face / depth', Measured::Text), new Field('second', 'Second end, face / depth', Measured::Text),
             new Field('radius', 'Radius', Measured::Length), new Field('count', 'Count', Measured::Count, true),
             new Field('total', 'Total length', Measured::Length, true), new Field('volume', 'Volume', Measured::Volume, true),
+            new Field('finish', 'Finish', Measured::Text),
             new Field('run', 'Run', Measured::Text), new Field('type', 'Grid type', Measured::Text),
             new Field('frontage', 'Frontage', Measured::Text), new Field('facing', 'Facing', Measured::Text),
             new Field('storey', 'Storey', Measured::Text),
@@ -52,6 +53,7 @@ final class MemberSchedule implements Contributor
             );
             sort($ends); // the other way round it is the same on the bench
             $rows[] = new Row([$place->element], [
+                'finish' => FinishOf::member($member)->in($place->grid->rules(), $design->settings)->name ?? '',
                 'mark' => $mark, 'what' => $member->what,
                 'section' => Length::said($member->profile->name(), $design->settings->units),
                 'length' => round($member->length, 2), 'first' => $ends[0], 'second' => $ends[1],

@@ -7,7 +7,9 @@ namespace Isleward\Core\Tests\CurtainWall;
 use Isleward\Core\Building\Bodies;
 use Isleward\Core\Building\Frontages;
 use Isleward\Core\CurtainWall\Corner;
+use Isleward\Core\CurtainWall\CurtainParts;
 use Isleward\Core\CurtainWall\Drawn;
+use Isleward\Core\CurtainWall\InfillKind;
 use Isleward\Core\CurtainWall\PlacedRun;
 use Isleward\Core\CurtainWall\RunMember;
 use Isleward\Core\CurtainWall\RunPane;
@@ -177,6 +179,51 @@ final class DrawnTest extends TestCase
         yield [18.0, false];
         yield [-12.0, false];
         yield [18.0, true];
+    }
+
+    public function test_parts_are_finished_as_their_type_says(): void
+    {
+        $house = House::box(12000, 8000, 300, [3600]);
+        [$deep, $chalk] = [$house->design->settings->finishes[0], $house->design->settings->finishes[1]];
+        $values = GridSample::values(['infills' => [
+            ['where' => 'everywhere', 'infill' => ['kind' => 'vision', 'layers' => [6, 16, 6]]],
+            ['where' => 'rows', 'numbers' => [1], 'infill' => ['kind' => 'spandrel', 'layers' => [6, 16, 6]]],
+        ]]);
+        $section = ['shape' => 'rectangle', 'face' => 50, 'depth' => 150, 'setback' => 28, 'capWidth' => 50, 'capDepth' => 20];
+        $values['rules']['profiles'] = array_fill_keys(array_keys($values['rules']['profiles']), $section);
+        $values['rules']['finishes'] = ['members' => $deep->id, 'caps' => $chalk->id, 'spandrel' => $chalk->id];
+        $grid = $house->do('grid.add', ['name' => 'x'] + $values)->chosen[0];
+        $house->do('outline.draw', [
+            'points' => [[20000, -6000], [26000, -6000], [26000, -2000]], 'closed' => false, 'grid' => $grid,
+            'base' => $house->storey(0), 'top' => $house->storey(0),
+        ]);
+        $bodies = Bodies::of($house->design);
+        $volumes = [];
+        foreach (Runs::in($house->design)->all()[0]->walls as $wall) {
+            foreach ((new CurtainParts)->parts($house->design, $bodies[$wall->id]) as $part) {
+                foreach (($part->pieces)() as $piece) {
+                    $volumes[$piece->material] = ($volumes[$piece->material] ?? 0.0) + $piece->solid->mesh(0.5)->volume();
+                }
+            }
+        }
+        $run = Runs::in($house->design)->all()[0]->run;
+        $members = array_sum(array_map(static fn (RunMember $m): float => $m->volume(), $run->members()));
+        $spandrels = array_sum(array_map(
+            static fn (RunPane $p): float => $p->cell->infill->kind === InfillKind::Spandrel ? $p->volume() : 0.0,
+            $run->panes(),
+        ));
+        // of every section 50 × 150 are the member and 50 × 20 its cap, posts apart
+        self::assertEqualsWithDelta($members + $spandrels, $volumes[$deep->material()] + $volumes[$chalk->material()], 10.0);
+        self::assertGreaterThan(4.0, $volumes[$deep->material()] / ($volumes[$chalk->material()] - $spandrels));
+        $frontages = Frontages::of($house->design, $bodies);
+        $rows = Source::of('members', $house->design, $bodies, $frontages)->rows;
+        self::assertSame([$deep->name], array_values(array_unique(array_map(static fn (Row $r): mixed => $r->value('finish'), $rows))));
+        try {
+            $house->do('grid.change', ['id' => $grid, 'rules' => ['finishes' => ['roof' => 'chalk']] + $values['rules']]);
+            self::fail('It was changed.');
+        } catch (Refusal $refusal) {
+            self::assertStringContainsString('“roof” is no part of a curtain wall', $refusal->getMessage());
+        }
     }
 
     public function test_the_solid_model_holds_what_the_run_does(): void

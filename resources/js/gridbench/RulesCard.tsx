@@ -4,7 +4,19 @@ import { Figure } from '../desk/card/Figure';
 import { Sentence } from '../desk/card/parts';
 import { InfillWords, type InfillValues } from '../desk/curtain/infill';
 import { useData } from '../desk/data';
-import { choose, cornerOf, counted, rulesOf, set, setBoth, useGridBench, type InfillRule, type Role } from './draft';
+import {
+    choose,
+    cornerOf,
+    counted,
+    rulesOf,
+    set,
+    setBoth,
+    useGridBench,
+    type FinishOf,
+    type InfillRule,
+    type Role,
+    type Rules,
+} from './draft';
 import { SectionWords, SettingOutWords } from './words';
 
 const orders: { value: string; label: string; order: Role[] }[] = [
@@ -152,7 +164,46 @@ export function RulesCard() {
                     .
                 </Sentence>
             </Part>
+            <Part title="Finishes">
+                <Finishes rules={rules} />
+            </Part>
         </>
+    );
+}
+
+const parts: [FinishOf, string][] = [
+    ['members', 'Members'],
+    ['caps', 'caps'],
+    ['corners', 'corners'],
+    ['spandrel', 'spandrels'],
+    ['solid', 'solid panels'],
+    ['louvre', 'louvres'],
+];
+
+/** What each part is finished in, of the project's finishes. */
+function Finishes({ rules }: { rules: Rules }) {
+    const data = useData();
+    const finishes = data.project.settings.finishes.map((f) => ({ value: f.id, label: f.name }));
+    return (
+        <Sentence>
+            {parts.map(([part, says], i) => (
+                <span key={part}>
+                    {i > 0 && '; '}
+                    {says}{' '}
+                    <Choice
+                        label={`Finish of ${says.toLowerCase()}`}
+                        value={rules.finishes?.[part] ?? 'none'}
+                        options={[
+                            { value: 'none', label: part === 'corners' || part === 'caps' ? 'as the members' : 'as it comes' },
+                            ...finishes,
+                        ]}
+                        disabled={!data.mayEdit}
+                        onChange={(to) => void choose(`rules.finishes.${part}`, to === 'none' ? null : to)}
+                    />
+                </span>
+            ))}
+            .
+        </Sentence>
     );
 }
 

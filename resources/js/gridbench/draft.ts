@@ -45,7 +45,10 @@ export type Rules = {
     infills: InfillRule[];
     /** sides are mitred with head and foot */
     mitre?: boolean;
+    /** by part: a finish of the project */
+    finishes?: Partial<Record<FinishOf, string>>;
 };
+export type FinishOf = 'members' | 'caps' | 'corners' | 'spandrel' | 'solid' | 'louvre';
 export type Role = 'mullion' | 'left' | 'right' | 'head' | 'foot' | 'transom';
 export type Corner = { kind: 'post' | 'mitred' | 'glass' | 'square-left' | 'square-right'; profile: Profile | null; joint: number };
 export type Typical = { width: number | string | null; storeys: number | string | null; storey: number | string | null };
