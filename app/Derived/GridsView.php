@@ -35,6 +35,7 @@ use OpenApi\Attributes as OA;
         new OA\Schema(type: 'null'),
     ]),
     new OA\Property(property: 'faceted', type: 'boolean'),
+    new OA\Property(property: 'footFrom', type: 'string', enum: ['datum'], description: 'Its foot is measured from the datum'),
     new OA\Property(property: 'square', type: 'boolean', description: 'Foot and head are cut square to a leaning face; else level'),
     new OA\Property(property: 'bays', ref: '#/components/schemas/Alignment', description: 'None as its type sets them out'),
     new OA\Property(property: 'rows', ref: '#/components/schemas/Alignment'),

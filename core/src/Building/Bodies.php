@@ -103,7 +103,7 @@ final class Bodies
             $wall,
             $surface,
             $length,
-            $foot = $design->storeys->floor($wall->base()) + ($wall->curtain()->foot ?? 0.0),
+            $foot = $wall->curtain()?->footLevel($design->storeys->floor($wall->base())) ?? $design->storeys->floor($wall->base()),
             $wall->curtain()?->height === null ? $design->storeys->ceiling($wall->top()) : $foot + $wall->curtain()->height,
             $left,
             $right,

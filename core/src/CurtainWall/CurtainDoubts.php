@@ -17,6 +17,7 @@ use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Opening;
 use Isleward\Core\Design\Wall;
 use Isleward\Core\Geometry\Region;
+use Isleward\Core\Geometry\Tolerance;
 use Isleward\Core\Measure\Length;
 use Isleward\Core\Measure\Refusal;
 use Isleward\Core\Unit\UnitChecks;
@@ -64,14 +65,15 @@ final class CurtainDoubts implements Rule
                 ]);
             }
         }
-        $foot = $host->curtain()->foot;
-        if ($foot !== 0.0) {
+        $floor = $wall->design->storeys->floor($host->base());
+        $foot = $host->curtain()->footLevel($floor) - $floor;
+        if (abs($foot) > Tolerance::LENGTH) {
             $findings[] = new Finding('run.off_floor', $host->id(), [$host->id()], $foot, sprintf(
                 'This stretch stands %s %s the floor of its storey.',
                 $wall->say($foot),
                 $foot > 0 ? 'over' : 'under',
             ), [$middle[0], $body->foot], new Remedy('Put it on the floor', 'curtain.set', [
-                'walls' => array_map(static fn ($w): string => $w->id, $standing->walls), 'foot' => 0,
+                'walls' => array_map(static fn ($w): string => $w->id, $standing->walls), 'foot' => 0, 'footFrom' => 'floor',
             ]));
         }
         if ($at === 0 && ! $wall->inner && self::facesIn($wall->design, $standing)) {

@@ -214,7 +214,8 @@ final class Runs
     private static function follows(Wall $a, Wall $b): bool
     {
         return $a->outline === $b->outline && $a->base === $b->base && $a->top === $b->top
-            && $a->curtain?->foot === $b->curtain?->foot && $a->curtain?->height === $b->curtain?->height
+            && $a->curtain?->foot === $b->curtain?->foot && $a->curtain?->fromDatum === $b->curtain?->fromDatum
+            && $a->curtain?->height === $b->curtain?->height
             && $a->to->isAt($b->from);
     }
 
@@ -225,7 +226,8 @@ final class Runs
         $closed = $count > 1 && self::follows($walls[$count - 1], $walls[0]);
         $stretches = $corners = $hands = $grids = $starts = [];
         $first = $walls[0];
-        $foot = $this->design->storeys->floor($first->base) + ($first->curtain->foot ?? 0.0);
+        $floor = $this->design->storeys->floor($first->base);
+        $foot = $first->curtain?->footLevel($floor) ?? $floor;
         foreach ($walls as $i => $wall) {
             $curtain = $wall->curtain ?? throw new \LogicException('A run is of curtain walls.');
             $grids[] = self::type($this->design, $curtain->grid);

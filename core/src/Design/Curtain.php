@@ -23,10 +23,11 @@ final readonly class Curtain
      * @param  string  $grid  grid type
      * @param  array<string, mixed>  $byHand  against the rules of the type
      * @param  float  $lean  from upright, degrees, positive inward, about its foot
-     * @param  float  $foot  how far its foot stands over its storey's floor, mm
+     * @param  float  $foot  how far its foot stands over its storey's floor, or over the datum, mm
      * @param  float|null  $height  of its own, mm; null up to the ceiling of the last storey it runs through
      * @param  array<string, mixed>|null  $corner  what stands at its left end; null as its type says
      * @param  bool  $faceted  of an arc: flat panes between its uprights instead of bent ones
+     * @param  bool  $fromDatum  its foot is measured from the datum, and stays there when storeys below grow
      * @param  bool  $square  where it leans, its foot and head are cut square to its face; else level
      * @param  Alignment|null  $bays  what its upright lines are in line with; null as its type sets them out
      * @param  Alignment|null  $rows  what its level lines are in line with
@@ -40,6 +41,7 @@ final readonly class Curtain
         public ?array $corner,
         public bool $faceted,
         public bool $square = false,
+        public bool $fromDatum = false,
         public ?Alignment $bays = null,
         public ?Alignment $rows = null,
     ) {
@@ -66,7 +68,8 @@ final readonly class Curtain
             );
         }
         $foot = $f->has('foot') ? $f->length('foot') : 0.0;
-        if (abs($foot) > 20000) {
+        $fromDatum = $f->string('footFrom', 'floor') === 'datum';
+        if (abs($foot) > 20000 && ! $fromDatum) {
             throw Refusal::because(
                 'curtain.foot',
                 sprintf('A foot %s from its floor is past any storey.', Length::format($foot, $f->units())),
@@ -83,9 +86,16 @@ final readonly class Curtain
             $f->has('corner') ? self::plain($f->array('corner')) : null,
             $f->bool('faceted'),
             $f->bool('square'),
+            $fromDatum,
             $f->has('bays') ? Alignment::from($f->fields('bays')) : null,
             $f->has('rows') ? Alignment::from($f->fields('rows')) : null,
         );
+    }
+
+    /** The level of its foot over the datum, where the floor of its first storey lies at a level; mm. */
+    public function footLevel(float $floor): float
+    {
+        return $this->fromDatum ? $this->foot : $floor + $this->foot;
     }
 
     /** @return list<Naming> */
@@ -103,6 +113,11 @@ final readonly class Curtain
             ...Naming::of(Tie::MadeOf, $this->grid, ...$units),
             ...Naming::of(Tie::MeasuredFrom, ...$this->bays->walls ?? [], ...$this->rows->walls ?? []),
         ];
+    }
+
+    public function withFoot(float $foot): self
+    {
+        return $this->but(foot: $foot);
     }
 
     public function withGrid(string $grid): self
@@ -151,7 +166,8 @@ final readonly class Curtain
             'grid' => $this->grid, 'byHand' => $this->byHand, 'lean' => $this->lean, 'foot' => $this->foot, 'height' => $this->height,
             'corner' => $this->corner, 'faceted' => $this->faceted,
         ] + array_filter([
-            'square' => $this->square ? true : null, 'bays' => $this->bays?->toArray(), 'rows' => $this->rows?->toArray(),
+            'square' => $this->square ? true : null, 'footFrom' => $this->fromDatum ? 'datum' : null,
+            'bays' => $this->bays?->toArray(), 'rows' => $this->rows?->toArray(),
         ], static fn (mixed $value): bool => $value !== null);
     }
 

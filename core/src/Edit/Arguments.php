@@ -281,7 +281,8 @@ final class Arguments
             'grid.own' => ['ids' => A::ids()->required()],
             'curtain.set' => [
                 'walls' => A::ids()->required(), 'grid' => A::text()->orNull(), 'lean' => A::number()->says('degrees from upright, inward'),
-                'foot' => A::length(), 'height' => A::length()->orNull(), 'faceted' => A::flag(), 'square' => A::flag(),
+                'foot' => A::length(), 'footFrom' => A::choice(['floor', 'datum']), 'height' => A::length()->orNull(),
+                'faceted' => A::flag(), 'square' => A::flag(),
                 'corner' => A::open('what stands at their left end')->orNull(), 'base' => A::text(), 'top' => A::text(),
                 'thickness' => A::length(), 'withContents' => A::flag(), ...self::alignments(),
             ],

@@ -27,7 +27,7 @@ use Isleward\Core\Measure\Refusal;
  */
 final readonly class CurtainSet implements Edit
 {
-    private const HOW = ['grid', 'lean', 'foot', 'height', 'corner', 'faceted', 'square', 'bays', 'rows'];
+    private const HOW = ['grid', 'lean', 'foot', 'footFrom', 'height', 'corner', 'faceted', 'square', 'bays', 'rows'];
 
     /** @param  list<string>  $walls */
     private function __construct(private array $walls, private Fields $args)
@@ -118,6 +118,11 @@ final readonly class CurtainSet implements Edit
             throw Refusal::because('curtain.no_grid', 'This is no curtain wall yet: say which grid type stands there.', [$wall->id]);
         }
         $curtain = Curtain::from(new Fields([...$wall->curtain?->toArray() ?? [], ...$given], $this->args->units()));
+        if ($wall->curtain !== null && ! isset($given['foot']) && $curtain->fromDatum !== $wall->curtain->fromDatum) {
+            // measured from elsewhere its foot stays where it is
+            $floor = $design->storeys->floor($wall->base);
+            $curtain = $curtain->withFoot($wall->curtain->footLevel($floor) - ($curtain->fromDatum ? 0.0 : $floor));
+        }
         if ($curtain->corner !== null) {
             $curtain = Curtain::from(new Fields([
                 ...$curtain->toArray(), 'corner' => Corner::from(new Fields($curtain->corner, $this->args->units()))->toArray(),

@@ -39,8 +39,10 @@ final readonly class CurtainWords
         if ($was->lean !== $is->lean) {
             $said[] = sprintf('stands %s instead of %s', self::degrees($is), self::degrees($was));
         }
-        if ($was->foot !== $is->foot) {
-            $said[] = sprintf('its foot %s over the floor instead of %s', $this->mm($is->foot), $this->mm($was->foot));
+        $over = static fn (Curtain $c): string => $c->fromDatum ? 'datum' : 'floor';
+        if ($was->foot !== $is->foot || $was->fromDatum !== $is->fromDatum) {
+            $said[] = sprintf('its foot %s over the %s instead of %s', $this->mm($is->foot), $over($is), $this->mm($was->foot))
+                .($was->fromDatum === $is->fromDatum ? '' : ' over the '.$over($was));
         }
         if ($was->height !== $is->height) {
             $said[] = sprintf('%s high instead of %s', $this->high($is), $this->high($was));

@@ -189,7 +189,7 @@ final readonly class Difference
         if (! $element instanceof Wall || $element->curtain === null) {
             return null;
         }
-        $foot = $design->storeys->floor($element->base) + $element->curtain->foot;
+        $foot = $element->curtain->footLevel($design->storeys->floor($element->base));
         $length = $element->face()->length();
         $high = $element->curtain->height ?? $design->storeys->ceiling($element->top) - $foot;
 

@@ -91,6 +91,28 @@ final class CurtainEditsTest extends TestCase
         self::assertEqualsWithDelta(3000.0, $standing->path->stretches[2]->curve->length(), 1e-6);
     }
 
+    public function test_a_foot_is_measured_from_its_floor_or_from_the_datum(): void
+    {
+        $at = [[20000, 0], [24000, 0]];
+        [$wall] = $this->drawn($this->grid(), $at, ['base' => $this->house->storey(1), 'top' => $this->house->storey(1)]);
+        $foot = fn (): float => Runs::in($this->house->design)->of($wall)->foot;
+        $this->house->do('curtain.set', ['walls' => [$wall], 'foot' => 200]);
+        self::assertSame(3800.0, $foot());
+        $this->house->do('curtain.set', ['walls' => [$wall], 'footFrom' => 'datum']);
+        self::assertSame([3800.0, 3800.0], [$foot(), $this->house->design->wall($wall)->curtain?->foot], 'it stays where it is');
+        // a storey below that grows takes those along that stand on its floors, not those that stand over the datum
+        $this->house->do('storey.change', ['id' => $this->house->storey(0), 'height' => 3700]);
+        self::assertSame(3800.0, $foot());
+        $body = Bodies::one($this->house->design, $this->house->design->wall($wall));
+        $off = array_values(array_filter(
+            Findings::of($this->house->design, $body),
+            static fn (Finding $f): bool => $f->rule === 'run.off_floor',
+        ));
+        self::assertSame([100.0], array_map(static fn (Finding $f): float => $f->figure, $off));
+        $this->house->do($off[0]->remedy->edit ?? '', $off[0]->remedy->args ?? []);
+        self::assertSame(3700.0, $foot());
+    }
+
     /** A house of 12 × 8 m: glass 600 before its south and east walls meets round the corner, and all round it is 13.2 × 9.2 m. */
     public function test_a_run_is_drawn_before_walls_of_an_outline(): void
     {

@@ -281,6 +281,7 @@ final class AnyEdit
                 ['grid' => $grid, 'withContents' => (bool) mt_rand(0, 1)],
                 ['grid' => $grid, 'withContents' => true, 'base' => $storey, 'top' => $storey],
                 ['grid' => null, 'thickness' => 300],
+                ['footFrom' => $pick(['floor', 'datum'])],
                 ['lean' => mt_rand(-20, 20), 'foot' => mt_rand(0, 300), 'square' => mt_rand(0, 1) === 1],
                 ['bays' => $pick([null, ['walls' => $some($design->walls, 3), 'to' => $pick(['lines', 'sides', 'middles', 'grid'])]])],
                 ['rows' => ['walls' => $some($design->walls, 9), 'to' => $pick(['lines', 'sides', 'middles', 'grid'])]],

@@ -1863,6 +1863,11 @@ export interface components {
                 [key: string]: unknown;
             } | null;
             faceted: boolean;
+            /**
+             * @description Its foot is measured from the datum
+             * @enum {string}
+             */
+            footFrom?: "datum";
             /** @description Foot and head are cut square to a leaning face; else level */
             square?: boolean;
             /** @description None as its type sets them out */
@@ -2816,6 +2821,8 @@ export interface components {
             lean?: number;
             /** @description mm, or a text in people’s units */
             foot?: number | string;
+            /** @enum {string} */
+            footFrom?: "floor" | "datum";
             height?: (number | string) | null;
             faceted?: boolean;
             square?: boolean;

@@ -112,14 +112,18 @@ export function CurtainCard({ wall }: { wall: Wall }) {
                 </Sentence>
             )}
             <Sentence>
-                Foot{' '}
-                <Figure
-                    label="Foot over the floor"
-                    shown={data.length(curtain.foot)}
+                Foot <Figure label="Foot" shown={data.length(curtain.foot)} disabled={fixed} onSend={(text) => all({ foot: text })} /> over{' '}
+                <Choice
+                    label="Foot measured from"
+                    value={curtain.footFrom ?? 'floor'}
+                    options={[
+                        { value: 'floor' as const, label: 'the floor' },
+                        { value: 'datum' as const, label: 'the datum' },
+                    ]}
                     disabled={fixed}
-                    onSend={(text) => all({ foot: text })}
-                />{' '}
-                over the floor of{' '}
+                    onChange={(footFrom) => chooseAll({ footFrom })}
+                />
+                , from{' '}
                 <Choice
                     label="First storey"
                     value={wall.base}
