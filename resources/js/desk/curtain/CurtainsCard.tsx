@@ -55,16 +55,18 @@ export function CurtainsCard({ walls }: { walls: Wall[] }) {
                     They stand <LeanFigure lean={lean} disabled={fixed} onSend={(to) => set({ lean: to })} /> from the ground.
                 </Sentence>
             )}
-            <Sentence>
-                Foot{' '}
-                <Figure
-                    label="Foot over the floor"
-                    shown={foot === null ? 'various' : data.length(foot)}
-                    disabled={fixed}
-                    onSend={(text) => set({ foot: text })}
-                />{' '}
-                over the floor.
-            </Sentence>
+            {walls.every((w) => w.curtain!.footFrom === undefined) && (
+                <Sentence>
+                    Foot{' '}
+                    <Figure
+                        label="Foot over the floor"
+                        shown={foot === null ? 'various' : data.length(foot)}
+                        disabled={fixed}
+                        onSend={(text) => set({ foot: text })}
+                    />{' '}
+                    over the floor.
+                </Sentence>
+            )}
             <LikeRuns wall={walls[0]!} />
             <Facts
                 rows={[
