@@ -163,10 +163,14 @@ final class Furnished
             'grid.change' => ['id' => $i['grid'], 'fit' => 'fitting'] + GridSample::values(['bays' => ['by' => 'count', 'count' => 3]]),
             'grid.remove' => ['id' => $i['grid'], 'instead' => $i['spareGrid']],
             'grid.own' => ['ids' => [$i['run'], $i['letIn']]],
-            'curtain.set' => ['walls' => [$i['run']], 'lean' => 12, 'foot' => 50, 'height' => '2.8 m'],
+            'curtain.set' => [
+                'walls' => [$i['run']], 'lean' => 12, 'foot' => 50, 'footFrom' => 'datum', 'height' => '2.8 m', 'square' => true,
+                'rows' => ['walls' => [$i['south']], 'to' => 'sides'],
+            ],
+            'curtain.before' => ['walls' => [$i['south']], 'grid' => $i['grid'], 'offset' => 900],
             'curtain.hand' => [
                 'ids' => [$i['run']],
-                'lines' => [['axis' => 'level', 'done' => 'added', 'from' => 'start', 'at' => '0.9 m']],
+                'lines' => [['axis' => 'level', 'done' => 'added', 'from' => 'start', 'at' => '0.9 m', 'within' => '0']],
                 'infills' => [['left' => '2', 'foot' => '0', 'infill' => ['kind' => 'unit', 'type' => $i['W-03']]]],
             ],
             'opening.curtain' => ['ids' => [$i['bare']], 'grid' => $i['grid'], 'fit' => 'all'],
