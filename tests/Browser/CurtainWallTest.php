@@ -156,6 +156,16 @@ final class CurtainWallTest extends BrowserCase
         $this->desk->keys(Keys::ESCAPE, Keys::ESCAPE);
         $this->desk->driver->findElement(WebDriverBy::xpath('//button[starts-with(@aria-label, "Remove: Free member 3")]'))->click();
         $this->desk->waitUntil(fn (): bool => ! str_contains($this->desk->text(), 'Free member 3: '));
+        // all transoms at once, by one of them: 1 200 up the face, which leans by 18°
+        $this->desk->click('elevation', $at + 3900, 1200 * cos(deg2rad(18)));
+        $this->desk->waitForText('Level line 1');
+        $this->pick('Which pieces', 'All transoms are');
+        $this->desk->type('Section of this piece', '50 × 90');
+        $this->desk->waitFor('[aria-label^="Undo: Changed members"]');
+        $this->desk->button('The whole curtain wall')->click();
+        foreach (['Level line 1 from the start: 50 × 90', 'Level line 3 from line 6: 50 × 90'] as $says) {
+            $this->desk->waitForText($says);
+        }
         self::assertSame([], $this->axe());
     }
 

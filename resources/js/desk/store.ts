@@ -14,7 +14,14 @@ export type InHand = { type: string | null; grid?: string; label: string; width:
 export type CellKey = { element: string; left: string; foot: string };
 
 /** A piece of a line of a curtain wall, from the crossing line it begins at. */
-export type PieceKey = { element: string; axis: 'upright' | 'level'; line: string; from: string };
+export type PieceKey = {
+    element: string;
+    axis: 'upright' | 'level';
+    line: string;
+    from: string;
+    /** what else is meant: its line, all in its bay (or row), all that stand as it does; none for it alone */
+    reach?: 'line' | 'bay' | 'alike';
+};
 
 /** An opening that is being placed or moved and is not there yet. Lengths in mm; left from the wall's left end, sill as a level. */
 export type Ghost = {

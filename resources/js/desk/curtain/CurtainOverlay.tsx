@@ -3,7 +3,7 @@ import { useData } from '../data';
 import { boxOnScreen, toScreen, type Size } from '../drawing/view';
 import { useShowing } from '../showing';
 import { useDesk, type View } from '../store';
-import { cellsChosen, gridsOf, pointsOf } from './grids';
+import { cellsChosen, gridsOf, meant, pointsOf } from './grids';
 
 type Props = { view: View; size: Size };
 
@@ -51,26 +51,24 @@ export function CurtainOverlay({ view, size }: Props) {
                 gridsOf(data, piece.element)
                     .filter(({ frontage }) => seen(frontage))
                     .flatMap(({ grid, frontage }) =>
-                        grid.members
-                            .filter((m) => m.axis === piece.axis && m.line === piece.line)
-                            .map((m, i) => (
-                                <rect
-                                    key={`${grid.u} ${i}`}
-                                    data-piece={piece.line}
-                                    {...boxOnScreen(
-                                        view,
-                                        size,
-                                        frontage.offset + m.box[0]!,
-                                        m.box[1]!,
-                                        m.box[2]! - m.box[0]!,
-                                        m.box[3]! - m.box[1]!,
-                                    )}
-                                    fill="var(--tide)"
-                                    fillOpacity={0.5}
-                                    stroke="var(--tide)"
-                                    strokeWidth={1.4}
-                                />
-                            )),
+                        meant(grid, piece).map((m, i) => (
+                            <rect
+                                key={`${grid.u} ${i}`}
+                                data-piece={piece.line}
+                                {...boxOnScreen(
+                                    view,
+                                    size,
+                                    frontage.offset + m.box[0]!,
+                                    m.box[1]!,
+                                    m.box[2]! - m.box[0]!,
+                                    m.box[3]! - m.box[1]!,
+                                )}
+                                fill="var(--tide)"
+                                fillOpacity={0.5}
+                                stroke="var(--tide)"
+                                strokeWidth={1.4}
+                            />
+                        )),
                     )}
             {mode.is === 'spanning' &&
                 gridsOf(data, mode.element)

@@ -6,7 +6,7 @@ import { Facts, Heading, Sentence, useAsk, useSend } from '../card/parts';
 import { useData } from '../data';
 import { useDesk, type PieceKey } from '../store';
 import { Back } from './Back';
-import { gridsOf, partlyWords, stretchesOf } from './grids';
+import { gridsOf, partlyWords, piecesOf, stretchesOf } from './grids';
 
 type From = 'start' | 'end' | 'before' | 'after';
 type Through = 'stretch' | 'part' | 'run';
@@ -37,6 +37,7 @@ export function PieceCard({ piece }: { piece: PieceKey }) {
               after: (lines[i + 1]?.at ?? length) - line.at,
           }[from]
         : 0;
+    const pieces = piecesOf(grid, piece);
     const run = stretchesOf(data, piece.element);
     const part = line?.only === undefined && !piece.line.startsWith('+');
     const everywhere = through === 'run' && part && !upright ? run : [piece.element];
@@ -59,7 +60,7 @@ export function PieceCard({ piece }: { piece: PieceKey }) {
         if (await ask('curtain.hand', { ids: everywhere, lines })) useDesk.setState({ piece: null });
     };
     const takeOut = async () => {
-        const members = [{ ...where(piece), profile: null }];
+        const members = pieces.map((p) => ({ ...p, profile: null }));
         if (await ask('curtain.hand', { ids: [piece.element], members })) useDesk.setState({ piece: null });
     };
     return (
@@ -100,7 +101,25 @@ export function PieceCard({ piece }: { piece: PieceKey }) {
             {data.mayEdit && (
                 <>
                     <Sentence>
-                        The piece that was clicked is{' '}
+                        <Choice
+                            label="Which pieces"
+                            value={piece.reach ?? 'piece'}
+                            options={[
+                                { value: 'piece' as const, label: 'The piece that was clicked is' },
+                                { value: 'line' as const, label: 'All of its line are' },
+                                ...(edge
+                                    ? []
+                                    : [
+                                          { value: 'bay' as const, label: upright ? 'All in its row are' : 'All in its bay are' },
+                                          { value: 'alike' as const, label: upright ? 'All mullions are' : 'All transoms are' },
+                                      ]),
+                            ]}
+                            onChange={(to) => {
+                                const { element, axis, line, from } = piece;
+                                const one = { element, axis, line, from };
+                                useDesk.setState({ piece: to === 'piece' ? one : { ...one, reach: to } });
+                            }}
+                        />{' '}
                         <Figure
                             label="Section of this piece"
                             shown="as its type says"
@@ -108,14 +127,14 @@ export function PieceCard({ piece }: { piece: PieceKey }) {
                                 const [face, depth, more] = text.split(/[×x*]/).map((size) => size.trim());
                                 return face === undefined || depth === undefined || more !== undefined
                                     ? Promise.resolve('A section is its face and its depth: 60 × 150.')
-                                    : hand({ members: [{ ...where(piece), profile: { shape: 'rectangle', face, depth } }] });
+                                    : hand({ members: pieces.map((p) => ({ ...p, profile: { shape: 'rectangle', face, depth } })) });
                             }}
                         />
                         .
                     </Sentence>
                     <div className="mt-2 flex flex-wrap gap-1.5">
                         <Button small onClick={() => void takeOut()}>
-                            Take this piece out
+                            {piece.reach === undefined ? 'Take this piece out' : 'Take them out'}
                         </Button>
                         {!edge && (
                             <Button small look="danger" onClick={() => void remove()}>
@@ -137,8 +156,6 @@ export function PieceCard({ piece }: { piece: PieceKey }) {
         </>
     );
 }
-
-const where = ({ axis, line, from }: PieceKey) => ({ axis, line, from });
 
 function titleOf({ axis, line }: PieceKey): string {
     const upright = axis === 'upright';

@@ -128,6 +128,34 @@ export function alike(data: Data, key: CellKey, how: 'row' | 'bay' | 'filled' | 
     );
 }
 
+const isEdge = (line: string) => line === '0' || line === 'end';
+
+/** The pieces that are meant with one of a grid: it alone, its line, all in its bay or row, all mullions or transoms. */
+export function piecesOf(
+    grid: CurtainGrid,
+    { axis, line, from, reach }: PieceKey,
+): { axis: PieceKey['axis']; line: string; from: string }[] {
+    const [own, crossing] = axis === 'upright' ? [grid.bays, grid.rows] : [grid.rows, grid.bays];
+    const froms = crossing.filter((l) => l.name !== 'end' && l.only === undefined).map((l) => l.name);
+    const lines = own.filter((l) => (reach === 'line' || isEdge(line) ? l.name === line : !isEdge(l.name)));
+    if (reach === undefined) return [{ axis, line, from }];
+    return lines.flatMap((l) =>
+        (l.only === undefined ? froms : [l.only])
+            .filter((name) => reach !== 'bay' || name === from)
+            .map((name) => ({ axis, line: l.name, from: name })),
+    );
+}
+
+/** The members that are meant with a piece, as they are lit. */
+export const meant = (grid: CurtainGrid, piece: PieceKey) =>
+    grid.members.filter(
+        (m) =>
+            m.axis === piece.axis &&
+            (piece.reach === undefined || piece.reach === 'line' || isEdge(piece.line)
+                ? m.line === piece.line
+                : !isEdge(m.line) && (piece.reach === 'alike' || m.from === piece.from)),
+    );
+
 /** A ring [x, y, x, y …] of a frontage that begins so far along the developed elevation, as an SVG polygon’s points. */
 export function pointsOf(view: View, size: Size, from: number, ring: number[]): string {
     const points = [];
