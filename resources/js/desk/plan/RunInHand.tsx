@@ -41,12 +41,13 @@ export function RunInHand({ view, size }: Props) {
             try {
                 if (!outline || !grid || base === null || top === null || outline.end) return setTried(null);
                 const end = await comingEnd(outline, next, units);
-                const points = asSent(end ? [...outline.corners, end] : outline.corners);
-                const made =
-                    points.length < 2
-                        ? null
-                        : await tryEdit('outline.draw', { points, closed: false, grid, base, top, ...(inner ? { inner } : {}) });
-                if (!gone) setTried(made);
+                const made = (corners: typeof outline.corners) =>
+                    corners.length < 2
+                        ? Promise.resolve(null)
+                        : tryEdit('outline.draw', { points: asSent(corners), closed: false, grid, base, top, ...(inner ? { inner } : {}) });
+                // where the pointer is no place for another corner, those that stand are shown
+                const shown = await (end ? made([...outline.corners, end]).catch(() => made(outline.corners)) : made(outline.corners));
+                if (!gone) setTried(shown);
             } catch {
                 if (!gone) setTried(null); // why it cannot be is said when it is built
             }
