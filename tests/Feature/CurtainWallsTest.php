@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Models\Role;
 use Illuminate\Support\Facades\Artisan;
 use Isleward\Core\Tests\Support\GridSample;
 
@@ -129,6 +130,35 @@ final class CurtainWallsTest extends ProjectCase
         self::assertSame([$letIn], $gathered('mark=CW-01'));
         self::assertSame([$bare], $gathered('type=bare'));
         self::assertEqualsCanonicalizing([$letIn, $bare], $gathered("type=bare,$grid&width=1800"));
+    }
+
+    public function test_two_people_work_on_one_run_and_neither_overwrites_what_they_did_not_see(): void
+    {
+        [$one, $two] = $this->drawn($grid = $this->grid());
+        $seen = $this->number();
+        $void = static fn (string $of, string $left): array => [
+            'ids' => [$of], 'infills' => [['left' => $left, 'foot' => '0', 'infill' => ['kind' => 'void']]],
+        ];
+        $this->edit('curtain.hand', $void($one, '0'), $seen)->assertOk();
+        $other = $this->member(Role::Editor);
+        $this->actingAs($other);
+        // another stretch of the same run is no one's meanwhile; the same one is
+        $this->edit('curtain.hand', $void($two, '0'), $seen)->assertOk();
+        $this->assertProblem($this->edit('curtain.hand', $void($one, '1'), $seen), 409, 'edit.conflict');
+        $this->assertProblem($this->edit('curtain.set', ['walls' => [$one], 'lean' => 5], $seen), 409, 'edit.conflict');
+        $this->edit('curtain.hand', $void($one, '1'), $this->number())->assertOk();
+        // what is under both is their type's: it changes, and what either did by hand stays
+        $this->edit('grid.change', ['id' => $grid] + GridSample::values(['bays' => ['by' => 'count', 'count' => 5]]))->assertOk();
+        $frontage = array_values(array_filter(
+            $this->getJson($this->url())->json('frontages'),
+            static fn (array $f): bool => isset($f['walls'][$one]),
+        ))[0]['id'];
+        $shown = $this->getJson($this->url("elevations/$frontage"))->assertOk()->json('grids.0');
+        self::assertCount(2, $shown['byHand']);
+        self::assertCount(6, $shown['bays']);
+        // the first takes back what was theirs only as long as nobody changed it since
+        $this->actingAs($this->owner);
+        $this->assertProblem($this->postJson($this->url('undo')), 422, 'undo.changed_since');
     }
 
     public function test_schedules_and_the_cutting_list_come_on_screen_and_as_files(): void
