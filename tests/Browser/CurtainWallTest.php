@@ -143,6 +143,8 @@ final class CurtainWallTest extends BrowserCase
         $this->desk->waitForText('2 cells');
         $this->desk->button('Join the two')->click();
         $this->desk->waitFor('[aria-label^="Undo: Joined cells"]');
+        // the card is that of the joined cell then
+        $this->desk->waitUntil(fn (): bool => ! str_contains($this->desk->text(), '2 cells'));
         $this->desk->button('The whole curtain wall')->click();
         $this->desk->waitForText('no member');
         $this->desk->button('Free member')->click();
