@@ -27,7 +27,10 @@ export function CellCard({ cells: keys }: { cells: CellKey[] }) {
     const filled = (infill: InfillValues) => ({ ids, infills: keys.map((k) => ({ ...k, infill })) });
     const choose = (how: Parameters<typeof alike>[2]) => useDesk.setState({ cells: alike(data, keys[0]!, how) });
     const join = async () => {
-        if (await ask('curtain.hand', { ids, join: keys })) useDesk.setState({ cells: [keys[0]!] });
+        if (!(await ask('curtain.hand', { ids, join: keys }))) return;
+        // it is called by the lowest of them, of those the one at the left
+        const { cell } = [...cells].sort((a, b) => a.cell.row - b.cell.row || a.cell.bay - b.cell.bay)[0]!;
+        useDesk.setState({ cells: [{ element, left: cell.left, foot: cell.foot }] });
     };
     return (
         <>
