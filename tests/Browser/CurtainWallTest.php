@@ -156,6 +156,7 @@ final class CurtainWallTest extends BrowserCase
         }
         $this->desk->waitForText('Free member 3: ');
         $this->desk->keys(Keys::ESCAPE, Keys::ESCAPE);
+        usleep(1_500_000); // the card is drawn anew when the elevation has come
         $this->desk->driver->findElement(WebDriverBy::xpath('//button[starts-with(@aria-label, "Remove: Free member 3")]'))->click();
         $this->desk->waitUntil(fn (): bool => ! str_contains($this->desk->text(), 'Free member 3: '));
         // all transoms at once, by one of them: 1 200 up the face, which leans by 18°
