@@ -155,9 +155,21 @@ final class CurtainWallTest extends BrowserCase
             $this->desk->click('elevation', $at + $u, $v);
         }
         $this->desk->waitForText('Free member 3: ');
-        usleep(1_500_000); // the card is drawn anew when the elevation has come
+        // another could be drawn now: Escape leaves that, and the curtain wall stays chosen
+        $this->desk->keys(Keys::ESCAPE);
+        $this->desk->waitUntil(fn (): bool => ! str_contains($this->desk->text(), 'Click where the member begins'));
         $this->desk->driver->findElement(WebDriverBy::xpath('//button[starts-with(@aria-label, "Remove: Free member 3")]'))->click();
         $this->desk->waitUntil(fn (): bool => ! str_contains($this->desk->text(), 'Free member 3: '));
+        // all transoms at once, by one of them: 1 200 up the face, which leans by 18°
+        $this->desk->click('elevation', $at + 3900, 1200 * cos(deg2rad(18)));
+        $this->desk->waitForText('Level line 1');
+        $this->pick('Which pieces', 'All transoms are');
+        $this->desk->type('Section of this piece', '50 × 90');
+        $this->desk->waitFor('[aria-label^="Undo: Changed members"]');
+        $this->desk->button('The whole curtain wall')->click();
+        foreach (['Level line 1 from the start: 50 × 90', 'Level line 3 from line 6: 50 × 90'] as $says) {
+            $this->desk->waitForText($says);
+        }
         self::assertSame([], $this->axe());
     }
 

@@ -87,7 +87,8 @@ final class GridSheet
             $page->text($x, $foot - 1.0, 2.6, $detail['name'].', '.TypeSheet::scale($detailScale), strong: true);
             $x += max(($right - $left) / $detailScale, 34.0) + TypeSheet::GAP;
         }
-        $page->text($x0, $y1 - 0.6, 2.4, 'Corner and mullion cut level, outside below; transom cut upright, outside at the left.', faint: true);
+        $says = 'Corner and mullion cut level, outside below; transom cut upright, outside at the left.';
+        $page->text($x0, $y1 - 0.6, 2.4, $says, faint: true);
         $bottom = $foot - self::CAPTION - $detailHeight - TypeSheet::GAP;
         if ($this->typical === null) {
             $page->text($x0, $y0 + 4.0, 2.6, 'No size is known that its rules fit, so no stretch of it is drawn.');

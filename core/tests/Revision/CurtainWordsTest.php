@@ -44,7 +44,8 @@ final class CurtainWordsTest extends TestCase
     public function test_a_stretch_that_leans_and_is_higher_is_told_with_both_figures(): void
     {
         self::assertSame(
-            ['Stretch 1 of Prow stands 72° from the ground, leaning in, instead of 90° from the ground, 4800 high instead of as its storeys.'],
+            ['Stretch 1 of Prow stands 72° from the ground, leaning in, instead of 90° from the ground, '
+                .'4800 high instead of as its storeys.'],
             self::plain($this->told('curtain.set', ['walls' => [$this->wall], 'lean' => 18, 'height' => 4800])),
         );
     }

@@ -112,7 +112,7 @@ export function CurtainCard({ wall }: { wall: Wall }) {
                 </Sentence>
             )}
             <Sentence>
-                Foot <Figure label="Foot" shown={data.length(curtain.foot)} disabled={fixed} onSend={(text) => all({ foot: text })} /> over{' '}
+                Foot <Figure label="Foot" shown={data.length(curtain.foot)} disabled={fixed} onSend={(foot) => all({ foot })} /> over{' '}
                 <Choice
                     label="Foot measured from"
                     value={curtain.footFrom ?? 'floor'}

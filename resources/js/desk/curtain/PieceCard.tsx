@@ -14,6 +14,7 @@ type Through = 'stretch' | 'part' | 'run';
 /** A line of a curtain wall, and the piece of it that was clicked. */
 export function PieceCard({ piece }: { piece: PieceKey }) {
     const data = useData();
+    const fixed = !data.mayEdit;
     const send = useSend();
     const ask = useAsk();
     const [from, setFrom] = useState<From>('start');
@@ -71,8 +72,7 @@ export function PieceCard({ piece }: { piece: PieceKey }) {
             />
             {line && !edge && (
                 <Sentence>
-                    It stands{' '}
-                    <Figure key={from} label="Place of the line" shown={data.length(at)} disabled={!data.mayEdit} onSend={moveTo} /> from{' '}
+                    It stands <Figure key={from} label="Place of the line" shown={data.length(at)} disabled={fixed} onSend={moveTo} /> from{' '}
                     <Choice
                         label="Line measured from"
                         value={from}

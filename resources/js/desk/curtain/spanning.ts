@@ -46,9 +46,15 @@ export const spanning: Ways = {
         if (!found || mode.is !== 'spanning' || pointer.pane !== 'elevation') return;
         const at = caught(found, pointer.at.x, pointer.at.y, pointer.k);
         if (mode.from === null) return useDesk.setState({ mode: { ...mode, from: at } });
-        const free = [{ fromU: mode.from[0], fromV: mode.from[1], toU: at[0], toV: at[1] }];
+        const from = mode.from;
+        const free = [{ fromU: from[0], fromV: from[1], toU: at[0], toV: at[1] }];
+        // the next click begins another one; of one that is refused the beginning stays, unless another was begun meanwhile
+        useDesk.setState({ mode: { ...mode, from: null } });
         void data.edit('curtain.hand', { ids: [mode.element], free }).then((outcome) => {
-            if (outcome) useDesk.setState(({ mode: now }) => (now.is === 'spanning' ? { mode: { ...now, from: null } } : {}));
+            if (!outcome)
+                useDesk.setState(({ mode: now }) =>
+                    now.is === 'spanning' && now.element === mode.element && now.from === null ? { mode: { ...now, from } } : {},
+                );
         });
     },
 };

@@ -69,7 +69,10 @@ export function Schedules() {
                             aria-pressed={shown === l.id}
                             ref={shown === l.id ? (tab) => tab?.scrollIntoView({ block: 'nearest', inline: 'nearest' }) : undefined}
                             onClick={() => go(l.id)}
-                            className={`min-h-6 px-1.5 whitespace-nowrap ${shown === l.id ? 'border-b-2 border-tide font-semibold' : 'text-quiet hover:text-tide'}`}
+                            className={
+                                'min-h-6 px-1.5 whitespace-nowrap ' +
+                                (shown === l.id ? 'border-b-2 border-tide font-semibold' : 'text-quiet hover:text-tide')
+                            }
                         >
                             {l.name}
                             {shown === l.id && draft ? ' *' : ''}
