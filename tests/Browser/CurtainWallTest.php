@@ -189,10 +189,14 @@ final class CurtainWallTest extends BrowserCase
         $this->desk->click('elevation', $at + 3000, 1900);
         $this->desk->click('elevation', $at + 3000, 500);
         $this->desk->waitForText('Bay 5, row 1');
+        // past its head it would be the next cell's: said, and what was typed stays
+        $this->desk->type('Where it is divided', '1500');
+        $this->desk->waitForText('1 500 lies past the end of the cell of bay 5, row 1, which is 1 200 high');
+        self::assertSame('1500', $this->desk->value('Where it is divided'));
         $this->desk->write('Where it is divided', '400');
         $this->desk->waitFor('[data-tried="1"]');
         $this->desk->keys(Keys::ENTER);
-        $this->desk->waitFor('[aria-label^="Undo: Changed a line of a curtain wall"]');
+        $this->desk->waitFor('[aria-label^="Undo: Divided a cell"]');
         $this->desk->waitUntil(fn (): bool => $this->desk->count('[data-tried]') === 0);
         $this->desk->waitForText('850 × 375 clear');
         $this->desk->button('The whole curtain wall')->click();

@@ -47,6 +47,12 @@ final readonly class LineChange
         );
     }
 
+    /** The same under another name. */
+    public function called(string $line): self
+    {
+        return new self($this->axis, $this->done, $line, $this->from, $this->at, $this->within, $this->beside);
+    }
+
     /** Of a line that was added: where it is now. */
     public function asAdded(self $before, ?string $beside): self
     {

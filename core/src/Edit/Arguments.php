@@ -310,7 +310,7 @@ final class Arguments
                 ])),
                 'divide' => A::list(A::object([
                     'left' => A::text()->required(), 'foot' => A::text()->required(), 'axis' => A::choice(['level', 'upright']),
-                    'element' => A::text(), 'at' => A::length(), 'profile' => A::open('the section of what divides it'),
+                    'element' => A::text(), 'at' => A::length(), 'through' => A::choice(['part', 'stretch', 'run']),
                 ])),
             ],
         ];

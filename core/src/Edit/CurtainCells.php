@@ -21,6 +21,7 @@ use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Wall;
 use Isleward\Core\Geometry\Vec2;
 use Isleward\Core\Measure\Fields;
+use Isleward\Core\Measure\Length;
 use Isleward\Core\Measure\Refusal;
 
 /** The cells of a curtain wall as they stand before it is changed by hand: joined, divided, measured. */
@@ -105,42 +106,61 @@ final readonly class CurtainCells
         );
     }
 
-    /** The member that divides a cell in two: as its type's transoms or mullions are, or with a "profile" of its own. */
-    public function across(Fields $divide): FreeMember
+    /**
+     * What divides a cell in two, "at" so far from the line at its left or under it, else in the middle between its lines: a line more, in
+     * its bay or row only, or "through" the whole "stretch"; of one that was joined of several bays or rows a free member across it.
+     *
+     * @throws Refusal when that lies past the cell
+     */
+    public function dividing(Fields $divide): LineChange|FreeMember
     {
         $cell = $this->cell($divide);
-        [$x0, $y0, $x1, $y1] = $cell->contour()->bounds();
         $level = $divide->string('axis', 'level') === 'level';
+        [$grid] = $this->grid($divide->string('left'));
+        $lines = $level ? $grid->rows : $grid->bays;
+        [$from, $to] = $level ? [$cell->foot, $cell->head] : [$cell->left, $cell->right];
+        $gap = abs(self::at($lines, $to) - self::at($lines, $from));
+        $at = $divide->has('at') ? $divide->size('at', 'Where a cell is divided') : $gap / 2;
+        if ($at >= $gap) {
+            throw self::past($cell, $level, $at, $gap);
+        }
+        $part = $divide->string('through', 'part') !== 'stretch';
+        if ($part && ($level ? $cell->bays : $cell->rows) > 1) {
+            return $this->across($cell, $level, self::at($lines, $from) + $at);
+        }
+        $within = $level ? $divide->string('left') : $divide->string('foot');
+
+        return LineChange::from(new Fields([
+            'axis' => $level ? 'level' : 'upright', 'done' => 'added', 'line' => '+', 'from' => 'before', 'beside' => $from, 'at' => $at,
+        ] + ($part ? ['within' => $within] : [])));
+    }
+
+    private static function at(Lines $lines, string $name): float
+    {
+        return $lines->at[$lines->place($name) ?? throw new \LogicException('Cells lie between lines.')];
+    }
+
+    /** A member across a cell, as its type's transoms or mullions are. */
+    private function across(GridCell $cell, bool $level, float $at): FreeMember
+    {
+        [$x0, $y0, $x1, $y1] = $cell->contour()->bounds();
         $rules = Runs::type($this->design, $this->curtained->curtain->grid)->rules();
-        $profile = $divide->has('profile')
-            ? MemberProfile::from($divide->fields('profile'))
-            : $rules->profile($level ? Role::Transom : Role::Mullion) ?? $rules->profile($level ? Role::Mullion : Role::Transom);
-        if ($profile === null) {
-            throw Refusal::because(
-                'cell.no_profile',
-                'This type has no members: say the section of the one that divides the cell.',
-                [$this->curtained->element->id()],
-            );
-        }
-        $half = ($level ? $y1 - $y0 : $x1 - $x0) / 2;
-        $at = ($level ? $y0 : $x0) + ($divide->has('at') ? $divide->size('at', 'Where a cell is divided') : $half);
-        if ($at >= ($level ? $y1 : $x1)) {
-            throw self::past($cell, $level);
-        }
+        $profile = $rules->profile($level ? Role::Transom : Role::Mullion) ?? $this->usual();
 
         return $level
             ? FreeMember::across($profile, new Vec2($x0, $at), new Vec2($x1, $at))
             : FreeMember::across($profile, new Vec2($at, $y0), new Vec2($at, $y1));
     }
 
-    private static function past(GridCell $cell, bool $level): Refusal
+    private static function past(GridCell $cell, bool $level, float $at, float $gap): Refusal
     {
         return Refusal::because('cell.past', sprintf(
-            'That lies past the end of the cell of %s, which is %.0f %s.',
+            '%s lies past the end of the cell of %s, which is %s %s from line to line.',
+            Length::mark($at),
             $cell->name(),
-            $level ? $cell->contour()->height() : $cell->contour()->width(),
+            Length::mark($gap),
             $level ? 'high' : 'wide',
-        ), details: ['field' => 'at']);
+        ), details: ['field' => 'at', 'there' => $gap]);
     }
 
     /** @return array{Grid, bool} the grid with a line, and whether it is a facet's: of an arc in facets the one that begins there */

@@ -31,7 +31,7 @@ use Isleward\Core\Measure\Refusal;
  * - "move": free members by so much: {places, u, v, copy};
  * - "mirror": free members copied the other way about an upright line at "u", or the middle: {places, u};
  * - "join": cells that lie side by side into one, by the pieces of lines between them: [{left, foot}];
- * - "divide": a cell in two: {left, foot, axis, at}, "at" from its left or foot, else in the middle.
+ * - "divide": a cell in two: {left, foot, axis, at, through}, see {@see CurtainCells::dividing}; "through" the "run" in all that are changed.
  *
  * Where several are changed, a line, member, infill, or cell may name the one it is for as its "element"; else it is for all.
  */
@@ -39,7 +39,7 @@ final readonly class CurtainHand implements Edit
 {
     /** Arguments that give changes of a kind. */
     private const GIVES = [
-        Lost::LINES => ['lines'], Lost::MEMBERS => ['members', 'join'], Lost::INFILLS => ['infills'],
+        Lost::LINES => ['lines', 'divide'], Lost::MEMBERS => ['members', 'join'], Lost::INFILLS => ['infills'],
         Lost::FREE => ['free', 'move', 'mirror', 'divide'],
     ];
 
@@ -61,8 +61,10 @@ final readonly class CurtainHand implements Edit
     public function apply(Design $design, Ids $ids): Change
     {
         $operations = [];
-        foreach (Curtained::of($design, $this->ids) as $curtained) {
-            $hand = $this->changed($design, $curtained, Runs::byHand($curtained->curtain));
+        $those = Curtained::of($design, $this->ids);
+        $dividing = $this->dividing($design, $those);
+        foreach ($those as $curtained) {
+            $hand = $this->changed($design, $curtained, Runs::byHand($curtained->curtain), $dividing[$curtained->element->id()] ?? []);
             GridMark::requireUnits($design, $curtained->curtain->withByHand($hand->toArray())->names());
             $operations[] = $curtained->with($curtained->curtain->withByHand($hand->isNothing() ? [] : $hand->toArray()));
         }
@@ -98,7 +100,31 @@ final readonly class CurtainHand implements Edit
         }
     }
 
-    private function changed(Design $design, Curtained $curtained, ByHand $hand): ByHand
+    /**
+     * What divides cells, by the element it is for; lines through the run are for all.
+     *
+     * @param  list<Curtained>  $those
+     * @return array<string, list<LineChange|FreeMember>>
+     */
+    private function dividing(Design $design, array $those): array
+    {
+        $out = [];
+        foreach ($those as $curtained) {
+            foreach ($this->own('divide', $curtained) as $divide) {
+                $run = $divide->string('through', 'part') === 'run';
+                $with = $run ? new Fields(['through' => 'stretch'] + $divide->all(), $divide->units()) : $divide;
+                $what = (new CurtainCells($design, $curtained))->dividing($with);
+                foreach ($run ? $those : [$curtained] as $one) {
+                    $out[$one->element->id()][json_encode($what->toArray(), JSON_THROW_ON_ERROR)] = $what;
+                }
+            }
+        }
+
+        return array_map(array_values(...), $out);
+    }
+
+    /** @param  list<LineChange|FreeMember>  $dividing  of its cells, each once */
+    private function changed(Design $design, Curtained $curtained, ByHand $hand, array $dividing): ByHand
     {
         $args = $this->args;
         $cells = new CurtainCells($design, $curtained);
@@ -141,8 +167,8 @@ final readonly class CurtainHand implements Edit
                 self::those($hand, self::places($mirror)),
             ));
         }
-        foreach ($this->own('divide', $curtained) as $divide) {
-            $hand = $hand->withFree($cells->across($divide));
+        foreach ($dividing as $one) {
+            $hand = $one instanceof LineChange ? $hand->withLine($one->called($hand->nextLine())) : $hand->withFree($one);
         }
 
         return $hand;

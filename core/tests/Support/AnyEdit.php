@@ -298,7 +298,9 @@ final class AnyEdit
                 ['lines' => [['axis' => 'level', 'done' => 'added', 'at' => mt_rand(3, 9) * 100]]],
                 ['members' => [['axis' => 'level', 'line' => '1', 'from' => '0', 'profile' => null]]],
                 ['infills' => [['left' => '0', 'foot' => '0', 'infill' => ['kind' => 'void']]]],
-                ['divide' => [['left' => '0', 'foot' => '0']]],
+                ['divide' => [[
+                    'left' => '0', 'foot' => '0', 'axis' => $pick(['level', 'upright']), 'through' => $pick(['part', 'stretch', 'run']),
+                ]]],
                 ['mirror' => ['places' => [0]]],
                 ['resetAll' => true],
             ]),

@@ -2912,10 +2912,8 @@ export interface components {
                 element?: string;
                 /** @description mm, or a text in people’s units */
                 at?: number | string;
-                /** @description the section of what divides it */
-                profile?: {
-                    [key: string]: unknown;
-                };
+                /** @enum {string} */
+                through?: "part" | "stretch" | "run";
             }[];
         };
         TracingPlaceArgs: {

@@ -1,8 +1,7 @@
 import { useState } from 'react';
-import { Link, useNavigate } from 'react-router';
-import { NameField, UndoRedo } from '../ui/BenchParts';
+import { useNavigate } from 'react-router';
+import { BenchHead, UndoRedo } from '../ui/BenchParts';
 import { Button } from '../ui/Button';
-import { Mark } from '../ui/Mark';
 import { Menu } from '../ui/Menu';
 import { useData } from '../desk/data';
 import { look, redo, rename, step, undo, useBench } from './draft';
@@ -19,42 +18,17 @@ export function BenchHeader({ isNew, type, openings, unsaved, onSave }: Props) {
     const inside = useBench((b) => b.inside);
     const [removing, setRemoving] = useState(false);
     return (
-        <header className="flex h-[46px] shrink-0 items-center gap-3 border-b border-hairline bg-sheet px-3">
-            <Link
-                to={`/projects/${data.id}`}
-                aria-label="To the desk"
-                className="flex items-center gap-2 font-semibold whitespace-nowrap hover:text-tide"
-            >
-                <Mark size={26} /> Desk
-            </Link>
-            <h1 className="sr-only">Unit bench</h1>
-            <NameField
-                label="Mark"
-                value={draft.mark}
-                placeholder={isNew ? 'next free' : ''}
-                width="w-20"
-                disabled={!data.mayEdit}
-                onChange={(mark) => rename({ mark })}
-            />
-            <NameField
-                label="Name"
-                value={draft.name}
-                placeholder="Name"
-                width="w-56"
-                disabled={!data.mayEdit}
-                onChange={(name) => rename({ name })}
-            />
-            <span className="rounded border border-hairline px-2 py-0.5 text-xs whitespace-nowrap text-quiet">
-                {isNew
-                    ? 'not on the rack yet'
-                    : openings === 0
-                      ? 'in no opening'
-                      : openings === 1
-                        ? 'in 1 opening'
-                        : `in ${openings} openings`}
-                {unsaved && !isNew ? ' · not saved' : ''}
-            </span>
-            <span className="grow" />
+        <BenchHead
+            title="Unit bench"
+            desk={`/projects/${data.id}`}
+            mark={draft.mark}
+            name={draft.name}
+            isNew={isNew}
+            stands={openings === 0 ? 'in no opening' : openings === 1 ? 'in 1 opening' : `in ${openings} openings`}
+            unsaved={unsaved}
+            disabled={!data.mayEdit}
+            onRename={rename}
+        >
             <Button
                 look="plain"
                 aria-pressed={inside}
@@ -95,7 +69,7 @@ export function BenchHeader({ isNew, type, openings, unsaved, onSave }: Props) {
                 onClose={() => setRemoving(false)}
                 onRemoved={() => void navigate(`/projects/${data.id}`)}
             />
-        </header>
+        </BenchHead>
     );
 }
 

@@ -2,11 +2,10 @@ import { useEffect, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import type { Outcome } from '../api/client';
 import { DataProvider, Ready, Unfolding, useData } from '../desk/data';
-import { CardTabs, NameField, UndoRedo } from '../ui/BenchParts';
+import { BenchHead, CardTabs, UndoRedo } from '../ui/BenchParts';
 import { Button } from '../ui/Button';
 import { Live } from '../ui/live';
 import { Dialog } from '../ui/Dialog';
-import { Mark } from '../ui/Mark';
 import { Menu } from '../ui/Menu';
 import { complain, tell } from '../ui/notices';
 import { CellCard } from './CellCard';
@@ -136,36 +135,17 @@ function Bench({ id }: { id: string }) {
             .join(', ') || 'no place';
     return (
         <div className="flex h-full flex-col" data-busy={busy}>
-            <header className="flex h-[46px] shrink-0 items-center gap-3 border-b border-hairline bg-sheet px-3">
-                <Link
-                    to={`/projects/${data.id}`}
-                    aria-label="To the desk"
-                    className="flex items-center gap-2 font-semibold whitespace-nowrap hover:text-tide"
-                >
-                    <Mark size={26} /> Desk
-                </Link>
-                <h1 className="sr-only">Grid bench</h1>
-                <NameField
-                    label="Mark"
-                    value={draft.mark}
-                    placeholder={isNew ? 'next free' : ''}
-                    width="w-20"
-                    disabled={!data.mayEdit}
-                    onChange={(mark) => rename({ mark })}
-                />
-                <NameField
-                    label="Name"
-                    value={draft.name}
-                    placeholder="Name"
-                    width="w-56"
-                    disabled={!data.mayEdit}
-                    onChange={(name) => rename({ name })}
-                />
-                <span className="rounded border border-hairline px-2 py-0.5 text-xs whitespace-nowrap text-quiet">
-                    {isNew ? 'not on the rack yet' : `in ${stands}`}
-                    {unsaved && !isNew ? ' · not saved' : ''}
-                </span>
-                <span className="grow" />
+            <BenchHead
+                title="Grid bench"
+                desk={`/projects/${data.id}`}
+                mark={draft.mark}
+                name={draft.name}
+                isNew={isNew}
+                stands={`in ${stands}`}
+                unsaved={unsaved}
+                disabled={!data.mayEdit}
+                onRename={rename}
+            >
                 <span className="whitespace-nowrap text-quiet">Seen from outside</span>
                 {!isNew && (
                     <Link
@@ -204,7 +184,7 @@ function Bench({ id }: { id: string }) {
                         </Button>
                     </>
                 )}
-            </header>
+            </BenchHead>
             <Live value={live}>
                 <main className="flex min-h-0 grow">
                     <div className="min-w-0 grow">

@@ -1,6 +1,8 @@
 import { Redo2, Undo2 } from 'lucide-react';
-import { useEffect, useState } from 'react';
+import { useEffect, useState, type ReactNode } from 'react';
+import { Link } from 'react-router';
 import { Button } from './Button';
+import { Mark } from './Mark';
 
 type StepProps = { past: number; future: number; onUndo: () => Promise<unknown>; onRedo: () => Promise<unknown> };
 
@@ -63,7 +65,7 @@ type NameProps = {
 };
 
 /** A mark or a name in a bench's header; sent when it is left, or by Enter. */
-export function NameField({ label, value, placeholder, width, disabled, onChange }: NameProps) {
+function NameField({ label, value, placeholder, width, disabled, onChange }: NameProps) {
     const [text, setText] = useState(value);
     useEffect(() => setText(value), [value]);
     const send = () => {
@@ -86,5 +88,54 @@ export function NameField({ label, value, placeholder, width, disabled, onChange
                 'placeholder:font-normal hover:border-tide focus:border-tide'
             }
         />
+    );
+}
+
+type HeadProps = {
+    title: string;
+    /** the address of the desk */
+    desk: string;
+    mark: string;
+    name: string;
+    isNew: boolean;
+    /** where the type stands: "in 2 runs" */
+    stands: string;
+    unsaved: boolean;
+    disabled: boolean;
+    onRename: (values: { mark?: string; name?: string }) => void;
+    children: ReactNode;
+};
+
+/** The header of a bench: back to the desk, the type's mark and name, where it stands; then what can be done. */
+export function BenchHead({ title, desk, mark, name, isNew, stands, unsaved, disabled, onRename, children }: HeadProps) {
+    return (
+        <header className="flex h-[46px] shrink-0 items-center gap-3 border-b border-hairline bg-sheet px-3">
+            <Link to={desk} aria-label="To the desk" className="flex items-center gap-2 font-semibold whitespace-nowrap hover:text-tide">
+                <Mark size={26} /> Desk
+            </Link>
+            <h1 className="sr-only">{title}</h1>
+            <NameField
+                label="Mark"
+                value={mark}
+                placeholder={isNew ? 'next free' : ''}
+                width="w-20"
+                disabled={disabled}
+                onChange={(text) => onRename({ mark: text })}
+            />
+            <NameField
+                label="Name"
+                value={name}
+                placeholder="Name"
+                width="w-56"
+                disabled={disabled}
+                onChange={(text) => onRename({ name: text })}
+            />
+            <span className="rounded border border-hairline px-2 py-0.5 text-xs whitespace-nowrap text-quiet">
+                {isNew ? 'not on the rack yet' : stands}
+                {unsaved && !isNew ? ' · not saved' : ''}
+            </span>
+            <span className="grow" />
+            {children}
+        </header>
     );
 }

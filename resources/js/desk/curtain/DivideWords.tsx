@@ -31,20 +31,17 @@ export function DivideWords({ cells }: { cells: Found[] }) {
     const elements = [...new Set(cells.map((c) => c.grid.element))];
     const run = level && elements.length === 1 ? stretchesOf(data, elements[0]!) : elements;
     const everywhere = level && through === 'run' && run.length > 1;
-    const by = (at: string | number): EditArgs<'curtain.hand'> => {
-        const lines = cells.map((found) => ({
+    const by = (at?: string): EditArgs<'curtain.hand'> => ({
+        ids: everywhere ? run : elements,
+        divide: cells.map(({ grid, cell }) => ({
+            element: grid.element,
+            left: cell.left,
+            foot: cell.foot,
             axis,
-            done: 'added' as const,
-            from: 'before' as const,
-            beside: ends(found)[0],
-            at,
-            ...(through === 'part' ? { within: level ? found.cell.left : found.cell.foot } : {}),
-            ...(everywhere ? {} : { element: found.grid.element }),
-        }));
-        // of a line all along one is enough, whatever the number of cells it passes
-        const once = new Map(lines.map((l) => [JSON.stringify(l), l]));
-        return { ids: everywhere ? run : elements, lines: [...once.values()] };
-    };
+            through: everywhere ? 'run' : through === 'part' ? 'part' : 'stretch',
+            ...(at === undefined ? {} : { at }),
+        })),
+    });
     return (
         <div className="mt-3 border-t border-hairline pt-2">
             <Sentence>
@@ -77,7 +74,7 @@ export function DivideWords({ cells }: { cells: Found[] }) {
                 />
                 .
             </Sentence>
-            <Button small className="mt-1" onClick={() => void ask('curtain.hand', by(half))}>
+            <Button small className="mt-1" onClick={() => void ask('curtain.hand', by())}>
                 {level ? 'Divide at half the height' : 'Divide at half the width'}
             </Button>
         </div>
