@@ -11,14 +11,18 @@ export function MakeBefore({ wall }: { wall: Wall }) {
     const data = useData();
     const [grid, setGrid] = useState(data.project.grids[0]?.id ?? '');
     const [offset, setOffset] = useState(data.length(600));
+    const [problem, setProblem] = useState<string | null>(null);
     const [round, setRound] = useState<'wall' | 'outline'>('wall');
     if (data.project.grids.length === 0) return null;
     const make = async () => {
         const walls = round === 'wall' ? [wall.id] : data.project.walls.filter((w) => w.outline === wall.outline).map((w) => w.id);
-        const outcome = await data.edit('curtain.before', { walls, grid, offset });
-        if (!outcome) return;
-        useDesk.getState().choose(outcome.chosen.slice(0, 1));
-        useDesk.getState().show(outcome.chosen);
+        try {
+            const outcome = await data.edit('curtain.before', { walls, grid, offset }, { quiet: true });
+            useDesk.getState().choose(outcome!.chosen.slice(0, 1));
+            useDesk.getState().show(outcome!.chosen);
+        } catch (refused) {
+            setProblem((refused as Error).message);
+        }
     };
     return (
         <div className="mt-3">
@@ -34,7 +38,11 @@ export function MakeBefore({ wall }: { wall: Wall }) {
                     aria-label="How far before it"
                     value={offset}
                     size={Math.max(offset.length, 3)}
-                    onChange={(e) => setOffset(e.target.value)}
+                    aria-invalid={problem !== null}
+                    onChange={(e) => {
+                        setOffset(e.target.value);
+                        setProblem(null);
+                    }}
                     onKeyDown={(e) => {
                         if (e.key === 'Enter') void make();
                     }}
@@ -52,6 +60,15 @@ export function MakeBefore({ wall }: { wall: Wall }) {
                 />
                 .
             </Sentence>
+            {problem && (
+                <p
+                    ref={(said) => said?.scrollIntoView({ block: 'nearest' })}
+                    role="alert"
+                    className="my-1 border-l-3 border-buoy bg-buoy-wash px-2 py-1 text-xs leading-snug text-buoy"
+                >
+                    {problem}
+                </p>
+            )}
             <Button small onClick={() => void make()}>
                 Draw it before
             </Button>
