@@ -69,7 +69,8 @@ final readonly class OutlineTurn implements Edit
                 $operations[] = Operation::alter($line, $line->withRule($rule));
             }
         }
-        $change = new Change(sprintf('Turned %s round', $outline->name), $operations, [$this->id]);
+        [$operations, $notes] = Reshape::measured($design, $operations);
+        $change = new Change(sprintf('Turned %s round', $outline->name), $operations, [$this->id], notes: $notes);
         Standing::require($design->after($change));
 
         return $change;

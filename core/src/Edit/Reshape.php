@@ -134,6 +134,28 @@ final class Reshape
      */
     public static function settled(Design $design, string $summary, array $operations, string $chosen, array $walls): Change
     {
+        [$operations, $notes] = self::measured($design, $operations);
+
+        return new Change(
+            $summary,
+            $operations,
+            [$chosen],
+            notes: [
+                ...$notes,
+                ...self::told($design, $design->after(new Change('', $operations)), $walls),
+            ],
+        );
+    }
+
+    /**
+     * These operations, and a figure of its own for each line and opening that can no longer be measured from what it was; with what is to
+     * be said of that.
+     *
+     * @param  list<Operation>  $operations
+     * @return array{list<Operation>, list<string>}
+     */
+    public static function measured(Design $design, array $operations): array
+    {
         $then = $design->after(new Change('', $operations));
         $byId = [];
         foreach ($operations as $operation) {
@@ -155,23 +177,14 @@ final class Reshape
                 ucfirst(References::label($design, $before)),
             );
         }
-        $operations = array_values($byId);
 
-        return new Change(
-            $summary,
-            $operations,
-            [$chosen],
-            notes: [
-                ...array_slice(array_unique($notes), 0, 20),
-                ...self::told($design, $design->after(new Change('', $operations)), $walls),
-            ],
-        );
+        return [array_values($byId), array_slice(array_unique($notes), 0, 20)];
     }
 
     /** With a figure that leaves it on its spot, as far as its wall still goes there. */
     private static function inPlace(Design $design, Design $then, Opening|SettingOutLine $own, string $on): Opening|SettingOutLine
     {
-        $now = $then->wall($on);
+        $now = $then->host($on);
         $was = Places::in($design)->surface($design->host($own->host));
         $across = static fn (float $u): float => Places::in($then)->surface($now)->u($was->inPlan($u));
         if ($own instanceof Opening) {
