@@ -6,6 +6,7 @@ namespace Isleward\Core\Design;
 
 use Isleward\Core\Measure\Fields;
 use Isleward\Core\Measure\Refusal;
+use Isleward\Core\Measure\Zero;
 
 /**
  * A place along a wall, kept the way it was given: "1450 from the left end", "a third of the wall", "300 right of line L".
@@ -51,7 +52,7 @@ final readonly class Along
             );
         }
 
-        return new self($from, $value + 0.0, $from->isOther() ? $ref : null, $point, $from === Reference::Point ? $at + 0.0 : 0.0, $face);
+        return new self($from, Zero::plain($value), $from->isOther() ? $ref : null, $point, $from === Reference::Point ? Zero::plain($at) : 0.0, $face);
     }
 
     public static function from(Fields $f): self

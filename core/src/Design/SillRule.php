@@ -6,6 +6,7 @@ namespace Isleward\Core\Design;
 
 use Isleward\Core\Measure\Fields;
 use Isleward\Core\Measure\Refusal;
+use Isleward\Core\Measure\Zero;
 
 /**
  * How high an opening lies, kept the way it was given: "sill 900 above the storey's floor", "head in line with that one's
@@ -32,7 +33,7 @@ final readonly class SillRule
             );
         }
 
-        return new self($from, $height + 0.0, $from->isOther() ? $ref : null, $point, $edge);
+        return new self($from, Zero::plain($height), $from->isOther() ? $ref : null, $point, $edge);
     }
 
     public static function from(Fields $f): self
@@ -45,7 +46,7 @@ final readonly class SillRule
 
     public function withHeight(float $height): self
     {
-        return new self($this->from, $height + 0.0, $this->ref, $this->point, $this->edge);
+        return new self($this->from, Zero::plain($height), $this->ref, $this->point, $this->edge);
     }
 
     /** @return array{from: string, height: float, ref: string|null, point: string, edge: string} */

@@ -7,6 +7,7 @@ namespace Isleward\Core\Design;
 use Isleward\Core\Geometry\Vec2;
 use Isleward\Core\Measure\Fields;
 use Isleward\Core\Measure\Refusal;
+use Isleward\Core\Measure\Zero;
 
 /**
  * A plan drawing of others, laid under storeys. A point of it, in its own units from its lower left corner and y up, lies in plan at
@@ -150,7 +151,7 @@ final readonly class Tracing implements Kept
     {
         return [
             'id' => $this->id, 'name' => $this->name, 'storeys' => $this->storeys, 'file' => $this->file, 'width' => $this->width,
-            'height' => $this->height, 'x' => $this->x + 0.0, 'y' => $this->y + 0.0,
-            'scale' => $this->scale, 'angle' => $this->angle + 0.0, 'opacity' => $this->opacity, 'locked' => $this->locked];
+            'height' => $this->height, 'x' => Zero::plain($this->x), 'y' => Zero::plain($this->y),
+            'scale' => $this->scale, 'angle' => Zero::plain($this->angle), 'opacity' => $this->opacity, 'locked' => $this->locked];
     }
 }

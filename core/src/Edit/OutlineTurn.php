@@ -12,6 +12,7 @@ use Isleward\Core\Design\Face;
 use Isleward\Core\Design\Ids;
 use Isleward\Core\Design\Operation;
 use Isleward\Core\Measure\Fields;
+use Isleward\Core\Measure\Zero;
 
 /**
  * Turns an outline round: its outside becomes its inside. The drawn line stays the outer face and the walls grow to its
@@ -40,7 +41,7 @@ final readonly class OutlineTurn implements Edit
         $operations = [];
         foreach ($walls as $i => $wall) {
             $operations[] = Operation::alter($wall, $wall->withPosition(count($walls) - 1 - $i)
-                ->withFace($wall->to, $wall->from, -$wall->rise + 0.0));
+                ->withFace($wall->to, $wall->from, Zero::plain(-$wall->rise)));
         }
         // what is measured along the inner face gets the figure that leaves it where it is: that face lies on the other side now
         $then = $design->after(new Change('', $operations));

@@ -8,6 +8,7 @@ use Isleward\Core\Design\Storeys;
 use Isleward\Core\Measure\Length;
 use Isleward\Core\Measure\Refusal;
 use Isleward\Core\Measure\Units;
+use Isleward\Core\Measure\Zero;
 
 /** The lines of a given schedule, read from a table by what its columns state. A line that cannot be read wholly says why. */
 final class Reading
@@ -318,6 +319,6 @@ final class Reading
     /** To a thousandth of a mm: what a unit's factor leaves behind that is no one's figure. */
     private static function even(float $mm): float
     {
-        return round($mm, 3) + 0.0;
+        return Zero::plain(round($mm, 3));
     }
 }

@@ -92,7 +92,7 @@ final readonly class Fields
             throw $this->missing($name, 'a number that can be reckoned with');
         }
 
-        return $value + 0.0; // there is no negative nothing: a log in JSON would not keep it
+        return Zero::plain($value); // there is no negative nothing: a log in JSON would not keep it
     }
 
     /** A number from 0 to 1; null when it is not given. */

@@ -76,7 +76,7 @@ final class Length
         $rounded = round($mm, 1);
         $whole = abs($rounded - round($rounded)) < 0.05;
 
-        return str_replace('-', '−', number_format($rounded + 0.0, $whole ? 0 : 1, '.', self::THIN_SPACE));
+        return str_replace('-', '−', number_format(Zero::plain($rounded), $whole ? 0 : 1, '.', self::THIN_SPACE));
     }
 
     private static function feetInches(float $mm): string

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Schedule;
 
+use Isleward\Core\Measure\Zero;
+
 /** Headings with their units, rows of texts and real numbers, and a row of totals. */
 final readonly class Table
 {
@@ -31,7 +33,7 @@ final readonly class Table
     /** A number as it is written: of a length in mm without its ".0". */
     public static function figure(float $value, int $decimals): string
     {
-        $text = number_format($value + 0.0, $decimals, '.', '');
+        $text = number_format(Zero::plain($value), $decimals, '.', '');
         $text = preg_match('/^-0(\.0+)?$/', $text) === 1 ? substr($text, 1) : $text;
 
         return $decimals === 1 && str_ends_with($text, '.0') ? substr($text, 0, -2) : $text;

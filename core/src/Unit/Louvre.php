@@ -6,6 +6,7 @@ namespace Isleward\Core\Unit;
 
 use Isleward\Core\Measure\Fields;
 use Isleward\Core\Measure\Refusal;
+use Isleward\Core\Measure\Zero;
 
 /**
  * Blades that fill a light: as many as fit at the pitch with what remains shared between top and bottom, or a typed number.
@@ -56,7 +57,7 @@ final readonly class Louvre
             $f->choice('profile', BladeProfile::class, BladeProfile::Flat),
             $chord,
             $thickness,
-            $angle + 0.0,
+            Zero::plain($angle),
             $count === null ? ($f->has('pitch') ? $f->size('pitch', 'The pitch of the blades') : 75.0) : null,
             $count,
             $f->has('face') ? $f->size('face', 'The face width of the louvre’s frame', 0.0) : 25.0,

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Unit;
 
+use Isleward\Core\Measure\Zero;
+
 /** How a leaf moves, from shut to wholly open. */
 final readonly class Motion
 {
@@ -78,7 +80,7 @@ final readonly class Motion
     {
         return new self(
             $this->upright, $this->upright ? $width - $this->at : $this->at, $this->z, $this->upright ? -$this->angle : $this->angle,
-            -$this->dx + 0.0, $this->dy,
+            Zero::plain(-$this->dx), $this->dy,
             $this->fold === null ? null : [
                 'index' => $this->fold['index'],
                 'jamb' => $width - $this->fold['jamb'],
