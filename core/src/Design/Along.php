@@ -52,7 +52,9 @@ final readonly class Along
             );
         }
 
-        return new self($from, Zero::plain($value), $from->isOther() ? $ref : null, $point, $from === Reference::Point ? Zero::plain($at) : 0.0, $face);
+        $at = $from === Reference::Point ? Zero::plain($at) : 0.0;
+
+        return new self($from, Zero::plain($value), $from->isOther() ? $ref : null, $point, $at, $face);
     }
 
     public static function from(Fields $f): self
