@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Assembly;
 
 use App\Models\Acceptance;
+use App\Models\Band;
 use App\Models\GivenSchedule;
 use App\Models\GridType;
 use App\Models\Layout;
@@ -37,6 +38,7 @@ final class Tables
             Kind::Grid => GridType::class,
             Kind::Opening => Opening::class,
             Kind::Line => SettingOutLine::class,
+            Kind::Band => Band::class,
             Kind::Set => NamedSet::class,
             Kind::Acceptance => Acceptance::class,
             Kind::Given => GivenSchedule::class,

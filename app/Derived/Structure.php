@@ -21,6 +21,7 @@ use Isleward\Core\Design\Kind;
 use Isleward\Core\Design\Kinds;
 use Isleward\Core\Design\Naming;
 use Isleward\Core\Design\Wall;
+use Isleward\Core\Layer\Bands;
 use Isleward\Core\Measure\Fields;
 
 /** A project's storeys, outlines, walls, types and lines, how the walls stand, and any part of its openings on request. */
@@ -260,7 +261,7 @@ final class Structure
     /**
      * A name for all that a derived thing is worked out from; equal content has an equal hash, also after an undo. Of unit and grid types
      * only those are in it that these openings are filled with and that the curtain walls of these walls' outlines are made by, of the
-     * lines only those that lie on these walls or that something hangs on.
+     * lines only those that lie on these walls or that something hangs on, and of bands those that stand before these walls.
      *
      * @param  list<array<string, mixed>>  $openings
      * @param  list<string>  $walls  whose lines are in it; none for all curtain walls
@@ -274,12 +275,33 @@ final class Structure
                 array_filter($rows[$kind->value], static fn (array $row): bool => isset($used[$row['id']])),
             );
         }
+        $rows[Kind::Band->value] = $this->bandsBefore($walls);
         $lines = $this->linesOf($walls, $openings);
 
         return hash(
             'xxh128',
             serialize([$what, config('isleward.build'), $this->project->settings()->toArray(), $rows, $lines, $openings]),
         );
+    }
+
+    /**
+     * @param  list<string>  $walls  none for all
+     * @return list<array<string, mixed>> rows of the bands that stand before these
+     */
+    private function bandsBefore(array $walls): array
+    {
+        $rows = $this->rows[Kind::Band->value];
+        if ($walls === [] || $rows === []) {
+            return $rows;
+        }
+        $bands = Bands::in($this->design());
+        $asked = array_flip($walls);
+        $before = [];
+        foreach ($bands->all() as $band) {
+            $before[$band->id] = array_intersect_key(array_flip($bands->wallsOf($band)), $asked) !== [];
+        }
+
+        return array_values(array_filter($rows, static fn (array $row): bool => is_string($row['id']) && $before[$row['id']]));
     }
 
     /**

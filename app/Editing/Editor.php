@@ -30,6 +30,8 @@ use Isleward\Core\Design\Wall;
 use Isleward\Core\Edit\Edits;
 use Isleward\Core\Edit\Scope;
 use Isleward\Core\Edit\Standing;
+use Isleward\Core\Layer\Band;
+use Isleward\Core\Layer\Bands;
 use Isleward\Core\Measure\Fields;
 use Isleward\Core\Measure\Refusal;
 
@@ -176,7 +178,8 @@ final readonly class Editor
     public function restore(Project $project, User $user, Revision $revision, int $base, Revisions $revisions, ?Key $key = null): Outcome
     {
         return $this->holding(
-            $project, $user, 'revision.restore', $key, 1, function (Project $held) use ($user, $revision, $base, $revisions, $key): Outcome {
+            $project, $user, 'revision.restore', $key, 1,
+            function (Project $held) use ($user, $revision, $base, $revisions, $key): Outcome {
                 if ($base !== $held->change_number) {
                     throw Refusal::because(
                         'revision.changed_since',
@@ -379,12 +382,36 @@ final readonly class Editor
             $walls += array_fill_keys($stretches, true);
             $onAll = $onAll || $stretches !== [];
         }
-        if ($onAll) {
-            // a stretch may run through any of them
+        $bandWalls = $this->wallsOfBands($project, $change);
+        $walls += array_fill_keys($bandWalls, true);
+        if ($onAll || $bandWalls !== []) {
+            // a stretch may run through any of them, and fins be as high as several
             $storeys = array_fill_keys(Storey::query()->where('project_id', $project->id)->pluck('id')->all(), true);
         }
 
         return [array_map(strval(...), array_keys($walls)), array_map(strval(...), array_keys($storeys))];
+    }
+
+    /** @return list<string> walls before which bands that a change touched stand now, or stood */
+    private function wallsOfBands(Project $project, Change $change): array
+    {
+        $walls = [];
+        $design = null;
+        foreach ($change->operations as $operation) {
+            if ($operation->kind !== Kind::Band) {
+                continue;
+            }
+            $design ??= $this->assembly->design($project, Scope::none());
+            foreach ([$operation->before, $operation->after] as $band) {
+                if ($band instanceof Band) {
+                    // as it is in a design that holds it: a band that came or went is in one of the two alone
+                    $with = $design->after(new Change('', [Operation::add($band)]));
+                    $walls += array_fill_keys(Bands::in($with)->wallsOf($band), true);
+                }
+            }
+        }
+
+        return array_map(strval(...), array_keys($walls));
     }
 
     /** @return list<array<string, mixed>> */

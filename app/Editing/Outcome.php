@@ -8,6 +8,7 @@ use Isleward\Core\Design\Acceptance;
 use Isleward\Core\Design\Change;
 use Isleward\Core\Design\Kind;
 use Isleward\Core\Design\Kinds;
+use Isleward\Core\Design\Layered;
 use Isleward\Core\Design\Misfit;
 use Isleward\Core\Design\Opening;
 use Isleward\Core\Design\Operation;
@@ -159,10 +160,11 @@ final readonly class Outcome
                     $walls[$element->host] = true;
                 } elseif ($element !== null) {
                     $project = true;
-                    // of a unit type only those are made that hold it: they are among $also
+                    // of a unit type only those are made that hold it, of a band those it stands before: they are among $also
                     $structure = $structure
                                             || $element instanceof Settings
-                                            || (Kinds::of($element->kind())->bearing && ! $element instanceof UnitType);
+                                            || (Kinds::of($element->kind())->bearing && ! $element instanceof UnitType
+                                                && ! $element instanceof Layered);
                 }
             }
         }

@@ -5,23 +5,26 @@ declare(strict_types=1);
 use Isleward\Core\Check;
 use Isleward\Core\CurtainWall;
 use Isleward\Core\Drawing;
+use Isleward\Core\Layer;
 use Isleward\Core\Scene;
 use Isleward\Core\Schedule;
 
 /* Who gives what to drawings, scenes, schedules and findings, in the order they come in. */
 return [
     Drawing\Contributor::class => [Drawing\WallsDrawn::class, Drawing\OpeningsDrawn::class, CurtainWall\CurtainDrawn::class,
-        Drawing\SlabsDrawn::class],
-    Scene\Contributor::class => [Scene\UnitParts::class, Scene\WallParts::class, CurtainWall\CurtainParts::class, Scene\SlabParts::class],
+        Drawing\SlabsDrawn::class, Layer\BandsDrawn::class],
+    Scene\Contributor::class => [Scene\UnitParts::class, Scene\WallParts::class, CurtainWall\CurtainParts::class, Scene\SlabParts::class,
+        Layer\BandParts::class],
     Schedule\Contributor::class => [
         Schedule\OpeningSchedule::class, Schedule\TypeSchedule::class, Schedule\WallSchedule::class,
         CurtainWall\RunSchedule::class, CurtainWall\MemberSchedule::class, CurtainWall\InfillSchedule::class,
         CurtainWall\JointSchedule::class, CurtainWall\CuttingSchedule::class,
+        Layer\FinSchedule::class, Layer\FinCutting::class,
     ],
     Check\Rule::class => [
         Check\Overlap::class, Check\PastEdge::class, Check\NearCorner::class, Check\AcrossWall::class, Check\AcrossFloor::class,
         Check\SwingStruck::class, Check\SillFromElsewhere::class, Check\FacingIn::class, Check\Floating::class, Check\NameAndSize::class,
         Check\OffLine::class, Check\LintelBearing::class, Check\BowedReveal::class, Check\UnitDoubts::class,
-        CurtainWall\CurtainDoubts::class,
+        CurtainWall\CurtainDoubts::class, Layer\BandDoubts::class,
     ],
 ];

@@ -61,6 +61,7 @@ final class Furnished
             'host' => $east, 'storey' => $quay, 'type' => null, 'grid' => $this->ids['grid'], 'width' => 1800, 'height' => 2400,
             'position' => ['from' => 'right', 'value' => 900, 'to' => 'near'], 'sill' => ['from' => 'floor', 'height' => 0],
         ])['chosen'][0];
+        $this->ids['band'] = $this->do('band.add', ['storey' => $quay, 'walls' => [$south], 'spaced' => ['size' => 500]])['chosen'][0];
         $this->do('curtain.hand', ['ids' => [$this->ids['run']], 'free' => [['fromU' => 0, 'fromV' => 0, 'toU' => 1500, 'toV' => 1800]]]);
         $upload = fn (string $kind, string $content): array => ($this->ask)(
             'POST',
@@ -177,6 +178,14 @@ final class Furnished
             'type.add' => ['mark' => 'X-02', 'name' => 'another', 'sill' => 900] + $this->draft(),
             'type.change' => ['id' => $i['spare'], 'width' => 1300, 'name' => 'wider'],
             'type.remove' => ['id' => $i['spare']],
+            'band.add' => [
+                'storey' => $i['quay'], 'walls' => [$i['south']], 'gap' => '0.1 m', 'spaced' => ['by' => 'pitch', 'size' => 300],
+                'laws' => ['reach' => ['kind' => 'wave', 'from' => 100, 'to' => '0.4 m', 'waves' => 2], 'turn' => 20],
+            ],
+            'band.change' => ['ids' => [$i['band']], 'foot' => 50, 'laws' => ['reach' => ['kind' => 'ramp', 'from' => 50, 'to' => 300]]],
+            'band.remove' => ['ids' => [$i['band']]],
+            'band.pin' => ['id' => $i['band'], 'pieces' => [1, 2], 'reach' => '0.2 m'],
+            'band.carry' => ['id' => $i['band'], 'storeys' => [$i['charts']], 'shift' => 25, 'mirrored' => true, 'which' => ['reach']],
             'type.import' => ['document' => $this->ask('GET', 'exports/types.json?ids='.$i['spare']), 'marks' => ['X-01']],
             'type.from-lines' => [
                 'lines' => [['mark' => 'Z-9', 'kind' => 'window', 'width' => 800, 'height' => 600, 'sill' => 900]],

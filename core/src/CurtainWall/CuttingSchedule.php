@@ -35,31 +35,47 @@ final class CuttingSchedule implements Contributor
 
     public function rows(Design $design, array $bodies, array $frontages): array
     {
+        $rows = [];
+        foreach (self::sections($design, $frontages) as [$profile, $pieces, $elements]) {
+            array_push($rows, ...self::cut($design, $profile->name(), $pieces, $elements));
+        }
+
+        return $rows;
+    }
+
+    /**
+     * Bars of a section, and what each is cut into.
+     *
+     * @param  string  $section  its name, lengths in it marked
+     * @param  list<CutPiece>  $pieces
+     * @param  list<string>  $elements  they are cut for
+     * @return list<Row>
+     */
+    public static function cut(Design $design, string $section, array $pieces, array $elements): array
+    {
         $stock = Stock::usual($design->settings->curtainRules);
         $say = static fn (float $mm): string => Length::format($mm, $design->settings->units);
         $rows = [];
-        foreach (self::sections($design, $frontages) as [$profile, $pieces, $elements]) {
-            $section = Length::said($profile->name(), $design->settings->units);
-            $room = $stock->usable(max($stock->lengths));
-            $long = array_filter($pieces, static fn (CutPiece $p): bool => $p->length > $room);
-            foreach ($long as $piece) {
-                $rows[] = new Row($elements, [
-                    'section' => $section, 'bar' => null, 'count' => 0,
-                    'cuts' => sprintf('%d × %s %s: longer than any bar', $piece->count, $piece->mark, $say($piece->length)),
-                    'pieces' => $piece->count, 'used' => $piece->length * $piece->count, 'left' => null, 'waste' => 0.0,
-                    'wasteShare' => null, 'stock' => 0.0,
-                ]);
-            }
-            $short = array_values(array_diff_key($pieces, $long));
-            foreach ($short === [] ? [] : CuttingList::pack($short, $stock)->bars as $bar) {
-                $used = array_sum(array_column($bar->pieces, 1));
-                $rows[] = new Row($elements, [
-                    'section' => $section, 'bar' => $bar->length, 'count' => $bar->count, 'cuts' => self::cuts($bar, $say),
-                    'pieces' => count($bar->pieces) * $bar->count, 'used' => $used * $bar->count, 'left' => $bar->left,
-                    'waste' => ($bar->length - $used) * $bar->count, 'wasteShare' => 1 - $used / $bar->length,
-                    'stock' => $bar->length * $bar->count,
-                ]);
-            }
+        $section = Length::said($section, $design->settings->units);
+        $room = $stock->usable(max($stock->lengths));
+        $long = array_filter($pieces, static fn (CutPiece $p): bool => $p->length > $room);
+        foreach ($long as $piece) {
+            $rows[] = new Row($elements, [
+                'section' => $section, 'bar' => null, 'count' => 0,
+                'cuts' => sprintf('%d × %s %s: longer than any bar', $piece->count, $piece->mark, $say($piece->length)),
+                'pieces' => $piece->count, 'used' => $piece->length * $piece->count, 'left' => null, 'waste' => 0.0,
+                'wasteShare' => null, 'stock' => 0.0,
+            ]);
+        }
+        $short = array_values(array_diff_key($pieces, $long));
+        foreach ($short === [] ? [] : CuttingList::pack($short, $stock)->bars as $bar) {
+            $used = array_sum(array_column($bar->pieces, 1));
+            $rows[] = new Row($elements, [
+                'section' => $section, 'bar' => $bar->length, 'count' => $bar->count, 'cuts' => self::cuts($bar, $say),
+                'pieces' => count($bar->pieces) * $bar->count, 'used' => $used * $bar->count, 'left' => $bar->left,
+                'waste' => ($bar->length - $used) * $bar->count, 'wasteShare' => 1 - $used / $bar->length,
+                'stock' => $bar->length * $bar->count,
+            ]);
         }
 
         return $rows;

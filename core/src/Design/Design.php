@@ -25,6 +25,7 @@ final readonly class Design
      * @param  array<string, Pattern>  $grids  grid types
      * @param  array<string, Opening>  $openings
      * @param  array<string, SettingOutLine>  $lines
+     * @param  array<string, Layered>  $layers  what stands before walls
      * @param  array<string, Kept>  $kept  what is kept under names, of all kinds
      * @param  array<string, Acceptance>  $acceptances
      */
@@ -37,6 +38,7 @@ final readonly class Design
         public array $grids,
         public array $openings,
         public array $lines,
+        public array $layers,
         public array $kept,
         public array $acceptances,
     ) {
@@ -47,7 +49,7 @@ final readonly class Design
     /** @param  iterable<Element>  $elements */
     public static function of(Settings $settings, iterable $elements = []): self
     {
-        $storeys = $outlines = $walls = $types = $grids = $openings = $lines = $kept = $acceptances = [];
+        $storeys = $outlines = $walls = $types = $grids = $openings = $lines = $layers = $kept = $acceptances = [];
         foreach ($elements as $element) {
             match (true) {
                 $element instanceof Settings => $settings = $element,
@@ -58,13 +60,14 @@ final readonly class Design
                 $element instanceof Pattern => $grids[$element->id()] = $element,
                 $element instanceof Opening => $openings[$element->id] = $element,
                 $element instanceof SettingOutLine => $lines[$element->id] = $element,
+                $element instanceof Layered => $layers[$element->id()] = $element,
                 $element instanceof Kept => $kept[$element->id()] = $element,
                 $element instanceof Acceptance => $acceptances[$element->id] = $element,
                 default => throw new \LogicException('A design holds no '.$element::class.'.'),
             };
         }
 
-        return new self($settings, $storeys, $outlines, $walls, $types, $grids, $openings, $lines, $kept, $acceptances);
+        return new self($settings, $storeys, $outlines, $walls, $types, $grids, $openings, $lines, $layers, $kept, $acceptances);
     }
 
     /** The design after a change. */
@@ -88,7 +91,7 @@ final readonly class Design
         return [
             $this->settings->id => $this->settings,
         ] + $this->storeyList + $this->outlines + $this->walls + $this->types + $this->grids
-            + $this->openings + $this->lines + $this->kept + $this->acceptances;
+            + $this->openings + $this->lines + $this->layers + $this->kept + $this->acceptances;
     }
 
     public function wall(string $id): Wall

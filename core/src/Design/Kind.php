@@ -17,6 +17,7 @@ enum Kind: string
     case Grid = 'grid';
     case Opening = 'opening';
     case Line = 'line';
+    case Band = 'band';
     case Set = 'set';
     case Acceptance = 'acceptance';
     case Given = 'given';

@@ -15,6 +15,13 @@ use Isleward\Core\Design\LineAxis;
 use Isleward\Core\Design\Point;
 use Isleward\Core\Design\Reference;
 use Isleward\Core\Design\SillDatum;
+use Isleward\Core\Layer\Corners;
+use Isleward\Core\Layer\Law\Driven;
+use Isleward\Core\Layer\Quantity;
+use Isleward\Core\Layer\Remainder;
+use Isleward\Core\Layer\SectionShape;
+use Isleward\Core\Layer\SpacedBy;
+use Isleward\Core\Layer\Stand;
 use Isleward\Core\Measure\Argument as A;
 use Isleward\Core\Measure\Fields;
 use Isleward\Core\Measure\Refusal;
@@ -31,7 +38,7 @@ final class Arguments
     {
         return self::$all ??= [
             ...self::ofBuilding(), ...self::ofLines(), ...self::ofOpenings(), ...self::ofMany(), ...self::ofTypes(),
-            ...self::ofGrids(), ...self::ofKept(),
+            ...self::ofGrids(), ...self::ofBands(), ...self::ofKept(),
         ];
     }
 
@@ -44,7 +51,7 @@ final class Arguments
         // one edit is asked for at a time: only those it stands among are made
         foreach ([
             self::ofOpenings(...), self::ofMany(...), self::ofLines(...), self::ofTypes(...),
-            self::ofGrids(...), self::ofBuilding(...), self::ofKept(...),
+            self::ofGrids(...), self::ofBands(...), self::ofBuilding(...), self::ofKept(...),
         ] as $group) {
             $said = $group();
             if (isset($said[$edit])) {
@@ -322,6 +329,47 @@ final class Arguments
         $to = ['walls' => A::ids()->required(), 'to' => A::choice(array_column(AlignedTo::cases(), 'value'))->required()];
 
         return ['bays' => A::object($to)->orNull(), 'rows' => A::object($to)->orNull()];
+    }
+
+    /** @return array<string, array<string, A>> */
+    private static function ofBands(): array
+    {
+        $law = A::either(A::length(), A::open('a law: its kind and its figures, as docs/guide.md has them'));
+        $laws = $figures = [];
+        foreach (Quantity::cases() as $quantity) {
+            $laws[$quantity->value] = $law;
+            $figures[$quantity->value] = $quantity->driven() === Driven::Length ? A::length() : A::number()->says('degrees');
+        }
+        $drawn = array_intersect_key(
+            self::ofBuilding()['outline.draw'],
+            ['points' => 1, 'rectangle' => 1, 'circle' => 1, 'closed' => 1, 'closing' => 1],
+        );
+        $band = [
+            'name' => A::text(), 'outline' => A::text()->orNull(), 'walls' => A::list(A::text()), ...$drawn, 'gap' => A::length(),
+            'storey' => A::text(), 'foot' => A::length(), 'stand' => A::choice(Stand::class), 'shape' => A::choice(SectionShape::class),
+            'profile' => A::list(A::list(A::number()))->says('corners of a drawn section, as shares of its thickness and reach'),
+            'spaced' => A::object([
+                'by' => A::choice(SpacedBy::class), 'size' => A::length(), 'count' => A::count(), 'start' => A::length(),
+                'end' => A::length(), 'remainder' => A::choice(Remainder::class), 'corners' => A::choice(Corners::class),
+                'clear' => A::length(),
+            ]),
+            'laws' => A::object($laws), 'finish' => A::text()->orNull(),
+        ];
+
+        return [
+            'band.add' => [...$band, 'storey' => A::text()->required()],
+            'band.change' => ['ids' => A::ids()->required(), ...$band],
+            'band.remove' => ['ids' => A::ids()->required()],
+            'band.pin' => [
+                'id' => A::text()->required(), 'pieces' => A::list(A::count(), 1)->required(), 'out' => A::flag(), 'release' => A::flag(),
+                ...$figures,
+            ],
+            'band.carry' => [
+                'id' => A::text()->required(), 'to' => A::list(A::text()), 'storeys' => A::list(A::text()),
+                'which' => A::list(A::choice(Quantity::class)), 'shift' => A::number()->says('% of the run, for each more'),
+                'mirrored' => A::flag(), 'scale' => A::number(),
+            ],
+        ];
     }
 
     /** @return array<string, array<string, A>> what is kept under names */

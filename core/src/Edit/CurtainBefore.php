@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Edit;
 
+use Isleward\Core\Building\OffsetPath;
 use Isleward\Core\CurtainWall\Runs;
 use Isleward\Core\Design\Change;
 use Isleward\Core\Design\Curtain;
@@ -118,7 +119,8 @@ final readonly class CurtainBefore implements Edit
             $chain[] = $next[0];
         }
         if ($chain === [] || $starts > 1 || count($chain) !== count($walls)) {
-            throw Refusal::because('curtain.before_apart', 'A run stands before walls of one outline that follow one another.', $this->walls);
+            throw Refusal::because('curtain.before_apart', 'A run stands before walls of one outline that follow one another.',
+                $this->walls);
         }
 
         return [$chain, $closed];

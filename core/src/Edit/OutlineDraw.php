@@ -6,6 +6,7 @@ namespace Isleward\Core\Edit;
 
 use Isleward\Core\Building\Bodies;
 use Isleward\Core\Building\Joint;
+use Isleward\Core\Building\OffsetPath;
 use Isleward\Core\Design\Bend;
 use Isleward\Core\Design\Change;
 use Isleward\Core\Design\Curtain;

@@ -38,18 +38,20 @@ final readonly class OutlineRemove implements Edit
         $walls = $design->wallsOf($this->id);
         $ofWalls = array_flip(array_map(static fn (Wall $w): string => $w->id, $walls));
         $openings = array_filter($design->openings, static fn (Opening $o): bool => isset($ofWalls[$o->host]));
-        if ($openings !== [] && ! $this->withContents) {
+        $layers = BandRules::on($design, $this->id);
+        if (($openings !== [] || $layers !== []) && ! $this->withContents) {
+            $counts = ['opening' => count($openings), 'band' => count($layers)];
             throw Refusal::because(
                 'outline.carries',
-                sprintf('%s carries %s; they would go with it.', $outline->name, Words::counts(['opening' => count($openings)])),
-                array_keys($openings), ['openings' => count($openings), 'walls' => count($walls)]);
+                sprintf('%s carries %s; they would go with it.', $outline->name, Words::counts($counts)),
+                array_keys($openings), ['openings' => count($openings), 'walls' => count($walls), 'bands' => count($layers)]);
         }
 
         $lines = array_filter($design->lines, static fn (SettingOutLine $l): bool => isset($ofWalls[$l->host]));
 
         return new Change(sprintf('Removed %s', $outline->name), [
             ...References::letGo($design, $openings + $lines + $ofWalls),
-            ...array_map(Operation::remove(...), [...array_values($openings), ...array_values($lines), ...$walls, $outline]),
+            ...array_map(Operation::remove(...), [...array_values($openings), ...array_values($lines), ...$layers, ...$walls, $outline]),
         ]);
     }
 

@@ -9,6 +9,7 @@ use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Ids;
 use Isleward\Core\Design\Opening;
 use Isleward\Core\Design\Operation;
+use Isleward\Core\Design\Outline;
 use Isleward\Core\Design\SettingOutLine;
 use Isleward\Core\Design\Storey;
 use Isleward\Core\Measure\Fields;
@@ -53,17 +54,18 @@ final readonly class StoreyRemove implements Edit
             }
         }
         $goneOpenings = array_filter($design->openings, fn (Opening $o): bool => $o->storey === $this->id || isset($goneWalls[$o->host]));
-        if (! $this->withContents && ($goneOpenings !== [] || $goneWalls !== [])) {
+        $outlines = OutlineRemove::emptied($design, $goneWalls);
+        $layers = BandRules::on($design, $this->id, ...array_map(static fn (Outline $o): string => $o->id, $outlines));
+        if (! $this->withContents && ($goneOpenings !== [] || $goneWalls !== [] || $layers !== [])) {
             throw Refusal::because('storey.carries', sprintf(
                 'Storey %s carries %s; they would go with it.', $storey->name,
-                Words::counts(['opening' => count($goneOpenings), 'wall' => count($goneWalls)])),
+                Words::counts(['opening' => count($goneOpenings), 'wall' => count($goneWalls), 'band' => count($layers)])),
                 [...array_keys($goneOpenings), ...array_keys($goneWalls)],
-                ['openings' => count($goneOpenings), 'walls' => count($goneWalls)]);
+                ['openings' => count($goneOpenings), 'walls' => count($goneWalls), 'bands' => count($layers)]);
         }
-        $outlines = OutlineRemove::emptied($design, $goneWalls);
         $goneLines = array_filter($design->lines, fn (SettingOutLine $l): bool => $l->storey === $this->id || isset($goneWalls[$l->host]));
         array_push($operations, ...References::letGo($design, $goneOpenings + $goneLines + $goneWalls));
-        foreach ([...$goneOpenings, ...$goneLines, ...$goneWalls, ...$outlines, $storey] as $gone) {
+        foreach ([...$goneOpenings, ...$goneLines, ...$goneWalls, ...$layers, ...$outlines, $storey] as $gone) {
             $operations[] = Operation::remove($gone);
         }
         foreach ($storeys->all as $i => $other) {

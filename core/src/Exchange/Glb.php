@@ -96,23 +96,26 @@ final class Glb
             $p = $parts[0];
             $this->nodes[] = $node + [
                 'translation' => [$p->x / 1000, $p->z / 1000, -$p->y / 1000],
-                'rotation' => [0.0, sin($p->angle / 2), 0.0, cos($p->angle / 2)],
+                'rotation' => $p->turned(),
                 'extras' => $extras,
-            ];
+            ] + ($p->stretch === null ? [] : ['scale' => $p->stretch]);
 
             return;
         }
         $this->instanced = true;
-        $translations = $rotations = [];
+        $translations = $rotations = $scales = [];
         foreach ($parts as $p) {
             array_push($translations, $p->x / 1000, $p->z / 1000, -$p->y / 1000);
-            array_push($rotations, 0.0, sin($p->angle / 2), 0.0, cos($p->angle / 2));
+            array_push($rotations, ...$p->turned());
+            if ($p->stretch !== null) {
+                array_push($scales, ...$p->stretch);
+            }
         }
         $this->nodes[] = $node + [
             'extensions' => ['EXT_mesh_gpu_instancing' => ['attributes' => [
                 'TRANSLATION' => $this->floats($translations, 'VEC3', null),
                 'ROTATION' => $this->floats($rotations, 'VEC4', null),
-            ]]],
+            ] + ($scales === [] ? [] : ['SCALE' => $this->floats($scales, 'VEC3', null)])]],
             'extras' => $extras,
         ];
     }

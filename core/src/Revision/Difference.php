@@ -20,6 +20,7 @@ use Isleward\Core\Design\Spot;
 use Isleward\Core\Design\Storey;
 use Isleward\Core\Design\UnitType;
 use Isleward\Core\Design\Wall;
+use Isleward\Core\Layer\Band;
 use Isleward\Core\Measure\Length;
 use Isleward\Core\Measure\Refusal;
 
@@ -151,6 +152,7 @@ final readonly class Difference
                 $this->mm($was->height),
             ),
             $was instanceof Wall && $is instanceof Wall => $this->wall($was, $is),
+            $was instanceof Band && $is instanceof Band => self::all((new BandWords($this->now->settings->units))->between($was, $is)),
             $was instanceof GridType && $is instanceof GridType => self::all($this->curtains->type($was, $is)),
             $was instanceof Outline && $is instanceof Outline && $was->slab !== $is->slab => sprintf(
                 'stands on %s instead of %s',
@@ -226,6 +228,7 @@ final readonly class Difference
             ),
             $element instanceof UnitType => sprintf('Unit type %s %s', $element->mark, $element->name),
             $element instanceof GridType => sprintf('Grid type %s %s', $element->mark(), $element->name()),
+            $element instanceof Band => $element->name,
             $element instanceof SettingOutLine => 'Setting-out line '.$element->name,
             $element instanceof Kept => ucfirst($element->kind()->word()).' '.$element->called(),
             default => match ($element->kind()) {

@@ -49,6 +49,15 @@ final class AnyEdit
             ],
             default => ['from' => $r, 'height' => mt_rand(0, 2000) / 3],
         };
+        $band = $pick($design->layers)?->id() ?? 'ba-none';
+        $law = static fn (): array|int => $pick([
+            mt_rand(20, 400),
+            ['kind' => 'ramp', 'from' => mt_rand(30, 300), 'to' => mt_rand(30, 900)],
+            ['kind' => 'wave', 'from' => mt_rand(30, 300) / 7, 'to' => 900, 'waves' => mt_rand(1, 9) / 2, 'phase' => mt_rand(0, 99)],
+            ['kind' => 'drawn', 'points' => [[0, 50], [mt_rand(10, 90) / 100, mt_rand(50, 900)], [1, 300]],
+                'smooth' => (bool) mt_rand(0, 1)],
+            ['kind' => 'seeded', 'from' => 50, 'to' => 500, 'seed' => mt_rand(0, 99)],
+        ]);
         $kept = static fn (Kind $kind, string $none = 'none'): string => $pick(
             array_filter($design->kept, static fn ($k): bool => $k->kind() === $kind),
         )?->id() ?? $none;
@@ -286,6 +295,26 @@ final class AnyEdit
                 ['bays' => $pick([null, ['walls' => $some($design->walls, 3), 'to' => $pick(['lines', 'sides', 'middles', 'grid'])]])],
                 ['rows' => ['walls' => $some($design->walls, 9), 'to' => $pick(['lines', 'sides', 'middles', 'grid'])]],
             ]),
+            'band.add' => ['storey' => $storey] + $pick([
+                ['walls' => [$wall]],
+                ['outline' => $design->walls[$wall]->outline ?? 'ou-none',
+                    'spaced' => ['size' => 400, 'corners' => $pick(['on', 'through'])]],
+                ['circle' => ['x' => mt_rand(0, 20000), 'y' => -9000, 'radius' => mt_rand(1000, 4000)],
+                    'spaced' => ['by' => 'count', 'count' => 12]],
+                ['points' => [[0, -5000], ['x' => 9000, 'y' => -5000, 'rise' => 900]], 'stand' => 'lying', 'laws' => ['reach' => $law()]],
+            ]),
+            'band.change' => ['ids' => [$band]] + $pick([
+                ['gap' => mt_rand(0, 600), 'foot' => mt_rand(-300, 900) / 7],
+                ['laws' => [$pick(['reach', 'thickness', 'length']) => $law()]],
+                ['spaced' => ['size' => mt_rand(150, 900), 'corners' => $pick(['clear', 'on', 'through']), 'clear' => mt_rand(0, 400)]],
+                ['walls' => [$wall]],
+                ['shape' => $pick(['round', 'ellipse', 'flat']), 'stand' => $pick(['standing', 'lying', 'reaching'])],
+            ]),
+            'band.remove' => ['ids' => [$band]],
+            'band.pin' => ['id' => $band, 'pieces' => [mt_rand(0, 30)]]
+                + $pick([['reach' => mt_rand(50, 500) / 3], ['out' => true], ['release' => true]]),
+            'band.carry' => ['id' => $band, 'shift' => mt_rand(-50, 50), 'mirrored' => (bool) mt_rand(0, 1)]
+                + $pick([['to' => [$pick($design->layers)?->id() ?? 'ba-none']], ['storeys' => [$storey], 'scale' => mt_rand(1, 30) / 10]]),
             'curtain.before' => [
                 'walls' => mt_rand(0, 1) === 0 ? [$wall] : array_keys(array_filter(
                     $design->walls,

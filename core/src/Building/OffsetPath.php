@@ -2,9 +2,8 @@
 
 declare(strict_types=1);
 
-namespace Isleward\Core\Edit;
+namespace Isleward\Core\Building;
 
-use Isleward\Core\Building\End;
 use Isleward\Core\Geometry\Curve;
 
 /** Lines that run beside others at a distance, and meet as those do. */

@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Design;
+
+/** Something that stands before walls, along an outline or a path of its own; what it knows is in the folder of layers. */
+interface Layered extends Element
+{
+    public function called(): string;
+
+    public function position(): int;
+
+    /** The outline it follows; null where it has a path of its own. */
+    public function outline(): ?string;
+
+    /** The storey its foot is measured from. */
+    public function storey(): string;
+}

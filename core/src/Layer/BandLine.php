@@ -1,0 +1,161 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Layer;
+
+use Isleward\Core\Building\OffsetPath;
+use Isleward\Core\Design\Design;
+use Isleward\Core\Design\Wall;
+use Isleward\Core\Geometry\Curve;
+use Isleward\Core\Geometry\InvalidPath;
+use Isleward\Core\Geometry\Tolerance;
+use Isleward\Core\Geometry\Vec2;
+use Isleward\Core\Measure\Length;
+use Isleward\Core\Measure\Refusal;
+
+/** The line the backs of a band's pieces stand on, with its outside to the right, and which wall each stretch of it runs before. */
+final readonly class BandLine
+{
+    /** Two stretches that turn by less do not meet in a corner, radians. */
+    private const STRAIGHT_ON = 0.02;
+
+    public float $length;
+
+    /**
+     * @param  list<Curve>  $stretches
+     * @param  list<string|null>  $walls  before which each runs; null where the line is the band's own
+     * @param  list<float>  $starts  distance of each from the start of the line, mm
+     */
+    private function __construct(public array $stretches, public array $walls, public array $starts, public bool $closed)
+    {
+        $this->length = $starts === [] ? 0.0 : $starts[count($starts) - 1] + $stretches[count($stretches) - 1]->length();
+    }
+
+    /** @throws Refusal when there is no such line */
+    public static function of(Design $design, Band $band): self
+    {
+        try {
+            if ($band->line !== null) {
+                $curves = self::before($band->line->curves(), $band->gap, $band->line->closed);
+
+                return self::made($curves, array_fill(0, count($curves), null), $band->line->closed);
+            }
+
+            return self::alongOutline($design, $band);
+        } catch (InvalidPath) {
+            throw Refusal::because('band.hollow', sprintf(
+                '%s cannot stand %s before its line: a hollow arc of it is rounder than that.', $band->name, Length::mark($band->gap),
+            ), [$band->id]);
+        }
+    }
+
+    private static function alongOutline(Design $design, Band $band): self
+    {
+        $outline = $design->outline((string) $band->outline);
+        $walls = $design->wallsOf($outline->id);
+        $asked = array_flip($band->walls);
+        $chosen = array_map(static fn (Wall $w): bool => $asked === [] || isset($asked[$w->id]), $walls);
+        if (! in_array(true, $chosen, true)) {
+            throw Refusal::because('band.nowhere', sprintf('The walls %s ran before are not there any more.', $band->name), [$band->id]);
+        }
+        $all = ! in_array(false, $chosen, true);
+        $n = count($walls);
+        // of a closed outline it begins after one that is not its own
+        $first = $all || ! $outline->closed ? 0 : (int) array_search(false, $chosen, true) + 1;
+        $chains = [[]];
+        for ($k = 0; $k < $n; $k++) {
+            $i = ($first + $k) % $n;
+            if ($chosen[$i]) {
+                $chains[count($chains) - 1][] = $walls[$i];
+            } elseif ($chains[count($chains) - 1] !== []) {
+                $chains[] = [];
+            }
+        }
+        $curves = $of = [];
+        $closed = $all && $outline->closed;
+        foreach ($chains as $chain) {
+            if ($chain !== []) {
+                array_push($curves, ...self::before(array_map(static fn (Wall $w): Curve => $w->face(), $chain), $band->gap, $closed));
+                array_push($of, ...array_map(static fn (Wall $w): string => $w->id, $chain));
+            }
+        }
+
+        return self::made($curves, $of, $closed);
+    }
+
+    /**
+     * @param  list<Curve>  $curves
+     * @return list<Curve>
+     */
+    private static function before(array $curves, float $gap, bool $closed): array
+    {
+        if ($gap <= 0) {
+            return $curves;
+        }
+        $out = OffsetPath::of($curves, $gap, $closed);
+        foreach ($out as $i => $curve) {
+            // in a hollow corner a stretch shrinks, and beyond nothing it would run the other way
+            if ($curve->length() <= Tolerance::LENGTH || $curve->directionAt(0.0)->dot($curves[$i]->directionAt(0.0)) <= 0) {
+                throw Refusal::because('band.no_length', sprintf(
+                    '%s before the walls, stretch %d of the line is left with no length: leave less of a gap.',
+                    Length::mark($gap), $i + 1,
+                ));
+            }
+        }
+
+        return $out;
+    }
+
+    /**
+     * @param  list<Curve>  $stretches
+     * @param  list<string|null>  $walls
+     */
+    private static function made(array $stretches, array $walls, bool $closed): self
+    {
+        $starts = [];
+        $s = 0.0;
+        foreach ($stretches as $stretch) {
+            $starts[] = $s;
+            $s += $stretch->length();
+        }
+
+        return new self($stretches, $walls, $starts, $closed);
+    }
+
+    /** @return list<float> distances of its corners from its start; of a closed one also the one it begins at */
+    public function corners(): array
+    {
+        $corners = [];
+        foreach ($this->stretches as $i => $stretch) {
+            $before = $this->stretches[$i - 1] ?? ($this->closed ? $this->stretches[count($this->stretches) - 1] : null);
+            if ($before !== null && $before->end()->isAt($stretch->start())
+                && self::between($before->directionAt($before->length()), $stretch->directionAt(0.0)) > self::STRAIGHT_ON) {
+                $corners[] = $this->starts[$i];
+            }
+        }
+
+        return $corners;
+    }
+
+    /**
+     * The direction of a piece that stands in a corner: half way between both stretches; null where there is none.
+     *
+     * @param  int  $i  the stretch that begins there
+     */
+    public function halfWay(int $i): ?Vec2
+    {
+        $before = $this->stretches[$i - 1] ?? ($this->closed ? $this->stretches[count($this->stretches) - 1] : null);
+        if ($before === null || ! $before->end()->isAt($this->stretches[$i]->start())) {
+            return null;
+        }
+        $sum = $before->directionAt($before->length())->plus($this->stretches[$i]->directionAt(0.0));
+
+        return $sum->length() < 1e-6 ? null : $sum->unit();
+    }
+
+    private static function between(Vec2 $a, Vec2 $b): float
+    {
+        return abs(atan2($a->cross($b), $a->dot($b)));
+    }
+}

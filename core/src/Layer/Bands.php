@@ -1,0 +1,173 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Layer;
+
+use Isleward\Core\Building\Bodies;
+use Isleward\Core\Building\Body;
+use Isleward\Core\Design\Design;
+use Isleward\Core\Design\Wall;
+use Isleward\Core\Geometry\Upright;
+use Isleward\Core\Geometry\Vec2;
+use Isleward\Core\Measure\Refusal;
+
+/** The bands of a design as they stand, each worked out when it is first asked for. */
+final class Bands
+{
+    /** @var array<string, Fins|Refusal> */
+    private array $found = [];
+
+    /** @var array<string, array<string, list<int>>>|null pieces by wall, by band */
+    private ?array $byWall = null;
+
+    private function __construct(private readonly Design $design)
+    {
+    }
+
+    public static function in(Design $design): self
+    {
+        return $design->once(self::class, static fn (Design $d): self => new self($d));
+    }
+
+    /** @return list<Band> in the order they were put in */
+    public function all(): array
+    {
+        $bands = array_values(array_filter($this->design->layers, static fn (object $l): bool => $l instanceof Band));
+        usort($bands, static fn (Band $a, Band $b): int => $a->position <=> $b->position);
+
+        return $bands;
+    }
+
+    public static function band(Design $design, string $id): Band
+    {
+        $band = $design->layers[$id] ?? null;
+
+        return $band instanceof Band ? $band : throw Refusal::because('band.unknown', 'That band is not in this project any more.', [$id]);
+    }
+
+    /** @throws Refusal when it cannot stand */
+    public function of(Band $band): Fins
+    {
+        $found = $this->look($band);
+
+        return $found instanceof Fins ? $found : throw $found;
+    }
+
+    public function find(Band $band): ?Fins
+    {
+        $found = $this->look($band);
+
+        return $found instanceof Fins ? $found : null;
+    }
+
+    /** Why it cannot stand; null when it does. */
+    public function why(Band $band): ?string
+    {
+        $found = $this->look($band);
+
+        return $found instanceof Refusal ? $found->getMessage() : null;
+    }
+
+    /** @return list<array{Fins, list<int>}> bands with the pieces that stand before a wall, in the order they were put in */
+    public function before(string $wall): array
+    {
+        $this->byWall ??= $this->sorted();
+        $out = [];
+        foreach ($this->all() as $band) {
+            $pieces = $this->byWall[$wall][$band->id] ?? [];
+            $fins = $pieces === [] ? null : $this->find($band);
+            if ($fins !== null) {
+                $out[] = [$fins, $pieces];
+            }
+        }
+
+        return $out;
+    }
+
+    /** @return list<string> the walls before which it stands; of one that cannot stand, before which it would */
+    public function wallsOf(Band $band): array
+    {
+        if ($band->outline !== null) {
+            $walls = array_map(static fn (Wall $w): string => $w->id, $this->design->wallsOf($band->outline));
+            $some = array_values(array_intersect($walls, $band->walls));
+
+            return $some === [] ? $walls : $some;
+        }
+        $this->byWall ??= $this->sorted();
+        $walls = array_keys(array_filter($this->byWall, static fn (array $of): bool => isset($of[$band->id])));
+
+        return $walls === [] ? array_filter([$this->home($band)], is_string(...)) : $walls;
+    }
+
+    /** The wall that a band which cannot stand is told with, and whose scene and drawing hold it otherwise. */
+    public function home(Band $band): ?string
+    {
+        $walls = $band->outline === null ? [] : $this->design->wallsOf($band->outline);
+
+        return $band->walls[0] ?? $walls[0]->id ?? array_key_first($this->design->walls);
+    }
+
+    private function look(Band $band): Fins|Refusal
+    {
+        if (! isset($this->found[$band->id])) {
+            try {
+                $this->found[$band->id] = Fins::of($this->design, $band);
+            } catch (Refusal $why) {
+                $this->found[$band->id] = $why;
+            }
+        }
+
+        return $this->found[$band->id];
+    }
+
+    /** @return array<string, array<string, list<int>>> */
+    private function sorted(): array
+    {
+        $by = [];
+        $surfaces = null;
+        foreach ($this->all() as $band) {
+            $fins = $this->find($band);
+            if ($fins === null) {
+                continue;
+            }
+            foreach ($fins->stretch as $i => $stretch) {
+                $wall = $fins->line->walls[$stretch];
+                if ($wall === null) {
+                    $surfaces ??= $this->outer();
+                    $wall = self::nearest($surfaces, new Vec2($fins->x[$i], $fins->y[$i]));
+                }
+                if ($wall !== null) {
+                    $by[$wall][$band->id][] = $i;
+                }
+            }
+        }
+
+        return $by;
+    }
+
+    /** @return array<string, Upright> of the walls that a line of its own may run before */
+    private function outer(): array
+    {
+        return array_map(static fn (Body $b): Upright => $b->surface, array_filter(
+            Bodies::of($this->design),
+            fn (Body $b): bool => ! $this->design->isInner($b->host),
+        ));
+    }
+
+    /** @param  array<string, Upright>  $surfaces */
+    private static function nearest(array $surfaces, Vec2 $at): ?string
+    {
+        $nearest = null;
+        $least = INF;
+        foreach ($surfaces as $id => $surface) {
+            $u = max(0.0, min($surface->length, $surface->u($at)));
+            $apart = $surface->inPlan($u)->distanceTo($at);
+            if ($apart < $least - 1e-6) {
+                [$nearest, $least] = [$id, $apart];
+            }
+        }
+
+        return $nearest;
+    }
+}

@@ -1,0 +1,12 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Layer;
+
+/** Where what a pitch leaves over goes. */
+enum Remainder: string
+{
+    case End = 'end';
+    case Both = 'both';
+}

@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+use Illuminate\Database\Migrations\Migration;
+use Illuminate\Database\Schema\Blueprint;
+use Illuminate\Support\Facades\Schema;
+
+/** Bands of fins and tubes. */
+return new class extends Migration
+{
+    public function up(): void
+    {
+        Schema::create('bands', function (Blueprint $table): void {
+            $table->string('id', 20)->primary();
+            $table->string('project_id', 20)->index();
+            $table->string('name', 80);
+            $table->integer('position');
+            $table->string('outline_id', 20)->nullable();
+            $table->json('walls');
+            $table->json('line')->nullable();
+            $table->double('gap');
+            $table->string('storey_id', 20);
+            $table->double('foot');
+            $table->string('stand', 20);
+            $table->string('shape', 20);
+            $table->json('profile');
+            $table->json('spaced');
+            $table->json('laws');
+            $table->string('finish', 40)->nullable();
+            $table->json('pinned');
+            $table->foreign('project_id')->references('id')->on('projects')->cascadeOnDelete();
+        });
+    }
+
+    public function down(): void
+    {
+        Schema::dropIfExists('bands');
+    }
+};
