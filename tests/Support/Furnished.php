@@ -185,6 +185,7 @@ final class Furnished
             'band.change' => ['ids' => [$i['band']], 'foot' => 50, 'laws' => ['reach' => ['kind' => 'ramp', 'from' => 50, 'to' => 300]]],
             'band.remove' => ['ids' => [$i['band']]],
             'band.pin' => ['id' => $i['band'], 'pieces' => [1, 2], 'reach' => '0.2 m'],
+            'band.draw' => ['id' => $i['band'], 'of' => 'reach', 'kind' => 'wave'],
             'band.carry' => ['id' => $i['band'], 'storeys' => [$i['charts']], 'shift' => 25, 'mirrored' => true, 'which' => ['reach']],
             'type.import' => ['document' => $this->ask('GET', 'exports/types.json?ids='.$i['spare']), 'marks' => ['X-01']],
             'type.from-lines' => [

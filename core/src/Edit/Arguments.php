@@ -17,6 +17,7 @@ use Isleward\Core\Design\Reference;
 use Isleward\Core\Design\SillDatum;
 use Isleward\Core\Layer\Corners;
 use Isleward\Core\Layer\Law\Driven;
+use Isleward\Core\Layer\Law\LawKind;
 use Isleward\Core\Layer\Quantity;
 use Isleward\Core\Layer\Remainder;
 use Isleward\Core\Layer\SectionShape;
@@ -363,6 +364,10 @@ final class Arguments
             'band.pin' => [
                 'id' => A::text()->required(), 'pieces' => A::list(A::count(), 1)->required(), 'out' => A::flag(), 'release' => A::flag(),
                 ...$figures,
+            ],
+            'band.draw' => [
+                'id' => A::text()->required(), 'of' => A::choice(Quantity::class)->required(), 'kind' => A::choice(LawKind::class),
+                'handle' => A::text(), 'at' => A::number()->says('share of the run, 0 to 1'), 'value' => A::length(), 'remove' => A::flag(),
             ],
             'band.carry' => [
                 'id' => A::text()->required(), 'to' => A::list(A::text()), 'storeys' => A::list(A::text()),

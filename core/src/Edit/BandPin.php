@@ -84,13 +84,7 @@ final readonly class BandPin implements Edit
         $kept = [];
         foreach (Quantity::cases() as $quantity) {
             $name = $quantity->value;
-            $now = match ($quantity) {
-                Quantity::Thickness => $fins->thickness[$i],
-                Quantity::Reach => $fins->reach[$i],
-                Quantity::Length => $fins->length[$i],
-                Quantity::Turn => $fins->turn[$i],
-                Quantity::Lean => $fins->lean[$i],
-            };
+            $now = $fins->column($quantity)[$i];
             $value = $this->args->has($name) ? $quantity->driven()->value($this->args, $name) : $now;
             [$least, $most] = $quantity->limits();
             if ($value < $least || $value > $most) {

@@ -61,6 +61,7 @@ final class Edits
         'band.remove' => BandRemove::class,
         'band.pin' => BandPin::class,
         'band.carry' => BandCarry::class,
+        'band.draw' => BandDraw::class,
         'opening.own-type' => OpeningOwnType::class,
         'opening.from-marks' => OpeningFromMarks::class,
         'tracing.place' => TracingPlace::class,

@@ -210,6 +210,26 @@ final readonly class Fins
         );
     }
 
+    /** @return list<float> of every piece */
+    public function column(Quantity $quantity): array
+    {
+        return match ($quantity) {
+            Quantity::Thickness => $this->thickness,
+            Quantity::Reach => $this->reach,
+            Quantity::Length => $this->length,
+            Quantity::Turn => $this->turn,
+            Quantity::Lean => $this->lean,
+        };
+    }
+
+    /** @return array{float, float} least and greatest */
+    public function spread(Quantity $quantity): array
+    {
+        $values = $this->column($quantity);
+
+        return $values === [] ? [0.0, 0.0] : [min($values), max($values)];
+    }
+
     /** The plan point so far outward from a piece's place. */
     public function outward(int $i, float $by): Vec2
     {

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace Isleward\Core\Tests\Layer;
 
 use Isleward\Core\Layer\Law\Driven;
+use Isleward\Core\Layer\Law\Handle;
 use Isleward\Core\Layer\Law\Law;
+use Isleward\Core\Layer\Law\LawKind;
 use Isleward\Core\Layer\Law\Pcg32;
 use Isleward\Core\Measure\Fields;
 use Isleward\Core\Measure\Refusal;
@@ -87,6 +89,64 @@ final class LawTest extends TestCase
             self::assertEqualsWithDelta($scale * $law->at($mirrored ? 1 - $there : $there, 0), $carried->at($t, 0), 1e-6);
             self::assertEquals($carried, self::law($carried->toArray()), 'kept as it is');
         }
+    }
+
+    /** @param  array<string, mixed>  $law */
+    #[DataProvider('kinds')]
+    public function test_a_handle_lies_on_its_curve_and_is_where_it_was_dragged_to(array $law): void
+    {
+        foreach ([[], ['shift' => 30], ['mirrored' => true], ['mirrored' => true, 'shift' => 20, 'scale' => 2]] as $carried) {
+            $before = self::law($law + $carried);
+            foreach ($before->handles() as $i => $handle) {
+                if ($law['kind'] !== 'seeded') {
+                    // where what leaves at the end comes in at the start, the first and the last point are one place
+                    $seam = isset($carried['shift']) && in_array($handle->name, ['to', 'point 2'], true);
+                    self::assertTrue($seam || abs($handle->value - $before->at($handle->at, 0)) < 1e-6, "$handle->name of {$law['kind']}");
+                }
+                $at = $handle->slides ? $handle->at + ($handle->at > 0.5 ? -0.03 : 0.03) : $handle->at;
+                $after = $before->dragged($handle->name, $at, 444.0, Driven::Length);
+                $now = array_values(array_filter($after->handles(), static fn (Handle $h): bool => $h->name === $handle->name))[0];
+                self::assertEqualsWithDelta(444.0, $now->value, 1e-6, "$handle->name of {$law['kind']}");
+                self::assertEqualsWithDelta($at, $now->at, 1e-4, "$handle->name of {$law['kind']}");
+            }
+        }
+    }
+
+    /** @return iterable<string, array{array<string, mixed>}> */
+    public static function kinds(): iterable
+    {
+        yield 'constant' => [['kind' => 'constant', 'value' => 300]];
+        yield 'ramp' => [['kind' => 'ramp', 'from' => 100, 'to' => 300]];
+        yield 'wave' => [['kind' => 'wave', 'from' => 100, 'to' => 300, 'waves' => 2.5, 'phase' => 35]];
+        yield 'bump' => [['kind' => 'bump', 'from' => 100, 'to' => 300, 'place' => 30, 'width' => 22]];
+        yield 'steps' => [['kind' => 'steps', 'values' => [100, 300, 200]]];
+        yield 'drawn' => [['kind' => 'drawn', 'points' => [[0.1, 100], [0.45, 300], [0.85, 200]]]];
+        yield 'seeded' => [['kind' => 'seeded', 'from' => 100, 'to' => 300]];
+    }
+
+    /** @param  array<string, mixed>  $law */
+    #[DataProvider('kinds')]
+    public function test_a_law_becomes_any_other_kind_within_its_spread(array $law): void
+    {
+        $before = self::law($law);
+        foreach (LawKind::cases() as $kind) {
+            $after = $before->become($kind, Driven::Length, [100.0, 300.0]);
+            self::assertSame($kind, $after->kind);
+            for ($i = 0; $i <= 50; $i++) {
+                self::assertGreaterThanOrEqual(100.0 - 1e-6, $after->at($i / 50, $i));
+                self::assertLessThanOrEqual(300.0 + 1e-6, $after->at($i / 50, $i));
+            }
+        }
+    }
+
+    public function test_points_are_added_to_a_drawn_curve_and_taken_away(): void
+    {
+        $law = self::law(['kind' => 'drawn', 'points' => [[0, 100], [1, 300]]]);
+        $more = $law->withPoint(0.5, 250.0, Driven::Length);
+        self::assertEqualsWithDelta(250.0, $more->at(0.5, 0), 1e-9);
+        self::assertEquals($law, $more->withoutPoint('point 1', Driven::Length));
+        $this->expectExceptionMessage('A drawn curve has 2 to 200 points; 1 were given.');
+        $law->withoutPoint('point 0', Driven::Length);
     }
 
     public function test_a_smooth_curve_passes_its_points_and_never_beyond_them(): void

@@ -313,6 +313,11 @@ final class AnyEdit
             'band.remove' => ['ids' => [$band]],
             'band.pin' => ['id' => $band, 'pieces' => [mt_rand(0, 30)]]
                 + $pick([['reach' => mt_rand(50, 500) / 3], ['out' => true], ['release' => true]]),
+            'band.draw' => ['id' => $band, 'of' => $pick(['reach', 'thickness', 'turn'])] + $pick([
+                ['kind' => $pick(['constant', 'ramp', 'wave', 'bump', 'steps', 'drawn', 'seeded', 'combined'])],
+                ['at' => mt_rand(0, 99) / 100, 'value' => mt_rand(20, 600)],
+                ['handle' => $pick(['from', 'to', 'value', 'point 1', 'crest 0', 'crown']), 'at' => 0.3, 'value' => mt_rand(20, 600)],
+            ]),
             'band.carry' => ['id' => $band, 'shift' => mt_rand(-50, 50), 'mirrored' => (bool) mt_rand(0, 1)]
                 + $pick([['to' => [$pick($design->layers)?->id() ?? 'ba-none']], ['storeys' => [$storey], 'scale' => mt_rand(1, 30) / 10]]),
             'curtain.before' => [

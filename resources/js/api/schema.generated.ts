@@ -2916,6 +2916,244 @@ export interface components {
                 through?: "part" | "stretch" | "run";
             }[];
         };
+        BandAddArgs: {
+            name?: string;
+            outline?: string | null;
+            walls?: string[];
+            points?: ((number | string)[] | {
+                /** @description mm, or a text in people’s units */
+                x?: number | string;
+                /** @description mm, or a text in people’s units */
+                y?: number | string;
+                through?: (number | string)[];
+                tangent?: boolean;
+                /** @description mm, or a text in people’s units */
+                rise?: number | string;
+                /** @description mm, or a text in people’s units */
+                radius?: number | string;
+                /** @description degrees */
+                angle?: number;
+                /** @description mm, or a text in people’s units */
+                length?: number | string;
+                /** @description the longer way round */
+                major?: boolean;
+            })[];
+            closing?: {
+                /** @description mm, or a text in people’s units */
+                rise?: number | string;
+                /** @description mm, or a text in people’s units */
+                radius?: number | string;
+                /** @description degrees */
+                angle?: number;
+                /** @description mm, or a text in people’s units */
+                length?: number | string;
+                /** @description the longer way round */
+                major?: boolean;
+                through?: (number | string)[];
+                tangent?: boolean;
+            };
+            rectangle?: {
+                /** @description mm, or a text in people’s units */
+                x?: number | string;
+                /** @description mm, or a text in people’s units */
+                y?: number | string;
+                /** @description mm, or a text in people’s units */
+                width: number | string;
+                /** @description mm, or a text in people’s units */
+                depth: number | string;
+                /** @description mm, or a text in people’s units */
+                radius?: number | string;
+            };
+            circle?: {
+                /** @description mm, or a text in people’s units */
+                x?: number | string;
+                /** @description mm, or a text in people’s units */
+                y?: number | string;
+                /** @description mm, or a text in people’s units */
+                radius: number | string;
+            };
+            closed?: boolean;
+            /** @description mm, or a text in people’s units */
+            gap?: number | string;
+            storey: string;
+            /** @description mm, or a text in people’s units */
+            foot?: number | string;
+            /** @enum {string} */
+            stand?: "standing" | "lying" | "reaching";
+            /** @enum {string} */
+            shape?: "flat" | "round" | "ellipse" | "drawn";
+            /** @description corners of a drawn section, as shares of its thickness and reach */
+            profile?: number[][];
+            spaced?: {
+                /** @enum {string} */
+                by?: "pitch" | "count" | "greatest";
+                /** @description mm, or a text in people’s units */
+                size?: number | string;
+                count?: number | string;
+                /** @description mm, or a text in people’s units */
+                start?: number | string;
+                /** @description mm, or a text in people’s units */
+                end?: number | string;
+                /** @enum {string} */
+                remainder?: "end" | "both";
+                /** @enum {string} */
+                corners?: "through" | "on" | "clear";
+                /** @description mm, or a text in people’s units */
+                clear?: number | string;
+            };
+            laws?: {
+                thickness?: (number | string) | {
+                    [key: string]: unknown;
+                };
+                reach?: (number | string) | {
+                    [key: string]: unknown;
+                };
+                length?: (number | string) | {
+                    [key: string]: unknown;
+                };
+                turn?: (number | string) | {
+                    [key: string]: unknown;
+                };
+                lean?: (number | string) | {
+                    [key: string]: unknown;
+                };
+            };
+            finish?: string | null;
+        };
+        BandChangeArgs: {
+            ids: string[];
+            name?: string;
+            outline?: string | null;
+            walls?: string[];
+            points?: ((number | string)[] | {
+                /** @description mm, or a text in people’s units */
+                x?: number | string;
+                /** @description mm, or a text in people’s units */
+                y?: number | string;
+                through?: (number | string)[];
+                tangent?: boolean;
+                /** @description mm, or a text in people’s units */
+                rise?: number | string;
+                /** @description mm, or a text in people’s units */
+                radius?: number | string;
+                /** @description degrees */
+                angle?: number;
+                /** @description mm, or a text in people’s units */
+                length?: number | string;
+                /** @description the longer way round */
+                major?: boolean;
+            })[];
+            closing?: {
+                /** @description mm, or a text in people’s units */
+                rise?: number | string;
+                /** @description mm, or a text in people’s units */
+                radius?: number | string;
+                /** @description degrees */
+                angle?: number;
+                /** @description mm, or a text in people’s units */
+                length?: number | string;
+                /** @description the longer way round */
+                major?: boolean;
+                through?: (number | string)[];
+                tangent?: boolean;
+            };
+            rectangle?: {
+                /** @description mm, or a text in people’s units */
+                x?: number | string;
+                /** @description mm, or a text in people’s units */
+                y?: number | string;
+                /** @description mm, or a text in people’s units */
+                width: number | string;
+                /** @description mm, or a text in people’s units */
+                depth: number | string;
+                /** @description mm, or a text in people’s units */
+                radius?: number | string;
+            };
+            circle?: {
+                /** @description mm, or a text in people’s units */
+                x?: number | string;
+                /** @description mm, or a text in people’s units */
+                y?: number | string;
+                /** @description mm, or a text in people’s units */
+                radius: number | string;
+            };
+            closed?: boolean;
+            /** @description mm, or a text in people’s units */
+            gap?: number | string;
+            storey?: string;
+            /** @description mm, or a text in people’s units */
+            foot?: number | string;
+            /** @enum {string} */
+            stand?: "standing" | "lying" | "reaching";
+            /** @enum {string} */
+            shape?: "flat" | "round" | "ellipse" | "drawn";
+            /** @description corners of a drawn section, as shares of its thickness and reach */
+            profile?: number[][];
+            spaced?: {
+                /** @enum {string} */
+                by?: "pitch" | "count" | "greatest";
+                /** @description mm, or a text in people’s units */
+                size?: number | string;
+                count?: number | string;
+                /** @description mm, or a text in people’s units */
+                start?: number | string;
+                /** @description mm, or a text in people’s units */
+                end?: number | string;
+                /** @enum {string} */
+                remainder?: "end" | "both";
+                /** @enum {string} */
+                corners?: "through" | "on" | "clear";
+                /** @description mm, or a text in people’s units */
+                clear?: number | string;
+            };
+            laws?: {
+                thickness?: (number | string) | {
+                    [key: string]: unknown;
+                };
+                reach?: (number | string) | {
+                    [key: string]: unknown;
+                };
+                length?: (number | string) | {
+                    [key: string]: unknown;
+                };
+                turn?: (number | string) | {
+                    [key: string]: unknown;
+                };
+                lean?: (number | string) | {
+                    [key: string]: unknown;
+                };
+            };
+            finish?: string | null;
+        };
+        BandRemoveArgs: {
+            ids: string[];
+        };
+        BandPinArgs: {
+            id: string;
+            pieces: (number | string)[];
+            out?: boolean;
+            release?: boolean;
+            /** @description mm, or a text in people’s units */
+            thickness?: number | string;
+            /** @description mm, or a text in people’s units */
+            reach?: number | string;
+            /** @description mm, or a text in people’s units */
+            length?: number | string;
+            /** @description degrees */
+            turn?: number;
+            /** @description degrees */
+            lean?: number;
+        };
+        BandCarryArgs: {
+            id: string;
+            to?: string[];
+            storeys?: string[];
+            which?: ("thickness" | "reach" | "length" | "turn" | "lean")[];
+            /** @description % of the run, for each more */
+            shift?: number;
+            mirrored?: boolean;
+            scale?: number;
+        };
         TracingPlaceArgs: {
             id: string;
             a: number[];
@@ -3761,6 +3999,46 @@ export interface operations {
                     /** @constant */
                     edit: "curtain.hand";
                     args: components["schemas"]["CurtainHandArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "band.add";
+                    args: components["schemas"]["BandAddArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "band.change";
+                    args: components["schemas"]["BandChangeArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "band.remove";
+                    args: components["schemas"]["BandRemoveArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "band.pin";
+                    args: components["schemas"]["BandPinArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "band.carry";
+                    args: components["schemas"]["BandCarryArgs"];
                     /** @description Number of the latest change you have seen */
                     base: number;
                     /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */

@@ -57,4 +57,23 @@ final readonly class Bump implements Form
             'from' => $this->from, 'to' => $this->to, 'place' => $this->place, 'width' => $this->width, 'sharpness' => $this->sharpness,
         ];
     }
+
+    public function handles(): array
+    {
+        $crown = $this->place / 100;
+        $foot = ($this->place + $this->width / 2) / 100;
+
+        return array_values(array_filter([
+            new Handle('crown', $crown, $this->to, true), new Handle('foot', $foot, $this->from, true),
+        ], static fn (Handle $h): bool => $h->at >= 0 && $h->at <= 1));
+    }
+
+    public function dragged(string $handle, float $at, float $value): array
+    {
+        return match ($handle) {
+            'crown' => [...$this->toArray(), 'to' => $value, 'place' => round(100 * $at, 3)],
+            'foot' => [...$this->toArray(), 'from' => $value, 'width' => round(2 * abs(100 * $at - $this->place), 3)],
+            default => throw Handle::unknown($handle),
+        };
+    }
 }

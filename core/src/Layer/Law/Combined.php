@@ -41,4 +41,14 @@ final readonly class Combined implements Form
     {
         return ['how' => $this->how->value, 'first' => $this->first->toArray(), 'second' => $this->second->toArray()];
     }
+
+    public function handles(): array
+    {
+        return []; // either has its own; what both make together is nowhere held
+    }
+
+    public function dragged(string $handle, float $at, float $value): array
+    {
+        throw Handle::unknown($handle);
+    }
 }

@@ -27,4 +27,14 @@ final readonly class Constant implements Form
     {
         return ['value' => $this->value];
     }
+
+    public function handles(): array
+    {
+        return [new Handle('value', 0.5, $this->value, false)];
+    }
+
+    public function dragged(string $handle, float $at, float $value): array
+    {
+        return $handle === 'value' ? ['value' => $value] : throw Handle::unknown($handle);
+    }
 }

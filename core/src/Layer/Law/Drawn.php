@@ -124,4 +124,42 @@ final readonly class Drawn implements Form
 
         return array_values($slopes);
     }
+
+    public function handles(): array
+    {
+        return array_map(
+            static fn (int $i, array $point): Handle => new Handle("point $i", $point[0], $point[1], true),
+            array_keys($this->points), $this->points,
+        );
+    }
+
+    public function dragged(string $handle, float $at, float $value): array
+    {
+        $i = str_starts_with($handle, 'point ') ? (int) substr($handle, 6) : -1;
+        if (! isset($this->points[$i])) {
+            throw Handle::unknown($handle);
+        }
+
+        return [...$this->toArray(), 'points' => array_replace($this->points, [$i => [$at, $value]])];
+    }
+
+    /** @return array<string, mixed> its figures with one more point */
+    public function withPoint(float $at, float $value): array
+    {
+        $points = [...$this->points, [$at, $value]];
+        sort($points);
+
+        return [...$this->toArray(), 'points' => $points];
+    }
+
+    /** @return array<string, mixed> its figures without a point; the first and the last stay when there are no others */
+    public function withoutPoint(string $handle): array
+    {
+        $i = str_starts_with($handle, 'point ') ? (int) substr($handle, 6) : -1;
+        if (! isset($this->points[$i])) {
+            throw Handle::unknown($handle);
+        }
+
+        return [...$this->toArray(), 'points' => array_values(array_diff_key($this->points, [$i => 0]))];
+    }
 }

@@ -27,4 +27,14 @@ final readonly class Ramp implements Form
     {
         return ['from' => $this->from, 'to' => $this->to];
     }
+
+    public function handles(): array
+    {
+        return [new Handle('from', 0.0, $this->from, false), new Handle('to', 1.0, $this->to, false)];
+    }
+
+    public function dragged(string $handle, float $at, float $value): array
+    {
+        return $handle === 'from' || $handle === 'to' ? [...$this->toArray(), $handle => $value] : throw Handle::unknown($handle);
+    }
 }

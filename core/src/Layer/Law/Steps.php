@@ -43,4 +43,21 @@ final readonly class Steps implements Form
     {
         return ['values' => $this->values];
     }
+
+    public function handles(): array
+    {
+        $count = count($this->values);
+
+        return array_map(
+            static fn (int $i, float $value): Handle => new Handle("step $i", ($i + 0.5) / $count, $value, false),
+            array_keys($this->values), $this->values,
+        );
+    }
+
+    public function dragged(string $handle, float $at, float $value): array
+    {
+        $i = str_starts_with($handle, 'step ') ? (int) substr($handle, 5) : -1;
+
+        return isset($this->values[$i]) ? ['values' => array_replace($this->values, [$i => $value])] : throw Handle::unknown($handle);
+    }
 }

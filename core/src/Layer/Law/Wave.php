@@ -15,6 +15,9 @@ final readonly class Wave implements Form
 {
     private const MOST = 200.0;
 
+    /** Of more crests and troughs none could be told from the next. */
+    private const HANDLES = 60;
+
     private function __construct(private float $from, private float $to, private float $waves, private float $phase)
     {
     }
@@ -39,5 +42,30 @@ final readonly class Wave implements Form
     public function toArray(): array
     {
         return ['from' => $this->from, 'to' => $this->to, 'waves' => $this->waves, 'phase' => $this->phase];
+    }
+
+    public function handles(): array
+    {
+        // every crest and trough there is on the run
+        $handles = [];
+        for ($k = (int) ceil(-$this->phase / 100 * 2 - 0.5 - 1e-9); ; $k++) {
+            $at = ($this->phase / 100 + 0.25 + $k / 2) / $this->waves;
+            if ($at > 1 + 1e-9 || count($handles) === self::HANDLES) {
+                return $handles;
+            }
+            $crest = $k % 2 === 0;
+            $handles[] = new Handle(($crest ? 'crest ' : 'trough ').$k, min(1.0, max(0.0, $at)), $crest ? $this->to : $this->from, true);
+        }
+    }
+
+    public function dragged(string $handle, float $at, float $value): array
+    {
+        if (preg_match('/^(crest|trough) (-?\d{1,3})$/', $handle, $found) !== 1) {
+            throw Handle::unknown($handle);
+        }
+        // the wave is shifted so that this crest, or trough, comes to lie there
+        $phase = ($this->waves * $at - 0.25 - (int) $found[2] / 2) * 100;
+
+        return [...$this->toArray(), $found[1] === 'crest' ? 'to' : 'from' => $value, 'phase' => round($phase, 3)];
     }
 }
