@@ -85,8 +85,9 @@ final class SkerrowPilotHouse
         $this->watchRoom($watch);
         $this->workshop($workshop);
         $this->innerWalls();
-        $this->lookout();
+        $lookout = $this->lookout();
         (new GlassHouses($this->run(...), $this->storeys, $this->types))->make();
+        (new Fins($this->run(...), $this->storeys))->make($lookout, $watch[0]);
         $this->settingOut($main[0], $main[1]);
         $this->sets($main[0]);
         $this->run('section.keep', ['name' => 'A', 'fromX' => 14900, 'fromY' => -2000, 'toX' => 14900, 'toY' => 13400]);
@@ -147,7 +148,7 @@ final class SkerrowPilotHouse
      * The curved lookout on the point east of the house: an arc towards the sea and a straight wall behind. Below it is cut with parallel
      * jambs for hung windows, above with fixed lights that are bent to it.
      */
-    private function lookout(): void
+    private function lookout(): string
     {
         [$arc, $back] = $this->outline('Lookout', [[23000, 6400], ['x' => 31000, 'y' => 6400, 'radius' => 4400]], 250, 'Quay', 'Charts');
         $this->place($arc, 'Quay', 'W-27', ['from' => 'middle', 'value' => 0, 'to' => 'centre']);
@@ -161,6 +162,8 @@ final class SkerrowPilotHouse
         }
         $this->row($back, 'Quay', 'D-01', 3550, 0, 1);
         $this->row($back, 'Charts', 'W-13', 1700, 2000, 3);
+
+        return $arc;
     }
 
     /** Rooms on two storeys: a corridor wall, and walls between the rooms with a door at a nib in each; one nib is agreed to be less. */

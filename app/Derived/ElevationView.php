@@ -22,7 +22,10 @@ use Isleward\Core\Design\Tie;
 use Isleward\Core\Drawing\Catches;
 use Isleward\Core\Drawing\CatchKind;
 use Isleward\Core\Drawing\CatchLine;
+use Isleward\Core\Drawing\Drawing;
 use Isleward\Core\Drawing\Elevation;
+use Isleward\Core\Drawing\Layer;
+use Isleward\Core\Drawing\Shape;
 use Isleward\Core\Drawing\Symbols;
 use Isleward\Core\Geometry\Tolerance;
 use Isleward\Core\Unit\SolvedLight;
@@ -239,6 +242,7 @@ use OpenApi\Attributes as OA;
     'areas',
     'findings',
     'grids',
+    'bands',
     'hosts',
 ], properties: [
     new OA\Property(
@@ -247,6 +251,7 @@ use OpenApi\Attributes as OA;
         description: 'Which wall each shape of the drawing is',
         items: new OA\Items(type: 'string'),
     ),
+    new OA\Property(property: 'bands', type: 'array', items: new OA\Items(ref: '#/components/schemas/PlacedBand')),
     new OA\Property(
         property: 'grids',
         type: 'array',
@@ -349,11 +354,16 @@ final readonly class ElevationView
         }
 
         [$drawing, $hosts] = Elevation::withHosts($this->design, $this->bodies, $this->frontage);
+        // fins come by band, to be drawn over the openings
+        $behind = array_filter($drawing->shapes, static fn (Shape $s): bool => $s->layer !== Layer::Fin);
+        $hosts = array_values(array_intersect_key($hosts, $behind));
+        $drawing = new Drawing($drawing->title, $drawing->bounds, array_values($behind), $drawing->symbols, $drawing->placements);
 
         return [
             'frontage' => $this->frontage->id,
             'drawing' => $drawing->toArray(),
             'hosts' => $hosts,
+            'bands' => BandView::of($this->design, $this->bodies, $this->frontage),
             'openings' => $openings,
             'lines' => $lines,
             'figures' => $figures === [] ? (object) [] : $figures,

@@ -264,8 +264,10 @@ use OpenApi\Attributes as OA;
     'pictures',
     'types',
     'grids',
+    'bands',
     'runs',
 ], properties: [
+    new OA\Property(property: 'bands', type: 'array', items: new OA\Items(ref: '#/components/schemas/Band')),
     new OA\Property(property: 'grids', type: 'array', items: new OA\Items(ref: '#/components/schemas/RackGrid')),
     new OA\Property(property: 'runs', type: 'array', items: new OA\Items(ref: '#/components/schemas/RunPlace')),
     new OA\Property(property: 'settings', ref: '#/components/schemas/Settings'),
@@ -345,6 +347,7 @@ final readonly class ProjectView
             'types' => self::types($design, array_values($design->types)),
             'grids' => GridsView::of($project, $design),
             'runs' => GridsView::runs($design),
+            'bands' => BandView::all($design),
         ];
     }
 

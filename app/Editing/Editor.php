@@ -6,6 +6,7 @@ namespace App\Editing;
 
 use App\Assembly\Assembly;
 use App\Assembly\Ties;
+use App\Derived\BandView;
 use App\Derived\CurtainView;
 use App\Models\Change as Logged;
 use App\Models\Opening;
@@ -139,6 +140,7 @@ final readonly class Editor
             standing: self::walls($change),
             said: $said,
             curtains: CurtainView::tried($after, $change),
+            bands: BandView::tried($after, $change),
         );
     }
 

@@ -58,7 +58,11 @@ use OpenApi\Attributes as OA;
     'lines',
     'walls',
     'curtains',
+    'bands',
 ], properties: [
+    new OA\Property(
+        property: 'bands', type: 'array', description: 'How bands would stand before walls, when it is tried',
+        items: new OA\Items(ref: '#/components/schemas/PlacedBand')),
     new OA\Property(
         property: 'curtains', type: 'array', description: 'How curtain walls would stand, from the left ends of their walls, when it is tried',
         items: new OA\Items(ref: '#/components/schemas/CurtainGrid')),
@@ -115,6 +119,7 @@ final readonly class Outcome
      * @param  list<string>  $said  to be said besides what the change has to say
      * @param  list<array<string, mixed>>  $standing  how the walls it touched would stand; only for a try
      * @param  list<array<string, mixed>>  $curtains  how the curtain walls it touched would stand; only for a try
+     * @param  list<array<string, mixed>>  $bands  how the bands it touched would stand; only for a try
      */
     public function __construct(
         public int $number,
@@ -128,6 +133,7 @@ final readonly class Outcome
         public array $standing = [],
         public array $said = [],
         public array $curtains = [],
+        public array $bands = [],
     ) {
     }
 
@@ -193,6 +199,7 @@ final readonly class Outcome
             'lines' => $this->lines,
             'walls' => $this->standing,
             'curtains' => $this->curtains,
+            'bands' => $this->bands,
         ];
     }
 }

@@ -359,7 +359,9 @@ final class Arguments
 
         return [
             'band.add' => [...$band, 'storey' => A::text()->required()],
-            'band.change' => ['ids' => A::ids()->required(), ...$band],
+            'band.change' => [
+                'ids' => A::ids()->required(), ...$band, 'turned' => A::flag()->says('a line of its own is run the other way'),
+            ],
             'band.remove' => ['ids' => A::ids()->required()],
             'band.pin' => [
                 'id' => A::text()->required(), 'pieces' => A::list(A::count(), 1)->required(), 'out' => A::flag(), 'release' => A::flag(),

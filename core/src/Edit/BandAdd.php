@@ -9,6 +9,7 @@ use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Ids;
 use Isleward\Core\Design\Kind;
 use Isleward\Core\Design\Operation;
+use Isleward\Core\Geometry\Curve;
 use Isleward\Core\Layer\Band;
 use Isleward\Core\Layer\Bands;
 use Isleward\Core\Layer\OwnLine;
@@ -67,8 +68,9 @@ final readonly class BandAdd implements Edit
         $closed = $args->bool('closed') || $args->has('rectangle') || $args->has('circle');
         $drawn = DrawnSides::from($args, $closed);
         OutlineShape::require($drawn->curves(), $closed);
-        // shapes are drawn counter-clockwise, with their outside to the right
-        $curves = $drawn->curves();
+        // of a closed line the outside is outside, whichever way it was drawn
+        $turned = $closed && array_sum(array_map(static fn (Curve $c): float => $c->moment(), $drawn->curves())) < 0;
+        $curves = ($turned ? $drawn->turnedRound() : $drawn)->curves();
 
         return OwnLine::along($curves === [] ? throw InvalidOutline::tooFew($closed) : $curves, $closed)->toArray();
     }

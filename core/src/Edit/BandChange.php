@@ -67,7 +67,7 @@ final readonly class BandChange implements Edit
         $before = $band->toArray();
         $given = array_diff_key(
             $this->args->all(),
-            ['ids' => 1, 'laws' => 1, 'spaced' => 1, 'points' => 1, 'rectangle' => 1, 'circle' => 1, 'closed' => 1, 'closing' => 1],
+            ['ids' => 1, 'laws' => 1, 'spaced' => 1, 'points' => 1, 'rectangle' => 1, 'circle' => 1, 'closed' => 1, 'closing' => 1, 'turned' => 1],
         );
         if ($this->args->has('points') || $this->args->has('rectangle') || $this->args->has('circle')) {
             $given = [...$given, 'line' => BandAdd::line($this->args), 'outline' => null, 'walls' => []];
@@ -75,6 +75,13 @@ final readonly class BandChange implements Edit
             $given = [...$given, 'line' => null, 'walls' => $given['walls'] ?? []];
         } elseif ($this->args->has('walls') && $this->args->strings('walls') !== []) {
             $given = [...$given, 'line' => null, 'outline' => $design->wall($this->args->strings('walls')[0])->outline];
+        }
+        if ($this->args->bool('turned')) {
+            $line = $band->line ?? throw Refusal::because('band.no_line', sprintf(
+                '%s runs along an outline: its outside is the building’s.',
+                $band->name,
+            ), [$band->id]);
+            $given['line'] = $line->reversed()->toArray();
         }
         foreach (['laws', 'spaced'] as $group) {
             if ($this->args->has($group)) {

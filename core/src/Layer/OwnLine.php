@@ -47,6 +47,14 @@ final readonly class OwnLine
         return new self($points, $closed);
     }
 
+    /** The same line run the other way: its outside lies on its other side. */
+    public function reversed(): self
+    {
+        $curves = array_reverse(array_map(static fn (Curve $c): Curve => $c->reversed(), $this->curves()));
+
+        return $curves === [] ? $this : self::along($curves, $this->closed);
+    }
+
     /** @return list<Curve> */
     public function curves(): array
     {

@@ -163,6 +163,33 @@ final readonly class Layout implements Kept
                 [],
                 ['mark'],
             ),
+            'fins' => self::plain(
+                $name,
+                'Fins and tubes',
+                'fins',
+                ['mark', 'piece', 'section', 'length', 'count', 'total', 'area', 'finish'],
+                true,
+                ['band'],
+                ['mark'],
+            ),
+            'fin-classes' => self::plain(
+                $name,
+                'Fins by length class',
+                'fins',
+                ['class', 'piece', 'count', 'total', 'area', 'volume'],
+                true,
+                ['band'],
+                ['class'],
+            ),
+            'fin-cutting' => self::plain(
+                $name,
+                'Cutting list of fins',
+                'fin-cutting',
+                ['bar', 'count', 'cuts', 'pieces', 'left', 'waste', 'wasteShare', 'stock'],
+                false,
+                ['section'],
+                [],
+            ),
             default => null,
         };
     }

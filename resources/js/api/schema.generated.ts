@@ -1309,7 +1309,7 @@ export interface components {
             id: string;
             name: string;
             /** @enum {string} */
-            source: "openings" | "types" | "walls" | "runs" | "members" | "infills" | "joints" | "cutting";
+            source: "openings" | "types" | "walls" | "runs" | "members" | "infills" | "joints" | "cutting" | "fins" | "fin-cutting";
             columns: components["schemas"]["LayoutColumn"][];
             merge: boolean;
             groups: string[];
@@ -1479,6 +1479,127 @@ export interface components {
             undrawn: number;
             candidates: components["schemas"]["Candidate"][];
             off: components["schemas"]["OffMark"][];
+        };
+        /** @description The curve of a law before a wall */
+        LawCurve: {
+            /** @enum {string} */
+            of: "thickness" | "reach" | "length" | "turn" | "lean";
+            /** @description u, value, u, value … */
+            points: number[];
+            handles: {
+                name: string;
+                u: number;
+                value: number;
+                /** @description Along the run too */
+                slides: boolean;
+            }[];
+            /** @description What lies at the foot of its graph */
+            least: number;
+            /** @description What lies at the head of its graph */
+            most: number;
+        };
+        /** @description What drives a size along a run; the guide says what each kind’s figures are */
+        Law: {
+            /** @enum {string} */
+            kind: "constant" | "ramp" | "wave" | "bump" | "steps" | "drawn" | "seeded" | "combined";
+            /** @description % of the run */
+            shift: number;
+            mirrored: boolean;
+            scale: number;
+            value?: number;
+            from?: number;
+            to?: number;
+            waves?: number;
+            /** @description % of a wave */
+            phase?: number;
+            /** @description % of the run */
+            place?: number;
+            /** @description % of the run */
+            width?: number;
+            sharpness?: number;
+            values?: number[];
+            points?: number[][];
+            smooth?: boolean;
+            seed?: number;
+            /** @enum {string} */
+            how?: "sum" | "product" | "greater";
+            first?: components["schemas"]["Law"];
+            second?: components["schemas"]["Law"];
+        };
+        /** @description A band before a wall */
+        PlacedBand: {
+            element: string;
+            host: string;
+            /** @description Of pieces seen as rectangles: number from 0, u, level, u, level, number …; u from the wall’s left end */
+            boxes: number[];
+            /** @description Of the others: number, u, level, u, level … */
+            rings: number[][];
+            /** @description Share of the run, u, share, u …, in order */
+            along: number[];
+            curves: components["schemas"]["LawCurve"][];
+            /** @description Levels between which its curves are drawn */
+            graph: number[];
+            /** @description u, level, u, level */
+            bounds: number[];
+        };
+        Band: {
+            id: string;
+            name: string;
+            position: number;
+            outline: string | null;
+            /** @description Of its outline; none for all */
+            walls: string[];
+            /** @description Of its own */
+            line: {
+                [key: string]: unknown;
+            } | null;
+            gap: number;
+            storey: string;
+            /** @description Over the floor of its storey */
+            foot: number;
+            /** @enum {string} */
+            stand: "standing" | "lying" | "reaching";
+            /** @enum {string} */
+            shape: "flat" | "round" | "ellipse" | "drawn";
+            profile: number[][];
+            spaced: {
+                /** @enum {string} */
+                by: "pitch" | "count" | "greatest";
+                size: number;
+                count: number;
+                start: number;
+                end: number;
+                /** @enum {string} */
+                remainder: "end" | "both";
+                /** @enum {string} */
+                corners: "through" | "on" | "clear";
+                clear: number;
+            };
+            /** @description By what they drive */
+            laws: {
+                [key: string]: components["schemas"]["Law"];
+            };
+            finish: string | null;
+            pinned: {
+                [key: string]: unknown;
+            }[];
+            /** @description Why it cannot stand */
+            why: string | null;
+            /** @description Walls it stands before */
+            before: string[];
+            count: number;
+            /** @description Length of its line */
+            run: number;
+            /** @description How many corners its line has */
+            corners: number;
+            /** @description Length of all pieces */
+            total: number;
+            /** @description Of their sides, mm² */
+            area: number;
+            /** @description Least and greatest of every size */
+            spread: {
+                [key: string]: number[];
+            };
         };
         GridLine: {
             name: string;
@@ -1722,6 +1843,7 @@ export interface components {
         Elevation: {
             /** @description Which wall each shape of the drawing is */
             hosts: string[];
+            bands: components["schemas"]["PlacedBand"][];
             /** @description Its curtain walls */
             grids: components["schemas"]["CurtainGrid"][];
             lines: components["schemas"]["SettingOutLine"][];
@@ -2073,6 +2195,7 @@ export interface components {
             hash: string;
         };
         Project: {
+            bands: components["schemas"]["Band"][];
             grids: components["schemas"]["RackGrid"][];
             runs: components["schemas"]["RunPlace"][];
             settings: components["schemas"]["Settings"];
@@ -2118,6 +2241,8 @@ export interface components {
             place: components["schemas"]["Place"] | null;
         };
         Outcome: {
+            /** @description How bands would stand before walls, when it is tried */
+            bands: components["schemas"]["PlacedBand"][];
             /** @description How curtain walls would stand, from the left ends of their walls, when it is tried */
             curtains: components["schemas"]["CurtainGrid"][];
             /** @description How walls would stand, when it is tried */
@@ -3124,6 +3249,8 @@ export interface components {
                 };
             };
             finish?: string | null;
+            /** @description a line of its own is run the other way */
+            turned?: boolean;
         };
         BandRemoveArgs: {
             ids: string[];
@@ -3143,6 +3270,19 @@ export interface components {
             turn?: number;
             /** @description degrees */
             lean?: number;
+        };
+        BandDrawArgs: {
+            id: string;
+            /** @enum {string} */
+            of: "thickness" | "reach" | "length" | "turn" | "lean";
+            /** @enum {string} */
+            kind?: "constant" | "ramp" | "wave" | "bump" | "steps" | "drawn" | "seeded" | "combined";
+            handle?: string;
+            /** @description share of the run, 0 to 1 */
+            at?: number;
+            /** @description mm, or a text in people’s units */
+            value?: number | string;
+            remove?: boolean;
         };
         BandCarryArgs: {
             id: string;
@@ -4031,6 +4171,14 @@ export interface operations {
                     /** @constant */
                     edit: "band.pin";
                     args: components["schemas"]["BandPinArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "band.draw";
+                    args: components["schemas"]["BandDrawArgs"];
                     /** @description Number of the latest change you have seen */
                     base: number;
                     /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */

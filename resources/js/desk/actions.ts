@@ -12,6 +12,7 @@ export type Action = { name: string; key?: string; short?: string; run: () => vo
 
 const openings = (data: Data) => useDesk.getState().chosen.filter((id) => data.openings.has(id));
 const walls = (data: Data) => useDesk.getState().chosen.filter((id) => data.walls.has(id));
+const bands = (data: Data) => useDesk.getState().chosen.filter((id) => data.project.bands.some((b) => b.id === id));
 const sheet = (name: string, which: Sheet, key?: string, short?: string): Action => ({
     name,
     key,
@@ -88,6 +89,9 @@ export function deskActions(data: Data): Action[] {
               sheet('Tracings under the plan', 'tracings', 'j'),
               { name: 'Draw an outline of walls', run: () => startOutline(data) },
               { name: 'Draw inner walls', run: () => startOutline(data, true) },
+              ...(data.project.storeys.length > 0 && data.project.walls.length > 0
+                  ? [{ name: 'Draw a line for a band of fins', run: () => startOutline(data, false, null, true) }]
+                  : []),
               ...data.project.grids.map((g) => ({
                   name: `Draw a run of curtain wall ${g.mark}`,
                   run: () => startOutline(data, false, g.id),
@@ -130,13 +134,24 @@ export function lookActions(data: Data): Action[] {
         ...(some || desk.alone
             ? [{ name: desk.alone ? 'Work on everything again' : 'Work on what is chosen alone', key: 'o', run: () => workAlone(data) }]
             : []),
-        ...(openings(data).length + walls(data).length > 0 ? [{ name: 'Hide what is chosen', key: 'h', run: () => hideChosen(data) }] : []),
+        ...(openings(data).length + walls(data).length + bands(data).length > 0
+            ? [{ name: 'Hide what is chosen', key: 'h', run: () => hideChosen(data) }]
+            : []),
         { name: 'Show all that is hidden', key: 'u', run: showEverything },
         {
             name: desk.through ? 'Walls solid again' : 'See through the outer walls',
             key: 'v',
             run: () => useDesk.setState((s) => ({ through: !s.through })),
         },
+        ...(data.project.bands.length > 0
+            ? [
+                  {
+                      name: desk.dimmed ? 'Fins solid again' : 'See through the fins',
+                      key: 'p',
+                      run: () => useDesk.setState((s) => ({ dimmed: !s.dimmed })),
+                  },
+              ]
+            : []),
         ...(Object.keys(hideable) as Hideable[]).map((kind) => ({
             name: `${desk.hidden.includes(kind) ? 'Show' : 'Hide'} ${hideable[kind]}`,
             run: () => toggleHidden(kind),
@@ -149,7 +164,7 @@ export function lookAtFace(face: 'outer' | 'inner'): void {
 }
 
 function hideChosen(data: Data): void {
-    const ids = [...openings(data), ...walls(data)];
+    const ids = [...openings(data), ...walls(data), ...bands(data)];
     useDesk.setState((s) => ({ hiddenOnes: [...new Set([...s.hiddenOnes, ...ids])], chosen: [] }));
 }
 

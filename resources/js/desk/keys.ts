@@ -66,6 +66,7 @@ function deskKey(data: Data, event: KeyboardEvent, onPane: boolean): boolean {
         if (desk.mode.is !== 'nothing') desk.leave();
         else if (desk.sheet) desk.open(null);
         else if (desk.cells.length > 0 || desk.piece) desk.set({ cells: [], piece: null });
+        else if (desk.fins.length > 0) desk.set({ fins: [] });
         else if (desk.listFindings || desk.chosen.length > 0) {
             desk.set({ listFindings: false });
             desk.choose([]);
@@ -73,6 +74,11 @@ function deskKey(data: Data, event: KeyboardEvent, onPane: boolean): boolean {
         return true;
     }
     const openings = desk.chosen.filter((id) => data.openings.has(id));
+    const bands = desk.chosen.filter((id) => data.project.bands.some((b) => b.id === id));
+    if (event.key === 'Delete' && bands.length > 0 && data.mayEdit) {
+        void data.edit('band.remove', { ids: bands }).then((done) => done && useDesk.getState().choose([]));
+        return true;
+    }
     if (event.key === 'Delete' && openings.length > 0 && data.mayEdit) {
         desk.set({ removingOpenings: openings });
         return true;

@@ -14,11 +14,14 @@ export type Showing = {
     findings: boolean;
     tracings: boolean;
     marks: boolean;
+    /** fins are drawn as a veil */
+    dimmed: boolean;
     through: boolean;
     /** whether anything of openings or walls is hidden, apart from the face that is looked at */
     partial: boolean;
     wall: (id: string) => boolean;
     opening: (o: Pick<PlacedOpening, 'id' | 'host' | 'storey'>) => boolean;
+    band: (id: string) => boolean;
     said: string[];
 };
 
@@ -31,9 +34,10 @@ export function useShowing(): Showing {
     const alone = useDesk((s) => s.alone);
     const through = useDesk((s) => s.through);
     const marks = useDesk((s) => s.marks);
+    const dimmed = useDesk((s) => s.dimmed);
     return useMemo(
-        () => ({ ...showingOf(data, face, hidden, hiddenSets, hiddenOnes, alone, through), marks }),
-        [data, face, hidden, hiddenSets, hiddenOnes, alone, through, marks],
+        () => ({ ...showingOf(data, face, hidden, hiddenSets, hiddenOnes, alone, through), marks, dimmed }),
+        [data, face, hidden, hiddenSets, hiddenOnes, alone, through, marks, dimmed],
     );
 }
 
@@ -45,7 +49,7 @@ function showingOf(
     hiddenOnes: string[],
     alone: Alone | null,
     through: boolean,
-): Omit<Showing, 'marks'> {
+): Omit<Showing, 'marks' | 'dimmed'> {
     const sets = data.project.sets.filter((s) => hiddenSets.includes(s.id));
     const gone = new Set([...hiddenOnes, ...sets.flatMap((s) => s.members)]);
     const inner = new Set(data.project.outlines.filter((o) => o.inner).map((o) => o.id));
@@ -61,6 +65,7 @@ function showingOf(
         (!alone?.storey || o.storey === alone.storey) &&
         (!these || these.has(o.id));
     const known = hiddenOnes.filter((id) => data.openings.has(id)).length;
+    const bands = data.project.bands.filter((b) => hiddenOnes.includes(b.id)).length;
     const stand = hiddenOnes.filter((id) => data.walls.has(id)).length;
     return {
         frontages: data.project.frontages.filter((f) => f.inner === (face === 'inner') && Object.keys(f.walls).some((w) => walls.has(w))),
@@ -72,11 +77,13 @@ function showingOf(
         partial: alone !== null || gone.size > 0 || off('openings') || off('outer') || off('inner'),
         wall: (id) => walls.has(id),
         opening,
+        band: (id) => !off('fins') && !gone.has(id),
         said: [
             ...(alone ? [`all but ${alone.name}`] : []),
             ...hidden.map((kind) => hideable[kind]),
             ...sets.map((s) => `set ${s.name}`),
             ...(known > 0 ? [known === 1 ? '1 opening' : `${known} openings`] : []),
+            ...(bands > 0 ? [bands === 1 ? '1 band' : `${bands} bands`] : []),
             ...(stand > 0 ? [stand === 1 ? '1 wall' : `${stand} walls`] : []),
         ],
     };

@@ -13,6 +13,9 @@ export type InHand = { type: string | null; grid?: string; label: string; width:
 /** A cell of a curtain wall: of which stretch or opening, by the lines at its left and under it. */
 export type CellKey = { element: string; left: string; foot: string };
 
+/** What of a band's pieces a law drives. */
+export type Driven = Schemas['LawCurve']['of'];
+
 /** A piece of a line of a curtain wall, from the crossing line it begins at. */
 export type PieceKey = {
     element: string;
@@ -127,6 +130,7 @@ export const hideable = {
     findings: 'findings',
     outer: 'outer walls',
     inner: 'inner walls',
+    fins: 'fins',
     tracings: 'tracings',
 } as const;
 export type Hideable = keyof typeof hideable;
@@ -171,12 +175,16 @@ type Desk = {
     /** of a chosen curtain wall */
     cells: CellKey[];
     piece: PieceKey | null;
+    /** of a chosen band, by their numbers */
+    fins: number[];
+    /** whose law's curve is drawn */
+    driven: Driven;
     storey: string | null;
     mode: Mode;
     sheet: Sheet | null;
     preview: Preview | null;
     /** what would become of it with what is being typed in a card */
-    tried: Pick<Outcome, 'placed' | 'curtains'> | null;
+    tried: Pick<Outcome, 'placed' | 'curtains' | 'bands'> | null;
     /** what differs between two states, drawn while they are compared */
     differing: Difference[];
     /** the building's outside, or the inner walls */
@@ -189,6 +197,8 @@ type Desk = {
     alone: Alone | null;
     /** outer walls are seen through in the solid model */
     through: boolean;
+    /** fins are seen through in the elevation */
+    dimmed: boolean;
     dimensions: boolean;
     /** marks are written under the openings */
     marks: boolean;
@@ -244,6 +254,7 @@ const plain = {
     hiddenOnes: [],
     alone: null,
     through: false,
+    dimmed: false,
     dimensions: false,
     marks: false,
     going: null,
@@ -261,6 +272,8 @@ export const useDesk = create<Desk>((set) => ({
     chosen: [],
     cells: [],
     piece: null,
+    fins: [],
+    driven: 'reach',
     storey: null,
     mode: nothing,
     ...plain,
@@ -278,7 +291,7 @@ export const useDesk = create<Desk>((set) => ({
     set: (part) => set(part),
     choose: (ids, add = false) =>
         set((s) => {
-            if (!add) return { chosen: ids, cells: [], piece: null, listFindings: false };
+            if (!add) return { chosen: ids, cells: [], piece: null, fins: [], listFindings: false };
             if (ids.length > 1) return { chosen: [...new Set([...s.chosen, ...ids])], listFindings: false };
             const kept = s.chosen.filter((id) => !ids.includes(id));
             return { chosen: kept.length === s.chosen.length ? [...s.chosen, ...ids] : kept };
@@ -316,6 +329,8 @@ export const resetDesk = () =>
         chosen: [],
         cells: [],
         piece: null,
+        fins: [],
+        driven: 'reach',
         storey: null,
         mode: nothing,
         main: 'elevation',

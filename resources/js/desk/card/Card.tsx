@@ -19,6 +19,8 @@ const CurtainCard = later('The card of the curtain wall', () => import('../curta
 const CellCard = later('The card of the cells', () => import('../curtain/CellCard').then((m) => m.CellCard));
 const PieceCard = later('The card of the line', () => import('../curtain/PieceCard').then((m) => m.PieceCard));
 
+const BandCard = later('The card of the band', () => import('../bands/BandCard').then((m) => m.BandCard));
+
 const tries = { drop: dropTried };
 
 /** The sheet that states what is chosen and takes exact figures. */
@@ -36,6 +38,7 @@ export function Card() {
     const wall = one ? data.walls.get(one) : undefined;
     const line = one ? data.lines.get(one) : undefined;
     const storey = one ? data.storeys.get(one) : undefined;
+    const band = one ? data.project.bands.find((b) => b.id === one) : undefined;
     const outline = one ? data.project.outlines.find((o) => o.id === one) : undefined;
     const outlineWall = outline && data.project.walls.find((w) => w.outline === outline.id);
     const what = sheet ? (
@@ -54,6 +57,8 @@ export function Card() {
         <WallCard key={wall.id} wall={wall} />
     ) : outlineWall ? (
         <WallCard key={outlineWall.id} wall={outlineWall} />
+    ) : band ? (
+        <BandCard key={band.id} band={band} />
     ) : line ? (
         <LineCard key={line.id} line={line} />
     ) : storey ? (

@@ -103,6 +103,7 @@ export function ProjectCard() {
                             </Button>
                         </div>
                     )}
+                    {data.project.bands.length > 0 && <BandList />}
                     {data.project.sets.length > 0 && (
                         <div className="mt-3 border-t border-hairline pt-2">
                             <p className="text-quiet">Sets</p>
@@ -114,6 +115,31 @@ export function ProjectCard() {
                 </>
             )}
         </>
+    );
+}
+
+/** The bands there are, to choose one. */
+function BandList() {
+    const data = useData();
+    return (
+        <div className="mt-3 border-t border-hairline pt-2">
+            <p className="text-quiet">Bands of fins</p>
+            {data.project.bands.map((b) => (
+                <p key={b.id} className="flex min-h-7 items-center gap-2">
+                    <button
+                        type="button"
+                        className="min-w-0 grow truncate text-left font-semibold text-tide hover:underline"
+                        onClick={() => {
+                            useDesk.getState().choose([b.id]);
+                            useDesk.getState().show([b.id]);
+                        }}
+                    >
+                        {b.name}
+                    </button>
+                    <span className="text-quiet">{b.why ? 'cannot stand' : b.count}</span>
+                </p>
+            ))}
+        </div>
     );
 }
 

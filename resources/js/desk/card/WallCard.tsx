@@ -16,6 +16,8 @@ import { ActionRow, Facts, Heading, Sentence, useSend } from './parts';
 
 const MakeCurtain = later('Curtain walls', () => import('../curtain/MakeCurtain').then((m) => m.MakeCurtain), null);
 
+const BandsBefore = later('Bands', () => import('../bands/BandsBefore').then((m) => m.BandsBefore), null);
+
 const joints: Record<string, string> = {
     free: 'free',
     flush: 'runs on',
@@ -118,6 +120,7 @@ export function WallCard({ wall }: { wall: Wall }) {
                     </Button>
                 </p>
             )}
+            {outline && <BandsBefore wall={wall} />}
             {data.mayEdit && !outline?.inner && <MakeCurtain wall={wall} />}
             {data.mayEdit && outline && (
                 <div className="mt-3 border-t border-hairline pt-2">

@@ -11,6 +11,7 @@ import { frontageAlone } from '../showing';
 import { bearingOf } from '../words';
 import { ArcWords } from '../card/ArcWords';
 import { AlignWords } from './AlignWords';
+import { BandsBefore } from '../bands/BandsBefore';
 import { ByHandList } from './ByHandList';
 import { gridsOf } from './grids';
 import { LeanFigure } from './LeanFigure';
@@ -226,6 +227,7 @@ export function CurtainCard({ wall }: { wall: Wall }) {
                     ['The run', run ? data.length(run.length) : ''],
                 ]}
             />
+            <BandsBefore wall={wall} />
             <LikeRuns wall={wall} />
             {findings.map((f) => (
                 <FindingNote key={f.key} finding={f} />

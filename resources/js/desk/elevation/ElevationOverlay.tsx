@@ -17,6 +17,8 @@ import { KeptOverlay, PreviewOverlay } from './PreviewOverlay';
 const CurtainOverlay = later('What is chosen', () => import('../curtain/CurtainOverlay').then((m) => m.CurtainOverlay), null);
 const TriedOverlay = later('What is being typed', () => import('../curtain/TriedOverlay').then((m) => m.TriedOverlay), null);
 
+const BandOverlay = later('The curve of the law', () => import('../bands/BandOverlay').then((m) => m.BandOverlay), null);
+
 type Props = { view: View; size: Size };
 
 /** Below this scale, px to the mm, figures would cover the drawing they are about. */
@@ -32,6 +34,8 @@ export function ElevationOverlay({ view, size, dragged }: Props & { dragged: Dra
     const ghost = useDesk(ghostOf);
     const part = useDesk((s) => s.cells.length > 0 || s.piece !== null || s.mode.is === 'spanning');
     const tried = useDesk((s) => s.tried !== null);
+    const one = chosen.length === 1 ? chosen[0] : null;
+    const band = one && !sheet ? data.project.bands.find((b) => b.id === one) : undefined;
     const openings = chosen
         .map((id) => data.openings.get(id))
         .filter((o): o is FoundOpening => o !== undefined && o.frontage.inner === inner && showing.opening(o));
@@ -59,6 +63,7 @@ export function ElevationOverlay({ view, size, dragged }: Props & { dragged: Dra
             {openings.map((o) => (o.id === ghost?.moving ? null : <ChosenOpening key={o.id} opening={o} view={view} size={size} />))}
             {part && <CurtainOverlay view={view} size={size} />}
             {tried && <TriedOverlay view={view} size={size} />}
+            {band && <BandOverlay key={band.id} band={band} view={view} size={size} />}
             <LinesOverlay view={view} size={size} dragged={dragged} />
             <MeetsOverlay view={view} size={size} />
             <PreviewOverlay view={view} size={size} />

@@ -5,6 +5,7 @@ import { DrawingPane, type At } from '../drawing/DrawingPane';
 import { fit, toScreen, type Bounds } from '../drawing/view';
 import { holdGhost, movedGhost, wallAt } from '../ghost';
 import { caughtPosition, caughtSill, inquire, placeGhost, spread } from '../placing';
+import { pieceAt, placedBands } from '../bands/placed';
 import { choosePart, partAt } from '../curtain/grids';
 import { MeasureBar } from '../MeasureBar';
 import { spotAt } from '../measuring';
@@ -28,6 +29,8 @@ export function ElevationPane() {
     const inside = useDesk((s) => s.inside);
     const face = useDesk((s) => s.face);
     const showing = useShowing();
+    const chosen = useDesk((s) => s.chosen);
+    const tried = useDesk((s) => s.tried);
     const drag = useRef<{ id: string; dx: number; dy: number; add: boolean } | null>(null);
     /** where a rectangle for curtain wall was begun */
     const rectangle = useRef<{ x: number; y: number } | null>(null);
@@ -47,12 +50,23 @@ export function ElevationPane() {
 
     const paint = useCallback(
         (ctx: CanvasRenderingContext2D, view: Parameters<typeof toScreen>[0], size: { width: number; height: number }) => {
-            paintElevation(ctx, view, size, data.project, data.elevations, moving, storey, showing);
+            paintElevation(
+                ctx,
+                view,
+                size,
+                data.project,
+                data.elevations,
+                moving,
+                storey,
+                showing,
+                chosen,
+                tried?.bands.map((b) => b.element) ?? [],
+            );
             if (!data.begun || useDesk.getState().drawn) return;
             performance.mark(DRAWN);
             useDesk.setState({ drawn: true });
         },
-        [data.project, data.elevations, data.begun, moving, storey, showing],
+        [data.project, data.elevations, data.begun, moving, storey, showing, chosen, tried],
     );
 
     // Bring what was asked for into view.
@@ -134,6 +148,7 @@ export function ElevationPane() {
                         return true;
                     }
                     if (mode.is !== 'nothing' || sheet || !data.mayEdit) return false;
+                    if (pieceAt(data, face === 'inner', at.x, at.y, views.elevation?.k ?? 1, showing.band)) return false;
                     const opening = openingAt(at);
                     const line = opening ? null : lineAt(data.lines.values(), shownIds, at.x, at.y, views.elevation?.k ?? 1);
                     if (line && (line.rule as { from: string }).from !== 'across') {
@@ -198,6 +213,14 @@ export function ElevationPane() {
                     const k = state.views.elevation?.k ?? 1;
                     const ways = waysOf(state.mode);
                     if (ways) return ways.click?.(data, pointerAt(at));
+                    const fin = state.sheet ? null : pieceAt(data, state.face === 'inner', at.x, at.y, k, showing.band);
+                    if (fin) {
+                        // a piece of the band that is chosen already; with Shift one more
+                        if (!state.chosen.includes(fin.band)) return state.choose([fin.band], at.event.shiftKey);
+                        const rest = state.fins.filter((n) => n !== fin.piece);
+                        const more = rest.length < state.fins.length ? rest : [...state.fins, fin.piece];
+                        return useDesk.setState({ fins: at.event.shiftKey ? more : [fin.piece] });
+                    }
                     const opening = openingAt(at);
                     const frontage = frontageAt(at.x);
                     const found = frontage && wallAt(data, frontage, at.x - frontage.offset, at.y);
@@ -254,6 +277,7 @@ function frontageOfElement(data: ReturnType<typeof useData>, id: string) {
         data.openings.get(id)?.frontage ??
         data.lines.get(id)?.frontage ??
         data.frontageOf.get(id) ??
+        data.frontageOf.get(data.project.bands.find((b) => b.id === id)?.before[0] ?? '') ??
         data.project.frontages.find((f) => f.id === id)
     );
 }
@@ -281,6 +305,21 @@ export function boxOf(data: ReturnType<typeof useData>, id: string): Bounds | nu
     if (wall && frontage) {
         const x = frontage.offset + (frontage.walls[id] ?? 0);
         return [x, wall.foot, x + wall.length, wall.head];
+    }
+    const bands = placedBands(data, id);
+    if (bands.length > 0)
+        return [
+            Math.min(...bands.map((b) => b.from + b.placed.bounds[0]!)),
+            Math.min(...bands.map((b) => b.placed.bounds[1]!)),
+            Math.max(...bands.map((b) => b.from + b.placed.bounds[2]!)),
+            Math.max(...bands.map((b) => b.placed.bounds[3]!)),
+        ];
+    // of one whose frontages have not come yet, the walls it stands before
+    const band = data.project.bands.find((b) => b.id === id);
+    if (band) {
+        const boxes = band.before.map((w) => boxOf(data, w)).filter((b): b is Bounds => b !== null);
+        const floor = data.storeys.get(band.storey)?.floor ?? 0;
+        return [Math.min(...boxes.map((b) => b[0])), floor, Math.max(...boxes.map((b) => b[2])), floor + 3000];
     }
     const whole = data.project.frontages.find((f) => f.id === id);
     return whole ? [whole.offset, whole.foot, whole.offset + whole.width, whole.head] : null;

@@ -1,6 +1,7 @@
 import type { Elevation, Frontage, Project } from '../../api/client';
 import type { Showing } from '../showing';
 import { colour } from '../../ui/theme';
+import { paintBands } from '../bands/paintBands';
 import { paintStrokes, pens, place, strokes, type Stroke } from '../drawing/paint';
 import { boxOnScreen, toScreen, type Size } from '../drawing/view';
 import type { View } from '../store';
@@ -93,6 +94,8 @@ export function paintElevation(
     hidden: string | null,
     activeStorey: string | null,
     showing: Showing,
+    chosen: string[],
+    tried: string[],
 ): void {
     const all = view.k < FINE ? { ...pens(), ...finePens() } : pens();
     const x0 = view.x - size.width / 2 / view.k;
@@ -118,6 +121,7 @@ export function paintElevation(
         const before = showing.frontages[i - 1];
         if (!elevation || frontage.offset > x1 || frontage.offset + frontage.width < x0) continue;
         openings(ctx, view, size, frontage, elevation, hidden, { x0, x1, y0, y1 }, all, showing);
+        paintBands(ctx, view, size, frontage, elevation, { x0, x1, y0, y1 }, showing, chosen, tried);
         if (frontage.folds) fold(ctx, view, size, frontage, before);
     }
 }

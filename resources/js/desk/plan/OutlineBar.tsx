@@ -8,56 +8,72 @@ import { StartShape } from './StartShape';
 /** What the walls of the outline being drawn will be, and the ways to end it. */
 export function OutlineBar() {
     const data = useData();
-    const { thickness, base, top, inner, line, grid } = useOutlining();
+    const { thickness, base, top, inner, line, grid, band } = useOutlining();
     const outline = useDesk(outlineOf);
     if (!outline) return null;
     const storeys = data.project.storeys.map((s) => ({ value: s.id, label: s.name }));
     const sides = outline.corners.length;
     return (
         <div className="absolute top-2 right-3 left-3 flex flex-wrap items-center gap-x-3 gap-y-1 rounded-md border border-hairline bg-paper px-3 py-2">
-            <span className="font-semibold">{grid ? 'New run' : inner ? 'Inner walls' : 'New outline'}</span>
-            <span>
-                <Choice
-                    label="Built as"
-                    value={grid ?? 'walls'}
-                    options={[
-                        { value: 'walls', label: 'walls' },
-                        ...data.project.grids.map((g) => ({ value: g.id, label: `curtain wall ${g.mark}` })),
-                    ]}
-                    onChange={(v) => useOutlining.setState({ grid: v === 'walls' ? null : v })}
-                />{' '}
-                {grid === null && (
-                    <>
-                        <input
-                            aria-label="Thickness"
-                            value={thickness}
-                            onChange={(e) => useOutlining.setState({ thickness: e.target.value })}
-                            className="w-16 rounded-sm border-b border-tide bg-tide-wash px-1 font-semibold"
-                        />{' '}
-                        thick,{' '}
-                        {inner ? (
-                            <>
-                                drawn by their{' '}
-                                <Choice
-                                    label="Drawn by"
-                                    value={line}
-                                    options={[
-                                        { value: 'centre', label: 'centre line' },
-                                        { value: 'face', label: 'face on the right' },
-                                    ]}
-                                    onChange={(v) => useOutlining.setState({ line: v })}
-                                />
-                                ,{' '}
-                            </>
-                        ) : (
-                            'inward, '
-                        )}
-                    </>
-                )}
-                from{' '}
-                <Choice label="First storey" value={base ?? ''} options={storeys} onChange={(v) => useOutlining.setState({ base: v })} /> to{' '}
-                <Choice label="Last storey" value={top ?? ''} options={storeys} onChange={(v) => useOutlining.setState({ top: v })} />
+            <span className="font-semibold">
+                {band ? 'Line of a band of fins' : grid ? 'New run' : inner ? 'Inner walls' : 'New outline'}
             </span>
+            {band ? (
+                <span>
+                    standing on{' '}
+                    <Choice label="Storey" value={base ?? ''} options={storeys} onChange={(v) => useOutlining.setState({ base: v })} />; its
+                    outside to the right
+                </span>
+            ) : (
+                <span>
+                    <Choice
+                        label="Built as"
+                        value={grid ?? 'walls'}
+                        options={[
+                            { value: 'walls', label: 'walls' },
+                            ...data.project.grids.map((g) => ({ value: g.id, label: `curtain wall ${g.mark}` })),
+                        ]}
+                        onChange={(v) => useOutlining.setState({ grid: v === 'walls' ? null : v })}
+                    />{' '}
+                    {grid === null && (
+                        <>
+                            <input
+                                aria-label="Thickness"
+                                value={thickness}
+                                onChange={(e) => useOutlining.setState({ thickness: e.target.value })}
+                                className="w-16 rounded-sm border-b border-tide bg-tide-wash px-1 font-semibold"
+                            />{' '}
+                            thick,{' '}
+                            {inner ? (
+                                <>
+                                    drawn by their{' '}
+                                    <Choice
+                                        label="Drawn by"
+                                        value={line}
+                                        options={[
+                                            { value: 'centre', label: 'centre line' },
+                                            { value: 'face', label: 'face on the right' },
+                                        ]}
+                                        onChange={(v) => useOutlining.setState({ line: v })}
+                                    />
+                                    ,{' '}
+                                </>
+                            ) : (
+                                'inward, '
+                            )}
+                        </>
+                    )}
+                    from{' '}
+                    <Choice
+                        label="First storey"
+                        value={base ?? ''}
+                        options={storeys}
+                        onChange={(v) => useOutlining.setState({ base: v })}
+                    />{' '}
+                    to{' '}
+                    <Choice label="Last storey" value={top ?? ''} options={storeys} onChange={(v) => useOutlining.setState({ top: v })} />
+                </span>
+            )}
             <span>
                 Next{' '}
                 <Choice
@@ -71,18 +87,23 @@ export function OutlineBar() {
                     onChange={(kind) => drawAs(kind as StretchKind)}
                 />
             </span>
-            <span className="grow text-xs text-quiet">{hint(outline, inner, grid !== null)}</span>
+            <span className="grow text-xs text-quiet">{hint(outline, inner, grid !== null || band)}</span>
             {sides === 0 && !inner && <StartShape />}
             <Button
                 small
-                look={inner || grid ? 'outline' : 'main'}
+                look={inner || grid || band ? 'outline' : 'main'}
                 disabled={sides < (outline.corners.some((c) => c.rise) ? 2 : 3)}
                 onClick={() => void finishOutline(data, true)}
             >
-                Close and build
+                {band ? 'Close and stand them' : 'Close and build'}
             </Button>
-            <Button small look={inner || grid ? 'main' : 'outline'} disabled={sides < 2} onClick={() => void finishOutline(data, false)}>
-                {inner || grid ? 'Build' : 'Build open'}
+            <Button
+                small
+                look={inner || grid || band ? 'main' : 'outline'}
+                disabled={sides < 2}
+                onClick={() => void finishOutline(data, false)}
+            >
+                {band ? 'Stand them' : inner || grid ? 'Build' : 'Build open'}
             </Button>
             <Button small look="plain" onClick={() => useDesk.getState().leave()}>
                 Cancel

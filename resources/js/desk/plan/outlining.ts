@@ -22,6 +22,8 @@ export const useOutlining = create<{
     line: 'face' | 'centre';
     /** the grid type of a run of curtain wall; null for walls */
     grid: string | null;
+    /** what is drawn is the line of a band of fins */
+    band: boolean;
     next: { x: number; y: number; caught: string | null; closes?: boolean } | null;
 }>(() => ({
     thickness: '300',
@@ -30,6 +32,7 @@ export const useOutlining = create<{
     inner: false,
     line: 'centre',
     grid: null,
+    band: false,
     next: null,
 }));
 
@@ -46,17 +49,18 @@ const hold = (outline: OutlineInHand | null) =>
     outline ? useDesk.setState({ mode: { is: 'outlining', outline } }) : useDesk.getState().leave();
 
 /** Starts to draw walls by their outer face, or inner walls of one storey by their centre line. */
-export function startOutline(data: Data, inner = false, grid: string | null = null): void {
+export function startOutline(data: Data, inner = false, grid: string | null = null, band = false): void {
     const { storeys, settings } = data.project;
     const thickness = { mm: ['300', '100'], m: ['0.3', '0.1'], 'ft-in': ['12"', '4"'] }[settings.units][inner ? 1 : 0]!;
     const active = data.storeys.get(useDesk.getState().storey ?? '') ?? storeys[0]!;
     useOutlining.setState({
         thickness,
-        base: inner || grid ? active.id : storeys[0]!.id,
+        base: inner || grid || band ? active.id : storeys[0]!.id,
         top: inner || grid ? active.id : storeys.at(-1)!.id,
         inner,
         line: 'centre',
         grid,
+        band,
         next: null,
     });
     if (inner) useDesk.setState({ storey: active.id });
@@ -263,8 +267,9 @@ export async function build(
     data: Data,
     shape: Pick<EditArgs<'outline.draw'>, 'points' | 'closing' | 'closed' | 'rectangle' | 'circle'>,
 ): Promise<boolean> {
-    const { thickness, base, top, inner, line, grid } = useOutlining.getState();
+    const { thickness, base, top, inner, line, grid, band } = useOutlining.getState();
     if (base === null || top === null) return false;
+    if (band) return standBand(data, { ...shape, storey: base });
     const outcome = await data.edit('outline.draw', {
         ...shape,
         ...(grid ? { grid } : { thickness }),
@@ -285,11 +290,28 @@ export async function build(
     return true;
 }
 
+/** Stands a band of fins, and shows it. */
+export async function standBand(data: Data, args: EditArgs<'band.add'>): Promise<boolean> {
+    const outcome = await data.edit('band.add', args);
+    if (!outcome) return false;
+    useDesk.getState().leave();
+    useDesk.setState((s) => ({ main: 'elevation', side: s.side === 'elevation' ? 'solid' : s.side, face: 'outer', driven: 'reach' }));
+    useDesk.getState().choose(outcome.chosen);
+    useDesk.getState().show(outcome.chosen);
+    return true;
+}
+
 /** The figures that can be typed now, in the order that Tab goes through. */
 export function figuresOf(outline: OutlineInHand): StretchFigure[] {
     if (outline.end) return ['rise', 'radius', 'arc', 'angle'];
     return outline.kind === 'on' && outline.corners.length > 1 ? ['radius', 'angle'] : ['length', 'angle'];
 }
+
+/** Whether what is drawn ends where it ends, unless it is said to close. */
+const isOpen = () => {
+    const { inner, grid, band } = useOutlining.getState();
+    return inner || grid !== null || band;
+};
 
 /** Keys while an outline is being drawn; true when one was meant for it. */
 function outlineKey(data: Data, event: Pressed): boolean {
@@ -312,8 +334,7 @@ function outlineKey(data: Data, event: Pressed): boolean {
         if (outline.end || (outline.kind === 'on' && outline.corners.length > 1 && typed)) void typedArc(data, outline);
         else if (outline.typed.length) void typedSide(data, outline);
         else if (outline.corners.length === 0) hold(fresh([{ x: 0, y: 0 }], outline.kind));
-        else if (outline.corners.length > 1 && (useOutlining.getState().inner || useOutlining.getState().grid))
-            void finishOutline(data, false);
+        else if (outline.corners.length > 1 && isOpen()) void finishOutline(data, false);
         else if (outline.corners.length > 2) void finishOutline(data, true);
         return true;
     }

@@ -22,9 +22,13 @@ const ready = [
     { id: 'joints', name: 'Joints' },
     { id: 'cutting', name: 'Cutting list' },
     { id: 'shares', name: 'Shares' },
+    { id: 'fins', name: 'Fins' },
+    { id: 'fin-classes', name: 'Fins by length' },
+    { id: 'fin-cutting', name: 'Cutting list of fins' },
 ];
 
-const curtain = ['runs', 'members', 'infills', 'joints', 'cutting', 'shares'];
+/** Where openings are not what is listed. */
+const others = ['runs', 'members', 'infills', 'joints', 'cutting', 'shares', 'fins', 'fin-classes', 'fin-cutting'];
 
 /** The field of the draft that is meant: filters without a value are not sent, so those behind them are counted otherwise. */
 function wrongOf(draft: Layout | null, field: string): string {
@@ -62,7 +66,11 @@ export function Schedules() {
         <section aria-label="Schedules" className="flex h-full flex-col bg-sheet">
             <header className="flex items-center gap-1 border-b border-hairline px-3 py-1.5">
                 <nav aria-label="Which schedule" className="flex min-w-0 grow items-center overflow-x-auto">
-                    {[...ready, ...kept, { id: 'given', name: 'Given' }].map((l) => (
+                    {[
+                        ...ready.filter((l) => !l.id.startsWith('fin') || data.project.bands.length > 0),
+                        ...kept,
+                        { id: 'given', name: 'Given' },
+                    ].map((l) => (
                         <button
                             key={l.id}
                             type="button"
@@ -84,7 +92,7 @@ export function Schedules() {
                         <Button small aria-pressed={editing} onClick={() => setEditing(!editing)}>
                             Lay out
                         </Button>
-                        {data.mayEdit && !curtain.includes(shown) && (
+                        {data.mayEdit && !others.includes(shown) && (
                             <Button small onClick={() => useDesk.getState().open('number')}>
                                 Mark openings
                             </Button>

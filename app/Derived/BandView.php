@@ -1,0 +1,353 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Derived;
+
+use Isleward\Core\Building\Bodies;
+use Isleward\Core\Building\Body;
+use Isleward\Core\Building\Frontage;
+use Isleward\Core\Design\Change;
+use Isleward\Core\Design\Design;
+use Isleward\Core\Geometry\Vec2;
+use Isleward\Core\Layer\Band;
+use Isleward\Core\Layer\Bands;
+use Isleward\Core\Layer\BandsDrawn;
+use Isleward\Core\Layer\Fins;
+use Isleward\Core\Layer\FinSchedule;
+use Isleward\Core\Layer\Law\Handle;
+use Isleward\Core\Layer\Law\LawKind;
+use Isleward\Core\Layer\Posed;
+use Isleward\Core\Layer\Quantity;
+use OpenApi\Attributes as OA;
+
+/** Bands as the desk shows them: before each wall their pieces and the curves of their laws; and what is to be said of each as a whole. */
+#[OA\Schema(schema: 'LawCurve', description: 'The curve of a law before a wall', required: ['of', 'points', 'handles', 'least', 'most'],
+    properties: [
+        new OA\Property(property: 'of', type: 'string', enum: ['thickness', 'reach', 'length', 'turn', 'lean']),
+        new OA\Property(property: 'points', type: 'array', items: new OA\Items(type: 'number'), description: 'u, value, u, value …'),
+        new OA\Property(property: 'handles', type: 'array', items: new OA\Items(
+            required: ['name', 'u', 'value', 'slides'], properties: [
+                new OA\Property(property: 'name', type: 'string'),
+                new OA\Property(property: 'u', type: 'number'),
+                new OA\Property(property: 'value', type: 'number'),
+                new OA\Property(property: 'slides', type: 'boolean', description: 'Along the run too'),
+            ], type: 'object')),
+        new OA\Property(property: 'least', type: 'number', description: 'What lies at the foot of its graph'),
+        new OA\Property(property: 'most', type: 'number', description: 'What lies at the head of its graph'),
+    ])]
+#[OA\Schema(schema: 'Law', description: 'What drives a size along a run; the guide says what each kind’s figures are', required: [
+    'kind', 'shift', 'mirrored', 'scale',
+], properties: [
+    new OA\Property(property: 'kind', type: 'string', enum: [
+        'constant', 'ramp', 'wave', 'bump', 'steps', 'drawn', 'seeded', 'combined',
+    ]),
+    new OA\Property(property: 'shift', type: 'number', description: '% of the run'),
+    new OA\Property(property: 'mirrored', type: 'boolean'),
+    new OA\Property(property: 'scale', type: 'number'),
+    new OA\Property(property: 'value', type: 'number'),
+    new OA\Property(property: 'from', type: 'number'),
+    new OA\Property(property: 'to', type: 'number'),
+    new OA\Property(property: 'waves', type: 'number'),
+    new OA\Property(property: 'phase', type: 'number', description: '% of a wave'),
+    new OA\Property(property: 'place', type: 'number', description: '% of the run'),
+    new OA\Property(property: 'width', type: 'number', description: '% of the run'),
+    new OA\Property(property: 'sharpness', type: 'number'),
+    new OA\Property(property: 'values', type: 'array', items: new OA\Items(type: 'number')),
+    new OA\Property(property: 'points', type: 'array', items: new OA\Items(type: 'array', items: new OA\Items(type: 'number'))),
+    new OA\Property(property: 'smooth', type: 'boolean'),
+    new OA\Property(property: 'seed', type: 'integer'),
+    new OA\Property(property: 'how', type: 'string', enum: ['sum', 'product', 'greater']),
+    new OA\Property(property: 'first', ref: '#/components/schemas/Law'),
+    new OA\Property(property: 'second', ref: '#/components/schemas/Law'),
+])]
+#[OA\Schema(schema: 'PlacedBand', description: 'A band before a wall', required: [
+    'element', 'host', 'boxes', 'rings', 'along', 'curves', 'graph', 'bounds',
+], properties: [
+    new OA\Property(property: 'element', type: 'string'),
+    new OA\Property(property: 'host', type: 'string'),
+    new OA\Property(
+        property: 'boxes', type: 'array', items: new OA\Items(type: 'number'),
+        description: 'Of pieces seen as rectangles: number from 0, u, level, u, level, number …; u from the wall’s left end',
+    ),
+    new OA\Property(
+        property: 'rings', type: 'array', items: new OA\Items(type: 'array', items: new OA\Items(type: 'number')),
+        description: 'Of the others: number, u, level, u, level …',
+    ),
+    new OA\Property(
+        property: 'along', type: 'array', items: new OA\Items(type: 'number'), description: 'Share of the run, u, share, u …, in order',
+    ),
+    new OA\Property(property: 'curves', type: 'array', items: new OA\Items(ref: '#/components/schemas/LawCurve')),
+    new OA\Property(
+        property: 'graph', type: 'array', items: new OA\Items(type: 'number'), description: 'Levels between which its curves are drawn',
+    ),
+    new OA\Property(property: 'bounds', type: 'array', items: new OA\Items(type: 'number'), description: 'u, level, u, level'),
+])]
+#[OA\Schema(schema: 'Band', required: [
+    'id', 'name', 'position', 'outline', 'walls', 'line', 'gap', 'storey', 'foot', 'stand', 'shape', 'profile', 'spaced', 'laws',
+    'finish', 'pinned', 'why', 'before', 'count', 'run', 'total', 'area', 'spread', 'corners',
+], properties: [
+    new OA\Property(property: 'id', type: 'string'),
+    new OA\Property(property: 'name', type: 'string'),
+    new OA\Property(property: 'position', type: 'integer'),
+    new OA\Property(property: 'outline', type: 'string', nullable: true),
+    new OA\Property(property: 'walls', type: 'array', items: new OA\Items(type: 'string'), description: 'Of its outline; none for all'),
+    new OA\Property(property: 'line', description: 'Of its own', anyOf: [
+        new OA\Schema(type: 'object', additionalProperties: true), new OA\Schema(type: 'null'),
+    ]),
+    new OA\Property(property: 'gap', type: 'number'),
+    new OA\Property(property: 'storey', type: 'string'),
+    new OA\Property(property: 'foot', type: 'number', description: 'Over the floor of its storey'),
+    new OA\Property(property: 'stand', type: 'string', enum: ['standing', 'lying', 'reaching']),
+    new OA\Property(property: 'shape', type: 'string', enum: ['flat', 'round', 'ellipse', 'drawn']),
+    new OA\Property(property: 'profile', type: 'array', items: new OA\Items(type: 'array', items: new OA\Items(type: 'number'))),
+    new OA\Property(property: 'spaced', required: ['by', 'size', 'count', 'start', 'end', 'remainder', 'corners', 'clear'], properties: [
+        new OA\Property(property: 'by', type: 'string', enum: ['pitch', 'count', 'greatest']),
+        new OA\Property(property: 'size', type: 'number'),
+        new OA\Property(property: 'count', type: 'integer'),
+        new OA\Property(property: 'start', type: 'number'),
+        new OA\Property(property: 'end', type: 'number'),
+        new OA\Property(property: 'remainder', type: 'string', enum: ['end', 'both']),
+        new OA\Property(property: 'corners', type: 'string', enum: ['through', 'on', 'clear']),
+        new OA\Property(property: 'clear', type: 'number'),
+    ], type: 'object'),
+    new OA\Property(
+        property: 'laws', type: 'object', description: 'By what they drive', additionalProperties: new OA\AdditionalProperties(ref: '#/components/schemas/Law'),
+    ),
+    new OA\Property(property: 'finish', type: 'string', nullable: true),
+    new OA\Property(property: 'pinned', type: 'array', items: new OA\Items(type: 'object', additionalProperties: true)),
+    new OA\Property(property: 'why', type: 'string', nullable: true, description: 'Why it cannot stand'),
+    new OA\Property(property: 'before', type: 'array', items: new OA\Items(type: 'string'), description: 'Walls it stands before'),
+    new OA\Property(property: 'count', type: 'integer'),
+    new OA\Property(property: 'run', type: 'number', description: 'Length of its line'),
+    new OA\Property(property: 'corners', type: 'integer', description: 'How many corners its line has'),
+    new OA\Property(property: 'total', type: 'number', description: 'Length of all pieces'),
+    new OA\Property(property: 'area', type: 'number', description: 'Of their sides, mm²'),
+    new OA\Property(
+        property: 'spread', type: 'object', description: 'Least and greatest of every size',
+        additionalProperties: new OA\AdditionalProperties(
+            type: 'array', items: new OA\Items(type: 'number'),
+        ),
+    ),
+])]
+final readonly class BandView
+{
+    /** A curve is drawn through so many places before a wall. */
+    private const PLACES = 96;
+
+    /** Of no more pieces than this it is shown while it is dragged or typed what would become of them. */
+    private const MOST_TRIED = 4000;
+
+    /** @return list<array<string, mixed>> every band as a whole */
+    public static function all(Design $design): array
+    {
+        $bands = Bands::in($design);
+
+        return array_map(static function (Band $band) use ($bands): array {
+            $fins = $bands->find($band);
+            $total = $area = 0.0;
+            foreach ($fins->n ?? [] as $i => $n) {
+                $posed = Posed::of($fins ?? throw new \LogicException('It stands.'), $i);
+                $total += FinSchedule::cutLength($posed);
+                $area += $posed->girth();
+            }
+            $spread = [];
+            foreach (Quantity::cases() as $quantity) {
+                $spread[$quantity->value] = $fins?->spread($quantity) ?? [0.0, 0.0];
+            }
+
+            return [
+                ...$band->toArray(), 'why' => $bands->why($band), 'before' => $bands->wallsOf($band), 'count' => $fins?->count() ?? 0,
+                'run' => $fins->line->length ?? 0.0, 'corners' => count($fins?->line->corners() ?? []), 'total' => $total,
+                'area' => $area, 'spread' => $spread,
+            ];
+        }, $bands->all());
+    }
+
+    /**
+     * @param  array<string, Body>  $bodies
+     * @return list<array<string, mixed>>
+     */
+    public static function of(Design $design, array $bodies, Frontage $frontage): array
+    {
+        $out = [];
+        foreach (array_keys($frontage->walls) as $wall) {
+            foreach (Bands::in($design)->before($wall) as [$fins, $pieces]) {
+                $out[] = self::before($design, $bodies[$wall], $fins, $pieces);
+            }
+        }
+
+        return $out;
+    }
+
+    /**
+     * The bands that a change touches as they would stand; none where that is more than is looked at while it is dragged.
+     *
+     * @return list<array<string, mixed>>
+     */
+    public static function tried(Design $after, Change $change): array
+    {
+        $touched = [];
+        $count = 0;
+        foreach ($change->operations as $operation) {
+            if ($operation->after instanceof Band) {
+                $touched[$operation->id] = true;
+                $count += Bands::in($after)->find($operation->after)?->count() ?? 0;
+            }
+        }
+        if ($touched === [] || $count > self::MOST_TRIED) {
+            return [];
+        }
+        $walls = [];
+        foreach (array_keys($touched) as $id) {
+            $walls += array_flip(Bands::in($after)->wallsOf(Bands::band($after, (string) $id)));
+        }
+        $out = [];
+        foreach (array_keys($walls) as $wall) {
+            $body = null;
+            foreach (Bands::in($after)->before((string) $wall) as [$fins, $pieces]) {
+                if (isset($touched[$fins->band->id])) {
+                    $body ??= Bodies::one($after, $after->host((string) $wall));
+                    $out[] = self::before($after, $body, $fins, $pieces);
+                }
+            }
+        }
+
+        return $out;
+    }
+
+    /**
+     * @param  list<int>  $pieces
+     * @return array<string, mixed>
+     */
+    private static function before(Design $design, Body $body, Fins $fins, array $pieces): array
+    {
+        $boxes = $rings = [];
+        [$x0, $y0, $x1, $y1] = [INF, INF, -INF, -INF];
+        foreach ($pieces as $i) {
+            $ring = array_map(static fn (float $c): float => round($c, 2), BandsDrawn::seenBefore($body->surface, $fins, $i));
+            if ($ring === []) {
+                continue;
+            }
+            $isBox = count($ring) === 8 && $ring[1] === $ring[3] && $ring[2] === $ring[4] && $ring[5] === $ring[7] && $ring[6] === $ring[0];
+            if ($isBox) {
+                array_push($boxes, $fins->n[$i], $ring[0], $ring[1], $ring[4], $ring[5]);
+            } else {
+                $rings[] = [$fins->n[$i], ...$ring];
+            }
+            for ($k = 0, $n = count($ring); $k < $n; $k += 2) {
+                [$x0, $x1] = [min($x0, $ring[$k]), max($x1, $ring[$k])];
+                [$y0, $y1] = [min($y0, $ring[$k + 1]), max($y1, $ring[$k + 1])];
+            }
+        }
+        $along = self::along($body, $fins, $pieces);
+
+        return [
+            'element' => $fins->band->id, 'host' => $body->host->id(), 'boxes' => $boxes, 'rings' => $rings, 'along' => $along,
+            'curves' => array_map(
+                static fn (Quantity $q): array => self::curve($body, $fins, $pieces, $along, $q), Quantity::cases(),
+            ),
+            'graph' => self::graph($design, $fins->band), 'bounds' => [$x0, $y0, $x1, $y1],
+        ];
+    }
+
+    /**
+     * Where shares of the run lie before a wall.
+     *
+     * @param  list<int>  $pieces
+     * @return list<float> share, u, share, u …
+     */
+    private static function along(Body $body, Fins $fins, array $pieces): array
+    {
+        $line = $fins->line;
+        $stretch = $fins->stretch[$pieces[0]];
+        $out = [];
+        if ($line->walls[$stretch] === $body->host->id()) {
+            // before its wall a stretch runs as the wall does, also round an arc
+            $curve = $line->stretches[$stretch];
+            foreach ([[0.0, $curve->start()], [$curve->length(), $curve->end()]] as [$s, $at]) {
+                array_push($out, ($line->starts[$stretch] + $s) / $line->length, round($body->surface->u($at), 2));
+            }
+
+            return $out;
+        }
+        foreach ($pieces as $i) {
+            array_push($out, $fins->share($i), round($body->surface->u(new Vec2($fins->x[$i], $fins->y[$i])), 2));
+        }
+
+        return $out;
+    }
+
+    /**
+     * @param  list<int>  $pieces
+     * @param  list<float>  $along
+     * @return array<string, mixed>
+     */
+    private static function curve(Body $body, Fins $fins, array $pieces, array $along, Quantity $quantity): array
+    {
+        $law = $fins->band->law($quantity);
+        $last = count($along) - 2;
+        [$from, $to] = [$along[0], $along[$last]];
+        $u = static function (float $t) use ($along, $last): float {
+            for ($k = 0; $k < $last - 2 && $along[$k + 2] < $t; $k += 2);
+            $span = $along[min($k + 2, $last)] - $along[$k];
+
+            return $span < 1e-12 ? $along[$k + 1] : $along[$k + 1]
+                + ($along[min($k + 2, $last) + 1] - $along[$k + 1]) * ($t - $along[$k]) / $span;
+        };
+        $points = [];
+        if ($law->kind === LawKind::Seeded || $law->kind === LawKind::Combined) {
+            foreach ($pieces as $i) {
+                $at = $body->surface->u(new Vec2($fins->x[$i], $fins->y[$i]));
+                array_push($points, round($at, 1), round($law->at($fins->share($i), $fins->n[$i]), 2));
+            }
+        } else {
+            $places = $law->same() === null ? self::PLACES : 1;
+            for ($k = 0; $k <= $places; $k++) {
+                $t = $from + ($to - $from) * $k / $places;
+                array_push($points, round($u($t), 1), round($law->at($t, 0), 2));
+            }
+        }
+        $handles = array_values(array_filter(
+            $law->handles(),
+            static fn (Handle $h): bool => $h->at >= min($from, $to) - 1e-9 && $h->at <= max($from, $to) + 1e-9,
+        ));
+        [$least, $most] = self::scale($fins, $quantity);
+
+        return [
+            'of' => $quantity->value, 'points' => $points, 'least' => $least, 'most' => $most,
+            'handles' => array_map(static fn (Handle $h): array => [
+                'name' => $h->name, 'u' => round($u($h->at), 2), 'value' => round($h->value, 3), 'slides' => $h->slides,
+            ], $handles),
+        ];
+    }
+
+    /** @return array{float, float} round figures a little beyond all values there are */
+    private static function scale(Fins $fins, Quantity $quantity): array
+    {
+        [$least, $most] = $fins->spread($quantity);
+        foreach ($fins->band->law($quantity)->handles() as $handle) {
+            [$least, $most] = [min($least, $handle->value), max($most, $handle->value)];
+        }
+        $room = max($most - $least, 0.2 * abs($most), 1.0) * 0.25;
+        $step = 10 ** floor(log10($room));
+        $low = floor(($least - $room) / $step) * $step;
+
+        return [$least >= 0 ? max(0.0, $low) : $low, ceil(($most + $room) / $step) * $step];
+    }
+
+    /** @return array{float, float} the storey under the band, or else the one over it; where there is none, over its head */
+    private static function graph(Design $design, Band $band): array
+    {
+        $storeys = $design->storeys;
+        $at = $storeys->indexOf($band->storey);
+        $beside = $storeys->all[$at - 1] ?? $storeys->all[$at + 1] ?? null;
+        if ($beside === null) {
+            $head = $storeys->ceiling($band->storey);
+
+            return [$head, $head + 2000.0];
+        }
+
+        return [$storeys->floor($beside->id), $storeys->ceiling($beside->id)];
+    }
+}

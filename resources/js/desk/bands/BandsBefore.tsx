@@ -1,0 +1,52 @@
+import type { Wall } from '../../api/client';
+import { Button } from '../../ui/Button';
+import { useData } from '../data';
+import { standBand } from '../plan/outlining';
+import { useDesk } from '../store';
+
+/** The bands that stand before a wall, and one more along it or round its outline. */
+export function BandsBefore({ wall }: { wall: Wall }) {
+    const data = useData();
+    const active = useDesk((s) => s.storey);
+    const outline = data.project.outlines.find((o) => o.id === wall.outline);
+    const bands = data.project.bands.filter((b) => b.before.includes(wall.id));
+    const within = data.project.storeys.filter((s) => s.floor >= wall.foot - 1 && s.ceiling <= wall.head + 1);
+    const storey = within.find((s) => s.id === active) ?? within[0] ?? data.storeys.get(wall.base);
+    const many = data.project.walls.filter((w) => w.outline === wall.outline).length > 1;
+    if (!storey || !outline || (bands.length === 0 && !data.mayEdit)) return null;
+    const usual = {
+        storey: storey.id,
+        gap: 0,
+        spaced: { by: 'greatest' as const, size: data.project.settings.units === 'mm' ? 200 : '200 mm' },
+    };
+    return (
+        <div className="mt-3 border-t border-hairline pt-2">
+            {bands.map((b) => (
+                <p key={b.id} className="flex min-h-7 items-center gap-2">
+                    <button
+                        type="button"
+                        className="min-w-0 grow truncate text-left font-semibold text-tide hover:underline"
+                        onClick={() => useDesk.getState().choose([b.id])}
+                    >
+                        {b.name}
+                    </button>
+                    <span className="text-quiet">
+                        {b.count} before {b.before.length === 1 ? 'it' : `${b.before.length} walls`}
+                    </span>
+                </p>
+            ))}
+            {data.mayEdit && (
+                <div className="flex flex-wrap gap-1.5">
+                    <Button small onClick={() => void standBand(data, { ...usual, walls: [wall.id] })}>
+                        Stand fins before it on {storey.name}
+                    </Button>
+                    {many && (
+                        <Button small onClick={() => void standBand(data, { ...usual, outline: wall.outline })}>
+                            {outline.closed ? 'All round' : 'Along'} {outline.name}
+                        </Button>
+                    )}
+                </div>
+            )}
+        </div>
+    );
+}

@@ -1,0 +1,59 @@
+import type { Elevation, Frontage } from '../../api/client';
+import { colour } from '../../ui/theme';
+import { place } from '../drawing/paint';
+import { boxOnScreen, type Size } from '../drawing/view';
+import type { Showing } from '../showing';
+import type { View } from '../store';
+import { BOX } from './placed';
+
+/** Fins and tubes over what they stand before: filled rectangles, which thousands of are quick. */
+export function paintBands(
+    ctx: CanvasRenderingContext2D,
+    view: View,
+    size: Size,
+    frontage: Frontage,
+    elevation: Elevation,
+    seen: { x0: number; x1: number; y0: number; y1: number },
+    showing: Showing,
+    chosen: string[],
+    tried: string[],
+): void {
+    const dpr = window.devicePixelRatio;
+    for (const band of elevation.bands) {
+        // what is being dragged or typed is drawn over the elevation as it would be
+        if (tried.includes(band.element) || !showing.band(band.element) || !showing.wall(band.host)) continue;
+        const from = frontage.offset + (frontage.walls[band.host] ?? 0);
+        const [x0, y0, x1, y1] = band.bounds as [number, number, number, number];
+        if (from + x0 > seen.x1 || from + x1 < seen.x0 || y0 > seen.y1 || y1 < seen.y0) continue;
+        const lit = chosen.includes(band.element);
+        ctx.fillStyle = colour(lit ? 'tide' : 'fin');
+        ctx.strokeStyle = colour('ink');
+        ctx.globalAlpha = showing.dimmed ? 0.35 : 1;
+        ctx.setTransform(dpr, 0, 0, dpr, 0, 0);
+        const { boxes } = band;
+        for (let i = 0; i < boxes.length; i += BOX) {
+            const u = boxes[i + 1]!;
+            const width = boxes[i + 3]! - u;
+            if (from + u > seen.x1 || from + u + width < seen.x0) continue;
+            const b = boxOnScreen(view, size, from + u, boxes[i + 2]!, width, boxes[i + 4]! - boxes[i + 2]!);
+            ctx.fillRect(b.x, b.y, Math.max(b.width, 0.7), Math.max(b.height, 0.7));
+            if (b.width > 4 && b.height > 4) {
+                ctx.lineWidth = 0.7;
+                ctx.strokeRect(b.x, b.y, b.width, b.height);
+            }
+        }
+        if (band.rings.length > 0) {
+            place(ctx, view, size, from, 0);
+            const path = new Path2D();
+            for (const ring of band.rings) {
+                path.moveTo(ring[1]!, ring[2]!);
+                for (let i = 3; i < ring.length; i += 2) path.lineTo(ring[i]!, ring[i + 1]!);
+                path.closePath();
+            }
+            ctx.fill(path);
+            ctx.lineWidth = 0.7 / view.k;
+            ctx.stroke(path);
+        }
+        ctx.globalAlpha = 1;
+    }
+}
