@@ -3,7 +3,6 @@ import { startTransition, useEffect, useState, type ReactNode } from 'react';
 import { Group, Panel, Separator } from 'react-resizable-panels';
 import { useParams, useSearchParams } from 'react-router';
 import { Card } from './card/Card';
-import { CommandList } from './CommandList';
 import { DataProvider, Ready, Unfolding, useData, useReady } from './data';
 import { ElevationPane } from './elevation/ElevationPane';
 import { PerimeterStrip } from './elevation/PerimeterStrip';
@@ -23,6 +22,7 @@ import { resetDesk, useDesk, type Pane } from './store';
 const Schedules = later('The schedules', () => import('./schedules/Schedules').then((m) => m.Schedules));
 const PicturePane = later('The picture', () => import('./picture/PicturePane').then((m) => m.PicturePane));
 const SettingsDialog = later('The settings', () => import('./SettingsDialog').then((m) => m.SettingsDialog), null);
+const CommandList = later('The list of commands', () => import('./CommandList').then((m) => m.CommandList), null);
 const PeopleDialog = later('The people', () => import('../people/PeopleDialog').then((m) => m.PeopleDialog), null);
 const SolidPane = later('The solid view', () => import('./solid/SolidPane').then((m) => m.SolidPane));
 
@@ -92,6 +92,7 @@ function Desk() {
     const main = useDesk((s) => s.main);
     const schedules = useDesk((s) => s.schedules);
     const settings = useDesk((s) => s.settings);
+    const commands = useDesk((s) => s.commands);
     const people = useDesk((s) => s.people);
     const stands = useStands();
     return (
@@ -147,7 +148,7 @@ function Desk() {
             </main>
             {stands && (
                 <>
-                    <CommandList />
+                    {commands && <CommandList />}
                     {settings && <SettingsDialog />}
                     {people && <PeopleDialog />}
                     <RemoveHanging />

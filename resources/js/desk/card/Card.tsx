@@ -6,13 +6,13 @@ import { Live } from '../../ui/live';
 import { useDesk } from '../store';
 import { dropTried } from '../tried';
 import { OpenSheet } from '../sheets/OpenSheet';
-import { ManyCard } from './ManyCard';
 import { OpeningCard } from './OpeningCard';
 import { ProjectCard } from './ProjectCard';
 import { WallCard } from './WallCard';
 
 const FindingsList = later('The findings', () => import('./FindingsList').then((m) => m.FindingsList));
 const GoneCard = later('What was removed', () => import('./GoneCard').then((m) => m.GoneCard));
+const ManyCard = later('The card of many', () => import('./ManyCard').then((m) => m.ManyCard));
 const LineCard = later('The card of the line', () => import('./LineCard').then((m) => m.LineCard));
 const StoreyCard = later('The card of the storey', () => import('./StoreyCard').then((m) => m.StoreyCard));
 const CurtainCard = later('The card of the curtain wall', () => import('../curtain/CurtainCard').then((m) => m.CurtainCard));
