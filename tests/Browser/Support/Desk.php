@@ -280,7 +280,7 @@ final readonly class Desk
      *
      * @param  list<array{0: string, 1?: array{int, int}}>  $steps
      */
-    private function pointer(array $steps): void
+    public function pointer(array $steps): void
     {
         $actions = array_map(static fn (array $s): array => match ($s[0]) {
             'move' => ['type' => 'pointerMove', 'duration' => 15, 'x' => $s[1][0] ?? 0, 'y' => $s[1][1] ?? 0, 'origin' => 'viewport'],

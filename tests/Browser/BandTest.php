@@ -1,0 +1,100 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\WebDriverKeys as Keys;
+
+/** Bands of fins by hand: stood before a wall, their laws typed and dragged over the elevation, pieces pinned, taken away. */
+final class BandTest extends BrowserCase
+{
+    /** @return array<string, mixed> the band of this name as the project tells it; empty where there is none */
+    private function band(string $name): array
+    {
+        $project = json_decode((string) $this->desk->driver->executeAsyncScript(
+            'const done = arguments[0]; fetch(`/api/projects/${location.pathname.split("/")[2]}`).then((r) => r.text()).then(done);',
+        ), true, 64, JSON_THROW_ON_ERROR);
+
+        return array_column($project['bands'], null, 'name')[$name] ?? [];
+    }
+
+    private function chooseWall(): void
+    {
+        // between two windows of the first storey above
+        $this->desk->click('elevation', 3400, 4200 + 300);
+        $this->desk->waitForText('Stand fins before it on Charts');
+    }
+
+    public function test_fins_are_stood_before_a_wall_and_follow_a_law_that_is_typed_and_dragged(): void
+    {
+        $this->chooseWall();
+        $this->desk->button('Stand fins before it on Charts')->click();
+        $this->desk->waitFor('[data-graph=reach]');
+        $this->desk->waitFor('[data-law=reach]');
+        // 18 000 evenly, at most 200 apart
+        self::assertSame([91, 'constant'], [$this->band('Band 1')['count'], $this->band('Band 1')['laws']['reach']['kind']]);
+        self::assertSame([], $this->axe());
+        $this->pick('Law of the reach', 'a wave');
+        $this->desk->waitUntil(fn (): bool => $this->desk->count('[data-handle^=crest]') === 2, 'the crests of two waves');
+        $this->desk->type('Greatest reach', '900');
+        $this->desk->waitUntil(fn (): bool => $this->band('Band 1')['laws']['reach']['to'] == 900, 'a greatest reach of 900');
+        // the first crest, a quarter of a wave along, is dragged on
+        $this->desk->waitUntil(fn (): bool => $this->desk->count('[data-busy=true]') === 0);
+        [$x, $y] = $this->handle('crest 0');
+        $this->desk->pointer([
+            ['move', [$x, $y]], ['down'], ['move', [$x + 10, $y]], ['move', [$x + 30, $y]], ['pause'], ['pause'], ['up'],
+        ]);
+        $this->desk->waitUntil(fn (): bool => $this->band('Band 1')['laws']['reach']['phase'] != 0, 'the wave is shifted');
+        $band = $this->band('Band 1');
+        self::assertGreaterThan(5.0, $band['laws']['reach']['phase']);
+        // it is undone as any edit is
+        $this->desk->button('Undo')->click();
+        $this->desk->waitUntil(fn (): bool => $this->band('Band 1')['laws']['reach']['phase'] == 0, 'the wave as it was');
+        // what cannot be is said at its field, and what was typed stays
+        $this->desk->write('Least reach', '-3000')->sendKeys(Keys::ENTER);
+        $this->desk->waitForText('may be 1 to');
+        self::assertSame('-3000', $this->desk->value('Least reach'));
+    }
+
+    public function test_a_piece_is_kept_while_the_rest_follow_and_the_band_is_removed_by_its_key(): void
+    {
+        $this->chooseWall();
+        $this->desk->button('Stand fins before it on Charts')->click();
+        $this->desk->waitFor('[data-graph=reach]');
+        $this->desk->waitUntil(fn (): bool => $this->desk->count('[data-busy=true]') === 0);
+        // the eleventh stands 2 000 from the left
+        $this->desk->click('elevation', 2000, 4200 + 3300);
+        $this->desk->waitFor('[data-pieces-card]');
+        self::assertStringContainsString('Piece 11', $this->desk->css('[data-pieces-card]')->getText());
+        $this->desk->button('Keep as now')->click();
+        $this->desk->waitFor('input[aria-label="Pinned reach"]');
+        $this->desk->type('Pinned reach', '650');
+        $this->desk->waitUntil(fn (): bool => ($this->band('Band 1')['pinned'][0]['reach'] ?? 0) == 650, 'a reach of its own');
+        $this->desk->type('The reach', '300');
+        $this->desk->waitUntil(fn (): bool => $this->band('Band 1')['spread']['reach'] == [300, 650], 'one kept, the rest at 300');
+        // Enter gives the drawing the keys back when it is answered
+        $this->desk->waitUntil(fn (): bool => $this->desk->count('[data-pane]:focus') === 1, 'the drawing has the keys');
+        $this->desk->keys(Keys::ESCAPE);
+        $this->desk->waitUntil(fn (): bool => $this->desk->count('[data-pieces-card]') === 0, 'the band as a whole');
+        $this->desk->keys(Keys::DELETE);
+        $this->desk->waitUntil(fn (): bool => $this->band('Band 1') === [], 'the band is removed');
+        // its schedule lists those that stand
+        $this->desk->button('Schedules')->click();
+        $this->desk->button('Fins by length')->click();
+        $this->desk->waitForText('Reeds');
+    }
+
+    /** @return array{int, int} where a point of a law's curve is on the page */
+    private function handle(string $name): array
+    {
+        /** @var array{float, float} $at */
+        $at = $this->desk->driver->executeScript(
+            'const r = document.querySelector(`[data-handle="${arguments[0]}"]`).getBoundingClientRect();'
+            .'return [r.x + r.width / 2, r.y + r.height / 2];',
+            [$name],
+        );
+
+        return [(int) round($at[0]), (int) round($at[1])];
+    }
+}
