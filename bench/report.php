@@ -24,6 +24,7 @@ $tracing = $read('tracing');
 $glb = $read('glb');
 $grid = $read('grid');
 $tower = $read('tower');
+$fins = $read('fins');
 $rounds = array_map(static fn (int $n): array => [$read("unit-$n")['ms'], $read("clipping-$n")['ms']], range(1, 7));
 usort($rounds, static fn (array $a, array $b): int => $a[0] / $a[1] <=> $b[0] / $b[1]);
 [$unit, $clipping] = $rounds[3];
@@ -96,6 +97,23 @@ $figures['grid.glb_bytes_per_cell'] = [
 $figures['grid.fps.8000'] = [$tower['fps'], 'panning all four sides, frames a second (30 is wanted)', null];
 $figures['grid.growth.10_40'] = [$grid['solve40'] / $grid['solve10'] / 4, 'time ratio over 4', 1.1];
 $figures['pack.growth.2000_20000'] = [$grid['pack20000'] / $grid['pack2000'] / 10, 'time ratio over 10', 1.5];
+$figures['fins.solve_vs_arrays'] = [
+    $fins['solve'] / $fins['arrays'],
+    sprintf('%.1f ms against %.1f ms; %d fins on 12 bands', $fins['solve'], $fins['arrays'], $fins['count']),
+    3.0,
+];
+$figures['fins.law_try'] = [$fins['try'] / $fins['read'], sprintf('%.1f ms against %.1f ms', $fins['try'], $fins['read']), 2.0];
+$figures['fins.fps.10000'] = [
+    $fins['fps'],
+    sprintf('elevation panned, frames a second (30 is wanted); solid turned %.1f with software rendering', $fins['turning']),
+    null,
+];
+$figures['fins.draw_calls'] = [$fins['calls'], 'of the solid pane', 60.0];
+$figures['layers.glb_bytes_per_fin'] = [
+    filesize("{$argv[1]}/bench-fins.glb") / $fins['count'],
+    sprintf('%.2f MB with %d fins, a building included', filesize("{$argv[1]}/bench-fins.glb") / 1e6, $fins['count']),
+    60.0,
+];
 $figures['glb.bytes_per_opening.5000'] = [
     ($glb['5000'] - $glb['2500']) / 2500,
     sprintf('%.1f MB with 5000 openings of 30 types, %.1f MB with 2500', $glb['5000'] / 1e6, $glb['2500'] / 1e6),

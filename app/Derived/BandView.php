@@ -173,7 +173,7 @@ final readonly class BandView
         $out = [];
         foreach (array_keys($frontage->walls) as $wall) {
             foreach (Bands::in($design)->before($wall) as [$fins, $pieces]) {
-                $out[] = self::before($design, $bodies[$wall], $fins, $pieces);
+                $out[] = self::before($design, $bodies[$wall], $fins, $pieces, Quantity::cases());
             }
         }
 
@@ -191,25 +191,22 @@ final readonly class BandView
         $count = 0;
         foreach ($change->operations as $operation) {
             if ($operation->after instanceof Band) {
-                $touched[$operation->id] = true;
+                $touched[$operation->id] = $operation->before instanceof Band
+                    ? self::drivenOtherwise($operation->before, $operation->after)
+                    : Quantity::cases();
                 $count += Bands::in($after)->find($operation->after)?->count() ?? 0;
             }
         }
         if ($touched === [] || $count > self::MOST_TRIED) {
             return [];
         }
-        $walls = [];
-        foreach (array_keys($touched) as $id) {
-            $walls += array_flip(Bands::in($after)->wallsOf(Bands::band($after, (string) $id)));
-        }
-        $out = [];
-        foreach (array_keys($walls) as $wall) {
-            $body = null;
-            foreach (Bands::in($after)->before((string) $wall) as [$fins, $pieces]) {
-                if (isset($touched[$fins->band->id])) {
-                    $body ??= Bodies::one($after, $after->host((string) $wall));
-                    $out[] = self::before($after, $body, $fins, $pieces);
-                }
+        $out = $bodies = [];
+        foreach ($touched as $id => $quantities) {
+            $band = Bands::band($after, (string) $id);
+            $fins = Bands::in($after)->find($band);
+            foreach ($fins === null ? [] : Bands::in($after)->placed($band) as $wall => $pieces) {
+                $bodies[$wall] ??= Bodies::one($after, $after->host((string) $wall));
+                $out[] = self::before($after, $bodies[$wall], $fins, $pieces, $quantities);
             }
         }
 
@@ -218,37 +215,55 @@ final readonly class BandView
 
     /**
      * @param  list<int>  $pieces
+     * @param  list<Quantity>  $quantities  whose curves are wanted
      * @return array<string, mixed>
      */
-    private static function before(Design $design, Body $body, Fins $fins, array $pieces): array
+    private static function before(Design $design, Body $body, Fins $fins, array $pieces, array $quantities): array
     {
         $boxes = $rings = [];
         [$x0, $y0, $x1, $y1] = [INF, INF, -INF, -INF];
         foreach ($pieces as $i) {
-            $ring = array_map(static fn (float $c): float => round($c, 2), BandsDrawn::seenBefore($body->surface, $fins, $i));
-            if ($ring === []) {
-                continue;
-            }
-            $isBox = count($ring) === 8 && $ring[1] === $ring[3] && $ring[2] === $ring[4] && $ring[5] === $ring[7] && $ring[6] === $ring[0];
-            if ($isBox) {
-                array_push($boxes, $fins->n[$i], $ring[0], $ring[1], $ring[4], $ring[5]);
+            $box = BandsDrawn::boxBefore($body->surface, $fins, $i);
+            if ($box !== null) {
+                [$u0, $v0, $u1, $v1] = $box;
+                array_push($boxes, $fins->n[$i], round($u0, 2), round($v0, 2), round($u1, 2), round($v1, 2));
             } else {
-                $rings[] = [$fins->n[$i], ...$ring];
+                $ring = BandsDrawn::seenBefore($body->surface, $fins, $i);
+                if ($ring === []) {
+                    continue;
+                }
+                $rings[] = [$fins->n[$i], ...array_map(static fn (float $c): float => round($c, 2), $ring)];
+                [$us, $vs] = [[], []];
+                foreach ($ring as $k => $c) {
+                    $k % 2 === 0 ? $us[] = $c : $vs[] = $c;
+                }
+                [$u0, $v0, $u1, $v1] = [min($us), min($vs), max($us), max($vs)];
             }
-            for ($k = 0, $n = count($ring); $k < $n; $k += 2) {
-                [$x0, $x1] = [min($x0, $ring[$k]), max($x1, $ring[$k])];
-                [$y0, $y1] = [min($y0, $ring[$k + 1]), max($y1, $ring[$k + 1])];
-            }
+            $x0 = $u0 < $x0 ? $u0 : $x0;
+            $x1 = $u1 > $x1 ? $u1 : $x1;
+            $y0 = $v0 < $y0 ? $v0 : $y0;
+            $y1 = $v1 > $y1 ? $v1 : $y1;
         }
         $along = self::along($body, $fins, $pieces);
 
         return [
             'element' => $fins->band->id, 'host' => $body->host->id(), 'boxes' => $boxes, 'rings' => $rings, 'along' => $along,
             'curves' => array_map(
-                static fn (Quantity $q): array => self::curve($body, $fins, $pieces, $along, $q), Quantity::cases(),
+                static fn (Quantity $q): array => self::curve($body, $fins, $pieces, $along, $q), $quantities,
             ),
             'graph' => self::graph($design, $fins->band), 'bounds' => [$x0, $y0, $x1, $y1],
         ];
+    }
+
+    /** @return list<Quantity> whose laws are others; all, when it is something else that has changed */
+    private static function drivenOtherwise(Band $before, Band $after): array
+    {
+        $others = array_values(array_filter(
+            Quantity::cases(),
+            static fn (Quantity $q): bool => $before->law($q)->toArray() !== $after->law($q)->toArray(),
+        ));
+
+        return $others === [] ? Quantity::cases() : $others;
     }
 
     /**

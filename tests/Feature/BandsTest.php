@@ -113,7 +113,7 @@ final class BandsTest extends ProjectCase
         $json = json_decode(substr($glb, 20, unpack('V', $glb, 12)[1]), true, 64, JSON_THROW_ON_ERROR);
         $fins = array_values(array_filter($json['nodes'], static fn (array $n): bool => str_starts_with($n['name'], 'fin ')));
         self::assertCount(1, $fins, 'one geometry for all of a section');
-        self::assertCount(21, $fins[0]['extras']['elements']);
+        self::assertSame([[$id], [21]], [$fins[0]['extras']['elements'], $fins[0]['extras']['counts']]);
         $attributes = $fins[0]['extensions']['EXT_mesh_gpu_instancing']['attributes'];
         self::assertEqualsCanonicalizing(['TRANSLATION', 'ROTATION', 'SCALE'], array_keys($attributes));
     }

@@ -13,7 +13,7 @@ use Isleward\Core\Scene\Scene;
 
 /**
  * A scene as binary glTF 2.0 (ISO/IEC 12113): metres, y up, north to −z. A geometry that is placed more than once becomes one
- * node with EXT_mesh_gpu_instancing; nodes name their elements in extras.
+ * node with EXT_mesh_gpu_instancing; nodes name their elements in extras, one for each instance, or with "counts" of how many follow.
  */
 final class Glb
 {
@@ -88,10 +88,7 @@ final class Glb
         }
         $this->meshes[] = ['name' => $name, 'primitives' => $primitives];
         $node = ['name' => $name, 'mesh' => count($this->meshes) - 1];
-        $extras = ['elements' => array_map(static fn (Part $p): string => $p->element, $parts)];
-        if (array_filter($parts, static fn (Part $p): bool => $p->storey !== null) !== []) {
-            $extras['storeys'] = array_map(static fn (Part $p): ?string => $p->storey, $parts);
-        }
+        $extras = self::named($parts);
         if (count($parts) === 1) {
             $p = $parts[0];
             $this->nodes[] = $node + [
@@ -118,6 +115,35 @@ final class Glb
             ] + ($scales === [] ? [] : ['SCALE' => $this->floats($scales, 'VEC3', null)])]],
             'extras' => $extras,
         ];
+    }
+
+    /**
+     * The elements that instances are of, and their storeys: one for each; where many follow that are of one, once for all of them, with how
+     * many they are.
+     *
+     * @param  non-empty-list<Part>  $parts
+     * @return array<string, mixed>
+     */
+    private static function named(array $parts): array
+    {
+        $elements = $storeys = $counts = [];
+        foreach ($parts as $part) {
+            $last = count($counts) - 1;
+            if ($last >= 0 && $elements[$last] === $part->element && $storeys[$last] === $part->storey) {
+                $counts[$last]++;
+            } else {
+                [$elements[], $storeys[], $counts[]] = [$part->element, $part->storey, 1];
+            }
+        }
+        if (count($counts) * 4 > count($parts)) {
+            $elements = array_map(static fn (Part $p): string => $p->element, $parts);
+            $storeys = array_map(static fn (Part $p): ?string => $p->storey, $parts);
+            $counts = [];
+        }
+
+        return ['elements' => $elements]
+            + (array_filter($storeys, static fn (?string $s): bool => $s !== null) === [] ? [] : ['storeys' => $storeys])
+            + ($counts === [] ? [] : ['counts' => $counts]);
     }
 
     /** @return array<string, mixed> */

@@ -45,8 +45,9 @@ final class BandDoubts implements Rule
         foreach ($bands->before($wall->body->host->id()) as [$fins, $pieces]) {
             array_push($findings, ...$this->meeting($wall, $fins, $pieces));
         }
-        foreach ($wall->asked as $placed) {
-            array_push($findings, ...$this->covered($wall, $placed));
+        $boxes = $wall->asked === [] ? [] : self::boxes($wall);
+        foreach ($boxes === [] ? [] : $wall->asked as $placed) {
+            array_push($findings, ...$this->covered($wall, $placed, $boxes));
         }
 
         return $findings;
@@ -83,68 +84,79 @@ final class BandDoubts implements Rule
     }
 
     /**
-     * How far two pieces that follow each other lie apart, over the line between their places; negative where they run into each other,
-     * mm.
+     * How far two pieces that follow each other lie apart in plan, over whichever direction parts them most; negative where they run into
+     * each other, mm. Where they are far enough apart it is not looked for farther.
      */
     private static function apart(Fins $fins, int $a, int $b): float
     {
-        $way = (new Vec2($fins->x[$b] - $fins->x[$a], $fins->y[$b] - $fins->y[$a]));
+        $way = new Vec2($fins->x[$b] - $fins->x[$a], $fins->y[$b] - $fins->y[$a]);
         if ($way->length() < 1e-6) {
             return -$fins->thickness[$a];
         }
-        // the nearest they come over any direction that parts them: along the way, and square to each of their sides
+        $pieces = [$a => Posed::of($fins, $a), $b => Posed::of($fins, $b)];
         $best = -INF;
-        foreach ([$way->angle(), $fins->angle[$a], $fins->angle[$b], self::side($fins, $a), self::side($fins, $b)] as $angle) {
-            $direction = Vec2::atAngle($angle);
-            foreach ([1.0, -1.0] as $sign) {
-                [, $end] = self::over($fins, $a, $direction->times($sign));
-                [$start] = self::over($fins, $b, $direction->times($sign));
-                $best = max($best, $start - $end);
+        // over the way from one to the other, and square to the sides of both
+        foreach ([$way->angle(), ...self::sides($fins, $a), ...self::sides($fins, $b)] as $angle) {
+            [$dx, $dy] = [cos($angle), sin($angle)];
+            $reach = [];
+            foreach ($pieces as $i => $posed) {
+                $askew = $angle - $fins->angle[$i];
+                [$low, $high] = $posed->over(cos($askew), 0.0, -sin($askew));
+                $at = $fins->x[$i] * $dx + $fins->y[$i] * $dy;
+                $reach[] = [$at + $low, $at + $high];
+            }
+            $best = max($best, $reach[1][0] - $reach[0][1], $reach[0][0] - $reach[1][1]);
+            if ($best >= self::APART) {
+                return $best;
             }
         }
 
         return $best;
     }
 
-    /** The direction square to the side of a piece as it is turned, in plan, radians. */
-    private static function side(Fins $fins, int $i): float
+    /** @return array{float, float} directions square to the sides of a piece as it is turned, in plan, radians */
+    private static function sides(Fins $fins, int $i): array
     {
-        return $fins->angle[$i] + deg2rad($fins->turn[$i]);
+        $turned = $fins->band->stand === Stand::Standing ? $fins->angle[$i] + deg2rad($fins->turn[$i]) : $fins->angle[$i];
+
+        return [$turned, $turned + M_PI / 2];
     }
 
-    /** @return array{float, float} from where to where a piece reaches over a direction in plan */
-    private static function over(Fins $fins, int $i, Vec2 $direction): array
-    {
-        [$along, $out] = [Vec2::atAngle($fins->angle[$i]), Vec2::atAngle($fins->angle[$i] - M_PI / 2)];
-        [$da, $do] = [$along->dot($direction), $out->dot($direction)];
-        $at = (new Vec2($fins->x[$i], $fins->y[$i]))->dot($direction);
-        $reach = array_map(static fn (array $p): float => $at + $p[0] * $da + $p[2] * $do, Posed::of($fins, $i)->corners());
-
-        return $reach === [] ? [$at, $at] : [min($reach), max($reach)];
-    }
-
-    /** @return list<Finding> */
-    private function covered(WallInQuestion $wall, PlacedOpening $placed): array
+    /**
+     * What stands before a wall, as boxes seen square on to it.
+     *
+     * @return list<array{float, float, float, float, string}> u, level, u, level, and what it is called
+     */
+    private static function boxes(WallInQuestion $wall): array
     {
         $boxes = [];
-        $by = [];
+        $surface = $wall->body->surface;
         foreach (Bands::in($wall->design)->before($wall->body->host->id()) as [$fins, $pieces]) {
             foreach ($pieces as $i) {
-                $ring = BandsDrawn::seenBefore($wall->body->surface, $fins, $i);
-                [$x, $y] = [[], []];
-                for ($k = 0, $n = count($ring); $k < $n; $k += 2) {
-                    $x[] = $ring[$k];
-                    $y[] = $ring[$k + 1];
-                }
-                if ($x === []) {
-                    continue;
-                }
-                $box = [max(min($x), $placed->left), max(min($y), $placed->sill), min(max($x), $placed->right),
-                    min(max($y), $placed->head)];
-                if ($box[2] > $box[0] && $box[3] > $box[1]) {
-                    $boxes[] = $box;
-                    $by[$fins->band->id] = $fins->band->name;
-                }
+                $u = $surface->u(new Vec2($fins->x[$i], $fins->y[$i]));
+                $askew = $fins->angle[$i] - $surface->angle($u);
+                $posed = Posed::of($fins, $i);
+                [$x0, $x1] = $posed->over(cos($askew), 0.0, sin($askew));
+                [$y0, $y1] = $posed->over(0.0, 1.0, 0.0);
+                $boxes[] = [$u + $x0, $fins->foot + $y0, $u + $x1, $fins->foot + $y1, $fins->band->name];
+            }
+        }
+
+        return $boxes;
+    }
+
+    /**
+     * @param  list<array{float, float, float, float, string}>  $before
+     * @return list<Finding>
+     */
+    private function covered(WallInQuestion $wall, PlacedOpening $placed, array $before): array
+    {
+        $boxes = $by = [];
+        foreach ($before as [$x0, $y0, $x1, $y1, $name]) {
+            $box = [max($x0, $placed->left), max($y0, $placed->sill), min($x1, $placed->right), min($y1, $placed->head)];
+            if ($box[2] > $box[0] && $box[3] > $box[1]) {
+                $boxes[] = $box;
+                $by[$name] = $name;
             }
         }
         $whole = ($placed->right - $placed->left) * ($placed->head - $placed->sill);

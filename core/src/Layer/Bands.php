@@ -18,8 +18,14 @@ final class Bands
     /** @var array<string, Fins|Refusal> */
     private array $found = [];
 
-    /** @var array<string, array<string, list<int>>>|null pieces by wall, by band */
-    private ?array $byWall = null;
+    /** @var array<string, array<string, list<int>>> pieces by band, by wall */
+    private array $placed = [];
+
+    /** @var list<Band>|null */
+    private ?array $all = null;
+
+    /** @var array<string, Upright>|null of the walls that a line of its own may run before */
+    private ?array $outer = null;
 
     private function __construct(private readonly Design $design)
     {
@@ -33,10 +39,12 @@ final class Bands
     /** @return list<Band> in the order they were put in */
     public function all(): array
     {
-        $bands = array_values(array_filter($this->design->layers, static fn (object $l): bool => $l instanceof Band));
-        usort($bands, static fn (Band $a, Band $b): int => $a->position <=> $b->position);
+        if ($this->all === null) {
+            $this->all = array_values(array_filter($this->design->layers, static fn (object $l): bool => $l instanceof Band));
+            usort($this->all, static fn (Band $a, Band $b): int => $a->position <=> $b->position);
+        }
 
-        return $bands;
+        return $this->all;
     }
 
     public static function band(Design $design, string $id): Band
@@ -72,10 +80,13 @@ final class Bands
     /** @return list<array{Fins, list<int>}> bands with the pieces that stand before a wall, in the order they were put in */
     public function before(string $wall): array
     {
-        $this->byWall ??= $this->sorted();
         $out = [];
         foreach ($this->all() as $band) {
-            $pieces = $this->byWall[$wall][$band->id] ?? [];
+            // one that runs along other walls is not worked out for it
+            if ($band->outline !== null && ! $this->mayStandBefore($band, $wall)) {
+                continue;
+            }
+            $pieces = $this->placed($band)[$wall] ?? [];
             $fins = $pieces === [] ? null : $this->find($band);
             if ($fins !== null) {
                 $out[] = [$fins, $pieces];
@@ -83,6 +94,18 @@ final class Bands
         }
 
         return $out;
+    }
+
+    /** @return array<string, list<int>> its pieces by the wall they stand before; none where it cannot stand */
+    public function placed(Band $band): array
+    {
+        return $this->placed[$band->id] ??= $this->sorted($band);
+    }
+
+    private function mayStandBefore(Band $band, string $wall): bool
+    {
+        return ($this->design->walls[$wall] ?? null)?->outline === $band->outline
+            && ($band->walls === [] || in_array($wall, $band->walls, true));
     }
 
     /** @return list<string> the walls before which it stands; of one that cannot stand, before which it would */
@@ -94,8 +117,7 @@ final class Bands
 
             return $some === [] ? $walls : $some;
         }
-        $this->byWall ??= $this->sorted();
-        $walls = array_keys(array_filter($this->byWall, static fn (array $of): bool => isset($of[$band->id])));
+        $walls = array_keys($this->placed($band));
 
         return $walls === [] ? array_filter([$this->home($band)], is_string(...)) : $walls;
     }
@@ -121,35 +143,25 @@ final class Bands
         return $this->found[$band->id];
     }
 
-    /** @return array<string, array<string, list<int>>> */
-    private function sorted(): array
+    /** @return array<string, list<int>> */
+    private function sorted(Band $band): array
     {
         $by = [];
-        $surfaces = null;
-        foreach ($this->all() as $band) {
-            $fins = $this->find($band);
-            if ($fins === null) {
-                continue;
-            }
-            foreach ($fins->stretch as $i => $stretch) {
-                $wall = $fins->line->walls[$stretch];
-                if ($wall === null) {
-                    $surfaces ??= $this->outer();
-                    $wall = self::nearest($surfaces, new Vec2($fins->x[$i], $fins->y[$i]));
-                }
-                if ($wall !== null) {
-                    $by[$wall][$band->id][] = $i;
-                }
+        $fins = $this->find($band);
+        foreach ($fins->stretch ?? [] as $i => $stretch) {
+            $wall = $fins?->line->walls[$stretch] ?? self::nearest($this->outer(), new Vec2($fins->x[$i] ?? 0.0, $fins->y[$i] ?? 0.0));
+            if ($wall !== null) {
+                $by[$wall][] = $i;
             }
         }
 
         return $by;
     }
 
-    /** @return array<string, Upright> of the walls that a line of its own may run before */
+    /** @return array<string, Upright> */
     private function outer(): array
     {
-        return array_map(static fn (Body $b): Upright => $b->surface, array_filter(
+        return $this->outer ??= array_map(static fn (Body $b): Upright => $b->surface, array_filter(
             Bodies::of($this->design),
             fn (Body $b): bool => ! $this->design->isInner($b->host),
         ));

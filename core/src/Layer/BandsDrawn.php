@@ -36,22 +36,46 @@ final class BandsDrawn implements Contributor
     /** @return list<float> the outline of a piece as it is seen square on to a wall, in its (u, v) */
     public static function seenBefore(Upright $surface, Fins $fins, int $i): array
     {
-        $at = new Vec2($fins->x[$i], $fins->y[$i]);
-        $u = $surface->u($at);
-        $posed = Posed::of($fins, $i);
-        // in a corner it does not stand square to the wall
-        $askew = $fins->angle[$i] - $surface->angle($u);
-        if ($posed->isSquare() && abs(sin($askew)) < 1e-9) {
-            [[$x0, $x1], [$y0, $y1]] = $posed->bounds();
+        $box = self::boxBefore($surface, $fins, $i);
+        if ($box !== null) {
+            [$x0, $y0, $x1, $y1] = $box;
 
-            return [$u + $x0, $fins->foot + $y0, $u + $x1, $fins->foot + $y0, $u + $x1, $fins->foot + $y1, $u + $x0, $fins->foot + $y1];
+            return [$x0, $y0, $x1, $y0, $x1, $y1, $x0, $y1];
         }
+        $u = $surface->u(new Vec2($fins->x[$i], $fins->y[$i]));
+        $askew = $fins->angle[$i] - $surface->angle($u);
         [$c, $s] = [cos($askew), sin($askew)];
 
         return Hull::of(array_map(
             static fn (array $p): array => [$u + $p[0] * $c + $p[2] * $s, $fins->foot + $p[1]],
-            $posed->corners(),
+            Posed::of($fins, $i)->corners(),
         ));
+    }
+
+    /**
+     * A piece that is seen as a rectangle: what is upright, turned as it may be.
+     *
+     * @return array{float, float, float, float}|null u, level, u, level; null where it is none
+     */
+    public static function boxBefore(Upright $surface, Fins $fins, int $i): ?array
+    {
+        if ($fins->band->stand !== Stand::Standing || $fins->lean[$i] !== 0.0) {
+            return null;
+        }
+        $u = $surface->u(new Vec2($fins->x[$i], $fins->y[$i]));
+        // in a corner it does not stand square to the wall
+        $askew = $fins->angle[$i] - $surface->angle($u);
+        if ($fins->band->shape === SectionShape::Flat) {
+            // most are flat: of those no more is worked out than how wide they are seen
+            $turned = deg2rad($fins->turn[$i]) + $askew;
+            $middle = $u + sin($askew) * $fins->reach[$i] / 2;
+            $half = (abs(cos($turned)) * $fins->thickness[$i] + abs(sin($turned)) * $fins->reach[$i]) / 2;
+
+            return [$middle - $half, $fins->foot, $middle + $half, $fins->foot + $fins->length[$i]];
+        }
+        [$x0, $x1] = Posed::of($fins, $i)->over(cos($askew), 0.0, sin($askew));
+
+        return [$u + $x0, $fins->foot, $u + $x1, $fins->foot + $fins->length[$i]];
     }
 
     public function plan(Design $design, Body $body, string $storey, float $letters): array

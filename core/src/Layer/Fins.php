@@ -110,7 +110,7 @@ final readonly class Fins
             return;
         }
         foreach ($this->n as $i => $n) {
-            $back = $this->turn[$i] === 0.0 && $this->lean[$i] === 0.0 ? 0.0 : Posed::of($this, $i)->bounds()[2][0];
+            $back = $this->back($i);
             if ($back < -$this->band->gap - Tolerance::LENGTH) {
                 throw Refusal::because('band.through_wall', sprintf(
                     'Piece %d of %s would reach %s into its wall as it is turned. Leave a gap of %s, or turn it less.', $n + 1,
@@ -118,6 +118,17 @@ final readonly class Fins
                 ), [$this->band->id], ['piece' => $n, 'figure' => -$back - $this->band->gap]);
             }
         }
+    }
+
+    /** How far outward of its line the back of a piece lies as it is turned, mm; negative behind it. */
+    private function back(int $i): float
+    {
+        if ($this->lean[$i] !== 0.0 || $this->band->stand !== Stand::Standing || $this->band->shape !== SectionShape::Flat) {
+            return Posed::of($this, $i)->bounds()[2][0];
+        }
+        $turn = deg2rad($this->turn[$i]);
+
+        return ($this->reach[$i] - abs(cos($turn)) * $this->reach[$i] - abs(sin($turn)) * $this->thickness[$i]) / 2;
     }
 
     public function count(): int

@@ -67,25 +67,39 @@ final readonly class Posed
      */
     public function bounds(): array
     {
-        $out = [];
-        $axis = $this->axis();
-        [$p, $q] = self::OTHERS[$axis];
-        $bulges = $this->band->shape === SectionShape::Round || $this->band->shape === SectionShape::Ellipse;
-        foreach ($this->turned as $k => $row) {
-            [$a, $b] = [$row[$p] * $this->size[$p] / 2, $row[$q] * $this->size[$q] / 2];
-            $half = abs($row[$axis]) * $this->size[$axis] / 2 + ($bulges ? hypot($a, $b) : abs($a) + abs($b));
-            $out[$k] = [$this->centre[$k] - $half, $this->centre[$k] + $half];
-        }
-
-        return $out;
+        return [$this->over(1.0, 0.0, 0.0), $this->over(0.0, 1.0, 0.0), $this->over(0.0, 0.0, 1.0)];
     }
 
-    /** Whether it stands square to its line, so that its bounds are its outline in every view. */
-    public function isSquare(): bool
+    /**
+     * From where to where it reaches over a direction, of length 1: along, up, outward.
+     *
+     * @return array{float, float}
+     */
+    public function over(float $along, float $up, float $out): array
     {
-        $known = abs($this->quaternion[3]) > 1 - 1e-12;
+        [$a, $b, $c] = $this->turned;
+        // the direction in its own axes
+        $own = [
+            $a[0] * $along + $b[0] * $up + $c[0] * $out, $a[1] * $along + $b[1] * $up + $c[1] * $out,
+            $a[2] * $along + $b[2] * $up + $c[2] * $out,
+        ];
+        $axis = $this->axis();
+        [$p, $q] = self::OTHERS[$axis];
+        $at = $this->centre[0] * $along + $this->centre[1] * $up + $this->centre[2] * $out;
+        $half = abs($own[$axis]) * $this->size[$axis] / 2;
+        [$x, $y] = [$own[$p] * $this->size[$p] / 2, $own[$q] * $this->size[$q] / 2];
+        if ($this->band->shape === SectionShape::Drawn) {
+            $low = $high = null;
+            foreach ($this->band->profile as [$px, $py]) {
+                $reach = (2 * $px - 1) * $x + (2 * $py - 1) * $y;
+                [$low, $high] = [min($low ?? $reach, $reach), max($high ?? $reach, $reach)];
+            }
 
-        return $known && $this->band->shape !== SectionShape::Drawn;
+            return [$at - $half + ($low ?? 0.0), $at + $half + ($high ?? 0.0)];
+        }
+        $half += $this->band->shape === SectionShape::Flat ? abs($x) + abs($y) : hypot($x, $y);
+
+        return [$at - $half, $at + $half];
     }
 
     /** @return list<array{float, float, float}> corners of both its ends: of one all round, then of the other */

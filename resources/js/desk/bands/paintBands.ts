@@ -1,7 +1,7 @@
 import type { Elevation, Frontage } from '../../api/client';
 import { colour } from '../../ui/theme';
 import { place } from '../drawing/paint';
-import { boxOnScreen, type Size } from '../drawing/view';
+import type { Size } from '../drawing/view';
 import type { Showing } from '../showing';
 import type { View } from '../store';
 import { BOX } from './placed';
@@ -31,15 +31,18 @@ export function paintBands(
         ctx.globalAlpha = showing.dimmed ? 0.35 : 1;
         ctx.setTransform(dpr, 0, 0, dpr, 0, 0);
         const { boxes } = band;
+        const { k } = view;
+        const across = view.flip ? -1 : 1;
         for (let i = 0; i < boxes.length; i += BOX) {
-            const u = boxes[i + 1]!;
-            const width = boxes[i + 3]! - u;
-            if (from + u > seen.x1 || from + u + width < seen.x0) continue;
-            const b = boxOnScreen(view, size, from + u, boxes[i + 2]!, width, boxes[i + 4]! - boxes[i + 2]!);
-            ctx.fillRect(b.x, b.y, Math.max(b.width, 0.7), Math.max(b.height, 0.7));
-            if (b.width > 4 && b.height > 4) {
+            const [u0, y0, u1, y1] = [from + boxes[i + 1]!, boxes[i + 2]!, from + boxes[i + 3]!, boxes[i + 4]!];
+            if (u0 > seen.x1 || u1 < seen.x0) continue;
+            const width = (u1 - u0) * k;
+            const x = size.width / 2 + across * ((across > 0 ? u0 : u1) - view.x) * k;
+            const y = size.height / 2 - (y1 - view.y) * k;
+            ctx.fillRect(x, y, width > 0.7 ? width : 0.7, (y1 - y0) * k);
+            if (width > 4) {
                 ctx.lineWidth = 0.7;
-                ctx.strokeRect(b.x, b.y, b.width, b.height);
+                ctx.strokeRect(x, y, width, (y1 - y0) * k);
             }
         }
         if (band.rings.length > 0) {

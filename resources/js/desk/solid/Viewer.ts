@@ -8,6 +8,15 @@ import { inPlan, tangent } from '../surface';
 export type Highlighted = { wall: Wall; left: number; width: number; sill: number; height: number };
 
 /** Shows GLB parts and draws only when something changed. glTF's own axes: metres, y up, north to −z. */
+/** The element of every instance of a node; where many follow that are of one they come counted. */
+function elementsOf(node: THREE.Object3D): string[] | undefined {
+    const { elements, counts } = node.userData as { elements?: string[]; counts?: number[] };
+    if (!elements || !counts) return elements;
+    node.userData.elements = elements.flatMap((element, i) => Array<string>(counts[i] ?? 1).fill(element));
+    delete node.userData.counts;
+    return node.userData.elements as string[];
+}
+
 export class Viewer {
     private readonly renderer: THREE.WebGLRenderer;
     private readonly scene = new THREE.Scene();
@@ -82,7 +91,7 @@ export class Viewer {
 
     private showIn(root: THREE.Object3D): void {
         root.traverse((node) => {
-            const elements = node.userData.elements as string[] | undefined;
+            const elements = elementsOf(node);
             if (!elements) return;
             node.traverse((o) => {
                 if (o instanceof THREE.InstancedMesh) this.showInstances(o, elements);
@@ -197,7 +206,7 @@ export class Viewer {
                     h.object instanceof THREE.Mesh && h.object.visible && ((h.object as THREE.Mesh).material as THREE.Material).depthWrite,
             );
         for (let object: THREE.Object3D | null = hit?.object ?? null; object; object = object.parent) {
-            const elements = object.userData.elements as string[] | undefined;
+            const elements = elementsOf(object);
             if (elements) return elements[hit?.instanceId ?? 0] ?? null;
         }
         return null;
@@ -237,6 +246,7 @@ export class Viewer {
         this.frame = requestAnimationFrame(() => {
             this.frame = 0;
             this.renderer.render(this.scene, this.camera);
+            this.renderer.domElement.dataset.calls = String(this.renderer.info.render.calls);
         });
     }
 }
