@@ -112,7 +112,8 @@ use OpenApi\Attributes as OA;
         new OA\Property(property: 'clear', type: 'number'),
     ], type: 'object'),
     new OA\Property(
-        property: 'laws', type: 'object', description: 'By what they drive', additionalProperties: new OA\AdditionalProperties(ref: '#/components/schemas/Law'),
+        property: 'laws', type: 'object', description: 'By what they drive',
+        additionalProperties: new OA\AdditionalProperties(ref: '#/components/schemas/Law'),
     ),
     new OA\Property(property: 'finish', type: 'string', nullable: true),
     new OA\Property(property: 'pinned', type: 'array', items: new OA\Items(type: 'object', additionalProperties: true)),

@@ -21,7 +21,8 @@ final class BandTest extends PeerCase
         $cases = $ours = [];
         foreach (['flat', 'round', 'ellipse', 'drawn'] as $i => $shape) {
             foreach (['standing', 'lying', 'reaching'] as $k => $stand) {
-                foreach ([['outline' => $outline], ['rectangle' => ['x' => 30000, 'y' => 0, 'width' => 9000, 'depth' => 6000, 'radius' => 2000]]] as $line) {
+                foreach ([['outline' => $outline], ['rectangle' => ['x' => 30000, 'y' => 0, 'width' => 9000, 'depth' => 6000,
+                    'radius' => 2000]]] as $line) {
                     $id = $house->do('band.add', $line + [
                         'storey' => $house->storey(0), 'gap' => 400, 'shape' => $shape, 'stand' => $stand,
                         'profile' => [[0, 0], [1, 0], [0.7, 1], [0.3, 1]],

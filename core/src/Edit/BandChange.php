@@ -67,7 +67,8 @@ final readonly class BandChange implements Edit
         $before = $band->toArray();
         $given = array_diff_key(
             $this->args->all(),
-            ['ids' => 1, 'laws' => 1, 'spaced' => 1, 'points' => 1, 'rectangle' => 1, 'circle' => 1, 'closed' => 1, 'closing' => 1, 'turned' => 1],
+            ['ids' => 1, 'laws' => 1, 'spaced' => 1, 'points' => 1, 'rectangle' => 1, 'circle' => 1, 'closed' => 1, 'closing' => 1,
+                'turned' => 1],
         );
         if ($this->args->has('points') || $this->args->has('rectangle') || $this->args->has('circle')) {
             $given = [...$given, 'line' => BandAdd::line($this->args), 'outline' => null, 'walls' => []];

@@ -118,7 +118,8 @@ final class Glb
     }
 
     /**
-     * The elements that instances are of, and their storeys: one for each; where many follow that are of one, once for all of them, with how
+     * The elements that instances are of, and their storeys: one for each; where many follow that are of one, once for all of them,
+     * with how
      * many they are.
      *
      * @param  non-empty-list<Part>  $parts

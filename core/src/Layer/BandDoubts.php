@@ -6,6 +6,7 @@ namespace Isleward\Core\Layer;
 
 use Isleward\Core\Building\PlacedOpening;
 use Isleward\Core\Check\Finding;
+use Isleward\Core\Check\LeafSweep;
 use Isleward\Core\Check\Remedy;
 use Isleward\Core\Check\Rule;
 use Isleward\Core\Check\WallInQuestion;
@@ -47,7 +48,7 @@ final class BandDoubts implements Rule
         }
         $boxes = $wall->asked === [] ? [] : self::boxes($wall);
         foreach ($boxes === [] ? [] : $wall->asked as $placed) {
-            array_push($findings, ...$this->covered($wall, $placed, $boxes));
+            array_push($findings, ...$this->covered($wall, $placed, $boxes), ...self::inTheWay($wall, $placed));
         }
 
         return $findings;
@@ -164,6 +165,35 @@ final class BandDoubts implements Rule
 
         return $share < self::COVERED ? [] : [$wall->finding('layer.covers', $placed, $share, sprintf(
             'is covered by %s: %d %% of it as it is seen square on', implode(' and ', $by), (int) round($share * 100),
+        ), null)];
+    }
+
+    /** @return list<Finding> pieces that a leaf strikes before it stands open */
+    private static function inTheWay(WallInQuestion $wall, PlacedOpening $placed): array
+    {
+        $worst = null;
+        foreach (LeafSweep::all($wall, $placed) as $sweep) {
+            foreach (Bands::in($wall->design)->before($wall->body->host->id()) as [$fins, $pieces]) {
+                foreach ($pieces as $i) {
+                    $far = $sweep->radius + $fins->thickness[$i] + $fins->reach[$i] + $fins->length[$i];
+                    if (abs($fins->x[$i] - $sweep->hinge->x) > $far || abs($fins->y[$i] - $sweep->hinge->y) > $far) {
+                        continue;
+                    }
+                    $posed = Posed::of($fins, $i);
+                    [$low, $high] = $posed->over(0.0, 1.0, 0.0);
+                    if ($fins->foot + $high <= $sweep->foot + Tolerance::LENGTH || $fins->foot + $low >= $sweep->head - Tolerance::LENGTH) {
+                        continue;
+                    }
+                    $angle = $sweep->struckBy(BandsDrawn::footprint($fins, $i, $posed));
+                    if ($angle !== null && ($worst === null || $angle < $worst[0])) {
+                        $worst = [$angle, $fins, $fins->n[$i]];
+                    }
+                }
+            }
+        }
+
+        return $worst === null ? [] : [$wall->finding('layer.swing', $placed, $worst[0], sprintf(
+            'has a leaf that opens to %s° only: then it strikes piece %d of %s', round($worst[0], 1), $worst[2] + 1, $worst[1]->band->name,
         ), null)];
     }
 

@@ -154,6 +154,12 @@ final class BandsDrawn implements Contributor
         return $shapes;
     }
 
+    /** @return list<float> a piece as it is seen from above: x east, y north, x, y … */
+    public static function footprint(Fins $fins, int $i, Posed $posed): array
+    {
+        return Hull::of(array_map(static fn (array $p): array => [$p[0], $p[1]], self::inPlan($fins, $i, $posed)));
+    }
+
     /** @return list<array{float, float, float}> its corners: x east, y north, z up */
     private static function inPlan(Fins $fins, int $i, Posed $posed): array
     {

@@ -240,6 +240,30 @@ final class BandTest extends TestCase
         self::assertSame('120', strtok($meets[0]->sentence, ' '));
     }
 
+    public function test_a_fin_in_the_way_of_a_leaf_is_told_with_the_angle_it_opens_to(): void
+    {
+        // hung at its left and opening outward; 900 wide with a frame of 55 it turns about 55 from its jamb
+        $this->house->do('type.add', ['mark' => 'V-1', 'name' => 'vent', 'width' => 900, 'height' => 1200, 'sill' => 900, 'tree' => [
+            'frame' => ['jamb' => 55, 'head' => 55, 'sill' => 55, 'depth' => 70],
+            'root' => ['operation' => 'side-hung', 'hinge' => 'left', 'opens' => 'outward', 'sashFace' => 60, 'topRail' => 60,
+                'bottomRail' => 60, 'sashDepth' => 78, 'glazing' => [6, 16, 6]],
+        ]]);
+        $this->house->place(['left' => 5000, 'type' => $this->house->type('V-1')->id]);
+        $id = $this->stood([
+            'walls' => [$this->house->wall(0)->id], 'gap' => 300, 'spaced' => ['by' => 'count', 'count' => 1],
+            'laws' => ['thickness' => 40, 'reach' => 200, 'length' => 3000],
+        ])->band->id;
+        // one in the middle of the wall, at 6 000: beyond the leaf, whose edge comes to 5 845 at the most
+        self::assertSame([], $this->findings(0));
+        $this->house->do('band.change', ['ids' => [$id], 'spaced' => ['by' => 'count', 'count' => 25]]);
+        $found = array_values(array_filter($this->findings(0), static fn (Finding $f): bool => $f->rule === 'layer.swing'));
+        self::assertCount(1, $found);
+        // at 5 500 stands the piece it strikes first: its near corner 300 before the wall, 520 right of 5 000
+        self::assertStringContainsString('strikes piece 12 of Band 1', $found[0]->sentence);
+        self::assertGreaterThan(rad2deg(atan2(300 - 80, 465)) - 1, $found[0]->figure);
+        self::assertLessThan(rad2deg(atan2(300 + 80, 425)) + 1, $found[0]->figure);
+    }
+
     public function test_it_follows_its_outline_and_goes_with_it_and_with_its_storey(): void
     {
         $outline = (string) array_key_first($this->house->design->outlines);

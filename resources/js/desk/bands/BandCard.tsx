@@ -5,6 +5,7 @@ import { Choice } from '../../ui/Choice';
 import { Figure } from '../card/Figure';
 import { Facts, FindingNote, Heading, RemoveButton, Sentence, useAsk, useSend } from '../card/parts';
 import { useData } from '../data';
+import { KeepSet } from '../sheets/KeepSet';
 import { useDesk, type Driven } from '../store';
 import { CarryWords } from './CarryWords';
 import { ChosenPieces } from './ChosenPieces';
@@ -138,6 +139,7 @@ export function BandCard({ band }: { band: Band }) {
             {findings.slice(0, 4).map((f) => (
                 <FindingNote key={`${f.key} ${f.figure}`} finding={f} />
             ))}
+            <KeepSet members={[band.id]} what={band.name} />
             {data.mayEdit && <CarryWords band={band} />}
             {data.mayEdit && (
                 <>

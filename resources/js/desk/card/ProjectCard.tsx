@@ -147,7 +147,7 @@ function BandList() {
 function SetRow({ set }: { set: NamedSet }) {
     const data = useData();
     const hidden = useDesk((s) => s.hiddenSets.includes(set.id));
-    const here = set.members.filter((m) => data.openings.has(m) || data.walls.has(m));
+    const here = set.members.filter((m) => data.openings.has(m) || data.walls.has(m) || data.project.bands.some((b) => b.id === m));
     return (
         <p className="flex min-h-7 items-center gap-2">
             <button
