@@ -6,6 +6,7 @@ namespace App\Assembly;
 
 use App\Models\Acceptance;
 use App\Models\Band;
+use App\Models\FloorBand;
 use App\Models\GivenSchedule;
 use App\Models\GridType;
 use App\Models\Layout;
@@ -39,6 +40,7 @@ final class Tables
             Kind::Opening => Opening::class,
             Kind::Line => SettingOutLine::class,
             Kind::Band => Band::class,
+            Kind::FloorBand => FloorBand::class,
             Kind::Set => NamedSet::class,
             Kind::Acceptance => Acceptance::class,
             Kind::Given => GivenSchedule::class,

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Demo;
 
+use App\Models\Wall;
+
 /**
  * The demo's fins: two bands before the lookout's curved face, turned to the weather as a wave runs round it, the upper one shifted by half
- * of that; and before the watch room's south side one whose lengths are varied by a seed.
+ * of that, with a ledge between them; and before the watch room's south side one whose lengths are varied by a seed.
  */
 final readonly class Fins
 {
@@ -31,6 +33,10 @@ final readonly class Fins
             ],
         ]);
         ($this->run)('band.carry', ['id' => $lower, 'storeys' => [$this->storeys['Charts']], 'shift' => 25]);
+        ($this->run)('floor-band.add', [
+            'name' => 'Ledge', 'outline' => Wall::query()->where('id', $lookout)->value('outline_id'), 'storey' => $this->storeys['Charts'],
+            'height' => 150, 'out' => 560, 'depth' => 540, 'edge' => 'rounded', 'edgeSize' => 60,
+        ]);
         ($this->run)('band.add', [
             'name' => 'Reeds', 'walls' => [$watch], 'storey' => $this->storeys['Watch'], 'gap' => 60, 'foot' => 60, 'shape' => 'round',
             'spaced' => ['by' => 'pitch', 'size' => 150, 'start' => 75, 'end' => 75, 'remainder' => 'both'],

@@ -62,10 +62,11 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'second', ref: '#/components/schemas/Law'),
 ])]
 #[OA\Schema(schema: 'PlacedBand', description: 'A band before a wall', required: [
-    'element', 'host', 'boxes', 'rings', 'along', 'curves', 'graph', 'bounds',
+    'element', 'host', 'what', 'boxes', 'rings', 'along', 'curves', 'graph', 'bounds',
 ], properties: [
     new OA\Property(property: 'element', type: 'string'),
     new OA\Property(property: 'host', type: 'string'),
+    new OA\Property(property: 'what', type: 'string', enum: ['fins', 'floor']),
     new OA\Property(
         property: 'boxes', type: 'array', items: new OA\Items(type: 'number'),
         description: 'Of pieces seen as rectangles: number from 0, u, level, u, level, number …; u from the wall’s left end',
@@ -248,7 +249,8 @@ final readonly class BandView
         $along = self::along($body, $fins, $pieces);
 
         return [
-            'element' => $fins->band->id, 'host' => $body->host->id(), 'boxes' => $boxes, 'rings' => $rings, 'along' => $along,
+            'element' => $fins->band->id, 'host' => $body->host->id(), 'what' => 'fins', 'boxes' => $boxes, 'rings' => $rings,
+            'along' => $along,
             'curves' => array_map(
                 static fn (Quantity $q): array => self::curve($body, $fins, $pieces, $along, $q), $quantities,
             ),

@@ -354,8 +354,8 @@ final readonly class ElevationView
         }
 
         [$drawing, $hosts] = Elevation::withHosts($this->design, $this->bodies, $this->frontage);
-        // fins come by band, to be drawn over the openings
-        $behind = array_filter($drawing->shapes, static fn (Shape $s): bool => $s->layer !== Layer::Fin);
+        // fins and floor bands come by themselves, to be drawn over the openings
+        $behind = array_filter($drawing->shapes, static fn (Shape $s): bool => $s->layer !== Layer::Fin && $s->layer !== Layer::Floor);
         $hosts = array_values(array_intersect_key($hosts, $behind));
         $drawing = new Drawing($drawing->title, $drawing->bounds, array_values($behind), $drawing->symbols, $drawing->placements);
 
@@ -363,7 +363,10 @@ final readonly class ElevationView
             'frontage' => $this->frontage->id,
             'drawing' => $drawing->toArray(),
             'hosts' => $hosts,
-            'bands' => BandView::of($this->design, $this->bodies, $this->frontage),
+            'bands' => [
+                ...FloorBandView::of($this->design, $this->bodies, $this->frontage),
+                ...BandView::of($this->design, $this->bodies, $this->frontage),
+            ],
             'openings' => $openings,
             'lines' => $lines,
             'figures' => $figures === [] ? (object) [] : $figures,

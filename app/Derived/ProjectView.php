@@ -265,9 +265,11 @@ use OpenApi\Attributes as OA;
     'types',
     'grids',
     'bands',
+    'floorBands',
     'runs',
 ], properties: [
     new OA\Property(property: 'bands', type: 'array', items: new OA\Items(ref: '#/components/schemas/Band')),
+    new OA\Property(property: 'floorBands', type: 'array', items: new OA\Items(ref: '#/components/schemas/FloorBand')),
     new OA\Property(property: 'grids', type: 'array', items: new OA\Items(ref: '#/components/schemas/RackGrid')),
     new OA\Property(property: 'runs', type: 'array', items: new OA\Items(ref: '#/components/schemas/RunPlace')),
     new OA\Property(property: 'settings', ref: '#/components/schemas/Settings'),
@@ -348,6 +350,7 @@ final readonly class ProjectView
             'grids' => GridsView::of($project, $design),
             'runs' => GridsView::runs($design),
             'bands' => BandView::all($design),
+            'floorBands' => FloorBandView::all($design),
         ];
     }
 

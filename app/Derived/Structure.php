@@ -22,6 +22,7 @@ use Isleward\Core\Design\Kinds;
 use Isleward\Core\Design\Naming;
 use Isleward\Core\Design\Wall;
 use Isleward\Core\Layer\Bands;
+use Isleward\Core\Layer\FloorBands;
 use Isleward\Core\Measure\Fields;
 
 /** A project's storeys, outlines, walls, types and lines, how the walls stand, and any part of its openings on request. */
@@ -275,7 +276,9 @@ final class Structure
                 array_filter($rows[$kind->value], static fn (array $row): bool => isset($used[$row['id']])),
             );
         }
-        $rows[Kind::Band->value] = $this->bandsBefore($walls);
+        foreach ([Kind::Band, Kind::FloorBand] as $kind) {
+            $rows[$kind->value] = $this->layersBefore($kind, $walls);
+        }
         $lines = $this->linesOf($walls, $openings);
 
         return hash(
@@ -288,20 +291,24 @@ final class Structure
      * @param  list<string>  $walls  none for all
      * @return list<array<string, mixed>> rows of the bands that stand before these
      */
-    private function bandsBefore(array $walls): array
+    private function layersBefore(Kind $kind, array $walls): array
     {
-        $rows = $this->rows[Kind::Band->value];
+        $rows = $this->rows[$kind->value];
         if ($walls === [] || $rows === []) {
             return $rows;
         }
-        $bands = Bands::in($this->design());
+        $bands = $kind === Kind::Band ? Bands::in($this->design()) : FloorBands::in($this->design());
         $asked = array_flip($walls);
         $before = [];
-        foreach ($bands->all() as $band) {
-            $before[$band->id] = array_intersect_key(array_flip($bands->wallsOf($band)), $asked) !== [];
+        foreach ($bands instanceof Bands ? $bands->all() : [] as $band) {
+            $before[$band->id] = $bands->wallsOf($band);
+        }
+        foreach ($bands instanceof FloorBands ? $bands->all() : [] as $band) {
+            $before[$band->id] = $bands->wallsOf($band);
         }
 
-        return array_values(array_filter($rows, static fn (array $row): bool => is_string($row['id']) && $before[$row['id']]));
+        return array_values(array_filter($rows, static fn (array $row): bool => is_string($row['id'])
+            && array_intersect_key(array_flip($before[$row['id']]), $asked) !== []));
     }
 
     /**

@@ -8,6 +8,7 @@ use App\Assembly\Assembly;
 use App\Assembly\Ties;
 use App\Derived\BandView;
 use App\Derived\CurtainView;
+use App\Derived\FloorBandView;
 use App\Models\Change as Logged;
 use App\Models\Opening;
 use App\Models\Project;
@@ -33,6 +34,8 @@ use Isleward\Core\Edit\Scope;
 use Isleward\Core\Edit\Standing;
 use Isleward\Core\Layer\Band;
 use Isleward\Core\Layer\Bands;
+use Isleward\Core\Layer\FloorBand;
+use Isleward\Core\Layer\FloorBands;
 use Isleward\Core\Measure\Fields;
 use Isleward\Core\Measure\Refusal;
 
@@ -140,7 +143,7 @@ final readonly class Editor
             standing: self::walls($change),
             said: $said,
             curtains: CurtainView::tried($after, $change),
-            bands: BandView::tried($after, $change),
+            bands: [...FloorBandView::tried($after, $change), ...BandView::tried($after, $change)],
         );
     }
 
@@ -400,16 +403,18 @@ final readonly class Editor
         $walls = [];
         $design = null;
         foreach ($change->operations as $operation) {
-            if ($operation->kind !== Kind::Band) {
+            if ($operation->kind !== Kind::Band && $operation->kind !== Kind::FloorBand) {
                 continue;
             }
             $design ??= $this->assembly->design($project, Scope::none());
             foreach ([$operation->before, $operation->after] as $band) {
-                if ($band instanceof Band) {
-                    // as it is in a design that holds it: a band that came or went is in one of the two alone
-                    $with = $design->after(new Change('', [Operation::add($band)]));
-                    $walls += array_fill_keys(Bands::in($with)->wallsOf($band), true);
-                }
+                // as it is in a design that holds it: a band that came or went is in one of the two alone
+                $with = $band === null ? $design : $design->after(new Change('', [Operation::add($band)]));
+                $walls += array_fill_keys(match (true) {
+                    $band instanceof Band => Bands::in($with)->wallsOf($band),
+                    $band instanceof FloorBand => FloorBands::in($with)->wallsOf($band),
+                    default => [],
+                }, true);
             }
         }
 

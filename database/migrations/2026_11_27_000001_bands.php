@@ -6,7 +6,7 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
-/** Bands of fins and tubes. */
+/** Bands of fins and tubes, and floor bands. */
 return new class extends Migration
 {
     public function up(): void
@@ -31,10 +31,30 @@ return new class extends Migration
             $table->json('pinned');
             $table->foreign('project_id')->references('id')->on('projects')->cascadeOnDelete();
         });
+        Schema::create('floor_bands', function (Blueprint $table): void {
+            $table->string('id', 20)->primary();
+            $table->string('project_id', 20)->index();
+            $table->string('name', 80);
+            $table->integer('position');
+            $table->string('outline_id', 20)->nullable();
+            $table->json('line')->nullable();
+            $table->string('storey_id', 20);
+            $table->string('top_storey_id', 20);
+            $table->double('level');
+            $table->double('height');
+            $table->double('depth')->nullable();
+            $table->json('outset');
+            $table->string('edge', 20);
+            $table->double('edge_size');
+            $table->json('profile');
+            $table->string('finish', 40)->nullable();
+            $table->foreign('project_id')->references('id')->on('projects')->cascadeOnDelete();
+        });
     }
 
     public function down(): void
     {
+        Schema::dropIfExists('floor_bands');
         Schema::dropIfExists('bands');
     }
 };

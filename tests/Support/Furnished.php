@@ -61,6 +61,7 @@ final class Furnished
             'host' => $east, 'storey' => $quay, 'type' => null, 'grid' => $this->ids['grid'], 'width' => 1800, 'height' => 2400,
             'position' => ['from' => 'right', 'value' => 900, 'to' => 'near'], 'sill' => ['from' => 'floor', 'height' => 0],
         ])['chosen'][0];
+        $this->ids['floor'] = $this->do('floor-band.add', ['storey' => $quay, 'outline' => $this->ids['outline']])['chosen'][0];
         $this->ids['band'] = $this->do('band.add', ['storey' => $quay, 'walls' => [$south], 'spaced' => ['size' => 500]])['chosen'][0];
         $this->do('curtain.hand', ['ids' => [$this->ids['run']], 'free' => [['fromU' => 0, 'fromV' => 0, 'toU' => 1500, 'toV' => 1800]]]);
         $upload = fn (string $kind, string $content): array => ($this->ask)(
@@ -183,6 +184,10 @@ final class Furnished
                 'laws' => ['reach' => ['kind' => 'wave', 'from' => 100, 'to' => '0.4 m', 'waves' => 2], 'turn' => 20],
             ],
             'band.change' => ['ids' => [$i['band']], 'foot' => 50, 'laws' => ['reach' => ['kind' => 'ramp', 'from' => 50, 'to' => 300]]],
+            'floor-band.add' => ['storey' => $i['quay'], 'outline' => $i['outline'], 'height' => '0.2 m', 'out' => 100,
+                'edge' => 'chamfered'],
+            'floor-band.change' => ['id' => $i['floor'], 'top' => $i['charts'], 'out' => ['kind' => 'ramp', 'from' => 0, 'to' => 300]],
+            'floor-band.remove' => ['ids' => [$i['floor']]],
             'band.remove' => ['ids' => [$i['band']]],
             'band.pin' => ['id' => $i['band'], 'pieces' => [1, 2], 'reach' => '0.2 m'],
             'band.draw' => ['id' => $i['band'], 'of' => 'reach', 'kind' => 'wave'],

@@ -18,6 +18,7 @@ enum Kind: string
     case Opening = 'opening';
     case Line = 'line';
     case Band = 'band';
+    case FloorBand = 'floor-band';
     case Set = 'set';
     case Acceptance = 'acceptance';
     case Given = 'given';

@@ -14,6 +14,6 @@ interface Layered extends Element
     /** The outline it follows; null where it has a path of its own. */
     public function outline(): ?string;
 
-    /** The storey its foot is measured from. */
-    public function storey(): string;
+    /** @return list<string> the storeys it stands on: those its levels are measured from */
+    public function storeys(): array;
 }

@@ -21,6 +21,7 @@ enum Layer: string
     case Bar = 'bar';
     case Operation = 'operation';
     case Swing = 'swing';
+    case Floor = 'floor';
     case Fin = 'fin';
     case Level = 'level';
     case Fold = 'fold';
@@ -31,7 +32,7 @@ enum Layer: string
     {
         return match ($this) {
             self::Face, self::Cut => 0.5,
-            self::Void, self::Frame, self::Sash, self::Infill, self::Member, self::Spandrel, self::Fin => 0.25,
+            self::Void, self::Frame, self::Sash, self::Infill, self::Member, self::Spandrel, self::Fin, self::Floor => 0.25,
             default => 0.13,
         };
     }
@@ -49,6 +50,7 @@ enum Layer: string
             self::Infill => '#ece8dd',
             self::Glass => '#e3edec',
             self::Fin => '#b9c6c4',
+            self::Floor => '#ffffff',
             default => null,
         };
     }

@@ -16,6 +16,7 @@ use Isleward\Core\Design\Point;
 use Isleward\Core\Design\Reference;
 use Isleward\Core\Design\SillDatum;
 use Isleward\Core\Layer\Corners;
+use Isleward\Core\Layer\FloorEdge;
 use Isleward\Core\Layer\Law\Driven;
 use Isleward\Core\Layer\Law\LawKind;
 use Isleward\Core\Layer\Quantity;
@@ -356,6 +357,13 @@ final class Arguments
             ]),
             'laws' => A::object($laws), 'finish' => A::text()->orNull(),
         ];
+        $floor = [
+            'name' => A::text(), 'outline' => A::text()->orNull(), ...$drawn, 'storey' => A::text(),
+            'top' => A::text()->says('the last storey it stands on'), 'level' => A::length(), 'height' => A::length(),
+            'depth' => A::length()->orNull(), 'out' => $law, 'edge' => A::choice(FloorEdge::class), 'edgeSize' => A::length(),
+            'profile' => A::list(A::list(A::number()))->says('of a drawn edge: inward and down, as shares of its height'),
+            'finish' => A::text()->orNull(),
+        ];
 
         return [
             'band.add' => [...$band, 'storey' => A::text()->required()],
@@ -363,6 +371,9 @@ final class Arguments
                 'ids' => A::ids()->required(), ...$band, 'turned' => A::flag()->says('a line of its own is run the other way'),
             ],
             'band.remove' => ['ids' => A::ids()->required()],
+            'floor-band.add' => [...$floor, 'storey' => A::text()->required()],
+            'floor-band.change' => ['id' => A::text()->required(), ...$floor],
+            'floor-band.remove' => ['ids' => A::ids()->required()],
             'band.pin' => [
                 'id' => A::text()->required(), 'pieces' => A::list(A::count(), 1)->required(), 'out' => A::flag(), 'release' => A::flag(),
                 ...$figures,

@@ -9,30 +9,40 @@ use Isleward\Core\Design\Layered;
 use Isleward\Core\Layer\Band;
 use Isleward\Core\Measure\Refusal;
 
-/** What must hold of a band, whoever makes or changes it. */
+/** What must hold of bands and floor bands, whoever makes or changes them. */
 final class BandRules
 {
     /** @throws Refusal */
     public static function require(Design $design, Band $band): void
     {
-        $design->storeys->get($band->storey);
         if ($band->outline !== null) {
-            $design->outline($band->outline);
             foreach ($band->walls as $wall) {
                 if ($design->wall($wall)->outline !== $band->outline) {
                     throw Refusal::because('band.other_outline', 'A band runs along walls of one outline.', [$wall]);
                 }
             }
         }
+        self::requireLayer($design, $band, $band->finish);
+    }
+
+    /** @throws Refusal when its name is taken, or there is no such finish, storey or outline */
+    public static function requireLayer(Design $design, Layered $layer, ?string $finish): void
+    {
+        foreach ($layer->storeys() as $storey) {
+            $design->storeys->get($storey);
+        }
+        if ($layer->outline() !== null) {
+            $design->outline($layer->outline());
+        }
         foreach ($design->layers as $other) {
-            if ($other->id() !== $band->id && $other->called() === $band->name) {
+            if ($other->id() !== $layer->id() && $other->called() === $layer->called()) {
                 throw Refusal::because(
-                    'band.name_taken', sprintf('There is a %s already: give this one another name.', $band->name), [$other->id()],
+                    'band.name_taken', sprintf('There is a %s already: give this one another name.', $layer->called()), [$other->id()],
                     ['field' => 'name'],
                 );
             }
         }
-        if ($band->finish !== null && ! in_array($band->finish, array_column($design->settings->finishes, 'id'), true)) {
+        if ($finish !== null && ! in_array($finish, array_column($design->settings->finishes, 'id'), true)) {
             throw Refusal::because('finish.unknown', 'That finish is not in this project any more.', details: ['field' => 'finish']);
         }
     }
@@ -59,7 +69,7 @@ final class BandRules
     {
         return array_values(array_filter(
             $design->layers,
-            static fn (Layered $l): bool => in_array($l->outline(), $gone, true) || in_array($l->storey(), $gone, true),
+            static fn (Layered $l): bool => in_array($l->outline(), $gone, true) || array_intersect($l->storeys(), $gone) !== [],
         ));
     }
 }

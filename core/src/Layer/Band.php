@@ -169,9 +169,9 @@ final readonly class Band implements Layered
         return $this->outline;
     }
 
-    public function storey(): string
+    public function storeys(): array
     {
-        return $this->storey;
+        return [$this->storey];
     }
 
     public function law(Quantity $quantity): Law

@@ -10,6 +10,7 @@ use Isleward\Core\Check\LeafSweep;
 use Isleward\Core\Check\Remedy;
 use Isleward\Core\Check\Rule;
 use Isleward\Core\Check\WallInQuestion;
+use Isleward\Core\Design\Layered;
 use Isleward\Core\Geometry\Tolerance;
 use Isleward\Core\Geometry\Vec2;
 use Isleward\Core\Measure\Length;
@@ -41,6 +42,13 @@ final class BandDoubts implements Rule
                     '%d pinned %s of %s not there any more, as it has fewer now.', count($lost),
                     count($lost) === 1 ? 'piece' : 'pieces', $band->name.(count($lost) === 1 ? ' is' : ' are'),
                 ), new Remedy('Forget them', 'band.pin', ['id' => $band->id, 'pieces' => $lost, 'release' => true]));
+            }
+        }
+        $floors = FloorBands::in($wall->design);
+        foreach ($floors->all() as $band) {
+            $why = $floors->home($band) === $wall->body->host->id() ? $floors->why($band) : null;
+            if ($why !== null) {
+                $findings[] = $this->about($wall, 'floor-band.cannot', $band, 1.0, $band->name.' cannot stand as it is: '.$why);
             }
         }
         foreach ($bands->before($wall->body->host->id()) as [$fins, $pieces]) {
@@ -230,12 +238,12 @@ final class BandDoubts implements Rule
         return $area;
     }
 
-    private function about(WallInQuestion $wall, string $rule, Band $band, float $figure, string $says, ?Remedy $remedy = null): Finding
+    private function about(WallInQuestion $wall, string $rule, Layered $band, float $figure, string $says, ?Remedy $remedy = null): Finding
     {
         $body = $wall->body;
 
         return new Finding(
-            $rule, $body->host->id(), [$band->id], $figure, Length::said($says, $wall->design->settings->units),
+            $rule, $body->host->id(), [$band->id()], $figure, Length::said($says, $wall->design->settings->units),
             [($body->start() + $body->end()) / 2, ($body->foot + $body->head) / 2], $remedy,
         );
     }

@@ -6,6 +6,7 @@ namespace Isleward\Core\Layer;
 
 use Isleward\Core\Building\OffsetPath;
 use Isleward\Core\Design\Design;
+use Isleward\Core\Design\Layered;
 use Isleward\Core\Design\Wall;
 use Isleward\Core\Geometry\Curve;
 use Isleward\Core\Geometry\InvalidPath;
@@ -35,29 +36,31 @@ final readonly class BandLine
     /** @throws Refusal when there is no such line */
     public static function of(Design $design, Band $band): self
     {
-        try {
-            if ($band->line !== null) {
-                $curves = self::before($band->line->curves(), $band->gap, $band->line->closed);
-
-                return self::made($curves, array_fill(0, count($curves), null), $band->line->closed);
-            }
-
-            return self::alongOutline($design, $band);
-        } catch (InvalidPath) {
-            throw Refusal::because('band.hollow', sprintf(
-                '%s cannot stand %s before its line: a hollow arc of it is rounder than that.', $band->name, Length::mark($band->gap),
-            ), [$band->id]);
-        }
+        return self::along($design, $band, $band->walls, $band->line, $band->gap);
     }
 
-    private static function alongOutline(Design $design, Band $band): self
+    /**
+     * Along the outline that something follows, or before some walls of it, or along a line of its own; so far outward of that.
+     *
+     * @param  list<string>  $asked  walls; none for all
+     *
+     * @throws Refusal when there is no such line
+     */
+    public static function along(Design $design, Layered $layer, array $asked, ?OwnLine $own, float $gap): self
     {
-        $outline = $design->outline((string) $band->outline);
+        if ($own !== null) {
+            $curves = $own->curves();
+
+            return self::made(self::before($curves, $gap, $own->closed), array_fill(0, count($curves), null), $own->closed);
+        }
+        $outline = $design->outline((string) $layer->outline());
         $walls = $design->wallsOf($outline->id);
-        $asked = array_flip($band->walls);
+        $asked = array_flip($asked);
         $chosen = array_map(static fn (Wall $w): bool => $asked === [] || isset($asked[$w->id]), $walls);
         if (! in_array(true, $chosen, true)) {
-            throw Refusal::because('band.nowhere', sprintf('The walls %s ran before are not there any more.', $band->name), [$band->id]);
+            throw Refusal::because(
+                'band.nowhere', sprintf('The walls %s ran before are not there any more.', $layer->called()), [$layer->id()],
+            );
         }
         $all = ! in_array(false, $chosen, true);
         $n = count($walls);
@@ -76,7 +79,7 @@ final readonly class BandLine
         $closed = $all && $outline->closed;
         foreach ($chains as $chain) {
             if ($chain !== []) {
-                array_push($curves, ...self::before(array_map(static fn (Wall $w): Curve => $w->face(), $chain), $band->gap, $closed));
+                array_push($curves, ...self::before(array_map(static fn (Wall $w): Curve => $w->face(), $chain), $gap, $closed));
                 array_push($of, ...array_map(static fn (Wall $w): string => $w->id, $chain));
             }
         }
@@ -85,21 +88,40 @@ final readonly class BandLine
     }
 
     /**
+     * Its stretches so far outward; inward where that is negative.
+     *
+     * @return list<Curve>
+     *
+     * @throws Refusal when there is nothing left of one
+     */
+    public function offset(float $by): array
+    {
+        return self::before($this->stretches, $by, $this->closed);
+    }
+
+    /**
      * @param  list<Curve>  $curves
      * @return list<Curve>
      */
     private static function before(array $curves, float $gap, bool $closed): array
     {
-        if ($gap <= 0) {
+        if ($gap === 0.0) {
             return $curves;
         }
-        $out = OffsetPath::of($curves, $gap, $closed);
+        try {
+            $out = OffsetPath::of($curves, $gap, $closed);
+        } catch (InvalidPath) {
+            throw Refusal::because('band.hollow', sprintf(
+                'Nothing can stand %s %s the line: an arc of it is rounder than that.',
+                Length::mark(abs($gap)), $gap > 0 ? 'before' : 'behind',
+            ));
+        }
         foreach ($out as $i => $curve) {
-            // in a hollow corner a stretch shrinks, and beyond nothing it would run the other way
+            // in a corner it shrinks, and beyond nothing it would run the other way
             if ($curve->length() <= Tolerance::LENGTH || $curve->directionAt(0.0)->dot($curves[$i]->directionAt(0.0)) <= 0) {
                 throw Refusal::because('band.no_length', sprintf(
-                    '%s before the walls, stretch %d of the line is left with no length: leave less of a gap.',
-                    Length::mark($gap), $i + 1,
+                    '%s %s the line its stretch %d is left with no length.',
+                    Length::mark(abs($gap)), $gap > 0 ? 'before' : 'behind', $i + 1,
                 ));
             }
         }

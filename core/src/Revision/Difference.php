@@ -12,6 +12,7 @@ use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Element;
 use Isleward\Core\Design\Kept;
 use Isleward\Core\Design\Kind;
+use Isleward\Core\Design\Layered;
 use Isleward\Core\Design\Opening;
 use Isleward\Core\Design\Operation;
 use Isleward\Core\Design\Outline;
@@ -228,7 +229,7 @@ final readonly class Difference
             ),
             $element instanceof UnitType => sprintf('Unit type %s %s', $element->mark, $element->name),
             $element instanceof GridType => sprintf('Grid type %s %s', $element->mark(), $element->name()),
-            $element instanceof Band => $element->name,
+            $element instanceof Layered => $element->called(),
             $element instanceof SettingOutLine => 'Setting-out line '.$element->name,
             $element instanceof Kept => ucfirst($element->kind()->word()).' '.$element->called(),
             default => match ($element->kind()) {

@@ -181,6 +181,15 @@ final readonly class Layout implements Kept
                 ['band'],
                 ['class'],
             ),
+            'floor-bands' => self::plain(
+                $name,
+                'Floor bands',
+                'floor-bands',
+                ['band', 'storey', 'top', 'out', 'height', 'depth', 'edge', 'length', 'area', 'volume'],
+                false,
+                [],
+                [],
+            ),
             'fin-cutting' => self::plain(
                 $name,
                 'Cutting list of fins',

@@ -6,6 +6,8 @@ namespace Isleward\Core\Tests\Support;
 
 use Isleward\Core\Design\Kind;
 use Isleward\Core\Edit\Edits;
+use Isleward\Core\Layer\Band;
+use Isleward\Core\Layer\FloorBand;
 
 /** Edits as chance has them, of every name there is, for laws that hold over all of them. */
 final class AnyEdit
@@ -49,7 +51,10 @@ final class AnyEdit
             ],
             default => ['from' => $r, 'height' => mt_rand(0, 2000) / 3],
         };
-        $band = $pick($design->layers)?->id() ?? 'ba-none';
+        $of = static fn (string $class, string $none): string => $pick(
+            array_filter($design->layers, static fn ($l): bool => $l instanceof $class),
+        )?->id() ?? $none;
+        [$band, $floor] = [$of(Band::class, 'ba-none'), $of(FloorBand::class, 'fb-none')];
         $law = static fn (): array|int => $pick([
             mt_rand(20, 400),
             ['kind' => 'ramp', 'from' => mt_rand(30, 300), 'to' => mt_rand(30, 900)],
@@ -310,6 +315,15 @@ final class AnyEdit
                 ['walls' => [$wall]],
                 ['shape' => $pick(['round', 'ellipse', 'flat']), 'stand' => $pick(['standing', 'lying', 'reaching'])],
             ]),
+            'floor-band.add' => ['storey' => $design->storeys->all[0]->id, 'top' => $storey] + $pick([
+                ['outline' => $design->walls[$wall]->outline ?? 'ou-none', 'out' => mt_rand(-200, 700) / 3],
+                ['circle' => ['x' => 0, 'y' => -9000, 'radius' => mt_rand(2000, 4000)], 'depth' => null, 'edge' => 'rounded'],
+            ]),
+            'floor-band.change' => ['id' => $floor] + $pick([
+                ['height' => mt_rand(100, 400), 'level' => mt_rand(-100, 100) / 7], ['out' => $law()], ['depth' => $pick([null, 300, 500])],
+                ['edge' => $pick(['square', 'chamfered', 'rounded']), 'edgeSize' => mt_rand(10, 60)],
+            ]),
+            'floor-band.remove' => ['ids' => [$floor]],
             'band.remove' => ['ids' => [$band]],
             'band.pin' => ['id' => $band, 'pieces' => [mt_rand(0, 30)]]
                 + $pick([['reach' => mt_rand(50, 500) / 3], ['out' => true], ['release' => true]]),
@@ -319,7 +333,7 @@ final class AnyEdit
                 ['handle' => $pick(['from', 'to', 'value', 'point 1', 'crest 0', 'crown']), 'at' => 0.3, 'value' => mt_rand(20, 600)],
             ]),
             'band.carry' => ['id' => $band, 'shift' => mt_rand(-50, 50), 'mirrored' => (bool) mt_rand(0, 1)]
-                + $pick([['to' => [$pick($design->layers)?->id() ?? 'ba-none']], ['storeys' => [$storey], 'scale' => mt_rand(1, 30) / 10]]),
+                + $pick([['to' => [$of(Band::class, 'ba-none')]], ['storeys' => [$storey], 'scale' => mt_rand(1, 30) / 10]]),
             'curtain.before' => [
                 'walls' => mt_rand(0, 1) === 0 ? [$wall] : array_keys(array_filter(
                     $design->walls,

@@ -17,6 +17,7 @@ export type Curtain = Schemas['Curtain'];
 export type CurtainGrid = Schemas['CurtainGrid'];
 export type GridCell = Schemas['GridCell'];
 export type Band = Schemas['Band'];
+export type FloorBand = Schemas['FloorBand'];
 export type PlacedBand = Schemas['PlacedBand'];
 export type Law = Schemas['Law'];
 export type LawCurve = Schemas['LawCurve'];

@@ -1309,7 +1309,7 @@ export interface components {
             id: string;
             name: string;
             /** @enum {string} */
-            source: "openings" | "types" | "walls" | "runs" | "members" | "infills" | "joints" | "cutting" | "fins" | "fin-cutting";
+            source: "openings" | "types" | "walls" | "runs" | "members" | "infills" | "joints" | "cutting" | "fins" | "fin-cutting" | "floor-bands";
             columns: components["schemas"]["LayoutColumn"][];
             merge: boolean;
             groups: string[];
@@ -1530,6 +1530,8 @@ export interface components {
         PlacedBand: {
             element: string;
             host: string;
+            /** @enum {string} */
+            what: "fins" | "floor";
             /** @description Of pieces seen as rectangles: number from 0, u, level, u, level, number …; u from the wall’s left end */
             boxes: number[];
             /** @description Of the others: number, u, level, u, level … */
@@ -1873,6 +1875,45 @@ export interface components {
             };
             findings: components["schemas"]["Finding"][];
         };
+        FloorBand: {
+            id: string;
+            name: string;
+            position: number;
+            outline: string | null;
+            /** @description Of its own */
+            line: {
+                [key: string]: unknown;
+            } | null;
+            storey: string;
+            /** @description The last storey it stands on */
+            top: string;
+            /** @description Of its top over each floor */
+            level: number;
+            height: number;
+            /** @description Of none it is a whole slab */
+            depth: number | null;
+            /** @description Of its outer edge from its line, over the storeys */
+            out: components["schemas"]["Law"];
+            /** @enum {string} */
+            edge: "square" | "chamfered" | "rounded" | "drawn";
+            edgeSize: number;
+            profile: number[][];
+            finish: string | null;
+            /** @description Why it cannot stand */
+            why: string | null;
+            /** @description Walls it runs before */
+            before: string[];
+            rows: {
+                storey: string;
+                /** @description Level */
+                top: number;
+                out: number;
+                /** @description Of its outer edge */
+                length: number;
+            }[];
+            /** @description Of all rows, mm³ */
+            volume: number;
+        };
         /** @description What a column of a given schedule holds */
         GivenColumn: {
             /** @enum {string} */
@@ -2196,6 +2237,7 @@ export interface components {
         };
         Project: {
             bands: components["schemas"]["Band"][];
+            floorBands: components["schemas"]["FloorBand"][];
             grids: components["schemas"]["RackGrid"][];
             runs: components["schemas"]["RunPlace"][];
             settings: components["schemas"]["Settings"];
@@ -3255,6 +3297,160 @@ export interface components {
         BandRemoveArgs: {
             ids: string[];
         };
+        FloorBandAddArgs: {
+            name?: string;
+            outline?: string | null;
+            points?: ((number | string)[] | {
+                /** @description mm, or a text in people’s units */
+                x?: number | string;
+                /** @description mm, or a text in people’s units */
+                y?: number | string;
+                through?: (number | string)[];
+                tangent?: boolean;
+                /** @description mm, or a text in people’s units */
+                rise?: number | string;
+                /** @description mm, or a text in people’s units */
+                radius?: number | string;
+                /** @description degrees */
+                angle?: number;
+                /** @description mm, or a text in people’s units */
+                length?: number | string;
+                /** @description the longer way round */
+                major?: boolean;
+            })[];
+            closing?: {
+                /** @description mm, or a text in people’s units */
+                rise?: number | string;
+                /** @description mm, or a text in people’s units */
+                radius?: number | string;
+                /** @description degrees */
+                angle?: number;
+                /** @description mm, or a text in people’s units */
+                length?: number | string;
+                /** @description the longer way round */
+                major?: boolean;
+                through?: (number | string)[];
+                tangent?: boolean;
+            };
+            rectangle?: {
+                /** @description mm, or a text in people’s units */
+                x?: number | string;
+                /** @description mm, or a text in people’s units */
+                y?: number | string;
+                /** @description mm, or a text in people’s units */
+                width: number | string;
+                /** @description mm, or a text in people’s units */
+                depth: number | string;
+                /** @description mm, or a text in people’s units */
+                radius?: number | string;
+            };
+            circle?: {
+                /** @description mm, or a text in people’s units */
+                x?: number | string;
+                /** @description mm, or a text in people’s units */
+                y?: number | string;
+                /** @description mm, or a text in people’s units */
+                radius: number | string;
+            };
+            closed?: boolean;
+            storey: string;
+            /** @description the last storey it stands on */
+            top?: string;
+            /** @description mm, or a text in people’s units */
+            level?: number | string;
+            /** @description mm, or a text in people’s units */
+            height?: number | string;
+            depth?: (number | string) | null;
+            out?: (number | string) | {
+                [key: string]: unknown;
+            };
+            /** @enum {string} */
+            edge?: "square" | "chamfered" | "rounded" | "drawn";
+            /** @description mm, or a text in people’s units */
+            edgeSize?: number | string;
+            /** @description of a drawn edge: inward and down, as shares of its height */
+            profile?: number[][];
+            finish?: string | null;
+        };
+        FloorBandChangeArgs: {
+            id: string;
+            name?: string;
+            outline?: string | null;
+            points?: ((number | string)[] | {
+                /** @description mm, or a text in people’s units */
+                x?: number | string;
+                /** @description mm, or a text in people’s units */
+                y?: number | string;
+                through?: (number | string)[];
+                tangent?: boolean;
+                /** @description mm, or a text in people’s units */
+                rise?: number | string;
+                /** @description mm, or a text in people’s units */
+                radius?: number | string;
+                /** @description degrees */
+                angle?: number;
+                /** @description mm, or a text in people’s units */
+                length?: number | string;
+                /** @description the longer way round */
+                major?: boolean;
+            })[];
+            closing?: {
+                /** @description mm, or a text in people’s units */
+                rise?: number | string;
+                /** @description mm, or a text in people’s units */
+                radius?: number | string;
+                /** @description degrees */
+                angle?: number;
+                /** @description mm, or a text in people’s units */
+                length?: number | string;
+                /** @description the longer way round */
+                major?: boolean;
+                through?: (number | string)[];
+                tangent?: boolean;
+            };
+            rectangle?: {
+                /** @description mm, or a text in people’s units */
+                x?: number | string;
+                /** @description mm, or a text in people’s units */
+                y?: number | string;
+                /** @description mm, or a text in people’s units */
+                width: number | string;
+                /** @description mm, or a text in people’s units */
+                depth: number | string;
+                /** @description mm, or a text in people’s units */
+                radius?: number | string;
+            };
+            circle?: {
+                /** @description mm, or a text in people’s units */
+                x?: number | string;
+                /** @description mm, or a text in people’s units */
+                y?: number | string;
+                /** @description mm, or a text in people’s units */
+                radius: number | string;
+            };
+            closed?: boolean;
+            storey?: string;
+            /** @description the last storey it stands on */
+            top?: string;
+            /** @description mm, or a text in people’s units */
+            level?: number | string;
+            /** @description mm, or a text in people’s units */
+            height?: number | string;
+            depth?: (number | string) | null;
+            out?: (number | string) | {
+                [key: string]: unknown;
+            };
+            /** @enum {string} */
+            edge?: "square" | "chamfered" | "rounded" | "drawn";
+            /** @description mm, or a text in people’s units */
+            edgeSize?: number | string;
+            /** @description of a drawn edge: inward and down, as shares of its height */
+            profile?: number[][];
+            finish?: string | null;
+        };
+        FloorBandRemoveArgs: {
+            ids: string[];
+        };
         BandPinArgs: {
             id: string;
             pieces: (number | string)[];
@@ -4163,6 +4359,30 @@ export interface operations {
                     /** @constant */
                     edit: "band.remove";
                     args: components["schemas"]["BandRemoveArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "floor-band.add";
+                    args: components["schemas"]["FloorBandAddArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "floor-band.change";
+                    args: components["schemas"]["FloorBandChangeArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "floor-band.remove";
+                    args: components["schemas"]["FloorBandRemoveArgs"];
                     /** @description Number of the latest change you have seen */
                     base: number;
                     /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */

@@ -12,7 +12,8 @@ export type Action = { name: string; key?: string; short?: string; run: () => vo
 
 const openings = (data: Data) => useDesk.getState().chosen.filter((id) => data.openings.has(id));
 const walls = (data: Data) => useDesk.getState().chosen.filter((id) => data.walls.has(id));
-const bands = (data: Data) => useDesk.getState().chosen.filter((id) => data.project.bands.some((b) => b.id === id));
+const bands = (data: Data) =>
+    useDesk.getState().chosen.filter((id) => [...data.project.bands, ...data.project.floorBands].some((b) => b.id === id));
 const sheet = (name: string, which: Sheet, key?: string, short?: string): Action => ({
     name,
     key,
@@ -143,7 +144,7 @@ export function lookActions(data: Data): Action[] {
             key: 'v',
             run: () => useDesk.setState((s) => ({ through: !s.through })),
         },
-        ...(data.project.bands.length > 0
+        ...(data.project.bands.length + data.project.floorBands.length > 0
             ? [
                   {
                       name: desk.dimmed ? 'Fins solid again' : 'See through the fins',

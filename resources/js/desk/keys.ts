@@ -74,6 +74,11 @@ function deskKey(data: Data, event: KeyboardEvent, onPane: boolean): boolean {
         return true;
     }
     const openings = desk.chosen.filter((id) => data.openings.has(id));
+    const floors = desk.chosen.filter((id) => data.project.floorBands.some((b) => b.id === id));
+    if (event.key === 'Delete' && floors.length > 0 && data.mayEdit) {
+        void data.edit('floor-band.remove', { ids: floors }).then((done) => done && useDesk.getState().choose([]));
+        return true;
+    }
     const bands = desk.chosen.filter((id) => data.project.bands.some((b) => b.id === id));
     if (event.key === 'Delete' && bands.length > 0 && data.mayEdit) {
         void data.edit('band.remove', { ids: bands }).then((done) => done && useDesk.getState().choose([]));

@@ -65,7 +65,7 @@ function showingOf(
         (!alone?.storey || o.storey === alone.storey) &&
         (!these || these.has(o.id));
     const known = hiddenOnes.filter((id) => data.openings.has(id)).length;
-    const bands = data.project.bands.filter((b) => hiddenOnes.includes(b.id)).length;
+    const bands = [...data.project.bands, ...data.project.floorBands].filter((b) => hiddenOnes.includes(b.id)).length;
     const stand = hiddenOnes.filter((id) => data.walls.has(id)).length;
     return {
         frontages: data.project.frontages.filter((f) => f.inner === (face === 'inner') && Object.keys(f.walls).some((w) => walls.has(w))),

@@ -10,10 +10,11 @@ export function BandsBefore({ wall }: { wall: Wall }) {
     const active = useDesk((s) => s.storey);
     const outline = data.project.outlines.find((o) => o.id === wall.outline);
     const bands = data.project.bands.filter((b) => b.before.includes(wall.id));
+    const floors = data.project.floorBands.filter((b) => b.before.includes(wall.id));
     const within = data.project.storeys.filter((s) => s.floor >= wall.foot - 1 && s.ceiling <= wall.head + 1);
     const storey = within.find((s) => s.id === active) ?? within[0] ?? data.storeys.get(wall.base);
     const many = data.project.walls.filter((w) => w.outline === wall.outline).length > 1;
-    if (!storey || !outline || (bands.length === 0 && !data.mayEdit)) return null;
+    if (!storey || !outline || (bands.length + floors.length === 0 && !data.mayEdit)) return null;
     const usual = {
         storey: storey.id,
         gap: 0,
@@ -35,10 +36,38 @@ export function BandsBefore({ wall }: { wall: Wall }) {
                     </span>
                 </p>
             ))}
+            {floors.map((b) => (
+                <p key={b.id} className="flex min-h-7 items-center gap-2">
+                    <button
+                        type="button"
+                        className="min-w-0 grow truncate text-left font-semibold text-tide hover:underline"
+                        onClick={() => useDesk.getState().choose([b.id])}
+                    >
+                        {b.name}
+                    </button>
+                    <span className="text-quiet">at {b.rows.length === 1 ? 'one floor' : `${b.rows.length} floors`}</span>
+                </p>
+            ))}
             {data.mayEdit && (
                 <div className="flex flex-wrap gap-1.5">
                     <Button small onClick={() => void standBand(data, { ...usual, walls: [wall.id] })}>
                         Stand fins before it on {storey.name}
+                    </Button>
+                    <Button
+                        small
+                        onClick={() =>
+                            void data
+                                .edit('floor-band.add', {
+                                    outline: outline.id,
+                                    storey: storey.id,
+                                    top: within.at(-1)?.id ?? storey.id,
+                                    out: data.project.settings.units === 'mm' ? 150 : '150 mm',
+                                    height: data.project.settings.units === 'mm' ? 250 : '250 mm',
+                                })
+                                .then((done) => done && useDesk.getState().choose(done.chosen))
+                        }
+                    >
+                        Floor bands {outline.closed ? 'round' : 'along'} {outline.name}
                     </Button>
                     {many && (
                         <Button small onClick={() => void standBand(data, { ...usual, outline: wall.outline })}>

@@ -8,7 +8,7 @@ import { degrees, drives, isAngle, numberOf, percent, plain, said } from './word
 
 type Kind = Law['kind'];
 
-const kinds: Option<Kind>[] = [
+export const lawKinds: Option<Kind>[] = [
     { value: 'constant', label: 'the same all along' },
     { value: 'ramp', label: 'a ramp' },
     { value: 'wave', label: 'a wave' },
@@ -58,11 +58,11 @@ export function LawSentence({ band, of }: { band: Band; of: Driven }) {
                 <Choice
                     label={`Law of the ${drives[of].name}`}
                     value={law.kind}
-                    options={kinds}
+                    options={lawKinds}
                     disabled={fixed}
                     onChange={(kind) => void ask('band.draw', { id: band.id, of, kind })}
                 />
-                <Figures law={law} of={of} name={drives[of].name} fixed={fixed} set={set} />
+                <LawFigures law={law} of={of} name={drives[of].name} fixed={fixed} set={set} />
                 <Carried law={law} />.
             </Sentence>
         </div>
@@ -72,9 +72,8 @@ export function LawSentence({ band, of }: { band: Band; of: Driven }) {
 type FiguresProps = { law: Law; of: Driven; name: string; fixed: boolean; set: (changed: Partial<Law>) => Promise<string | null> };
 
 /** The figures of a law: values in the project’s units or degrees, shares in per cent. */
-function Figures({ law, of, name, fixed, set }: FiguresProps) {
+export function LawFigures({ law, of, name, fixed, set }: FiguresProps) {
     const data = useData();
-    const ask = useAsk();
     const value = (key: 'value' | 'from' | 'to', label: string) => (
         <Figure
             label={`${label} ${name}`}
@@ -167,16 +166,15 @@ function Figures({ law, of, name, fixed, set }: FiguresProps) {
                         disabled={fixed}
                         onChange={(how) => void set({ how })}
                     />
-                    : first <Part law={first} of={of} name={`first ${name}`} fixed={fixed} onSend={(to) => set({ first: to })} ask={ask} />;
-                    second{' '}
-                    <Part law={second} of={of} name={`second ${name}`} fixed={fixed} onSend={(to) => set({ second: to })} ask={ask} />
+                    : first <Part law={first} of={of} name={`first ${name}`} fixed={fixed} onSend={(to) => set({ first: to })} />; second{' '}
+                    <Part law={second} of={of} name={`second ${name}`} fixed={fixed} onSend={(to) => set({ second: to })} />
                 </>
             );
         }
     }
 }
 
-const simple = kinds.filter((k) => k.value !== 'combined' && k.value !== 'drawn');
+const simple = lawKinds.filter((k) => k.value !== 'combined' && k.value !== 'drawn');
 
 type PartProps = {
     law: Law;
@@ -184,7 +182,6 @@ type PartProps = {
     name: string;
     fixed: boolean;
     onSend: (law: Law) => Promise<string | null>;
-    ask: unknown;
 };
 
 /** One of two laws that are combined: it becomes another kind with figures of its own. */
@@ -203,7 +200,7 @@ function Part({ law, of, name, fixed, onSend }: PartProps) {
                 disabled={fixed}
                 onChange={(kind) => void onSend(as(kind))}
             />
-            <Figures law={law} of={of} name={name} fixed={fixed} set={(changed) => onSend({ ...law, ...changed })} />
+            <LawFigures law={law} of={of} name={name} fixed={fixed} set={(changed) => onSend({ ...law, ...changed })} />
         </>
     );
 }

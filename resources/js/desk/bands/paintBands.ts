@@ -26,7 +26,7 @@ export function paintBands(
         const [x0, y0, x1, y1] = band.bounds as [number, number, number, number];
         if (from + x0 > seen.x1 || from + x1 < seen.x0 || y0 > seen.y1 || y1 < seen.y0) continue;
         const lit = chosen.includes(band.element);
-        ctx.fillStyle = colour(lit ? 'tide' : 'fin');
+        ctx.fillStyle = colour(band.what === 'floor' ? (lit ? 'tide-wash' : 'sheet') : lit ? 'tide' : 'fin');
         ctx.strokeStyle = colour('ink');
         ctx.globalAlpha = showing.dimmed ? 0.35 : 1;
         ctx.setTransform(dpr, 0, 0, dpr, 0, 0);
@@ -41,7 +41,7 @@ export function paintBands(
             const y = size.height / 2 - (y1 - view.y) * k;
             ctx.fillRect(x, y, width > 0.7 ? width : 0.7, (y1 - y0) * k);
             if (width > 4) {
-                ctx.lineWidth = 0.7;
+                ctx.lineWidth = band.what === 'floor' ? (lit ? 2 : 1) : 0.7;
                 ctx.strokeRect(x, y, width, (y1 - y0) * k);
             }
         }

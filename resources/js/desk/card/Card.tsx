@@ -21,6 +21,8 @@ const PieceCard = later('The card of the line', () => import('../curtain/PieceCa
 
 const BandCard = later('The card of the band', () => import('../bands/BandCard').then((m) => m.BandCard));
 
+const FloorBandCard = later('The card of the floor band', () => import('../bands/FloorBandCard').then((m) => m.FloorBandCard));
+
 const tries = { drop: dropTried };
 
 /** The sheet that states what is chosen and takes exact figures. */
@@ -39,6 +41,7 @@ export function Card() {
     const line = one ? data.lines.get(one) : undefined;
     const storey = one ? data.storeys.get(one) : undefined;
     const band = one ? data.project.bands.find((b) => b.id === one) : undefined;
+    const floor = one ? data.project.floorBands.find((b) => b.id === one) : undefined;
     const outline = one ? data.project.outlines.find((o) => o.id === one) : undefined;
     const outlineWall = outline && data.project.walls.find((w) => w.outline === outline.id);
     const what = sheet ? (
@@ -59,6 +62,8 @@ export function Card() {
         <WallCard key={outlineWall.id} wall={outlineWall} />
     ) : band ? (
         <BandCard key={band.id} band={band} />
+    ) : floor ? (
+        <FloorBandCard key={floor.id} band={floor} />
     ) : line ? (
         <LineCard key={line.id} line={line} />
     ) : storey ? (

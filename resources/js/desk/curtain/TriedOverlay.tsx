@@ -16,6 +16,7 @@ export function TriedOverlay({ view, size }: Props) {
     const inner = useDesk((s) => s.face) === 'inner';
     if (!tried) return null;
     const grids = tried.curtains;
+    const floors = tried.bands.filter((b) => b.what === 'floor');
     const bare = tried.placed.filter((p) => !grids.some((g) => g.element === p.id));
     return (
         <g data-tried={grids.length + bare.length}>
@@ -27,6 +28,24 @@ export function TriedOverlay({ view, size }: Props) {
                 strokeWidth={1.6}
                 strokeDasharray="6 4"
             />
+            {floors.map((b) => {
+                const f = data.frontageOf.get(b.host);
+                const from = f ? f.offset + (f.walls[b.host] ?? 0) : 0;
+                return f && f.inner === inner
+                    ? Array.from({ length: b.boxes.length / 5 }, (_, i) => {
+                          const [row, x0, y0, x1, y1] = b.boxes.slice(5 * i, 5 * i + 5) as [number, number, number, number, number];
+                          return (
+                              <rect
+                                  key={`${b.element} ${b.host} ${row}`}
+                                  {...boxOnScreen(view, size, from + x0, y0, x1 - x0, y1 - y0)}
+                                  fill="var(--tide-wash)"
+                                  stroke="var(--tide)"
+                                  strokeWidth={1.6}
+                              />
+                          );
+                      })
+                    : null;
+            })}
             {grids.map((grid) => {
                 const frontage = data.frontageOf.get(grid.host);
                 if (!frontage || frontage.inner !== inner) return null;

@@ -217,6 +217,7 @@ export function ElevationPane() {
                     if (fin) {
                         // a piece of the band that is chosen already; with Shift one more
                         if (!state.chosen.includes(fin.band)) return state.choose([fin.band], at.event.shiftKey);
+                        if (data.project.floorBands.some((b) => b.id === fin.band)) return;
                         const rest = state.fins.filter((n) => n !== fin.piece);
                         const more = rest.length < state.fins.length ? rest : [...state.fins, fin.piece];
                         return useDesk.setState({ fins: at.event.shiftKey ? more : [fin.piece] });
@@ -277,10 +278,13 @@ function frontageOfElement(data: ReturnType<typeof useData>, id: string) {
         data.openings.get(id)?.frontage ??
         data.lines.get(id)?.frontage ??
         data.frontageOf.get(id) ??
-        data.frontageOf.get(data.project.bands.find((b) => b.id === id)?.before[0] ?? '') ??
+        data.frontageOf.get(bandOf(data, id)?.before[0] ?? '') ??
         data.project.frontages.find((f) => f.id === id)
     );
 }
+
+const bandOf = (data: ReturnType<typeof useData>, id: string) =>
+    [...data.project.bands, ...data.project.floorBands].find((b) => b.id === id);
 
 /** Where an element lies on the developed elevation. */
 export function boxOf(data: ReturnType<typeof useData>, id: string): Bounds | null {
@@ -315,7 +319,7 @@ export function boxOf(data: ReturnType<typeof useData>, id: string): Bounds | nu
             Math.max(...bands.map((b) => b.placed.bounds[3]!)),
         ];
     // of one whose frontages have not come yet, the walls it stands before
-    const band = data.project.bands.find((b) => b.id === id);
+    const band = bandOf(data, id);
     if (band) {
         const boxes = band.before.map((w) => boxOf(data, w)).filter((b): b is Bounds => b !== null);
         const floor = data.storeys.get(band.storey)?.floor ?? 0;

@@ -22,13 +22,14 @@ const ready = [
     { id: 'joints', name: 'Joints' },
     { id: 'cutting', name: 'Cutting list' },
     { id: 'shares', name: 'Shares' },
+    { id: 'floor-bands', name: 'Floor bands' },
     { id: 'fins', name: 'Fins' },
     { id: 'fin-classes', name: 'Fins by length' },
     { id: 'fin-cutting', name: 'Cutting list of fins' },
 ];
 
 /** Where openings are not what is listed. */
-const others = ['runs', 'members', 'infills', 'joints', 'cutting', 'shares', 'fins', 'fin-classes', 'fin-cutting'];
+const others = ['runs', 'members', 'infills', 'joints', 'cutting', 'shares', 'fins', 'fin-classes', 'fin-cutting', 'floor-bands'];
 
 /** The field of the draft that is meant: filters without a value are not sent, so those behind them are counted otherwise. */
 function wrongOf(draft: Layout | null, field: string): string {
@@ -67,7 +68,11 @@ export function Schedules() {
             <header className="flex items-center gap-1 border-b border-hairline px-3 py-1.5">
                 <nav aria-label="Which schedule" className="flex min-w-0 grow items-center overflow-x-auto">
                     {[
-                        ...ready.filter((l) => !l.id.startsWith('fin') || data.project.bands.length > 0),
+                        ...ready.filter(
+                            (l) =>
+                                (!l.id.startsWith('fin') || data.project.bands.length > 0) &&
+                                (l.id !== 'floor-bands' || data.project.floorBands.length > 0),
+                        ),
                         ...kept,
                         { id: 'given', name: 'Given' },
                     ].map((l) => (

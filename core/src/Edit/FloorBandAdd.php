@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Edit;
+
+use Isleward\Core\Design\Change;
+use Isleward\Core\Design\Design;
+use Isleward\Core\Design\Ids;
+use Isleward\Core\Design\Kind;
+use Isleward\Core\Design\Operation;
+use Isleward\Core\Layer\FloorBand;
+use Isleward\Core\Layer\FloorBands;
+use Isleward\Core\Measure\Fields;
+
+/** Adds a floor band, or with "id" changes what is given of one: along an "outline", or a line of its own drawn as outlines are. */
+final readonly class FloorBandAdd implements Edit
+{
+    private const DRAWN = ['points' => 1, 'rectangle' => 1, 'circle' => 1, 'closed' => 1, 'closing' => 1];
+
+    private function __construct(private Fields $args)
+    {
+    }
+
+    public static function from(Fields $args): self
+    {
+        return new self($args);
+    }
+
+    public function scope(): Scope
+    {
+        return Scope::none();
+    }
+
+    public function apply(Design $design, Ids $ids): Change
+    {
+        $before = $this->args->has('id') ? FloorBands::band($design, $this->args->string('id')) : null;
+        $values = $before?->toArray() ?? [
+            'id' => $ids->next(Kind::FloorBand), 'position' => BandRules::lastPosition($design) + 1,
+            'name' => BandRules::freeName($design, 'Floor band'), 'depth' => 600.0,
+        ];
+        $given = array_diff_key($this->args->all(), self::DRAWN);
+        if ($this->args->has('outline')) {
+            $given['line'] = null;
+        } elseif (array_intersect_key($this->args->all(), array_diff_key(self::DRAWN, ['closed' => 1, 'closing' => 1])) !== []) {
+            $given = [...$given, 'line' => BandAdd::line($this->args), 'outline' => null];
+        }
+        if (isset($given['out'], $values['out']) && is_array($given['out']) && is_array($values['out'])) {
+            $given['out'] = [...$values['out'], ...$given['out']];
+        }
+        $band = FloorBand::from(new Fields([...$values, ...$given], $this->args->units()));
+        BandRules::requireLayer($design, $band, $band->finish);
+        $change = new Change('', [$before === null ? Operation::add($band) : Operation::alter($before, $band)]);
+        $rows = FloorBands::in($design->after($change))->of($band);
+
+        return new Change(
+            $before === null
+                ? sprintf('Stood %s at %s', $band->name, Words::counts(['storey' => count($rows)]))
+                : sprintf('Changed %s', $band->name),
+            $change->operations, [$band->id], wanted: count($rows),
+        );
+    }
+}

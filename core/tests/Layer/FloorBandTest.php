@@ -1,0 +1,168 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Tests\Layer;
+
+use Isleward\Core\Building\Bodies;
+use Isleward\Core\Building\Frontages;
+use Isleward\Core\Drawing\Elevation;
+use Isleward\Core\Drawing\Layer;
+use Isleward\Core\Drawing\Shape;
+use Isleward\Core\Layer\FloorBands;
+use Isleward\Core\Layer\FloorRow;
+use Isleward\Core\Layer\FloorSchedule;
+use Isleward\Core\Measure\Length;
+use Isleward\Core\Measure\Refusal;
+use Isleward\Core\Measure\Units;
+use Isleward\Core\Schedule\Row;
+use Isleward\Core\Tests\Support\House;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+final class FloorBandTest extends TestCase
+{
+    private House $house;
+
+    protected function setUp(): void
+    {
+        $this->house = House::box(heights: [3600, 3600, 3600, 3600, 3600]); // 12 000 × 8 000
+    }
+
+    /**
+     * @param  array<string, mixed>  $args
+     * @return list<FloorRow>
+     */
+    private function stood(array $args): array
+    {
+        $where = array_intersect_key($args, ['rectangle' => 1, 'circle' => 1, 'points' => 1]) === []
+            ? ['outline' => array_key_first($this->house->design->outlines)] : [];
+        $id = $this->house->do('floor-band.add', $args + $where + ['storey' => $this->house->storey(0)])->chosen[0];
+
+        return FloorBands::in($this->house->design)->of(FloorBands::band($this->house->design, $id));
+    }
+
+    /** @param  array<string, mixed>  $args */
+    #[DataProvider('volumes')]
+    public function test_its_volume_is_exact_and_its_mesh_is_closed(array $args, float $expected): void
+    {
+        $solid = $this->stood($args)[0]->solid();
+        self::assertEqualsWithDelta($expected, $solid->volume(), 1e-9 * $expected);
+        $mesh = $solid->mesh(0.02);
+        self::assertEqualsWithDelta($expected, $mesh->volume(), 2e-4 * $expected);
+        // every edge is run through once each way
+        $edges = [];
+        foreach (array_chunk($mesh->triangles, 3) as [$a, $b, $c]) {
+            foreach ([[$a, $b], [$b, $c], [$c, $a]] as [$from, $to]) {
+                $edges["$from $to"] = ($edges["$from $to"] ?? 0) + 1;
+            }
+        }
+        foreach ($edges as $edge => $count) {
+            [$from, $to] = explode(' ', $edge);
+            self::assertSame(1, $count);
+            self::assertArrayHasKey("$to $from", $edges);
+        }
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, float}> mm³, worked by hand */
+    public static function volumes(): iterable
+    {
+        $ring = 12400 * 8400 - 11200 * 7200;
+        yield 'a ring 600 deep, 200 outside' => [['out' => 200, 'depth' => 600, 'height' => 300], $ring * 300.0];
+        yield 'a ring 200 inside' => [['out' => -200, 'depth' => 300, 'height' => 200], (11600 * 7600 - 11000 * 7000) * 200.0];
+        yield 'a whole slab' => [['out' => 200, 'depth' => null, 'height' => 300], 12400 * 8400 * 300.0];
+        // a chamfer of 40 takes a triangle off the section above and below: its centroid lies 40/3 behind the edge
+        $round = static fn (float $in): float => 2 * (12400 - 2 * $in + 8400 - 2 * $in);
+        yield 'chamfered by 40' => [
+            ['out' => 200, 'depth' => 600, 'height' => 300, 'edge' => 'chamfered', 'edgeSize' => 40],
+            $ring * 300 - 2 * 800 * $round(40 / 3),
+        ];
+        // what a rounding of 50 takes off: (1 − π/4) r², its centroid r (10 − 3π) / (12 − 3π) behind the edge
+        $off = (1 - M_PI / 4) * 2500;
+        yield 'rounded by 50' => [
+            ['out' => 200, 'depth' => 600, 'height' => 300, 'edge' => 'rounded', 'edgeSize' => 50],
+            $ring * 300 - 2 * $off * $round(50 * (10 - 3 * M_PI) / (12 - 3 * M_PI)),
+        ];
+        // round a circle of 4 000: a ring from 3 500 to 4 000
+        yield 'round a circle' => [
+            ['circle' => ['x' => 30000, 'y' => 0, 'radius' => 4000], 'depth' => 500, 'height' => 250], M_PI * (4000 ** 2 - 3500 ** 2) * 250,
+        ];
+        yield 'a whole slab over a circle, rounded by half its height' => [
+            ['circle' => ['x' => 30000, 'y' => 0, 'radius' => 4000], 'depth' => null, 'height' => 200, 'edge' => 'rounded',
+                'edgeSize' => 100],
+            // a torus's outer half about the disc behind it
+            M_PI * 3900 ** 2 * 200 + M_PI ** 2 * 100 ** 2 * 3900 + 4 / 3 * M_PI * 100 ** 3,
+        ];
+        $arc = 2 * (24000 + 14000) - 8 * 3000 + 2 * M_PI * 3000; // published.md: 70 849.56
+        yield 'round a rounded rectangle' => [
+            ['rectangle' => ['x' => 30000, 'y' => 0, 'width' => 24000, 'depth' => 14000, 'radius' => 3000], 'depth' => 400,
+                'height' => 300],
+            400 * 300 * ($arc - 2 * M_PI * 200),
+        ];
+        yield 'a drawn edge: a lip of 60 × 100 under a ring' => [
+            ['out' => 0, 'depth' => 500, 'height' => 300, 'edge' => 'drawn', 'profile' => [[0.2, 0], [0.2, 0.5], [0, 0.6], [0, 1]]],
+            (12000 * 8000 - 11000 * 7000) * 300 - self::between([[60, 150], [60, 120], [0, 120]]),
+        ];
+        yield 'open, along two sides' => [
+            ['points' => [[0, -9000], [6000, -9000], [6000, -4000]], 'depth' => 400, 'height' => 200],
+            400 * 200 * (6000 + 5000 - 2 * 200.0),
+        ];
+    }
+
+    /** What a drawn edge leaves out: over its height rectangles 60 deep, and the triangle between. @param  list<mixed>  $unused */
+    private static function between(array $unused): float
+    {
+        // section left out: 60 × 150 with its centroid 30 behind the edge, and a triangle 60 × 30 with its centroid 20 behind it
+        $round = static fn (float $in): float => 2 * (12000 - 2 * $in + 8000 - 2 * $in);
+
+        return 60 * 150 * $round(30) + 60 * 30 / 2 * $round(20);
+    }
+
+    public function test_rows_go_up_the_storeys_with_their_outset_by_a_law(): void
+    {
+        $rows = $this->stood(['top' => $this->house->storey(4), 'out' => ['kind' => 'ramp', 'from' => 100, 'to' => 500], 'level' => -20]);
+        self::assertSame([100.0, 200.0, 300.0, 400.0, 500.0], array_map(static fn (FloorRow $r): float => round($r->out, 9), $rows));
+        self::assertSame([-20.0, 3580.0, 7180.0, 10780.0, 14380.0], array_map(static fn (FloorRow $r): float => $r->top, $rows));
+        self::assertEqualsWithDelta(2 * (12000 + 8000) + 8 * 300, $rows[2]->length(), 1e-6);
+        $design = $this->house->design;
+        $frontages = Frontages::of($design, Bodies::of($design));
+        $drawn = array_values(array_filter(
+            Elevation::of($design, Bodies::of($design), $frontages[0])->shapes,
+            static fn (Shape $s): bool => $s->layer === Layer::Floor,
+        ));
+        // its corners stand out as far as its edge does
+        self::assertEqualsWithDelta([-300, 6880, 12300, 6880, 12300, 7180, -300, 7180], $drawn[2]->rings[0], 1e-6);
+        $schedule = (new FloorSchedule)->rows($design, [], $frontages);
+        self::assertSame(['S0', 'S1', 'S2', 'S3', 'S4'], array_map(static fn (Row $r): mixed => $r->value('storey'), $schedule));
+        self::assertEqualsWithDelta($rows[1]->solid()->volume(), $schedule[1]->figure('volume'), 1e-3);
+        self::assertEqualsWithDelta(12400 * 8400 - 11200 * 7200, $schedule[1]->figure('area'), 1e-3);
+    }
+
+    /** @param  array<string, mixed>  $args */
+    #[DataProvider('wrong')]
+    public function test_what_cannot_be_built_is_refused_with_its_figures(array $args, string $says): void
+    {
+        try {
+            $this->stood($args);
+            self::fail('It was taken.');
+        } catch (Refusal $refusal) {
+            self::assertStringContainsString($says, Length::said($refusal->getMessage(), Units::Millimetre));
+        }
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, string}> */
+    public static function wrong(): iterable
+    {
+        yield 'a rounding over half its height' => [
+            ['height' => 100, 'edge' => 'rounded', 'edgeSize' => 60],
+            'cannot be rounded by 60: half its height and its whole depth leave 50',
+        ];
+        yield 'inset beyond the middle' => [['out' => -4100], 'is left with no length'];
+        yield 'deeper than there is room' => [['depth' => 4500], 'is left with no length'];
+        yield 'a slab over a line that does not close' => [['points' => [[0, 0], [5000, 0]], 'depth' => null], 'needs a line that closes'];
+        yield 'no height' => [['height' => 0], 'at least'];
+        yield 'a drawn edge that turns back' => [
+            ['edge' => 'drawn', 'profile' => [[0, 0], [0, 0.5], [0.1, 0.4], [0, 1]]], 'Point 3 of the drawn edge does not go on',
+        ];
+    }
+}
