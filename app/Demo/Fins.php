@@ -32,7 +32,8 @@ final readonly class Fins
                 'turn' => ['kind' => 'ramp', 'from' => -12, 'to' => 12],
             ],
         ]);
-        ($this->run)('band.carry', ['id' => $lower, 'storeys' => [$this->storeys['Charts']], 'shift' => 25]);
+        [$upper] = ($this->run)('band.carry', ['id' => $lower, 'storeys' => [$this->storeys['Charts']], 'shift' => 25]);
+        ($this->run)('band.change', ['ids' => [$upper], 'foot' => 0, 'laws' => ['length' => 3450]]);
         ($this->run)('floor-band.add', [
             'name' => 'Ledge', 'outline' => Wall::query()->where('id', $lookout)->value('outline_id'), 'storey' => $this->storeys['Charts'],
             'height' => 150, 'out' => 560, 'depth' => 540, 'edge' => 'rounded', 'edgeSize' => 60,

@@ -133,4 +133,37 @@ final class BandsTest extends ProjectCase
         $this->actingAs($this->member(Role::Viewer));
         $this->edit('band.remove', ['ids' => [$id]])->assertForbidden();
     }
+
+    public function test_a_floor_band_stands_at_its_storeys_before_every_wall_and_in_schedule_and_solid(): void
+    {
+        $outline = $this->getJson($this->url())->json('outlines.0.id');
+        $id = $this->edit('floor-band.add', [
+            'outline' => $outline, 'storey' => $this->storey(0), 'top' => $this->storey(1), 'height' => '0.2 m', 'depth' => 500,
+            'out' => ['kind' => 'ramp', 'from' => 100, 'to' => 300], 'edge' => 'chamfered', 'edgeSize' => 40,
+        ])->assertOk()->json('chosen.0');
+        $band = $this->getJson($this->url())->assertOk()->json('floorBands.0');
+        self::assertSame([$id, null, 4], [$band['id'], $band['why'], count($band['before'])]);
+        self::assertEquals([[0, 100], [4200, 300]], array_map(static fn (array $r): array => [$r['top'], $r['out']], $band['rows']));
+        $placed = $this->getJson($this->url('elevations/'.$this->frontage(1)['id']))->assertOk()->json('bands.0');
+        self::assertSame(['floor', $id], [$placed['what'], $placed['element']]);
+        // the east wall is 8 000 long: at the second floor the edge reaches 300 beyond it at both ends
+        self::assertEquals([1, -300, 4000, 8300, 4200], array_slice($placed['boxes'], 5));
+        $svg = (string) $this->get($this->url('exports/elevation.svg'))->assertOk()->getContent();
+        self::assertSame(4 * 2 * 3, substr_count($svg, 'class="floor"'), 'on four sides two bands, each with two arrises');
+        $report = $this->getJson($this->url('schedules/floor-bands'))->assertOk()->json();
+        self::assertCount(2, array_filter($report['rows'], static fn (array $r): bool => $r['kind'] === 'row'));
+        $tried = $this->edit('floor-band.change', ['id' => $id, 'out' => 250], query: '?try=1')->assertOk()->json('bands');
+        self::assertCount(4, $tried);
+        // an edge cannot be more than half the height
+        $refused = $this->edit('floor-band.change', ['id' => $id, 'edgeSize' => 120])->assertStatus(422)->json();
+        self::assertSame(['floor-band.edge', 'edgeSize'], [$refused['code'], $refused['details']['field']]);
+        $section = $this->getJson($this->url('sections?points=6000,-2000,6000,10000'))->assertOk()->json('drawing.shapes');
+        $cut = array_filter($section, static fn (array $s): bool => $s['layer'] === 'wall-cut' && min(array_column(
+            array_chunk($s['rings'][0], 2), 1,
+        )) > 3990 && max(array_column(array_chunk($s['rings'][0], 2), 1)) < 4210);
+        self::assertCount(2, $cut, 'its section on both sides of the house at the second floor');
+        $this->edit('floor-band.remove', ['ids' => [$id]])->assertOk();
+        $this->postJson($this->url('undo'))->assertOk();
+        self::assertCount(2, $this->getJson($this->url())->json('floorBands.0.rows'));
+    }
 }
