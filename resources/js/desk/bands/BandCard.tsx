@@ -1,3 +1,4 @@
+import { useEffect, useState } from 'react';
 import type { Band, EditArgs } from '../../api/client';
 import { formatArea } from '../../measure/format';
 import { Button } from '../../ui/Button';
@@ -11,7 +12,7 @@ import { CarryWords } from './CarryWords';
 import { ChosenPieces } from './ChosenPieces';
 import { LawSentence } from './LawSentence';
 import { SpacedWords } from './SpacedWords';
-import { said } from './words';
+import { drives, said } from './words';
 
 const order: Driven[] = ['reach', 'thickness', 'length', 'turn', 'lean'];
 
@@ -26,7 +27,18 @@ export function BandCard({ band }: { band: Band }) {
     const choose = (args: Omit<EditArgs<'band.change'>, 'ids'>) => void ask('band.change', { ids: [band.id], ...args });
     const outline = data.project.outlines.find((o) => o.id === band.outline);
     const findings = data.findings.filter((f) => f.elements.includes(band.id));
-    const spread = band.spread.reach ?? [0, 0];
+    const driven = useDesk((s) => s.driven);
+    // a tube is as deep as it is thick
+    const sizes = order.filter((of) => of !== 'reach' || band.shape !== 'round' || band.stand === 'reaching');
+    const varied = sizes.find((of) => band.laws[of]?.kind !== 'constant') ?? sizes[0]!;
+    const [begun, setBegun] = useState(false);
+    // the curve that is looked at first is of what a law drives
+    useEffect(() => {
+        if (begun && sizes.includes(driven)) return;
+        setBegun(true);
+        useDesk.setState({ driven: varied });
+    }, [begun, sizes, driven, varied]);
+    const spread = band.spread[driven] ?? [0, 0];
     return (
         <>
             <Heading
@@ -106,9 +118,9 @@ export function BandCard({ band }: { band: Band }) {
                 />
                 .
             </Sentence>
-            {order.map((of) =>
-                of === 'reach' && band.shape === 'round' && band.stand !== 'reaching' ? null : <LawSentence key={of} band={band} of={of} />,
-            )}
+            {sizes.map((of) => (
+                <LawSentence key={of} band={band} of={of} />
+            ))}
             <Sentence>
                 Finished in{' '}
                 <Choice
@@ -132,7 +144,7 @@ export function BandCard({ band }: { band: Band }) {
             <Facts
                 rows={[
                     ['Together', `${data.length(Math.round(band.total))} · ${formatArea(band.area, data.project.settings.units)}`],
-                    ['Least, greatest reach', `${said(data, 'reach', spread[0]!)} · ${said(data, 'reach', spread[1]!)}`],
+                    [`Least, greatest ${drives[driven].name}`, `${said(data, driven, spread[0]!)} · ${said(data, driven, spread[1]!)}`],
                     ['Pinned or left out by hand', band.pinned.length],
                 ]}
             />
