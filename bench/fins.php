@@ -93,12 +93,7 @@ for ($i = 0; $i < 60; $i++) {
 $desk = new Desk(Chrome::open(softwareGl: false), $address);
 $desk->signIn('bench@skerrow.example');
 $desk->openProject($name);
-for ($still = 0, $seen = -1; $still < 4; $still = $now === $seen ? $still + 1 : 0, $seen = $now) {
-    sleep(1);
-    $now = (int) $desk->driver->executeScript(
-        'return performance.getEntriesByType("resource").filter((e) => !e.name.includes("presence")).length',
-    );
-}
+(require __DIR__.'/settled.php')($desk);
 $desk->keys(Facebook\WebDriver\WebDriverKeys::HOME);
 sleep(3);
 $frames = (require __DIR__.'/frames.php')($desk);

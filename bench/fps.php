@@ -23,12 +23,7 @@ $desk->openProject($name);
 $desk->waitUntil(static fn (): bool => ! str_contains($desk->text(), 'Building'), 'the model');
 $desk->keys(Facebook\WebDriver\WebDriverKeys::HOME);
 // until everything, the model too, has been fetched and drawn: nothing more for four seconds
-for ($still = 0, $seen = -1; $still < 4; $still = $now === $seen ? $still + 1 : 0, $seen = $now) {
-    sleep(1);
-    $now = (int) $desk->driver->executeScript(
-        'return performance.getEntriesByType("resource").filter((e) => !e.name.includes("presence")).length',
-    );
-}
+(require __DIR__.'/settled.php')($desk);
 sleep(4);
 $measure = (require __DIR__.'/frames.php')($desk);
 $pan = $measure(

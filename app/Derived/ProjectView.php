@@ -349,7 +349,7 @@ final readonly class ProjectView
             'types' => self::types($design, array_values($design->types)),
             'grids' => GridsView::of($project, $design),
             'runs' => GridsView::runs($design),
-            'bands' => BandView::all($design),
+            'bands' => BandsView::all($design),
             'floorBands' => FloorBandView::all($design),
         ];
     }

@@ -1498,6 +1498,24 @@ export interface components {
             /** @description What lies at the head of its graph */
             most: number;
         };
+        /** @description A band before a wall */
+        PlacedBand: {
+            element: string;
+            host: string;
+            /** @enum {string} */
+            what: "fins" | "floor";
+            /** @description Of pieces seen as rectangles: number from 0, u, level, u, level, number …; u from the wall’s left end */
+            boxes: number[];
+            /** @description Of the others: number, u, level, u, level … */
+            rings: number[][];
+            /** @description Share of the run, u, share, u …, in order */
+            along: number[];
+            curves: components["schemas"]["LawCurve"][];
+            /** @description Levels between which its curves are drawn */
+            graph: number[];
+            /** @description u, level, u, level */
+            bounds: number[];
+        };
         /** @description What drives a size along a run; the guide says what each kind’s figures are */
         Law: {
             /** @enum {string} */
@@ -1525,24 +1543,6 @@ export interface components {
             how?: "sum" | "product" | "greater";
             first?: components["schemas"]["Law"];
             second?: components["schemas"]["Law"];
-        };
-        /** @description A band before a wall */
-        PlacedBand: {
-            element: string;
-            host: string;
-            /** @enum {string} */
-            what: "fins" | "floor";
-            /** @description Of pieces seen as rectangles: number from 0, u, level, u, level, number …; u from the wall’s left end */
-            boxes: number[];
-            /** @description Of the others: number, u, level, u, level … */
-            rings: number[][];
-            /** @description Share of the run, u, share, u …, in order */
-            along: number[];
-            curves: components["schemas"]["LawCurve"][];
-            /** @description Levels between which its curves are drawn */
-            graph: number[];
-            /** @description u, level, u, level */
-            bounds: number[];
         };
         Band: {
             id: string;

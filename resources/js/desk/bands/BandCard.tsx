@@ -4,9 +4,9 @@ import { formatArea } from '../../measure/format';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { Figure } from '../card/Figure';
-import { Facts, FindingNote, Heading, RemoveButton, Sentence, useAsk, useSend } from '../card/parts';
+import { Facts, Heading, Sentence, useAsk, useSend } from '../card/parts';
 import { useData } from '../data';
-import { KeepSet } from '../sheets/KeepSet';
+import { BandFoot, FinishChoice, ProfileFigure } from './shared';
 import { useDesk, type Driven } from '../store';
 import { CarryWords } from './CarryWords';
 import { ChosenPieces } from './ChosenPieces';
@@ -26,7 +26,6 @@ export function BandCard({ band }: { band: Band }) {
     const set = (args: Omit<EditArgs<'band.change'>, 'ids'>) => send('band.change', { ids: [band.id], ...args });
     const choose = (args: Omit<EditArgs<'band.change'>, 'ids'>) => void ask('band.change', { ids: [band.id], ...args });
     const outline = data.project.outlines.find((o) => o.id === band.outline);
-    const findings = data.findings.filter((f) => f.elements.includes(band.id));
     const driven = useDesk((s) => s.driven);
     // a tube is as deep as it is thick
     const sizes = order.filter((of) => of !== 'reach' || band.shape !== 'round' || band.stand === 'reaching');
@@ -46,7 +45,7 @@ export function BandCard({ band }: { band: Band }) {
                 note={
                     `${band.count} ${band.count === 1 ? 'piece' : 'pieces'}` +
                     (outline ? ` · along ${outline.name}` : ' · along a line of its own') +
-                    `, ${data.length(band.run)} round`.replace(' round', outline?.closed && band.walls.length === 0 ? ' round' : ' long')
+                    `, ${data.length(band.run)} ${outline?.closed && band.walls.length === 0 ? 'round' : 'long'}`
                 }
             />
             {band.why && (
@@ -86,21 +85,7 @@ export function BandCard({ band }: { band: Band }) {
             {band.shape === 'drawn' && (
                 <Sentence>
                     Its corners, in % of thickness and reach:{' '}
-                    <Figure
-                        label="Corners of the section"
-                        shown={band.profile.map((p) => p.map((c) => Math.round(c * 1000) / 10).join(' ')).join('; ')}
-                        disabled={fixed}
-                        onSend={(text) =>
-                            set({
-                                profile: text.split(';').map((p) =>
-                                    p
-                                        .trim()
-                                        .split(/\s+/)
-                                        .map((c) => Number(c) / 100),
-                                ),
-                            })
-                        }
-                    />
+                    <ProfileFigure label="Corners of the section" profile={band.profile} onSend={(profile) => set({ profile })} />
                 </Sentence>
             )}
             <Sentence>
@@ -122,18 +107,7 @@ export function BandCard({ band }: { band: Band }) {
                 <LawSentence key={of} band={band} of={of} />
             ))}
             <Sentence>
-                Finished in{' '}
-                <Choice
-                    label="Finish"
-                    value={band.finish ?? 'none'}
-                    options={[
-                        { value: 'none', label: 'none stated' },
-                        ...(data.project.settings.finishes ?? []).map((f) => ({ value: f.id, label: f.name })),
-                    ]}
-                    disabled={fixed}
-                    onChange={(finish) => choose({ finish: finish === 'none' ? null : finish })}
-                />
-                .
+                Finished in <FinishChoice finish={band.finish} onChange={(finish) => choose({ finish })} />.
             </Sentence>
             {outline && <WallsWords band={band} />}
             {!outline && !fixed && (
@@ -148,26 +122,8 @@ export function BandCard({ band }: { band: Band }) {
                     ['Pinned or left out by hand', band.pinned.length],
                 ]}
             />
-            {findings.slice(0, 4).map((f) => (
-                <FindingNote key={`${f.key} ${f.figure}`} finding={f} />
-            ))}
-            <KeepSet members={[band.id]} what={band.name} />
             {data.mayEdit && <CarryWords band={band} />}
-            {data.mayEdit && (
-                <>
-                    <div className="mt-3 flex flex-wrap gap-1.5 border-t border-hairline pt-3">
-                        <Sentence>
-                            Called <Figure label="Name" shown={band.name} onSend={(text) => set({ name: text })} />
-                        </Sentence>
-                    </div>
-                    <RemoveButton
-                        label="Remove the band"
-                        onClick={() =>
-                            void data.edit('band.remove', { ids: [band.id] }).then((done) => done && useDesk.getState().choose([]))
-                        }
-                    />
-                </>
-            )}
+            <BandFoot id={band.id} name={band.name} what="band" edit="band.remove" onName={(text) => set({ name: text })} />
         </>
     );
 }

@@ -1,10 +1,9 @@
 import type { EditArgs, FloorBand, Law } from '../../api/client';
 import { Choice } from '../../ui/Choice';
 import { Figure } from '../card/Figure';
-import { Facts, FindingNote, Heading, RemoveButton, Sentence, useAsk, useSend } from '../card/parts';
+import { Facts, Heading, Sentence, useAsk, useSend } from '../card/parts';
 import { useData } from '../data';
-import { KeepSet } from '../sheets/KeepSet';
-import { useDesk } from '../store';
+import { BandFoot, FinishChoice, ProfileFigure } from './shared';
 import { LawFigures, lawKinds } from './LawSentence';
 
 /** A floor band: which outline it follows, at which storeys, how far out, how high and deep, and the shape of its edge. */
@@ -18,7 +17,6 @@ export function FloorBandCard({ band }: { band: FloorBand }) {
     const choose = (args: Args) => void ask('floor-band.change', { id: band.id, ...args });
     const outline = data.project.outlines.find((o) => o.id === band.outline);
     const storeys = data.project.storeys.map((s) => ({ value: s.id, label: s.name }));
-    const findings = data.findings.filter((f) => f.elements.includes(band.id));
     const [first, last] = [band.rows[0], band.rows.at(-1)];
     /** Begun from what it is: over the storeys from its least to its greatest. */
     const become = (kind: Law['kind']) => {
@@ -147,35 +145,10 @@ export function FloorBandCard({ band }: { band: FloorBand }) {
                     <>
                         {' '}
                         through, in % of its height inward and down,{' '}
-                        <Figure
-                            label="Points of the edge"
-                            shown={band.profile.map((p) => p.map((c) => Math.round(c * 1000) / 10).join(' ')).join('; ')}
-                            disabled={fixed}
-                            onSend={(text) =>
-                                set({
-                                    profile: text.split(';').map((p) =>
-                                        p
-                                            .trim()
-                                            .split(/\s+/)
-                                            .map((c) => Number(c) / 100),
-                                    ),
-                                })
-                            }
-                        />
+                        <ProfileFigure label="Points of the edge" profile={band.profile} onSend={(profile) => set({ profile })} />
                     </>
                 )}
-                , finished in{' '}
-                <Choice
-                    label="Finish"
-                    value={band.finish ?? 'none'}
-                    options={[
-                        { value: 'none', label: 'none stated' },
-                        ...(data.project.settings.finishes ?? []).map((f) => ({ value: f.id, label: f.name })),
-                    ]}
-                    disabled={fixed}
-                    onChange={(finish) => choose({ finish: finish === 'none' ? null : finish })}
-                />
-                .
+                , finished in <FinishChoice finish={band.finish} onChange={(finish) => choose({ finish })} />.
             </Sentence>
             <Facts
                 rows={[
@@ -186,25 +159,7 @@ export function FloorBandCard({ band }: { band: FloorBand }) {
                     ['Volume together', `${(band.volume / 1e9).toFixed(2)} m³`],
                 ]}
             />
-            {findings.slice(0, 4).map((f) => (
-                <FindingNote key={`${f.key} ${f.figure}`} finding={f} />
-            ))}
-            <KeepSet members={[band.id]} what={band.name} />
-            {!fixed && (
-                <>
-                    <div className="mt-3 border-t border-hairline pt-2">
-                        <Sentence>
-                            Called <Figure label="Name" shown={band.name} onSend={(text) => set({ name: text })} />
-                        </Sentence>
-                    </div>
-                    <RemoveButton
-                        label="Remove the floor band"
-                        onClick={() =>
-                            void data.edit('floor-band.remove', { ids: [band.id] }).then((done) => done && useDesk.getState().choose([]))
-                        }
-                    />
-                </>
-            )}
+            <BandFoot id={band.id} name={band.name} what="floor band" edit="floor-band.remove" onName={(text) => set({ name: text })} />
         </>
     );
 }
