@@ -6,6 +6,7 @@ namespace App\Assembly;
 
 use App\Models\Acceptance;
 use App\Models\Band;
+use App\Models\Field;
 use App\Models\FloorBand;
 use App\Models\GivenSchedule;
 use App\Models\GridType;
@@ -41,6 +42,7 @@ final class Tables
             Kind::Line => SettingOutLine::class,
             Kind::Band => Band::class,
             Kind::FloorBand => FloorBand::class,
+            Kind::Field => Field::class,
             Kind::Set => NamedSet::class,
             Kind::Acceptance => Acceptance::class,
             Kind::Given => GivenSchedule::class,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Demo;
 
+use App\Models\Opening;
 use App\Models\Wall;
 
 /**
@@ -20,8 +21,8 @@ final readonly class Fins
     {
     }
 
-    /** Before the lookout's curved wall and a wall of the watch room. */
-    public function make(string $lookout, string $watch): void
+    /** Before the lookout's curved wall and a wall of the watch room; and battens before an opening of the workshop's wall. */
+    public function make(string $lookout, string $watch, string $workshop): void
     {
         [$lower] = ($this->run)('band.add', [
             'name' => 'Weather fins', 'walls' => [$lookout], 'storey' => $this->storeys['Quay'], 'gap' => 180, 'foot' => 150,
@@ -42,6 +43,10 @@ final readonly class Fins
             'name' => 'Reeds', 'walls' => [$watch], 'storey' => $this->storeys['Watch'], 'gap' => 60, 'foot' => 60, 'shape' => 'round',
             'spaced' => ['by' => 'pitch', 'size' => 150, 'start' => 75, 'end' => 75, 'remainder' => 'both'],
             'laws' => ['thickness' => 40, 'length' => ['kind' => 'seeded', 'from' => 300, 'to' => 780, 'seed' => 11]],
+        ]);
+        ($this->run)('field.fill', [
+            'name' => 'Plant slats', 'opening' => Opening::query()->where('host_id', $workshop)->value('id'),
+            'angle' => 90, 'wide' => 30, 'deep' => 80, 'turn' => 35, 'out' => 20, 'battens' => ['by' => 'fit', 'size' => 70],
         ]);
     }
 }

@@ -87,7 +87,7 @@ final class SkerrowPilotHouse
         $this->innerWalls();
         $lookout = $this->lookout();
         (new GlassHouses($this->run(...), $this->storeys, $this->types))->make();
-        (new Fins($this->run(...), $this->storeys))->make($lookout, $watch[0]);
+        (new Fins($this->run(...), $this->storeys))->make($lookout, $watch[0], $workshop[2]);
         $this->settingOut($main[0], $main[1]);
         $this->sets($main[0]);
         $this->run('section.keep', ['name' => 'A', 'fromX' => 14900, 'fromY' => -2000, 'toX' => 14900, 'toY' => 13400]);

@@ -39,7 +39,7 @@ use OpenApi\Attributes as OA;
 ], properties: [
     new OA\Property(property: 'element', type: 'string'),
     new OA\Property(property: 'host', type: 'string'),
-    new OA\Property(property: 'what', type: 'string', enum: ['fins', 'floor']),
+    new OA\Property(property: 'what', type: 'string', enum: ['fins', 'floor', 'field']),
     new OA\Property(
         property: 'boxes', type: 'array', items: new OA\Items(type: 'number'),
         description: 'Of pieces seen as rectangles: number from 0, u, level, u, level, number …; u from the wall’s left end',
@@ -52,6 +52,17 @@ use OpenApi\Attributes as OA;
         property: 'along', type: 'array', items: new OA\Items(type: 'number'), description: 'Share of the run, u, share, u …, in order',
     ),
     new OA\Property(property: 'curves', type: 'array', items: new OA\Items(ref: '#/components/schemas/LawCurve')),
+    new OA\Property(property: 'said', description: 'Of a field: what its battens come to', required: [
+        'count', 'gap', 'total', 'least', 'most', 'clear', 'region',
+    ], properties: [
+        new OA\Property(property: 'count', type: 'integer'),
+        new OA\Property(property: 'gap', type: 'number', description: 'Clear between two'),
+        new OA\Property(property: 'total', type: 'number', description: 'Length of all'),
+        new OA\Property(property: 'least', type: 'number'),
+        new OA\Property(property: 'most', type: 'number'),
+        new OA\Property(property: 'clear', type: 'number', description: 'Share of its region that is clear between them'),
+        new OA\Property(property: 'region', type: 'number', description: 'Area of its region, mm²'),
+    ], type: 'object'),
     new OA\Property(
         property: 'graph', type: 'array', items: new OA\Items(type: 'number'), description: 'Levels between which its curves are drawn',
     ),

@@ -365,6 +365,7 @@ final readonly class ElevationView
             'hosts' => $hosts,
             'bands' => [
                 ...FloorBandView::of($this->design, $this->bodies, $this->frontage),
+                ...FieldView::of($this->design, $this->frontage),
                 ...BandView::of($this->design, $this->bodies, $this->frontage),
             ],
             'openings' => $openings,

@@ -15,6 +15,8 @@ use Isleward\Core\Design\Kinds;
 use Isleward\Core\Design\Outline;
 use Isleward\Core\Design\UnitType;
 use Isleward\Core\Drawing\Elevation;
+use Isleward\Core\Layer\Field;
+use Isleward\Core\Layer\FieldsOn;
 use OpenApi\Attributes as OA;
 
 /** The project's table of contents: settings, storeys with levels, walls, frontages, the rack, and what can be undone. */
@@ -266,9 +268,11 @@ use OpenApi\Attributes as OA;
     'grids',
     'bands',
     'floorBands',
+    'fields',
     'runs',
 ], properties: [
     new OA\Property(property: 'bands', type: 'array', items: new OA\Items(ref: '#/components/schemas/Band')),
+    new OA\Property(property: 'fields', type: 'array', items: new OA\Items(ref: '#/components/schemas/Field')),
     new OA\Property(property: 'floorBands', type: 'array', items: new OA\Items(ref: '#/components/schemas/FloorBand')),
     new OA\Property(property: 'grids', type: 'array', items: new OA\Items(ref: '#/components/schemas/RackGrid')),
     new OA\Property(property: 'runs', type: 'array', items: new OA\Items(ref: '#/components/schemas/RunPlace')),
@@ -351,6 +355,7 @@ final readonly class ProjectView
             'runs' => GridsView::runs($design),
             'bands' => BandsView::all($design),
             'floorBands' => FloorBandView::all($design),
+            'fields' => array_map(static fn (Field $f): array => $f->toArray(), FieldsOn::in($design)->all()),
         ];
     }
 

@@ -21,7 +21,10 @@ use Isleward\Core\Design\Kind;
 use Isleward\Core\Design\Kinds;
 use Isleward\Core\Design\Naming;
 use Isleward\Core\Design\Wall;
+use Isleward\Core\Layer\Band;
 use Isleward\Core\Layer\Bands;
+use Isleward\Core\Layer\Field;
+use Isleward\Core\Layer\FloorBand;
 use Isleward\Core\Layer\FloorBands;
 use Isleward\Core\Measure\Fields;
 
@@ -276,7 +279,7 @@ final class Structure
                 array_filter($rows[$kind->value], static fn (array $row): bool => isset($used[$row['id']])),
             );
         }
-        foreach ([Kind::Band, Kind::FloorBand] as $kind) {
+        foreach ([Kind::Band, Kind::FloorBand, Kind::Field] as $kind) {
             $rows[$kind->value] = $this->layersBefore($kind, $walls);
         }
         $lines = $this->linesOf($walls, $openings);
@@ -297,15 +300,17 @@ final class Structure
         if ($walls === [] || $rows === []) {
             return $rows;
         }
-        $bands = $kind === Kind::Band ? Bands::in($this->design()) : FloorBands::in($this->design());
-        $asked = array_flip($walls);
+        $design = $this->design();
         $before = [];
-        foreach ($bands instanceof Bands ? $bands->all() : [] as $band) {
-            $before[$band->id] = $bands->wallsOf($band);
+        foreach ($design->layers as $id => $layer) {
+            $before[$id] = match (true) {
+                $layer instanceof Band => Bands::in($design)->wallsOf($layer),
+                $layer instanceof FloorBand => FloorBands::in($design)->wallsOf($layer),
+                $layer instanceof Field => [$layer->wall],
+                default => [],
+            };
         }
-        foreach ($bands instanceof FloorBands ? $bands->all() : [] as $band) {
-            $before[$band->id] = $bands->wallsOf($band);
-        }
+        $asked = array_flip($walls);
 
         return array_values(array_filter($rows, static fn (array $row): bool => is_string($row['id'])
             && array_intersect_key(array_flip($before[$row['id']]), $asked) !== []));

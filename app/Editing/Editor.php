@@ -8,6 +8,7 @@ use App\Assembly\Assembly;
 use App\Assembly\Ties;
 use App\Derived\BandView;
 use App\Derived\CurtainView;
+use App\Derived\FieldView;
 use App\Derived\FloorBandView;
 use App\Models\Change as Logged;
 use App\Models\Opening;
@@ -34,6 +35,7 @@ use Isleward\Core\Edit\Scope;
 use Isleward\Core\Edit\Standing;
 use Isleward\Core\Layer\Band;
 use Isleward\Core\Layer\Bands;
+use Isleward\Core\Layer\Field;
 use Isleward\Core\Layer\FloorBand;
 use Isleward\Core\Layer\FloorBands;
 use Isleward\Core\Measure\Fields;
@@ -143,7 +145,7 @@ final readonly class Editor
             standing: self::walls($change),
             said: $said,
             curtains: CurtainView::tried($after, $change),
-            bands: [...FloorBandView::tried($after, $change), ...BandView::tried($after, $change)],
+            bands: [...FieldView::tried($after, $change), ...FloorBandView::tried($after, $change), ...BandView::tried($after, $change)],
         );
     }
 
@@ -403,7 +405,7 @@ final readonly class Editor
         $walls = [];
         $design = null;
         foreach ($change->operations as $operation) {
-            if ($operation->kind !== Kind::Band && $operation->kind !== Kind::FloorBand) {
+            if (! in_array($operation->kind, [Kind::Band, Kind::FloorBand, Kind::Field], true)) {
                 continue;
             }
             $design ??= $this->assembly->design($project, Scope::none());
@@ -413,6 +415,7 @@ final readonly class Editor
                 $walls += array_fill_keys(match (true) {
                     $band instanceof Band => Bands::in($with)->wallsOf($band),
                     $band instanceof FloorBand => FloorBands::in($with)->wallsOf($band),
+                    $band instanceof Field => [$band->wall],
                     default => [],
                 }, true);
             }

@@ -166,4 +166,36 @@ final class BandsTest extends ProjectCase
         $this->postJson($this->url('undo'))->assertOk();
         self::assertCount(2, $this->getJson($this->url())->json('floorBands.0.rows'));
     }
+
+    public function test_a_field_fills_an_opening_follows_it_and_is_told_when_that_is_gone(): void
+    {
+        $opening = $this->place(1000); // W-03
+        $id = $this->edit('field.fill', [
+            'opening' => $opening, 'angle' => 90, 'wide' => '30 mm', 'deep' => 50, 'battens' => ['by' => 'count', 'count' => 9],
+        ])->assertOk()->json('chosen.0');
+        $on = fn (): array => $this->getJson($this->url('elevations/'.$this->frontage()['id']))->assertOk()->json('bands');
+        [$placed] = $on();
+        self::assertSame(['field', $id, 9], [$placed['what'], $placed['element'], $placed['said']['count']]);
+        $left = $placed['boxes'][1];
+        self::assertEqualsWithDelta(1000.0, $left, 1e-6);
+        $tag = $this->getJson($this->url('elevations/'.$this->frontage()['id']))->headers->get('ETag');
+        $this->edit('opening.change', ['id' => $opening, 'by' => ['u' => 250]])->assertOk();
+        self::assertEqualsWithDelta(1250.0, $on()[0]['boxes'][1], 1e-6);
+        self::assertNotSame($tag, $this->getJson($this->url('elevations/'.$this->frontage()['id']))->headers->get('ETag'));
+        $this->assertProblem($this->edit('field.change', ['id' => $id, 'battens' => ['by' => 'pitch', 'size' => 20]]), 422, 'field.pitch');
+        $this->edit('field.change', ['id' => $id, 'battens' => ['by' => 'fit', 'size' => 35, 'ends' => true]])->assertOk();
+        $report = $this->getJson($this->url('schedules/battens'))->assertOk()->json();
+        self::assertNotSame([], $report['rows']);
+        $plan = $this->getJson($this->url('plans/'.$this->storey()))->assertOk()->json('openings');
+        self::assertArrayHasKey($id, $plan);
+        // gone with its opening, it is a finding, with what puts that right
+        $this->edit('opening.remove', ['ids' => [$opening]])->assertOk();
+        $finding = array_values(array_filter(
+            $this->getJson($this->url('elevations/'.$this->frontage()['id']))->json('findings'),
+            static fn (array $f): bool => $f['rule'] === 'field.cannot',
+        ))[0];
+        self::assertSame('field.remove', $finding['remedy']['edit']);
+        $this->edit($finding['remedy']['edit'], $finding['remedy']['args'])->assertOk();
+        self::assertSame([], $this->getJson($this->url())->json('fields'));
+    }
 }

@@ -62,6 +62,7 @@ final class Furnished
             'position' => ['from' => 'right', 'value' => 900, 'to' => 'near'], 'sill' => ['from' => 'floor', 'height' => 0],
         ])['chosen'][0];
         $this->ids['floor'] = $this->do('floor-band.add', ['storey' => $quay, 'outline' => $this->ids['outline']])['chosen'][0];
+        $this->ids['field'] = $this->do('field.fill', ['opening' => $this->ids['second']])['chosen'][0];
         $this->ids['band'] = $this->do('band.add', ['storey' => $quay, 'walls' => [$south], 'spaced' => ['size' => 500]])['chosen'][0];
         $this->do('curtain.hand', ['ids' => [$this->ids['run']], 'free' => [['fromU' => 0, 'fromV' => 0, 'toU' => 1500, 'toV' => 1800]]]);
         $upload = fn (string $kind, string $content): array => ($this->ask)(
@@ -184,6 +185,9 @@ final class Furnished
                 'laws' => ['reach' => ['kind' => 'wave', 'from' => 100, 'to' => '0.4 m', 'waves' => 2], 'turn' => 20],
             ],
             'band.change' => ['ids' => [$i['band']], 'foot' => 50, 'laws' => ['reach' => ['kind' => 'ramp', 'from' => 50, 'to' => 300]]],
+            'field.fill' => ['opening' => $i['first'], 'angle' => 90, 'wide' => '30 mm', 'battens' => ['by' => 'pitch', 'size' => 120]],
+            'field.change' => ['id' => $i['field'], 'turn' => 20, 'battens' => ['by' => 'count', 'count' => 7]],
+            'field.remove' => ['ids' => [$i['field']]],
             'floor-band.add' => ['storey' => $i['quay'], 'outline' => $i['outline'], 'height' => '0.2 m', 'out' => 100,
                 'edge' => 'chamfered'],
             'floor-band.change' => ['id' => $i['floor'], 'top' => $i['charts'], 'out' => ['kind' => 'ramp', 'from' => 0, 'to' => 300]],

@@ -19,6 +19,7 @@ enum Kind: string
     case Line = 'line';
     case Band = 'band';
     case FloorBand = 'floor-band';
+    case Field = 'field';
     case Set = 'set';
     case Acceptance = 'acceptance';
     case Given = 'given';

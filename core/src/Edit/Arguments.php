@@ -15,10 +15,12 @@ use Isleward\Core\Design\LineAxis;
 use Isleward\Core\Design\Point;
 use Isleward\Core\Design\Reference;
 use Isleward\Core\Design\SillDatum;
+use Isleward\Core\Layer\BattensBy;
 use Isleward\Core\Layer\Corners;
 use Isleward\Core\Layer\FloorEdge;
 use Isleward\Core\Layer\Law\Driven;
 use Isleward\Core\Layer\Law\LawKind;
+use Isleward\Core\Layer\LeftOver;
 use Isleward\Core\Layer\Quantity;
 use Isleward\Core\Layer\Remainder;
 use Isleward\Core\Layer\SectionShape;
@@ -357,6 +359,16 @@ final class Arguments
             ]),
             'laws' => A::object($laws), 'finish' => A::text()->orNull(),
         ];
+        $field = [
+            'name' => A::text(), 'opening' => A::text()->orNull(), 'wall' => A::text(), 'storey' => A::text(),
+            'region' => A::list(A::list(A::length())), 'angle' => A::number()->says('degrees from upright'), 'round' => A::flag(),
+            'wide' => A::length(), 'deep' => A::length(), 'turn' => A::number()->says('degrees'), 'out' => A::length(),
+            'battens' => A::object([
+                'by' => A::choice(BattensBy::class), 'size' => A::length(), 'count' => A::count(), 'ends' => A::flag(),
+                'left' => A::choice(LeftOver::class),
+            ]),
+            'finish' => A::text()->orNull(),
+        ];
         $floor = [
             'name' => A::text(), 'outline' => A::text()->orNull(), ...$drawn, 'storey' => A::text(),
             'top' => A::text()->says('the last storey it stands on'), 'level' => A::length(), 'height' => A::length(),
@@ -371,6 +383,9 @@ final class Arguments
                 'ids' => A::ids()->required(), ...$band, 'turned' => A::flag()->says('a line of its own is run the other way'),
             ],
             'band.remove' => ['ids' => A::ids()->required()],
+            'field.fill' => $field,
+            'field.change' => ['id' => A::text()->required(), ...$field],
+            'field.remove' => ['ids' => A::ids()->required()],
             'floor-band.add' => [...$floor, 'storey' => A::text()->required()],
             'floor-band.change' => ['id' => A::text()->required(), ...$floor],
             'floor-band.remove' => ['ids' => A::ids()->required()],

@@ -24,6 +24,9 @@ final class BandDoubts implements Rule
     /** Pieces nearer than that to each other cannot be fixed or cleaned (common practice), mm. */
     private const APART = 5.0;
 
+    /** A batten shorter than that cannot be fixed at both ends (common practice), mm. */
+    private const SHORT = 80.0;
+
     public function check(WallInQuestion $wall): array
     {
         $findings = [];
@@ -44,6 +47,7 @@ final class BandDoubts implements Rule
                 ), new Remedy('Forget them', 'band.pin', ['id' => $band->id, 'pieces' => $lost, 'release' => true]));
             }
         }
+        array_push($findings, ...$this->fields($wall));
         $floors = FloorBands::in($wall->design);
         foreach ($floors->all() as $band) {
             $why = $floors->home($band) === $wall->body->host->id() ? $floors->why($band) : null;
@@ -57,6 +61,30 @@ final class BandDoubts implements Rule
         $boxes = $wall->asked === [] ? [] : self::boxes($wall);
         foreach ($boxes === [] ? [] : $wall->asked as $placed) {
             array_push($findings, ...$this->covered($wall, $placed, $boxes), ...self::inTheWay($wall, $placed));
+        }
+
+        return $findings;
+    }
+
+    /** @return list<Finding> */
+    private function fields(WallInQuestion $wall): array
+    {
+        $findings = [];
+        $fields = FieldsOn::in($wall->design);
+        foreach ($fields->all($wall->body->host->id()) as $field) {
+            $why = $fields->why($field);
+            if ($why !== null) {
+                $findings[] = $this->about(
+                    $wall, 'field.cannot', $field, 1.0, $field->name.' cannot stay as it is: '.$why,
+                    new Remedy('Remove the field', 'field.remove', ['ids' => [$field->id]]),
+                );
+            }
+            $shortest = min([INF, ...$fields->find($field)->lengths ?? []]);
+            if ($shortest < self::SHORT) {
+                $findings[] = $this->about($wall, 'field.short', $field, $shortest, sprintf(
+                    'The shortest batten of %s is %s long: too short to be fixed at both ends.', $field->name, Length::mark($shortest),
+                ));
+            }
         }
 
         return $findings;

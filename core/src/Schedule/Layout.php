@@ -181,6 +181,15 @@ final readonly class Layout implements Kept
                 ['band'],
                 ['class'],
             ),
+            'battens' => self::plain(
+                $name,
+                'Battens of fields',
+                'battens',
+                ['section', 'length', 'cut', 'count', 'total', 'area', 'volume', 'finish'],
+                true,
+                ['field'],
+                ['length'],
+            ),
             'floor-bands' => self::plain(
                 $name,
                 'Floor bands',

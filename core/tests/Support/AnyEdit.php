@@ -7,6 +7,7 @@ namespace Isleward\Core\Tests\Support;
 use Isleward\Core\Design\Kind;
 use Isleward\Core\Edit\Edits;
 use Isleward\Core\Layer\Band;
+use Isleward\Core\Layer\Field;
 use Isleward\Core\Layer\FloorBand;
 
 /** Edits as chance has them, of every name there is, for laws that hold over all of them. */
@@ -315,6 +316,13 @@ final class AnyEdit
                 ['walls' => [$wall]],
                 ['shape' => $pick(['round', 'ellipse', 'flat']), 'stand' => $pick(['standing', 'lying', 'reaching'])],
             ]),
+            'field.fill' => $pick([['opening' => $opening], ['wall' => $wall, 'storey' => $design->walls[$wall]->base ?? $storey,
+                'region' => [[300, 300], [1500, 300], [1200, 1500]]]]) + ['angle' => mt_rand(0, 179), 'wide' => mt_rand(20, 60)],
+            'field.change' => ['id' => $of(Field::class, 'fl-none')] + $pick([
+                ['turn' => mt_rand(0, 60), 'deep' => mt_rand(20, 90)], ['angle' => $pick([0, 90, 33])], ['round' => (bool) mt_rand(0, 1)],
+                ['battens' => ['by' => $pick(['fit', 'gap', 'count']), 'size' => mt_rand(40, 90), 'count' => mt_rand(1, 9)]],
+            ]),
+            'field.remove' => ['ids' => [$of(Field::class, 'fl-none')]],
             'floor-band.add' => ['storey' => $design->storeys->all[0]->id, 'top' => $storey] + $pick([
                 ['outline' => $design->walls[$wall]->outline ?? 'ou-none', 'out' => mt_rand(-200, 700) / 3],
                 ['circle' => ['x' => 0, 'y' => -9000, 'radius' => mt_rand(2000, 4000)], 'depth' => null, 'edge' => 'rounded'],

@@ -18,6 +18,7 @@ export type CurtainGrid = Schemas['CurtainGrid'];
 export type GridCell = Schemas['GridCell'];
 export type Band = Schemas['Band'];
 export type FloorBand = Schemas['FloorBand'];
+export type Field = Schemas['Field'];
 export type PlacedBand = Schemas['PlacedBand'];
 export type Law = Schemas['Law'];
 export type LawCurve = Schemas['LawCurve'];

@@ -1309,7 +1309,7 @@ export interface components {
             id: string;
             name: string;
             /** @enum {string} */
-            source: "openings" | "types" | "walls" | "runs" | "members" | "infills" | "joints" | "cutting" | "fins" | "fin-cutting" | "floor-bands";
+            source: "openings" | "types" | "walls" | "runs" | "members" | "infills" | "joints" | "cutting" | "fins" | "fin-cutting" | "floor-bands" | "battens";
             columns: components["schemas"]["LayoutColumn"][];
             merge: boolean;
             groups: string[];
@@ -1503,7 +1503,7 @@ export interface components {
             element: string;
             host: string;
             /** @enum {string} */
-            what: "fins" | "floor";
+            what: "fins" | "floor" | "field";
             /** @description Of pieces seen as rectangles: number from 0, u, level, u, level, number …; u from the wall’s left end */
             boxes: number[];
             /** @description Of the others: number, u, level, u, level … */
@@ -1511,6 +1511,20 @@ export interface components {
             /** @description Share of the run, u, share, u …, in order */
             along: number[];
             curves: components["schemas"]["LawCurve"][];
+            /** @description Of a field: what its battens come to */
+            said?: {
+                count: number;
+                /** @description Clear between two */
+                gap: number;
+                /** @description Length of all */
+                total: number;
+                least: number;
+                most: number;
+                /** @description Share of its region that is clear between them */
+                clear: number;
+                /** @description Area of its region, mm² */
+                region: number;
+            };
             /** @description Levels between which its curves are drawn */
             graph: number[];
             /** @description u, level, u, level */
@@ -1875,6 +1889,37 @@ export interface components {
             };
             findings: components["schemas"]["Finding"][];
         };
+        Field: {
+            id: string;
+            name: string;
+            position: number;
+            outline: string;
+            wall: string;
+            storey: string;
+            /** @description That it fills; none where its region is drawn */
+            opening: string | null;
+            region: number[][];
+            /** @description Degrees from upright */
+            angle: number;
+            round: boolean;
+            wide: number;
+            deep: number;
+            /** @description Degrees */
+            turn: number;
+            /** @description Of their backs from the outer face; negative behind it */
+            out: number;
+            battens: {
+                /** @enum {string} */
+                by: "pitch" | "gap" | "count" | "fit";
+                size: number;
+                count: number;
+                /** @description A batten lies at both ends; else a gap */
+                ends: boolean;
+                /** @enum {string} */
+                left: "shared" | "start" | "end" | "both";
+            };
+            finish: string | null;
+        };
         FloorBand: {
             id: string;
             name: string;
@@ -2237,6 +2282,7 @@ export interface components {
         };
         Project: {
             bands: components["schemas"]["Band"][];
+            fields: components["schemas"]["Field"][];
             floorBands: components["schemas"]["FloorBand"][];
             grids: components["schemas"]["RackGrid"][];
             runs: components["schemas"]["RunPlace"][];
@@ -3295,6 +3341,68 @@ export interface components {
             turned?: boolean;
         };
         BandRemoveArgs: {
+            ids: string[];
+        };
+        FieldFillArgs: {
+            name?: string;
+            opening?: string | null;
+            wall?: string;
+            storey?: string;
+            region?: (number | string)[][];
+            /** @description degrees from upright */
+            angle?: number;
+            round?: boolean;
+            /** @description mm, or a text in people’s units */
+            wide?: number | string;
+            /** @description mm, or a text in people’s units */
+            deep?: number | string;
+            /** @description degrees */
+            turn?: number;
+            /** @description mm, or a text in people’s units */
+            out?: number | string;
+            battens?: {
+                /** @enum {string} */
+                by?: "pitch" | "gap" | "count" | "fit";
+                /** @description mm, or a text in people’s units */
+                size?: number | string;
+                count?: number | string;
+                ends?: boolean;
+                /** @enum {string} */
+                left?: "shared" | "start" | "end" | "both";
+            };
+            finish?: string | null;
+        };
+        FieldChangeArgs: {
+            id: string;
+            name?: string;
+            opening?: string | null;
+            wall?: string;
+            storey?: string;
+            region?: (number | string)[][];
+            /** @description degrees from upright */
+            angle?: number;
+            round?: boolean;
+            /** @description mm, or a text in people’s units */
+            wide?: number | string;
+            /** @description mm, or a text in people’s units */
+            deep?: number | string;
+            /** @description degrees */
+            turn?: number;
+            /** @description mm, or a text in people’s units */
+            out?: number | string;
+            battens?: {
+                /** @enum {string} */
+                by?: "pitch" | "gap" | "count" | "fit";
+                /** @description mm, or a text in people’s units */
+                size?: number | string;
+                count?: number | string;
+                ends?: boolean;
+                /** @enum {string} */
+                left?: "shared" | "start" | "end" | "both";
+            };
+            finish?: string | null;
+        };
+        FieldRemoveArgs: {
             ids: string[];
         };
         FloorBandAddArgs: {
@@ -4359,6 +4467,30 @@ export interface operations {
                     /** @constant */
                     edit: "band.remove";
                     args: components["schemas"]["BandRemoveArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "field.fill";
+                    args: components["schemas"]["FieldFillArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "field.change";
+                    args: components["schemas"]["FieldChangeArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "field.remove";
+                    args: components["schemas"]["FieldRemoveArgs"];
                     /** @description Number of the latest change you have seen */
                     base: number;
                     /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */

@@ -1,4 +1,5 @@
 import type { useData } from './data';
+import { layersOf } from './bands/placed';
 import { sectionThrough, startSection } from './section/cutting';
 import { startMeasuring } from './measuring';
 import { startOutline } from './plan/outlining';
@@ -12,8 +13,7 @@ export type Action = { name: string; key?: string; short?: string; run: () => vo
 
 const openings = (data: Data) => useDesk.getState().chosen.filter((id) => data.openings.has(id));
 const walls = (data: Data) => useDesk.getState().chosen.filter((id) => data.walls.has(id));
-const bands = (data: Data) =>
-    useDesk.getState().chosen.filter((id) => [...data.project.bands, ...data.project.floorBands].some((b) => b.id === id));
+const bands = (data: Data) => useDesk.getState().chosen.filter((id) => layersOf(data).some((l) => l.id === id));
 const sheet = (name: string, which: Sheet, key?: string, short?: string): Action => ({
     name,
     key,
@@ -144,7 +144,7 @@ export function lookActions(data: Data): Action[] {
             key: 'v',
             run: () => useDesk.setState((s) => ({ through: !s.through })),
         },
-        ...(data.project.bands.length + data.project.floorBands.length > 0
+        ...(layersOf(data).length > 0
             ? [
                   {
                       name: desk.dimmed ? 'Fins solid again' : 'See through the fins',

@@ -1,3 +1,4 @@
+import { layersOf } from './bands/placed';
 import { useEffect } from 'react';
 import type { useData } from './data';
 import { actionOf } from './actions';
@@ -74,14 +75,10 @@ function deskKey(data: Data, event: KeyboardEvent, onPane: boolean): boolean {
         return true;
     }
     const openings = desk.chosen.filter((id) => data.openings.has(id));
-    const floors = desk.chosen.filter((id) => data.project.floorBands.some((b) => b.id === id));
-    if (event.key === 'Delete' && floors.length > 0 && data.mayEdit) {
-        void data.edit('floor-band.remove', { ids: floors }).then((done) => done && useDesk.getState().choose([]));
-        return true;
-    }
-    const bands = desk.chosen.filter((id) => data.project.bands.some((b) => b.id === id));
-    if (event.key === 'Delete' && bands.length > 0 && data.mayEdit) {
-        void data.edit('band.remove', { ids: bands }).then((done) => done && useDesk.getState().choose([]));
+    const layer = layersOf(data).find((l) => desk.chosen.includes(l.id));
+    if (event.key === 'Delete' && layer && data.mayEdit) {
+        const alike = layersOf(data).filter((l) => l.remove === layer.remove && desk.chosen.includes(l.id));
+        void data.edit(layer.remove, { ids: alike.map((l) => l.id) }).then((done) => done && useDesk.getState().choose([]));
         return true;
     }
     if (event.key === 'Delete' && openings.length > 0 && data.mayEdit) {

@@ -1,4 +1,5 @@
 import { useMemo } from 'react';
+import { layersOf } from './bands/placed';
 import type { Frontage, PlacedOpening, Wall } from '../api/client';
 import { useData } from './data';
 import { hideable, useDesk, type Alone, type Hideable } from './store';
@@ -65,7 +66,7 @@ function showingOf(
         (!alone?.storey || o.storey === alone.storey) &&
         (!these || these.has(o.id));
     const known = hiddenOnes.filter((id) => data.openings.has(id)).length;
-    const bands = [...data.project.bands, ...data.project.floorBands].filter((b) => hiddenOnes.includes(b.id)).length;
+    const bands = layersOf(data).filter((b) => hiddenOnes.includes(b.id)).length;
     const stand = hiddenOnes.filter((id) => data.walls.has(id)).length;
     return {
         frontages: data.project.frontages.filter((f) => f.inner === (face === 'inner') && Object.keys(f.walls).some((w) => walls.has(w))),

@@ -130,7 +130,7 @@ export const hideable = {
     findings: 'findings',
     outer: 'outer walls',
     inner: 'inner walls',
-    fins: 'fins and floor bands',
+    fins: 'fins, floor bands and battens',
     tracings: 'tracings',
 } as const;
 export type Hideable = keyof typeof hideable;

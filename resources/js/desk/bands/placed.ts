@@ -3,6 +3,19 @@ import type { useData } from '../data';
 
 type Data = ReturnType<typeof useData>;
 
+/** All that stands before walls, by what its card, its schedule and its removal need. */
+export const layersOf = (data: Pick<Data, 'project'>) => [
+    ...data.project.bands.map((b) => ({ id: b.id, name: b.name, before: b.before, storey: b.storey, remove: 'band.remove' as const })),
+    ...data.project.floorBands.map((b) => ({
+        id: b.id,
+        name: b.name,
+        before: b.before,
+        storey: b.storey,
+        remove: 'floor-band.remove' as const,
+    })),
+    ...data.project.fields.map((f) => ({ id: f.id, name: f.name, before: [f.wall], storey: f.storey, remove: 'field.remove' as const })),
+];
+
 /** A band before a wall, and where that wall's left end lies on the developed elevation. */
 export type FoundBand = { placed: PlacedBand; from: number; inner: boolean };
 

@@ -21,6 +21,7 @@ const PieceCard = later('The card of the line', () => import('../curtain/PieceCa
 
 const BandCard = later('The card of the band', () => import('../bands/BandCard').then((m) => m.BandCard));
 
+const FieldCard = later('The card of the field', () => import('../bands/FieldCard').then((m) => m.FieldCard));
 const FloorBandCard = later('The card of the floor band', () => import('../bands/FloorBandCard').then((m) => m.FloorBandCard));
 
 const tries = { drop: dropTried };
@@ -41,6 +42,7 @@ export function Card() {
     const line = one ? data.lines.get(one) : undefined;
     const storey = one ? data.storeys.get(one) : undefined;
     const band = one ? data.project.bands.find((b) => b.id === one) : undefined;
+    const field = one ? data.project.fields.find((f) => f.id === one) : undefined;
     const floor = one ? data.project.floorBands.find((b) => b.id === one) : undefined;
     const outline = one ? data.project.outlines.find((o) => o.id === one) : undefined;
     const outlineWall = outline && data.project.walls.find((w) => w.outline === outline.id);
@@ -62,6 +64,8 @@ export function Card() {
         <WallCard key={outlineWall.id} wall={outlineWall} />
     ) : band ? (
         <BandCard key={band.id} band={band} />
+    ) : field ? (
+        <FieldCard key={field.id} field={field} />
     ) : floor ? (
         <FloorBandCard key={floor.id} band={floor} />
     ) : line ? (

@@ -14,6 +14,7 @@ import { Masonry } from './Masonry';
 import { ActionRow, Facts, FindingNote, Heading, RemoveButton, Sentence, useSend } from './parts';
 import { Figure } from './Figure';
 
+const FillWithBattens = later('Battens', () => import('../bands/FillWithBattens').then((m) => m.FillWithBattens), null);
 const LetInWords = later('The curtain wall', () => import('../curtain/LetInWords').then((m) => m.LetInWords), null);
 
 const jambs = [
@@ -252,6 +253,7 @@ export function OpeningCard({ opening }: { opening: FoundOpening }) {
                         : []),
                 ]}
             />
+            <FillWithBattens opening={opening} />
             {data.mayEdit && <RemoveButton label="Remove this opening" onClick={() => useDesk.setState({ removingOpenings: [id] })} />}
         </>
     );

@@ -4,6 +4,7 @@ import type { NamedSet } from '../../api/client';
 import { useData } from '../data';
 import { startOutline } from '../plan/outlining';
 import { toggleSet } from '../showing';
+import { layersOf } from '../bands/placed';
 import { useDesk } from '../store';
 import { Facts, Heading } from './parts';
 
@@ -103,7 +104,7 @@ export function ProjectCard() {
                             </Button>
                         </div>
                     )}
-                    {data.project.bands.length + data.project.floorBands.length > 0 && <BandList />}
+                    {layersOf(data).length > 0 && <BandList />}
                     {data.project.sets.length > 0 && (
                         <div className="mt-3 border-t border-hairline pt-2">
                             <p className="text-quiet">Sets</p>
@@ -123,11 +124,8 @@ function BandList() {
     const data = useData();
     return (
         <div className="mt-3 border-t border-hairline pt-2">
-            <p className="text-quiet">Bands of fins, floor bands</p>
-            {[
-                ...data.project.bands.map((b) => ({ ...b, rows: b.count })),
-                ...data.project.floorBands.map((b) => ({ ...b, rows: b.rows.length })),
-            ].map((b) => (
+            <p className="text-quiet">Before the walls</p>
+            {layersOf(data).map((b) => (
                 <p key={b.id} className="flex min-h-7 items-center gap-2">
                     <button
                         type="button"
@@ -139,7 +137,6 @@ function BandList() {
                     >
                         {b.name}
                     </button>
-                    <span className="text-quiet">{b.why ? 'cannot stand' : b.rows}</span>
                 </p>
             ))}
         </div>
@@ -150,9 +147,7 @@ function BandList() {
 function SetRow({ set }: { set: NamedSet }) {
     const data = useData();
     const hidden = useDesk((s) => s.hiddenSets.includes(set.id));
-    const here = set.members.filter(
-        (m) => data.openings.has(m) || data.walls.has(m) || [...data.project.bands, ...data.project.floorBands].some((b) => b.id === m),
-    );
+    const here = set.members.filter((m) => data.openings.has(m) || data.walls.has(m) || layersOf(data).some((b) => b.id === m));
     return (
         <p className="flex min-h-7 items-center gap-2">
             <button

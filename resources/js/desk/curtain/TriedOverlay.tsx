@@ -16,7 +16,7 @@ export function TriedOverlay({ view, size }: Props) {
     const inner = useDesk((s) => s.face) === 'inner';
     if (!tried) return null;
     const grids = tried.curtains;
-    const floors = tried.bands.filter((b) => b.what === 'floor');
+    const floors = tried.bands.filter((b) => b.what !== 'fins');
     const bare = tried.placed.filter((p) => !grids.some((g) => g.element === p.id));
     return (
         <g data-tried={grids.length + bare.length}>

@@ -5,7 +5,7 @@ import { DrawingPane, type At } from '../drawing/DrawingPane';
 import { fit, toScreen, type Bounds } from '../drawing/view';
 import { holdGhost, movedGhost, wallAt } from '../ghost';
 import { caughtPosition, caughtSill, inquire, placeGhost, spread } from '../placing';
-import { pieceAt, placedBands } from '../bands/placed';
+import { layersOf, pieceAt, placedBands } from '../bands/placed';
 import { choosePart, partAt } from '../curtain/grids';
 import { MeasureBar } from '../MeasureBar';
 import { spotAt } from '../measuring';
@@ -217,7 +217,7 @@ export function ElevationPane() {
                     if (fin) {
                         // a piece of the band that is chosen already; with Shift one more
                         if (!state.chosen.includes(fin.band)) return state.choose([fin.band], at.event.shiftKey);
-                        if (data.project.floorBands.some((b) => b.id === fin.band)) return;
+                        if (!data.project.bands.some((b) => b.id === fin.band)) return;
                         const rest = state.fins.filter((n) => n !== fin.piece);
                         const more = rest.length < state.fins.length ? rest : [...state.fins, fin.piece];
                         return useDesk.setState({ fins: at.event.shiftKey ? more : [fin.piece] });
@@ -283,8 +283,7 @@ function frontageOfElement(data: ReturnType<typeof useData>, id: string) {
     );
 }
 
-const bandOf = (data: ReturnType<typeof useData>, id: string) =>
-    [...data.project.bands, ...data.project.floorBands].find((b) => b.id === id);
+const bandOf = (data: ReturnType<typeof useData>, id: string) => layersOf(data).find((b) => b.id === id);
 
 /** Where an element lies on the developed elevation. */
 export function boxOf(data: ReturnType<typeof useData>, id: string): Bounds | null {

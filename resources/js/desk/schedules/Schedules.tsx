@@ -23,13 +23,26 @@ const ready = [
     { id: 'cutting', name: 'Cutting list' },
     { id: 'shares', name: 'Shares' },
     { id: 'floor-bands', name: 'Floor bands' },
+    { id: 'battens', name: 'Battens' },
     { id: 'fins', name: 'Fins' },
     { id: 'fin-classes', name: 'Fins by length' },
     { id: 'fin-cutting', name: 'Cutting list of fins' },
 ];
 
 /** Where openings are not what is listed. */
-const others = ['runs', 'members', 'infills', 'joints', 'cutting', 'shares', 'fins', 'fin-classes', 'fin-cutting', 'floor-bands'];
+const others = [
+    'runs',
+    'members',
+    'infills',
+    'joints',
+    'cutting',
+    'shares',
+    'fins',
+    'fin-classes',
+    'fin-cutting',
+    'floor-bands',
+    'battens',
+];
 
 /** The field of the draft that is meant: filters without a value are not sent, so those behind them are counted otherwise. */
 function wrongOf(draft: Layout | null, field: string): string {
@@ -71,7 +84,8 @@ export function Schedules() {
                         ...ready.filter(
                             (l) =>
                                 (!l.id.startsWith('fin') || data.project.bands.length > 0) &&
-                                (l.id !== 'floor-bands' || data.project.floorBands.length > 0),
+                                (l.id !== 'floor-bands' || data.project.floorBands.length > 0) &&
+                                (l.id !== 'battens' || data.project.fields.length > 0),
                         ),
                         ...kept,
                         { id: 'given', name: 'Given' },

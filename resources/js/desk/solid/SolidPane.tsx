@@ -1,3 +1,4 @@
+import { layersOf } from '../bands/placed';
 import { useQueries } from '@tanstack/react-query';
 import { useCallback, useEffect, useRef } from 'react';
 import { fetchScene } from '../../api/client';
@@ -67,7 +68,7 @@ export function SolidPane() {
     useEffect(() => {
         const hidden = new Set<string>();
         for (const w of data.project.walls) if (!showing.wall(w.id)) hidden.add(w.id);
-        for (const b of [...data.project.bands, ...data.project.floorBands]) if (!showing.band(b.id)) hidden.add(b.id);
+        for (const b of layersOf({ project: data.project })) if (!showing.band(b.id)) hidden.add(b.id);
         for (const o of data.openings.values()) if (!showing.units || !showing.opening(o)) hidden.add(o.id);
         const inner = new Set(data.project.frontages.filter((f) => f.inner).flatMap((f) => Object.keys(f.walls)));
         viewer.current?.show(hidden, showing.through ? (wall) => !inner.has(wall) : () => false);

@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\Assembly\ElementTable;
+use App\Assembly\HoldsElement;
+use Illuminate\Database\Eloquent\Model;
+use Isleward\Core\Design\Kind;
+
+/** A stored {@see \Isleward\Core\Layer\Field}. */
+class Field extends Model implements HoldsElement
+{
+    public $incrementing = false;
+
+    public $timestamps = false;
+
+    protected $keyType = 'string';
+
+    protected $guarded = [];
+
+    public static function elements(): ElementTable
+    {
+        return new ElementTable(Kind::Field, 'fields', [
+            'id' => 'id', 'name' => 'name', 'position' => 'position', 'outline' => 'outline_id', 'wall' => 'wall_id',
+            'storey' => 'storey_id', 'opening' => 'opening_id', 'region' => 'region', 'angle' => 'angle', 'round' => 'is_round',
+            'wide' => 'wide', 'deep' => 'deep', 'turn' => 'turn', 'out' => 'outset', 'battens' => 'battens', 'finish' => 'finish',
+        ], json: ['region', 'battens'], flags: ['round']);
+    }
+}

@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Edit;
+
+use Isleward\Core\Design\Change;
+use Isleward\Core\Design\Design;
+use Isleward\Core\Design\Ids;
+use Isleward\Core\Design\Kind;
+use Isleward\Core\Design\Operation;
+use Isleward\Core\Layer\Field;
+use Isleward\Core\Layer\FieldsOn;
+use Isleward\Core\Measure\Fields;
+use Isleward\Core\Measure\Refusal;
+
+/**
+ * Fills an "opening", or a "region" drawn on a "wall" over the floor of a "storey", with battens; or with "id" changes what is given of a
+ * field.
+ */
+final readonly class FieldFill implements Edit
+{
+    private function __construct(private Fields $args)
+    {
+    }
+
+    public static function from(Fields $args): self
+    {
+        return new self($args);
+    }
+
+    public function scope(): Scope
+    {
+        // a field may fill any opening of its wall, which only the design knows
+        return Scope::everything();
+    }
+
+    public function apply(Design $design, Ids $ids): Change
+    {
+        $before = $this->args->has('id') ? FieldsOn::field($design, $this->args->string('id')) : null;
+        $values = $before?->toArray() ?? [
+            'id' => $ids->next(Kind::Field), 'position' => BandRules::lastPosition($design) + 1,
+            'name' => BandRules::freeName($design, 'Field'),
+        ];
+        $given = $this->args->all();
+        if ($this->args->stringOrNull('opening') !== null) {
+            $opening = $design->opening($this->args->string('opening'));
+            $given = [...$given, 'wall' => $opening->host, 'storey' => $opening->storey, 'region' => []];
+        } elseif ($this->args->has('region')) {
+            $given['opening'] = null;
+        }
+        $wall = $given['wall'] ?? $values['wall'] ?? null;
+        if (! is_string($wall)) {
+            throw Refusal::because('field.where', 'A field fills an opening, or a region drawn on a wall: say one of them.');
+        }
+        if (isset($given['battens'], $values['battens']) && is_array($given['battens']) && is_array($values['battens'])) {
+            $given['battens'] = [...$values['battens'], ...$given['battens']];
+        }
+        $host = $design->wall($wall);
+        $field = Field::from(new Fields([
+            ...$values, 'storey' => $host->base, ...$before === null ? [] : ['storey' => $before->storey], ...$given, 'wall' => $host->id,
+            'outline' => $host->outline,
+        ], $this->args->units()));
+        BandRules::requireLayer($design, $field, $field->finish);
+        $change = new Change('', [$before === null ? Operation::add($field) : Operation::alter($before, $field)]);
+        $pieces = FieldsOn::in($design->after($change))->of($field);
+        $count = count($pieces->pieces);
+
+        return new Change(
+            sprintf($before === null ? 'Filled with %2$d battens as %1$s' : 'Changed %1$s', $field->name, $count),
+            $change->operations, [$field->id], wanted: $count,
+        );
+    }
+}

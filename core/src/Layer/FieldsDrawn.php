@@ -1,0 +1,116 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Layer;
+
+use Isleward\Core\Building\Body;
+use Isleward\Core\Design\Design;
+use Isleward\Core\Drawing\Contributor;
+use Isleward\Core\Drawing\Layer;
+use Isleward\Core\Drawing\SectionCut;
+use Isleward\Core\Drawing\SeenFace;
+use Isleward\Core\Drawing\Shape;
+use Isleward\Core\Drawing\Symbols;
+use Isleward\Core\Geometry\Contour;
+
+/** Fields of battens: as they lie on a wall, cut in plan and section where they are. */
+final class FieldsDrawn implements Contributor
+{
+    /** A plan cuts so far over its floor, mm (common practice). */
+    private const CUT = 1200.0;
+
+    public function elevation(Design $design, Body $body, Symbols $symbols): array
+    {
+        $shapes = [];
+        foreach (FieldsOn::in($design)->on($body->host->id()) as $pieces) {
+            foreach ($pieces->pieces as $piece) {
+                $shapes[] = Shape::contour(Layer::Fin, $piece);
+            }
+        }
+
+        return $shapes;
+    }
+
+    public function plan(Design $design, Body $body, string $storey, float $letters): array
+    {
+        $level = $design->storeys->floor($storey) + self::CUT;
+        $drawn = [];
+        foreach (FieldsOn::in($design)->on($body->host->id()) as $pieces) {
+            $field = $pieces->field;
+            $depth = self::depth($field);
+            foreach ($pieces->pieces as $piece) {
+                foreach ($piece->spans(false, $level) as [$from, $to]) {
+                    $ring = [];
+                    foreach ([[$from, 0.0], [$to, 0.0], [$to, $depth], [$from, $depth]] as [$u, $out]) {
+                        $at = $body->surface->inPlan($u, -$field->out - $out);
+                        array_push($ring, $at->x, $at->y);
+                    }
+                    $drawn[$field->id][] = Shape::area(Layer::Fin, [$ring]);
+                }
+            }
+        }
+
+        return $drawn;
+    }
+
+    public function section(SectionCut $cut): array
+    {
+        $shapes = [];
+        $surface = $cut->body->surface;
+        $near = $cut->view->at(($cut->s0 + $cut->s1) / 2);
+        $u = $surface->u($near);
+        foreach (FieldsOn::in($cut->design)->on($cut->body->host->id()) as $pieces) {
+            $field = $pieces->field;
+            // where the line crosses the plane of their backs and of their fronts
+            $s = array_map(
+                static fn (float $out): float => $cut->view->s($surface->inPlan($u, -$out)),
+                [$field->out, $field->out + self::depth($field)],
+            );
+            foreach ($pieces->pieces as $piece) {
+                foreach ($piece->spans(true, $u) as [$low, $high]) {
+                    $shapes[] = Shape::area(Layer::Cut, [[$s[0], $low, $s[1], $low, $s[1], $high, $s[0], $high]]);
+                }
+            }
+        }
+
+        return $shapes;
+    }
+
+    public function seen(SeenFace $face): array
+    {
+        if ($face->depth > 0.0) {
+            return [];
+        }
+        $shapes = [];
+        foreach (FieldsOn::in($face->design)->on($face->body->host->id()) as $pieces) {
+            foreach ($pieces->pieces as $piece) {
+                [$x0, , $x1] = $piece->bounds();
+                if ($x0 >= $face->from - 1 && $x1 <= $face->to + 1) {
+                    $shapes[] = Shape::area($face->afar ? Layer::Beyond : Layer::Fin, [self::on($face, $piece)]);
+                }
+            }
+        }
+
+        return $shapes;
+    }
+
+    /** How far outward a batten reaches from its back, as it is turned, mm. */
+    public static function depth(Field $field): float
+    {
+        $turn = deg2rad($field->turn);
+
+        return $field->round ? $field->wide : abs($field->deep * cos($turn)) + abs($field->wide * sin($turn));
+    }
+
+    /** @return list<float> */
+    private static function on(SeenFace $face, Contour $piece): array
+    {
+        $ring = $piece->ring(0.5);
+        for ($i = 0, $n = count($ring); $i < $n; $i += 2) {
+            $ring[$i] = $face->s($ring[$i]);
+        }
+
+        return array_values($ring);
+    }
+}
