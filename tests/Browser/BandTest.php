@@ -85,6 +85,35 @@ final class BandTest extends BrowserCase
         $this->desk->waitForText('Reeds');
     }
 
+    public function test_battens_and_floor_bands_are_made_refused_with_their_figures_and_undone(): void
+    {
+        $count = fn (string $of): int => (int) $this->desk->driver->executeAsyncScript(
+            'const done = arguments[1]; fetch(`/api/projects/${location.pathname.split("/")[2]}`).then((r) => r.json())'
+            .'.then((p) => done(p[arguments[0]].length));',
+            [$of],
+        );
+        [$fields, $floors] = [$count('fields'), $count('floorBands')];
+        $this->chooseFirstOfCharts();
+        $this->desk->button('Battens before it')->click();
+        $this->desk->waitFor('input[aria-label="Spacing"]');
+        $this->desk->write('Width', '3000')->sendKeys(Keys::ENTER);
+        $this->desk->waitForText('wide as it is turned');
+        self::assertSame('3000', $this->desk->value('Width'), 'what was typed stays');
+        $this->desk->field('Width')->sendKeys(Keys::ESCAPE);
+        $this->desk->button('Undo')->click();
+        $this->desk->waitUntil(fn (): bool => $count('fields') === $fields, 'the battens are taken back');
+        $this->desk->keys(Keys::ESCAPE, Keys::ESCAPE);
+        $this->chooseWall();
+        $this->desk->button('Floor bands round Main house')->click();
+        $this->desk->waitFor('input[aria-label="Depth"]');
+        $this->desk->write('Depth', '7000')->sendKeys(Keys::ENTER);
+        $this->desk->waitForText('is left with no length');
+        self::assertSame([], $this->axe());
+        $this->desk->field('Depth')->sendKeys(Keys::ESCAPE);
+        $this->desk->button('Undo')->click();
+        $this->desk->waitUntil(fn (): bool => $count('floorBands') === $floors, 'the floor bands are taken back');
+    }
+
     /** @return array{int, int} where a point of a law's curve is on the page */
     private function handle(string $name): array
     {

@@ -28,7 +28,8 @@ final class FieldParts implements Contributor
             }
             $start = $body->surface->start();
             $foot = $pieces->region->bounds()[1];
-            $key = sprintf('field %s %s %s', $field->id, hash('xxh32', serialize([$field->toArray(), $pieces->region->bounds()])), $material);
+            $shape = hash('xxh32', serialize([$field->toArray(), $pieces->region->bounds()]));
+            $key = sprintf('field %s %s %s', $field->id, $shape, $material);
             yield new Part(
                 $key,
                 static fn (): array => array_map(static fn (Contour $c, float $length): Piece => new Piece(

@@ -20,6 +20,7 @@ export function FieldCard({ field }: { field: Field }) {
     type Args = Omit<EditArgs<'field.change'>, 'id'>;
     const set = (args: Args) => send('field.change', { id: field.id, ...args });
     const choose = (args: Args) => void ask('field.change', { id: field.id, ...args });
+    const typed = (key: 'out' | 'wide' | 'deep') => (text: string) => set({ [key]: text });
     const opening = data.openings.get(field.opening ?? '');
     const placed = tried?.bands.find((b) => b.element === field.id) ?? placedBands(data, field.id)[0]?.placed;
     const said = placed?.said;
@@ -49,20 +50,13 @@ export function FieldCard({ field }: { field: Field }) {
                     disabled={fixed}
                     onChange={(to) => choose({ round: to === 'round' })}
                 />{' '}
-                <Figure label="Width" shown={data.length(field.wide)} disabled={fixed} onSend={(text) => set({ wide: text })} />
+                <Figure label="Width" shown={data.length(field.wide)} disabled={fixed} onSend={typed('wide')} />
                 {field.round ? (
                     ' thick'
                 ) : (
                     <>
                         {' '}
-                        wide and{' '}
-                        <Figure
-                            label="Depth"
-                            shown={data.length(field.deep)}
-                            disabled={fixed}
-                            onSend={(text) => set({ deep: text })}
-                        />{' '}
-                        deep
+                        wide and <Figure label="Depth" shown={data.length(field.deep)} disabled={fixed} onSend={typed('deep')} /> deep
                     </>
                 )}
                 , running{' '}
@@ -166,8 +160,8 @@ export function FieldCard({ field }: { field: Field }) {
                 .
             </Sentence>
             <Sentence>
-                Their backs lie <Figure label="Out" shown={data.length(field.out)} disabled={fixed} onSend={(text) => set({ out: text })} />{' '}
-                outside the wall’s face (a minus: in the opening or behind it), finished in{' '}
+                Their backs lie <Figure label="Out" shown={data.length(field.out)} disabled={fixed} onSend={typed('out')} /> outside the
+                wall’s face (a minus: in the opening or behind it), finished in{' '}
                 <FinishChoice finish={field.finish} onChange={(finish) => choose({ finish })} />.
             </Sentence>
             <p className="text-xs text-quiet">

@@ -15,6 +15,7 @@ export function FloorBandCard({ band }: { band: FloorBand }) {
     type Args = Omit<EditArgs<'floor-band.change'>, 'id'>;
     const set = (args: Args) => send('floor-band.change', { id: band.id, ...args });
     const choose = (args: Args) => void ask('floor-band.change', { id: band.id, ...args });
+    const typed = (key: 'level' | 'depth' | 'height' | 'edgeSize') => (text: string) => set({ [key]: text });
     const outline = data.project.outlines.find((o) => o.id === band.outline);
     const storeys = data.project.storeys.map((s) => ({ value: s.id, label: s.name }));
     const [first, last] = [band.rows[0], band.rows.at(-1)];
@@ -72,16 +73,13 @@ export function FloorBandCard({ band }: { band: FloorBand }) {
                 to <Choice label="Last storey" value={band.top} options={storeys} disabled={fixed} onChange={(top) => choose({ top })} />.
             </Sentence>
             <Sentence>
-                <Figure label="Height" shown={data.length(band.height)} disabled={fixed} onSend={(text) => set({ height: text })} /> high,
-                its top{' '}
-                <Figure label="Level of its top" shown={data.length(band.level)} disabled={fixed} onSend={(text) => set({ level: text })} />{' '}
-                over the floor,{' '}
+                <Figure label="Height" shown={data.length(band.height)} disabled={fixed} onSend={typed('height')} /> high, its top{' '}
+                <Figure label="Top" shown={data.length(band.level)} disabled={fixed} onSend={typed('level')} /> over the floor,{' '}
                 {band.depth === null ? (
                     'a whole slab'
                 ) : (
                     <>
-                        <Figure label="Depth" shown={data.length(band.depth)} disabled={fixed} onSend={(text) => set({ depth: text })} />{' '}
-                        deep
+                        <Figure label="Depth" shown={data.length(band.depth)} disabled={fixed} onSend={typed('depth')} /> deep
                     </>
                 )}
                 {!fixed && (outline?.closed ?? true) && (
@@ -132,13 +130,7 @@ export function FloorBandCard({ band }: { band: FloorBand }) {
                 {(band.edge === 'chamfered' || band.edge === 'rounded') && (
                     <>
                         {' '}
-                        by{' '}
-                        <Figure
-                            label="Edge"
-                            shown={data.length(band.edgeSize)}
-                            disabled={fixed}
-                            onSend={(text) => set({ edgeSize: text })}
-                        />
+                        by <Figure label="Edge" shown={data.length(band.edgeSize)} disabled={fixed} onSend={typed('edgeSize')} />
                     </>
                 )}
                 {band.edge === 'drawn' && (

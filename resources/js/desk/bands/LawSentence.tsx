@@ -156,6 +156,7 @@ export function LawFigures({ law, of, name, fixed, set }: FiguresProps) {
             );
         case 'combined': {
             const [first, second] = [law.first!, law.second!];
+            const part = (which: 'first' | 'second') => (to: Law) => set({ [which]: to });
             return (
                 <>
                     ,{' '}
@@ -166,8 +167,8 @@ export function LawFigures({ law, of, name, fixed, set }: FiguresProps) {
                         disabled={fixed}
                         onChange={(how) => void set({ how })}
                     />
-                    : first <Part law={first} of={of} name={`first ${name}`} fixed={fixed} onSend={(to) => set({ first: to })} />; second{' '}
-                    <Part law={second} of={of} name={`second ${name}`} fixed={fixed} onSend={(to) => set({ second: to })} />
+                    : first <Part law={first} of={of} name={`first ${name}`} fixed={fixed} onSend={part('first')} />; second{' '}
+                    <Part law={second} of={of} name={`second ${name}`} fixed={fixed} onSend={part('second')} />
                 </>
             );
         }

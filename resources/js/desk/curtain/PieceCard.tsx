@@ -43,7 +43,8 @@ export function PieceCard({ piece }: { piece: PieceKey }) {
     const part = line?.only === undefined && !piece.line.startsWith('+');
     const everywhere = through === 'run' && part && !upright ? run : [piece.element];
     const hand = (args: object, ids = [piece.element]) => send('curtain.hand', { ids, ...args });
-    const moveTo = (text: string) => {
+    const place = data.length(at);
+    const move = (text: string) => {
         const within = part && through === 'part' ? { within: piece.from } : {};
         return hand({ lines: [{ axis: piece.axis, line: piece.line, done: 'moved', from, at: text, ...within }] }, everywhere).then(
             (why) => {
@@ -72,7 +73,7 @@ export function PieceCard({ piece }: { piece: PieceKey }) {
             />
             {line && !edge && (
                 <Sentence>
-                    It stands <Figure key={from} label="Place of the line" shown={data.length(at)} disabled={fixed} onSend={moveTo} /> from{' '}
+                    It stands <Figure key={from} label="Place of the line" shown={place} disabled={fixed} onSend={move} /> from{' '}
                     <Choice
                         label="Line measured from"
                         value={from}
