@@ -294,10 +294,18 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'pictures', type: 'array', items: new OA\Items(ref: '#/components/schemas/Picture')),
     new OA\Property(property: 'types', type: 'array', items: new OA\Items(ref: '#/components/schemas/RackType')),
 ])]
-#[OA\Schema(schema: 'NamedSet', required: ['id', 'name', 'members'], properties: [
+#[OA\Schema(schema: 'NamedSet', required: ['id', 'name', 'members', 'parts'], properties: [
     new OA\Property(property: 'id', type: 'string'),
     new OA\Property(property: 'name', type: 'string'),
     new OA\Property(property: 'members', type: 'array', items: new OA\Items(type: 'string')),
+    new OA\Property(
+        property: 'parts',
+        description: 'Cells and members of curtain walls: “cell 2 1”, “upright 2 1”, “level 1 2”, by the lines they stand between',
+        type: 'array',
+        items: new OA\Items(required: ['element', 'part'], type: 'object', properties: [
+            new OA\Property(property: 'element', type: 'string'), new OA\Property(property: 'part', type: 'string'),
+        ]),
+    ),
 ])]
 final readonly class ProjectView
 {

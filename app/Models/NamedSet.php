@@ -22,6 +22,8 @@ class NamedSet extends Model implements HoldsElement
 
     public static function elements(): ElementTable
     {
-        return new ElementTable(Kind::Set, 'named_sets', ['id' => 'id', 'name' => 'name', 'members' => 'members'], json: ['members']);
+        $columns = ['id' => 'id', 'name' => 'name', 'members' => 'members', 'parts' => 'parts'];
+
+        return new ElementTable(Kind::Set, 'named_sets', $columns, json: ['members', 'parts']);
     }
 }

@@ -173,6 +173,45 @@ final class CurtainWallTest extends BrowserCase
         self::assertSame([], $this->axe());
     }
 
+    public function test_cells_and_members_are_hidden_by_themselves_kept_in_a_set_and_several_members_taken_out(): void
+    {
+        $this->goTo('South-west');
+        $at = $this->offset('South-west');
+        $this->desk->click('elevation', $at + 3000, 1900);
+        $this->desk->waitForText('Stretch 1 of 2 of a run');
+        $mullion = static fn (int $line): float => $at + 95 + $line * 900;
+        $this->desk->click('elevation', $mullion(3), 500);
+        $this->desk->waitForText('Upright line 4');
+        // what is lit is what is meant: the piece in its row
+        self::assertSame(1, $this->desk->count('[data-piece]'));
+        $this->desk->holding(Keys::SHIFT, fn () => $this->desk->click('elevation', $mullion(4), 500));
+        $this->desk->waitForText('2 members');
+        $this->desk->type('Name of the set', 'Two mullions');
+        $this->desk->button('Keep as a set')->click();
+        $this->desk->waitForText('Kept 2 members as the set');
+        $this->desk->button('Take them out')->click();
+        $this->desk->waitFor('[aria-label^="Undo: Changed members"]');
+        $this->desk->css('[aria-label^="Undo: Changed members"]')->click();
+        $this->desk->waitFor('[aria-label^="Undo: Kept set"]');
+        // a hidden cell is gone from the drawing, and a click finds nothing of it there
+        $this->desk->click('elevation', $at + 3000, 500);
+        $this->desk->waitForText('Bay 5, row 1');
+        $this->desk->driver->executeScript("document.querySelector('[data-pane=elevation]').focus()");
+        $this->desk->keys('h');
+        $this->desk->waitForText('Hidden: 1 cell');
+        $this->desk->click('elevation', $at + 3000, 500);
+        $this->desk->click('elevation', $at + 3900, 500);
+        $this->desk->waitForText('Bay 6, row 1');
+        self::assertStringNotContainsString('Bay 5', $this->desk->text());
+        $this->desk->button('Show all')->click();
+        $this->desk->waitUntil(fn (): bool => ! str_contains($this->desk->text(), 'Hidden:'));
+        // the set chooses what it keeps, and hides it
+        $this->desk->keys(Keys::ESCAPE, Keys::ESCAPE, Keys::ESCAPE);
+        $this->desk->button('Two mullions')->click();
+        $this->desk->waitForText('2 members');
+        self::assertSame(2, $this->desk->count('[data-piece]'));
+    }
+
     public function test_a_cell_is_divided_in_its_bay_only_and_what_is_typed_is_shown_before_it_is_done(): void
     {
         $this->goTo('South-west');

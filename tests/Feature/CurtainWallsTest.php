@@ -117,6 +117,20 @@ final class CurtainWallsTest extends ProjectCase
             $this->getJson($this->url("elevations/$frontage"))->json('grids.0.lost'));
     }
 
+    public function test_a_set_keeps_cells_and_members_and_goes_on_without_what_they_are_of(): void
+    {
+        [$wall] = $this->drawn($this->grid());
+        $parts = [['element' => $wall, 'part' => 'cell 1 0'], ['element' => $wall, 'part' => 'upright 1 0']];
+        $this->edit('set.keep', ['name' => 'Of one bay', 'members' => [], 'parts' => $parts])->assertOk();
+        $sets = fn (): mixed => $this->getJson("/api/projects/{$this->project->id}")->json('sets');
+        self::assertSame([$parts, []], [$sets()[0]['parts'], $sets()[0]['members']]);
+        $none = $this->edit('set.keep', ['name' => 'Wrong', 'parts' => [['element' => $wall, 'part' => 'pane 1 0']]]);
+        $this->assertProblem($none, 422, 'part.unknown');
+        $this->assertProblem($this->edit('set.keep', ['name' => 'None', 'parts' => []]), 422, 'set.empty');
+        $this->postJson("/api/projects/{$this->project->id}/undo")->assertOk();
+        self::assertSame([], $sets());
+    }
+
     public function test_what_is_let_in_is_gathered_by_its_grid_type_and_is_not_bare(): void
     {
         $grid = $this->grid();

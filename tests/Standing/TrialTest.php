@@ -7,6 +7,7 @@ namespace Tests\Standing;
 use PHPUnit\Framework\TestCase;
 use Symfony\Component\Process\Process;
 use Tests\Standing\Support\Place;
+use Tests\Support\Pace;
 
 /** A short trial: people edit while the database, PHP and the workers are killed, files and requests come that should not. */
 final class TrialTest extends TestCase
@@ -17,7 +18,7 @@ final class TrialTest extends TestCase
             ['./isleward', 'trial', '--kills', '8', '--requests', '400', '--people', '4', '--files', '4', '--json'],
             dirname(__DIR__, 2),
             Place::withoutOurs(),
-            timeout: 400,
+            timeout: Pace::seconds(400) + 600,
         );
         $trial->run();
         $said = json_decode($trial->getOutput(), true);

@@ -33,7 +33,7 @@ use OpenApi\Attributes as OA;
         new OA\Property(property: 'person', type: 'string'),
         new OA\Property(property: 'at', type: 'string', format: 'date-time'),
     ])]
-#[OA\Schema(schema: 'Difference', required: ['kind', 'what', 'element', 'sentence', 'then', 'now'], properties: [
+#[OA\Schema(schema: 'Difference', required: ['kind', 'what', 'element', 'sentence', 'then', 'now', 'parts'], properties: [
     new OA\Property(property: 'kind', type: 'string'),
     new OA\Property(property: 'what', type: 'string', enum: ['added', 'removed', 'moved', 'changed']),
     new OA\Property(property: 'element', type: 'string'),
@@ -47,6 +47,17 @@ use OpenApi\Attributes as OA;
         property: 'now',
         description: 'Where it is',
         anyOf: [new OA\Schema(ref: '#/components/schemas/Place'), new OA\Schema(type: 'null')],
+    ),
+    new OA\Property(
+        property: 'parts',
+        description: 'Of a curtain wall the cells and members that differ; none where the whole is meant',
+        type: 'array',
+        items: new OA\Items(required: ['host', 'now', 'ring'], type: 'object', properties: [
+            new OA\Property(property: 'host', type: 'string', description: 'The wall it is measured along'),
+            new OA\Property(property: 'now', type: 'boolean', description: 'Whether it is so, or was'),
+            new OA\Property(property: 'ring', type: 'array', items: new OA\Items(type: 'number'),
+                description: 'x from the wall’s left end, level, and so on'),
+        ]),
     ),
 ])]
 final readonly class RevisionController

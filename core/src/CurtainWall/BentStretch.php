@@ -208,7 +208,7 @@ final class BentStretch implements Stretch
             HalfSpace::behind(new Vec3(0.0, 0.0, $this->foot + $member->y1), new Vec3(0.0, 0.0, 1.0)),
         ]);
 
-        return $pieces === [] ? null : RunMember::straight($member->role->word(), $profile, $axes, $pieces);
+        return $pieces === [] ? null : RunMember::straight($member->role->word(), $profile, $axes, $pieces, $member);
     }
 
     private function bent(GridMember $member, MemberProfile $profile): ?RunMember
@@ -229,7 +229,7 @@ final class BentStretch implements Stretch
             ));
         }
 
-        return $pieces === [] ? null : RunMember::bent($member->role->word(), $profile, $pieces);
+        return $pieces === [] ? null : RunMember::bent($member->role->word(), $profile, $pieces, $member);
     }
 
     /**

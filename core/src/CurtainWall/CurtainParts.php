@@ -38,7 +38,12 @@ final class CurtainParts implements Contributor
                 [$x, $y, $angle] = CurtainDrawn::stands($design, $body, $placed);
                 yield new Part(
                     'curtain '.LetIn::key($design, $placed),
-                    static fn (): array => self::pieces($design, $rules, $run->members(), $run->panes()),
+                    static fn (): array => self::pieces(
+                        $design,
+                        $rules,
+                        array_map(static fn (RunMember $m): array => [$m, PartName::member($m)], $run->members()),
+                        array_map(static fn (RunPane $p): array => [$p, PartName::cell($p->cell)], $run->panes()),
+                    ),
                     $opening->id,
                     $opening->storey,
                     $x,
@@ -64,25 +69,27 @@ final class CurtainParts implements Contributor
         foreach ($standing->partsOf($index) as $part) {
             foreach ($part->stretch->members() as $member) {
                 $shared = self::shared($member->pieces, $member->axes);
+                $name = PartName::member($member, $part->line);
                 if ($shared === null) {
-                    $apart[] = $member;
+                    $apart[] = [$member, $name];
                 } else {
-                    yield self::alike($id, $shared, $member->pieces, 'frame', self::madeOf($design, $rules, $member));
+                    yield self::alike([$id, $name], $shared, $member->pieces, 'frame', self::madeOf($design, $rules, $member));
                 }
             }
             foreach ($part->stretch->panes() as $pane) {
                 $shared = $pane->cell->infill->kind->isUnit() ? null : self::shared($pane->pieces, $pane->axes);
+                $name = PartName::cell($pane->cell, $part->line);
                 if ($shared === null) {
-                    $panes[] = $pane;
+                    $panes[] = [$pane, $name];
                 } else {
                     $material = self::material($design, $rules, $pane->cell->infill->kind);
-                    yield self::alike($id, $shared, $pane->pieces, 'pane', array_fill(0, count($pane->pieces), $material));
+                    yield self::alike([$id, $name], $shared, $pane->pieces, 'pane', array_fill(0, count($pane->pieces), $material));
                 }
             }
         }
         foreach ($standing->run->corners as $i => $member) {
             if ($standing->run->cornerOf[$i] === $index) {
-                $apart[] = $member;
+                $apart[] = [$member, null];
             }
         }
         if ($apart !== [] || $panes !== []) {
@@ -91,18 +98,19 @@ final class CurtainParts implements Contributor
                 $x - $start->x, $z - $standing->foot, $start->y - $y,
             ]);
             yield new Part('curtain '.$id, static fn (): array => array_map(
-                static fn (Piece $p): Piece => new Piece($local($p->solid), $p->role, $p->material, $p->sagitta),
+                static fn (Piece $p): Piece => new Piece($local($p->solid), $p->role, $p->material, $p->sagitta, $p->name),
                 self::inSpace($design, $rules, $apart, $panes),
             ), $id, null, $start->x, $start->y, $standing->foot, 0.0);
         }
     }
 
     /**
+     * @param  array{string, string|null}  $of  the element, and what it is of it
      * @param  list<Solid>  $pieces  in axes of their own
      * @param  array{Axes, string, float}  $shared  where they stand, what names their directions, and the angle in plan
      * @param  list<string>  $materials  of each
      */
-    private static function alike(string $id, array $shared, array $pieces, string $role, array $materials): Part
+    private static function alike(array $of, array $shared, array $pieces, string $role, array $materials): Part
     {
         [$axes, $way, $angle] = $shared;
         $shape = hash('xxh128', serialize(array_map(
@@ -123,12 +131,13 @@ final class CurtainParts implements Contributor
         return new Part(
             "member $way $named $shape",
             static fn (): array => array_map($made, $pieces, $materials),
-            $id,
+            $of[0],
             null,
             $axes->origin->x,
             $axes->origin->y,
             $axes->origin->z,
             $angle,
+            name: $of[1],
         );
     }
 
@@ -156,38 +165,43 @@ final class CurtainParts implements Contributor
     }
 
     /**
-     * @param  list<RunMember>  $members
-     * @param  list<RunPane>  $panes
+     * @param  list<array{RunMember, string|null}>  $members  with their names
+     * @param  list<array{RunPane, string|null}>  $panes
      * @return list<Piece> as geometries lie: x along, y up, z outward, of a run along x whose foot is at 0
      */
     private static function pieces(Design $design, GridRules $rules, array $members, array $panes): array
     {
         return array_map(static fn (Piece $p): Piece => new Piece(
-            new Moved($p->solid, static fn (float $x, float $y, float $z): array => [$x, $z, -$y]), $p->role, $p->material, $p->sagitta,
+            new Moved($p->solid, static fn (float $x, float $y, float $z): array => [$x, $z, -$y]),
+            $p->role,
+            $p->material,
+            $p->sagitta,
+            $p->name,
         ), self::inSpace($design, $rules, $members, $panes));
     }
 
     /**
-     * @param  list<RunMember>  $members
-     * @param  list<RunPane>  $panes
+     * @param  list<array{RunMember, string|null}>  $members  with their names
+     * @param  list<array{RunPane, string|null}>  $panes
      * @return list<Piece> x east, y north, z up
      */
     private static function inSpace(Design $design, GridRules $rules, array $members, array $panes): array
     {
         $out = [];
-        foreach ($members as $member) {
+        foreach ($members as [$member, $name]) {
             $materials = self::madeOf($design, $rules, $member);
             foreach ($member->solids() as $i => $solid) {
-                $out[] = new Piece($solid, 'frame', $materials[$i], self::SAGITTA);
+                $out[] = new Piece($solid, 'frame', $materials[$i], self::SAGITTA, $name);
             }
         }
-        foreach ($panes as $pane) {
+        foreach ($panes as [$pane, $name]) {
             $type = $design->types[$pane->cell->infill->type ?? ''] ?? null;
             if ($type !== null && $pane->axes !== null) {
-                array_push($out, ...self::unit($design, $pane, $pane->axes));
+                array_push($out, ...self::unit($design, $pane, $pane->axes, $name));
             }
             foreach ($pane->solids() as $solid) {
-                $out[] = new Piece($solid, 'pane', self::material($design, $rules, $pane->cell->infill->kind), self::SAGITTA);
+                $material = self::material($design, $rules, $pane->cell->infill->kind);
+                $out[] = new Piece($solid, 'pane', $material, self::SAGITTA, $name);
             }
         }
 
@@ -195,7 +209,7 @@ final class CurtainParts implements Contributor
     }
 
     /** @return list<Piece> */
-    private static function unit(Design $design, RunPane $pane, Axes $axes): array
+    private static function unit(Design $design, RunPane $pane, Axes $axes, ?string $name): array
     {
         $type = $design->type((string) $pane->cell->infill->type);
         $unit = CellUnit::in($pane->cell, $type->tree())->unit;
@@ -203,7 +217,7 @@ final class CurtainParts implements Contributor
         $in = new Axes($axes->point($x0 - $pane->u, $y0 - $pane->v, 0.0), $axes->x, $axes->y, $axes->z);
 
         return array_map(
-            static fn (Piece $p): Piece => new Piece(InSpace::of($p->solid, $in), $p->role, $p->material, $p->sagitta),
+            static fn (Piece $p): Piece => new Piece(InSpace::of($p->solid, $in), $p->role, $p->material, $p->sagitta, $name),
             UnitPieces::of($unit, $design->settings, 0.0, true, $unit->depth(), null),
         );
     }

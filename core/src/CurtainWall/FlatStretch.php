@@ -139,7 +139,7 @@ final class FlatStretch implements Stretch
                 $axes = $upright ? $this->axes($member, 0.0, $member->y0) : $this->axes($member, $member->x0, 0.0);
                 $square[spl_object_id($profile).'|'.$length] ??= RunMember::squared($profile, $length);
                 $pieces = $square[spl_object_id($profile).'|'.$length];
-                $out[] = RunMember::square($member->role->word(), $profile, $axes, $pieces, $length);
+                $out[] = RunMember::square($member->role->word(), $profile, $axes, $pieces, $length, $member);
 
                 continue;
             }
@@ -150,7 +150,7 @@ final class FlatStretch implements Stretch
                 : spl_object_id($profile).'|'.$member->x0.'|'.$member->x1;
             $pieces = $alike === null ? $this->cut($member, $axes) : $cut[$alike] ??= $this->cut($member, $axes);
             if ($pieces !== []) {
-                $out[] = RunMember::straight($member->role->word(), $profile, $axes, $pieces);
+                $out[] = RunMember::straight($member->role->word(), $profile, $axes, $pieces, $member);
             }
         }
 

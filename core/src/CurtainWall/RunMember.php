@@ -23,6 +23,7 @@ final readonly class RunMember
      * @param  list<array{float, float}>  $ends  how its lower (or left) and its upper end are cut, in degrees: across its face and over its
      *    depth, 90 where it is square
      * @param  float|null  $radius  of a bent one at the glass line, negative where it is hollow
+     * @param  GridMember|null  $of  that it is; none for what stands at a corner, and free ones
      */
     private function __construct(
         public string $what,
@@ -32,6 +33,7 @@ final readonly class RunMember
         public float $length,
         public array $ends,
         public ?float $radius,
+        public ?GridMember $of = null,
     ) {
     }
 
@@ -41,9 +43,9 @@ final readonly class RunMember
      * @param  Axes  $axes  it begins where these do
      * @param  list<CutPrism>  $pieces  as {@see squared} makes them; members that are alike share them
      */
-    public static function square(string $what, MemberProfile $profile, Axes $axes, array $pieces, float $length): self
+    public static function square(string $what, MemberProfile $profile, Axes $axes, array $pieces, float $length, ?GridMember $of = null): self
     {
-        return new self($what, $profile, $axes, $pieces, $length, self::SQUARE, null);
+        return new self($what, $profile, $axes, $pieces, $length, self::SQUARE, null, $of);
     }
 
     /** @return list<CutPrism> */
@@ -53,7 +55,7 @@ final readonly class RunMember
     }
 
     /** @param  non-empty-list<CutPrism>  $pieces  that it is made of, in its own axes: z runs along it */
-    public static function straight(string $what, MemberProfile $profile, Axes $axes, array $pieces): self
+    public static function straight(string $what, MemberProfile $profile, Axes $axes, array $pieces, ?GridMember $of = null): self
     {
         $low = INF;
         $high = -INF;
@@ -79,11 +81,12 @@ final readonly class RunMember
                 [$largest->lower, $largest->upper],
             ),
             null,
+            $of,
         );
     }
 
     /** @param  non-empty-list<BentPrism>  $pieces */
-    public static function bent(string $what, MemberProfile $profile, array $pieces): self
+    public static function bent(string $what, MemberProfile $profile, array $pieces, ?GridMember $of = null): self
     {
         $length = 0.0;
         foreach ($pieces as $piece) {
@@ -100,6 +103,7 @@ final readonly class RunMember
             $length,
             self::SQUARE,
             $pieces[0]->surface->radius(),
+            $of,
         );
     }
 

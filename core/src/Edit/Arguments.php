@@ -416,7 +416,10 @@ final class Arguments
             ],
         ];
         foreach ([
-            [Kind::Set, ['members' => A::ids()]],
+            [Kind::Set, [
+                'members' => A::ids(),
+                'parts' => A::list(A::object(['element' => A::text()->required(), 'part' => A::text()->required()])),
+            ]],
             [Kind::Given, [
                 'file' => A::text(), 'sheet' => A::number(), 'header' => A::number()->orNull(),
                 'columns' => A::list(A::object([

@@ -13,7 +13,8 @@ use Isleward\Core\Scene\Scene;
 
 /**
  * A scene as binary glTF 2.0 (ISO/IEC 12113): metres, y up, north to −z. A geometry that is placed more than once becomes one
- * node with EXT_mesh_gpu_instancing; nodes name their elements in extras, one for each instance, or with "counts" of how many follow.
+ * node with EXT_mesh_gpu_instancing; nodes name their elements in extras, one for each instance, or with "counts" of how many follow. "parts" names what each is of
+ * its element; "names" has for every primitive which of its triangles are whose: a name and how many follow.
  */
 final class Glb
 {
@@ -88,7 +89,7 @@ final class Glb
         }
         $this->meshes[] = ['name' => $name, 'primitives' => $primitives];
         $node = ['name' => $name, 'mesh' => count($this->meshes) - 1];
-        $extras = self::named($parts);
+        $extras = self::named($parts) + ($geometry->names === [] ? [] : ['names' => array_values($geometry->names)]);
         if (count($parts) === 1) {
             $p = $parts[0];
             $this->nodes[] = $node + [
@@ -119,8 +120,7 @@ final class Glb
 
     /**
      * The elements that instances are of, and their storeys: one for each; where many follow that are of one, once for all of them,
-     * with how
-     * many they are.
+     * with how many they are. Where they are parts of their elements also the names of those, one for each.
      *
      * @param  non-empty-list<Part>  $parts
      * @return array<string, mixed>
@@ -136,6 +136,8 @@ final class Glb
                 [$elements[], $storeys[], $counts[]] = [$part->element, $part->storey, 1];
             }
         }
+        $names = array_map(static fn (Part $p): ?string => $p->name, $parts);
+        $names = array_filter($names, static fn (?string $n): bool => $n !== null) === [] ? [] : $names;
         if (count($counts) * 4 > count($parts)) {
             $elements = array_map(static fn (Part $p): string => $p->element, $parts);
             $storeys = array_map(static fn (Part $p): ?string => $p->storey, $parts);
@@ -144,7 +146,8 @@ final class Glb
 
         return ['elements' => $elements]
             + (array_filter($storeys, static fn (?string $s): bool => $s !== null) === [] ? [] : ['storeys' => $storeys])
-            + ($counts === [] ? [] : ['counts' => $counts]);
+            + ($counts === [] ? [] : ['counts' => $counts])
+            + ($names === [] ? [] : ['parts' => $names]);
     }
 
     /** @return array<string, mixed> */

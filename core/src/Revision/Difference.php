@@ -25,7 +25,15 @@ use Isleward\Core\Layer\Band;
 use Isleward\Core\Measure\Length;
 use Isleward\Core\Measure\Refusal;
 
-/** What differs between two states of a design, said with figures; of openings also where they were and are. */
+/**
+ * What differs between two states of a design, said with figures; of openings also where they were and are, of curtain walls which of
+ * their cells and members.
+ *
+ * @phpstan-import-type Part from CurtainPlaces
+ *
+ * @phpstan-type Row array{kind: string, what: 'added'|'removed'|'moved'|'changed', element: string, sentence: string,
+ *    then: array<string, mixed>|null, now: array<string, mixed>|null, parts: list<Part>}
+ */
 final readonly class Difference
 {
     /** Less is not told, mm. */
@@ -33,15 +41,17 @@ final readonly class Difference
 
     private CurtainWords $curtains;
 
+    private CurtainPlaces $places;
+
     private function __construct(private Design $then, private Design $now)
     {
         $this->curtains = new CurtainWords($then, $now);
+        $this->places = new CurtainPlaces($then, $now);
     }
 
     /**
      * @param  Change  $change  that made the one of the other
-     * @return list<array{kind: string, what: 'added'|'removed'|'moved'|'changed', element: string, sentence: string, then: array<string,
-     *    mixed>|null, now: array<string, mixed>|null}>
+     * @return list<Row>
      */
     public static function between(Design $then, Design $now, Change $change): array
     {
@@ -69,8 +79,7 @@ final readonly class Difference
     }
 
     /**
-     * @return array{kind: string, what: 'added'|'removed'|'moved'|'changed', element: string, sentence: string, then: array<string,
-     *    mixed>|null, now: array<string, mixed>|null}|null
+     * @return Row|null
      */
     private function opening(string $id, bool $touched): ?array
     {
@@ -88,7 +97,7 @@ final readonly class Difference
                     $this->storey($design, $there),
                     $is === null ? 'removed' : 'added',
                 ),
-                'then' => self::place($a), 'now' => self::place($b)];
+                'then' => self::place($a), 'now' => self::place($b), 'parts' => []];
         }
         $said = [];
         $moved = false;
@@ -129,7 +138,8 @@ final readonly class Difference
                 $this->storey($this->now, $is),
                 $said === [] ? 'measured, set back, handed or shown in another way' : implode(', ', $said),
             ),
-            'then' => self::place($a), 'now' => self::place($b)];
+            'then' => self::place($a), 'now' => self::place($b),
+            'parts' => $was->curtain === null || $is->curtain === null ? [] : $this->places->between($was, $is)];
     }
 
     private function by(float $mm, string $way, string $other): ?string
@@ -138,8 +148,7 @@ final readonly class Difference
     }
 
     /**
-     * @return array{kind: string, what: 'added'|'removed'|'moved'|'changed', element: string, sentence: string, then: array<string,
-     *    mixed>|null, now: array<string, mixed>|null}
+     * @return Row
      */
     private function other(Operation $operation): array
     {
@@ -179,7 +188,12 @@ final readonly class Difference
                 $this->name($is ?? $was ?? throw new \LogicException('An operation has an element.'), $is === null),
                 $said,
             ),
-            'then' => self::stands($this->then, $was), 'now' => self::stands($this->now, $is)];
+            'then' => self::stands($this->then, $was), 'now' => self::stands($this->now, $is),
+            'parts' => match (true) {
+                $was instanceof Wall && $is instanceof Wall && $was->curtain !== null && $is->curtain !== null => $this->places->between($was, $is),
+                $was instanceof GridType && $is instanceof GridType => $this->places->ofType($is),
+                default => [],
+            }];
     }
 
     /**

@@ -17,6 +17,7 @@ final readonly class Part
      * @param  string|null  $storey  that it belongs to; null for what runs through several
      * @param  array{float, float, float, float}|null  $turn  quaternion x, y, z, w of geometries as they lie: x along, y up, z outward
      * @param  array{float, float, float}|null  $stretch  along those, before it is turned
+     * @param  string|null  $name  what it is of its element, where that is only a part of it
      */
     public function __construct(
         public string $geometry,
@@ -29,6 +30,7 @@ final readonly class Part
         public float $angle,
         public ?array $turn = null,
         public ?array $stretch = null,
+        public ?string $name = null,
     ) {
     }
 

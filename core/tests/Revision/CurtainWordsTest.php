@@ -70,6 +70,50 @@ final class CurtainWordsTest extends TestCase
         );
     }
 
+    public function test_the_cells_and_members_that_differ_are_marked_where_they_were_and_are(): void
+    {
+        $then = $this->house->design;
+        $change = $this->house->do('curtain.hand', [
+            'ids' => [$this->wall], 'infills' => [['left' => '1', 'foot' => '0', 'infill' => ['kind' => 'void']]],
+        ]);
+        [$row] = Difference::between($then, $this->house->design, $change);
+        // bays of 1 500 between middles of mullions 50 wide, rows of 1 800
+        self::assertSame([[false, $this->wall], [true, $this->wall]], array_map(
+            static fn (array $p): array => [$p['now'], $p['host']],
+            $row['parts'],
+        ));
+        foreach ($row['parts'] as $part) {
+            $xs = array_filter($part['ring'], static fn (int $i): bool => $i % 2 === 0, ARRAY_FILTER_USE_KEY);
+            $ys = array_diff_key($part['ring'], $xs);
+            self::assertSame([1525.0, 2975.0, 50.0, 1775.0], [min($xs), max($xs), min($ys), max($ys)]);
+        }
+        // a line that is moved moves the members on it and the cells beside it, and no others
+        $then = $this->house->design;
+        $change = $this->house->do('curtain.hand', [
+            'ids' => [$this->wall], 'lines' => [['axis' => 'upright', 'line' => '1', 'done' => 'moved', 'from' => 'start', 'at' => '1600']],
+        ]);
+        [$row] = Difference::between($then, $this->house->design, $change);
+        $now = array_values(array_filter($row['parts'], static fn (array $p): bool => $p['now']));
+        self::assertLessThan(count($row['parts']), count($now));
+        foreach ($now as $part) {
+            $xs = array_filter($part['ring'], static fn (int $i): bool => $i % 2 === 0, ARRAY_FILTER_USE_KEY);
+            self::assertLessThanOrEqual(3025.0, max($xs), 'what is right of line 2 is as it was');
+        }
+    }
+
+    public function test_a_type_marks_the_faces_of_what_it_changes_wholly(): void
+    {
+        $then = $this->house->design;
+        $change = $this->house->do('grid.change', ['id' => $this->grid] + GridSample::values(['joint' => 14]));
+        $parts = Difference::between($then, $this->house->design, $change)[0]['parts'];
+        self::assertSame([], $parts, 'joints are seen in none of its cells: members stand everywhere');
+        $then = $this->house->design;
+        $change = $this->house->do('grid.change', ['id' => $this->grid] + GridSample::values(['bays' => ['by' => 'count', 'count' => 7]]));
+        $parts = Difference::between($then, $this->house->design, $change)[0]['parts'];
+        self::assertNotSame([], $parts);
+        self::assertSame([$this->wall], array_values(array_unique(array_column($parts, 'host'))));
+    }
+
     public function test_a_type_is_told_by_what_of_it_is_another(): void
     {
         $values = GridSample::values();

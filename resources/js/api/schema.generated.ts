@@ -1290,6 +1290,15 @@ export interface components {
             then: components["schemas"]["Place"] | null;
             /** @description Where it is */
             now: components["schemas"]["Place"] | null;
+            /** @description Of a curtain wall the cells and members that differ; none where the whole is meant */
+            parts: {
+                /** @description The wall it is measured along */
+                host: string;
+                /** @description Whether it is so, or was */
+                now: boolean;
+                /** @description x from the wall’s left end, level, and so on */
+                ring: number[];
+            }[];
         };
         LayoutColumn: {
             key: string;
@@ -2310,6 +2319,11 @@ export interface components {
             id: string;
             name: string;
             members: string[];
+            /** @description Cells and members of curtain walls: “cell 2 1”, “upright 2 1”, “level 1 2”, by the lines they stand between */
+            parts: {
+                element: string;
+                part: string;
+            }[];
         };
         /** @description Where an opening stands or would stand */
         Place: {
@@ -3611,6 +3625,10 @@ export interface components {
             id?: string;
             name?: string;
             members?: string[];
+            parts?: {
+                element: string;
+                part: string;
+            }[];
         };
         SetRemoveArgs: {
             id: string;

@@ -6,6 +6,7 @@ import { useData } from './data';
 import { download, exportsOffered } from './exporting';
 import { takeInHand } from './placing';
 import { deskActions, lookActions, openingActions, wallActions } from './actions';
+import { chooseSet, isThere } from './curtain/parts';
 import { frontageAlone, toggleSet } from './showing';
 import { useDesk } from './store';
 
@@ -111,7 +112,11 @@ export function CommandList() {
                 ...data.project.frontages.map((f) => ({ name: `Only frontage ${f.name}`, run: () => frontageAlone(f) })),
                 ...data.project.sets.map((s) => ({
                     name: `Set ${s.name}: choose`,
-                    run: () => desk.choose(s.members.filter((m) => data.openings.has(m) || data.walls.has(m))),
+                    run: () =>
+                        chooseSet(
+                            s.members.filter((m) => data.openings.has(m) || data.walls.has(m)),
+                            s.parts.filter((p) => isThere(data, p)),
+                        ),
                 })),
                 ...data.project.sets.map((s) => ({
                     name: `Set ${s.name}: ${useDesk.getState().hiddenSets.includes(s.id) ? 'show' : 'hide'}`,

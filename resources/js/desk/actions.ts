@@ -1,5 +1,6 @@
 import type { useData } from './data';
 import { layersOf } from './bands/placed';
+import { chosenParts, type PartName } from './curtain/parts';
 import { sectionThrough, startSection } from './section/cutting';
 import { startMeasuring } from './measuring';
 import { startOutline } from './plan/outlining';
@@ -135,7 +136,7 @@ export function lookActions(data: Data): Action[] {
         ...(some || desk.alone
             ? [{ name: desk.alone ? 'Work on everything again' : 'Work on what is chosen alone', key: 'o', run: () => workAlone(data) }]
             : []),
-        ...(openings(data).length + walls(data).length + bands(data).length > 0
+        ...(openings(data).length + walls(data).length + bands(data).length + desk.cells.length + desk.pieces.length > 0
             ? [{ name: 'Hide what is chosen', key: 'h', run: () => hideChosen(data) }]
             : []),
         { name: 'Show all that is hidden', key: 'u', run: showEverything },
@@ -165,8 +166,20 @@ export function lookAtFace(face: 'outer' | 'inner'): void {
 }
 
 function hideChosen(data: Data): void {
+    const { cells, pieces } = useDesk.getState();
+    if (cells.length + pieces.length > 0) return hideParts(chosenParts(data, cells, pieces));
     const ids = [...openings(data), ...walls(data), ...bands(data)];
     useDesk.setState((s) => ({ hiddenOnes: [...new Set([...s.hiddenOnes, ...ids])], chosen: [] }));
+}
+
+/** Hides cells and members of a curtain wall by themselves; the whole stays chosen. */
+export function hideParts(parts: PartName[]): void {
+    const same = (a: PartName) => (b: PartName) => a.element === b.element && a.part === b.part;
+    useDesk.setState((s) => ({
+        hiddenParts: [...s.hiddenParts, ...parts.filter((p) => !s.hiddenParts.some(same(p)))],
+        cells: [],
+        pieces: [],
+    }));
 }
 
 /** The action of a key, if there is one now. */

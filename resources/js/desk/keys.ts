@@ -66,7 +66,7 @@ function deskKey(data: Data, event: KeyboardEvent, onPane: boolean): boolean {
     if (event.key === 'Escape') {
         if (desk.mode.is !== 'nothing') desk.leave();
         else if (desk.sheet) desk.open(null);
-        else if (desk.cells.length > 0 || desk.piece) desk.set({ cells: [], piece: null });
+        else if (desk.cells.length > 0 || desk.pieces.length > 0) desk.set({ cells: [], pieces: [] });
         else if (desk.fins.length > 0) desk.set({ fins: [] });
         else if (desk.listFindings || desk.chosen.length > 0) {
             desk.set({ listFindings: false });

@@ -23,6 +23,8 @@ export type Showing = {
     wall: (id: string) => boolean;
     opening: (o: Pick<PlacedOpening, 'id' | 'host' | 'storey'>) => boolean;
     band: (id: string) => boolean;
+    /** cells and members that are hidden by themselves, by what they are of */
+    parts: Map<string, Set<string>>;
     said: string[];
 };
 
@@ -32,13 +34,14 @@ export function useShowing(): Showing {
     const hidden = useDesk((s) => s.hidden);
     const hiddenSets = useDesk((s) => s.hiddenSets);
     const hiddenOnes = useDesk((s) => s.hiddenOnes);
+    const hiddenParts = useDesk((s) => s.hiddenParts);
     const alone = useDesk((s) => s.alone);
     const through = useDesk((s) => s.through);
     const marks = useDesk((s) => s.marks);
     const dimmed = useDesk((s) => s.dimmed);
     return useMemo(
-        () => ({ ...showingOf(data, face, hidden, hiddenSets, hiddenOnes, alone, through), marks, dimmed }),
-        [data, face, hidden, hiddenSets, hiddenOnes, alone, through, marks, dimmed],
+        () => ({ ...showingOf(data, face, hidden, hiddenSets, hiddenOnes, hiddenParts, alone, through), marks, dimmed }),
+        [data, face, hidden, hiddenSets, hiddenOnes, hiddenParts, alone, through, marks, dimmed],
     );
 }
 
@@ -48,12 +51,18 @@ function showingOf(
     hidden: Hideable[],
     hiddenSets: string[],
     hiddenOnes: string[],
+    hiddenParts: { element: string; part: string }[],
     alone: Alone | null,
     through: boolean,
 ): Omit<Showing, 'marks' | 'dimmed'> {
     const sets = data.project.sets.filter((s) => hiddenSets.includes(s.id));
     const gone = new Set([...hiddenOnes, ...sets.flatMap((s) => s.members)]);
     const inner = new Set(data.project.outlines.filter((o) => o.inner).map((o) => o.id));
+    const parts = new Map<string, Set<string>>();
+    for (const { element, part } of [...hiddenParts, ...sets.flatMap((s) => s.parts)])
+        parts.set(element, (parts.get(element) ?? new Set()).add(part));
+    const cells = hiddenParts.filter((p) => p.part.startsWith('cell')).length;
+    const members = hiddenParts.length - cells;
     const only = alone?.walls && new Set(alone.walls);
     const these = alone?.openings && new Set(alone.openings);
     const off = (kind: Hideable) => hidden.includes(kind);
@@ -79,18 +88,21 @@ function showingOf(
         wall: (id) => walls.has(id),
         opening,
         band: (id) => !off('fins') && !gone.has(id),
+        parts,
         said: [
             ...(alone ? [`all but ${alone.name}`] : []),
             ...hidden.map((kind) => hideable[kind]),
             ...sets.map((s) => `set ${s.name}`),
             ...(known > 0 ? [known === 1 ? '1 opening' : `${known} openings`] : []),
             ...(bands > 0 ? [bands === 1 ? '1 band' : `${bands} bands`] : []),
+            ...(cells > 0 ? [cells === 1 ? '1 cell' : `${cells} cells`] : []),
+            ...(members > 0 ? [members === 1 ? '1 member' : `${members} members`] : []),
             ...(stand > 0 ? [stand === 1 ? '1 wall' : `${stand} walls`] : []),
         ],
     };
 }
 
-export const showEverything = () => useDesk.setState({ hidden: [], hiddenSets: [], hiddenOnes: [], alone: null });
+export const showEverything = () => useDesk.setState({ hidden: [], hiddenSets: [], hiddenOnes: [], hiddenParts: [], alone: null });
 
 export function toggleHidden(kind: Hideable): void {
     useDesk.setState((s) => ({ hidden: s.hidden.includes(kind) ? s.hidden.filter((k) => k !== kind) : [...s.hidden, kind] }));

@@ -174,7 +174,7 @@ type Desk = {
     chosen: string[];
     /** of a chosen curtain wall */
     cells: CellKey[];
-    piece: PieceKey | null;
+    pieces: PieceKey[];
     /** of a chosen band, by their numbers */
     fins: number[];
     /** whose law's curve is drawn */
@@ -194,6 +194,8 @@ type Desk = {
     hidden: Hideable[];
     hiddenSets: string[];
     hiddenOnes: string[];
+    /** cells and members of curtain walls that are hidden by themselves */
+    hiddenParts: { element: string; part: string }[];
     alone: Alone | null;
     /** outer walls are seen through in the solid model */
     through: boolean;
@@ -252,6 +254,7 @@ const plain = {
     hidden: [],
     hiddenSets: [],
     hiddenOnes: [],
+    hiddenParts: [],
     alone: null,
     through: false,
     dimmed: false,
@@ -271,7 +274,7 @@ const plain = {
 export const useDesk = create<Desk>((set) => ({
     chosen: [],
     cells: [],
-    piece: null,
+    pieces: [],
     fins: [],
     driven: 'reach',
     storey: null,
@@ -291,7 +294,7 @@ export const useDesk = create<Desk>((set) => ({
     set: (part) => set(part),
     choose: (ids, add = false) =>
         set((s) => {
-            if (!add) return { chosen: ids, cells: [], piece: null, fins: [], listFindings: false };
+            if (!add) return { chosen: ids, cells: [], pieces: [], fins: [], listFindings: false };
             if (ids.length > 1) return { chosen: [...new Set([...s.chosen, ...ids])], listFindings: false };
             const kept = s.chosen.filter((id) => !ids.includes(id));
             return { chosen: kept.length === s.chosen.length ? [...s.chosen, ...ids] : kept };
@@ -328,7 +331,7 @@ export const resetDesk = () =>
         ...plain,
         chosen: [],
         cells: [],
-        piece: null,
+        pieces: [],
         fins: [],
         driven: 'reach',
         storey: null,

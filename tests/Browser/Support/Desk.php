@@ -237,7 +237,7 @@ final readonly class Desk
     public function waitUntil(\Closure $condition, string $what = 'something'): void
     {
         try {
-            $this->driver->wait(30, 60)->until(static function () use ($condition): bool {
+            $this->driver->wait(90, 60)->until(static function () use ($condition): bool {
                 try {
                     return $condition();
                 } catch (StaleElementReferenceException) {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Standing\Support;
 
+use Tests\Support\Pace;
+
 /**
  * A fresh copy of the project in a folder of its own, as after a clone: what git tracks, with the packages and the built interface linked
  * in so
@@ -73,8 +75,8 @@ final class Place
     /** Waits until it serves. */
     public function serving(int $seconds = 90): void
     {
-        for ($until = microtime(true) + $seconds; ! is_file("$this->folder/var/running"); usleep(50_000)) {
-            if (microtime(true) > $until || ! $this->runs()) {
+        for ($began = microtime(true); ! is_file("$this->folder/var/running"); usleep(50_000)) {
+            if (Pace::over($began, $seconds) || ! $this->runs()) {
                 throw new \RuntimeException("It does not serve:\n".$this->said());
             }
         }
@@ -121,16 +123,14 @@ final class Place
         return $this->process !== null && proc_get_status($this->process)['running'];
     }
 
-    /** Seconds until nothing of it runs any more; fails when that takes longer. */
-    public function wait(int $seconds = 15): float
+    /** Waits until nothing of it runs any more; fails when that takes longer than so many seconds at this machine's pace. */
+    public function wait(int $seconds = 15): void
     {
         for ($began = microtime(true); $this->runs() || $this->alive() !== []; usleep(50_000)) {
-            if (microtime(true) - $began > $seconds) {
+            if (Pace::over($began, $seconds)) {
                 throw new \RuntimeException("These still run after $seconds s: ".implode(', ', $this->alive())."\n".$this->said());
             }
         }
-
-        return microtime(true) - $began;
     }
 
     /** @return list<string> what runs from this folder */

@@ -17,6 +17,7 @@ const LineCard = later('The card of the line', () => import('./LineCard').then((
 const StoreyCard = later('The card of the storey', () => import('./StoreyCard').then((m) => m.StoreyCard));
 const CurtainCard = later('The card of the curtain wall', () => import('../curtain/CurtainCard').then((m) => m.CurtainCard));
 const CellCard = later('The card of the cells', () => import('../curtain/CellCard').then((m) => m.CellCard));
+const PiecesCard = later('The card of the members', () => import('../curtain/PiecesCard').then((m) => m.PiecesCard));
 const PieceCard = later('The card of the line', () => import('../curtain/PieceCard').then((m) => m.PieceCard));
 
 const BandCard = later('The card of the band', () => import('../bands/BandCard').then((m) => m.BandCard));
@@ -34,7 +35,8 @@ export function Card() {
     const sheet = useDesk((s) => s.sheet);
     const keys = useDesk((s) => s.cells);
     const cells = useMemo(() => (cellsChosen(data, keys).length > 0 ? keys : []), [data, keys]);
-    const piece = useDesk((s) => s.piece);
+    const pieces = useDesk((s) => s.pieces);
+    const piece = pieces.length === 1 ? pieces[0] : undefined;
     const one = chosen.length === 1 ? chosen[0]! : null;
     const opening = one ? data.openings.get(one) : undefined;
     const gone = one && !opening ? data.wasThere(one) : undefined;
@@ -52,6 +54,8 @@ export function Card() {
         <FindingsList />
     ) : cells.length > 0 ? (
         <CellCard cells={cells} />
+    ) : pieces.length > 1 ? (
+        <PiecesCard pieces={pieces} />
     ) : piece ? (
         <PieceCard key={`${piece.element} ${piece.axis} ${piece.line} ${piece.from}`} piece={piece} />
     ) : opening ? (

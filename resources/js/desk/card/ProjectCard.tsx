@@ -3,6 +3,7 @@ import { Button } from '../../ui/Button';
 import type { NamedSet } from '../../api/client';
 import { useData } from '../data';
 import { startOutline } from '../plan/outlining';
+import { chooseSet, isThere } from '../curtain/parts';
 import { toggleSet } from '../showing';
 import { layersOf } from '../bands/placed';
 import { useDesk } from '../store';
@@ -148,16 +149,17 @@ function SetRow({ set }: { set: NamedSet }) {
     const data = useData();
     const hidden = useDesk((s) => s.hiddenSets.includes(set.id));
     const here = set.members.filter((m) => data.openings.has(m) || data.walls.has(m) || layersOf(data).some((b) => b.id === m));
+    const parts = set.parts.filter((p) => isThere(data, p));
     return (
         <p className="flex min-h-7 items-center gap-2">
             <button
                 type="button"
                 className="min-w-0 grow truncate text-left font-semibold text-tide hover:underline"
-                onClick={() => useDesk.getState().choose(here)}
+                onClick={() => chooseSet(here, parts)}
             >
                 {set.name}
             </button>
-            <span className="text-quiet">{data.whole ? here.length : '…'}</span>
+            <span className="text-quiet">{data.whole ? here.length + parts.length : '…'}</span>
             <Button small look="plain" onClick={() => toggleSet(set.id)}>
                 {hidden ? 'Show' : 'Hide'}
             </Button>

@@ -6,6 +6,8 @@ import { Back } from './Back';
 import { DivideWords } from './DivideWords';
 import { useDesk, type CellKey } from '../store';
 import { alike, cellsChosen } from './grids';
+import { cellPart } from './parts';
+import { PartsFoot } from './PartsFoot';
 import { InfillWords, type InfillValues } from './infill';
 
 /** The cells that are chosen of a curtain wall. */
@@ -77,6 +79,7 @@ export function CellCard({ cells: keys }: { cells: CellKey[] }) {
                 </div>
             )}
             <p className="mt-3 text-xs text-quiet">Click with Shift for one more; Esc goes back to the whole.</p>
+            <PartsFoot parts={keys.map(cellPart)} what={one ? one.name : `${cells.length} cells`} />
             <Back element={element} />
         </>
     );

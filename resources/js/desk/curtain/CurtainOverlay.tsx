@@ -3,7 +3,7 @@ import { useData } from '../data';
 import { boxOnScreen, toScreen, type Size } from '../drawing/view';
 import { useShowing } from '../showing';
 import { useDesk, type View } from '../store';
-import { cellsChosen, gridsOf, meant, pointsOf } from './grids';
+import { cellsChosen, gridsOf, lit, pointsOf } from './grids';
 
 type Props = { view: View; size: Size };
 
@@ -12,7 +12,7 @@ export function CurtainOverlay({ view, size }: Props) {
     const data = useData();
     const showing = useShowing();
     const cells = useDesk((s) => s.cells);
-    const piece = useDesk((s) => s.piece);
+    const pieces = useDesk((s) => s.pieces);
     const mode = useDesk((s) => s.mode);
     const seen = (f: Frontage) => showing.frontages.some((one) => one.id === f.id);
     return (
@@ -47,29 +47,23 @@ export function CurtainOverlay({ view, size }: Props) {
                     />
                 ),
             )}
-            {piece &&
+            {pieces.flatMap((piece) =>
                 gridsOf(data, piece.element)
                     .filter(({ frontage }) => seen(frontage))
                     .flatMap(({ grid, frontage }) =>
-                        meant(grid, piece).map((m, i) => (
+                        lit(grid, piece).map(([x0, y0, x1, y1], i) => (
                             <rect
-                                key={`${grid.u} ${i}`}
+                                key={`${grid.u} ${piece.axis} ${piece.line} ${piece.from} ${i}`}
                                 data-piece={piece.line}
-                                {...boxOnScreen(
-                                    view,
-                                    size,
-                                    frontage.offset + m.box[0]!,
-                                    m.box[1]!,
-                                    m.box[2]! - m.box[0]!,
-                                    m.box[3]! - m.box[1]!,
-                                )}
+                                {...boxOnScreen(view, size, frontage.offset + x0!, y0!, x1! - x0!, y1! - y0!)}
                                 fill="var(--tide)"
                                 fillOpacity={0.5}
                                 stroke="var(--tide)"
                                 strokeWidth={1.4}
                             />
                         )),
-                    )}
+                    ),
+            )}
             {mode.is === 'spanning' &&
                 gridsOf(data, mode.element)
                     .slice(0, 1)

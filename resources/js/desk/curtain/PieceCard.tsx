@@ -7,6 +7,8 @@ import { useData } from '../data';
 import { useDesk, type PieceKey } from '../store';
 import { Back } from './Back';
 import { gridsOf, partlyWords, piecesOf, stretchesOf } from './grids';
+import { memberParts } from './parts';
+import { PartsFoot, SectionField } from './PartsFoot';
 
 type From = 'start' | 'end' | 'before' | 'after';
 type Through = 'stretch' | 'part' | 'run';
@@ -49,7 +51,7 @@ export function PieceCard({ piece }: { piece: PieceKey }) {
         return hand({ lines: [{ axis: piece.axis, line: piece.line, done: 'moved', from, at: text, ...within }] }, everywhere).then(
             (why) => {
                 // what was moved in one bay only is a line of its own there
-                if (why === null && 'within' in within) useDesk.setState({ piece: { ...piece, line: `${piece.line}@${piece.from}` } });
+                if (why === null && 'within' in within) useDesk.setState({ pieces: [{ ...piece, line: `${piece.line}@${piece.from}` }] });
                 return why;
             },
         );
@@ -59,11 +61,11 @@ export function PieceCard({ piece }: { piece: PieceKey }) {
         : { start: 'the foot', end: 'the head', before: 'the line under it', after: 'the line over it' };
     const remove = async () => {
         const lines = [{ axis: piece.axis, line: piece.line, done: 'removed' as const }];
-        if (await ask('curtain.hand', { ids: everywhere, lines })) useDesk.setState({ piece: null });
+        if (await ask('curtain.hand', { ids: everywhere, lines })) useDesk.setState({ pieces: [] });
     };
     const takeOut = async () => {
         const members = pieces.map((p) => ({ ...p, profile: null }));
-        if (await ask('curtain.hand', { ids: [piece.element], members })) useDesk.setState({ piece: null });
+        if (await ask('curtain.hand', { ids: [piece.element], members })) useDesk.setState({ pieces: [] });
     };
     return (
         <>
@@ -118,18 +120,12 @@ export function PieceCard({ piece }: { piece: PieceKey }) {
                             onChange={(to) => {
                                 const { element, axis, line, from } = piece;
                                 const one = { element, axis, line, from };
-                                useDesk.setState({ piece: to === 'piece' ? one : { ...one, reach: to } });
+                                useDesk.setState({ pieces: [to === 'piece' ? one : { ...one, reach: to }] });
                             }}
                         />{' '}
-                        <Figure
+                        <SectionField
                             label="Section of this piece"
-                            shown="as its type says"
-                            onSend={(text) => {
-                                const [face, depth, more] = text.split(/[×x*]/).map((size) => size.trim());
-                                return face === undefined || depth === undefined || more !== undefined
-                                    ? Promise.resolve('A section is its face and its depth: 60 × 150.')
-                                    : hand({ members: pieces.map((p) => ({ ...p, profile: { shape: 'rectangle', face, depth } })) });
-                            }}
+                            onSend={(profile) => hand({ members: pieces.map((p) => ({ ...p, profile })) })}
                         />
                         .
                     </Sentence>
@@ -153,6 +149,7 @@ export function PieceCard({ piece }: { piece: PieceKey }) {
                     ]}
                 />
             )}
+            <PartsFoot parts={memberParts(data, [piece])} what={titleOf(piece).toLowerCase()} />
             <Back element={piece.element} />
         </>
     );

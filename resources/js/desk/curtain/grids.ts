@@ -64,6 +64,7 @@ export function partAt(
     x: number,
     y: number,
     k: number,
+    hidden?: Set<string>,
 ): { cell: CellKey; piece: null } | { cell: null; piece: PieceKey } | null {
     for (const found of gridsOf(data, element)) {
         const { grid, frontage } = found;
@@ -72,13 +73,17 @@ export function partAt(
         const slack = REACH / k;
         const thin = (from: number, to: number, at: number) =>
             at >= Math.min(from, (from + to) / 2 - slack) && at <= Math.max(to, (from + to) / 2 + slack);
-        const cell = grid.cells.find((c) =>
-            c.ring ? inRing(c.ring, u, y) : u > c.box[0]! && u < c.box[2]! && y > c.box[1]! && y < c.box[3]!,
+        const cell = grid.cells.find(
+            (c) =>
+                !hidden?.has(`cell ${c.left} ${c.foot}`) &&
+                (c.ring ? inRing(c.ring, u, y) : u > c.box[0]! && u < c.box[2]! && y > c.box[1]! && y < c.box[3]!),
         );
-        const member = grid.members.find((m) =>
-            m.axis === 'upright'
-                ? thin(m.box[0]!, m.box[2]!, u) && y >= m.box[1]! && y <= m.box[3]!
-                : thin(m.box[1]!, m.box[3]!, y) && u >= m.box[0]! && u <= m.box[2]!,
+        const member = grid.members.find(
+            (m) =>
+                !hidden?.has(`${m.axis} ${m.line} ${m.from}`) &&
+                (m.axis === 'upright'
+                    ? thin(m.box[0]!, m.box[2]!, u) && y >= m.box[1]! && y <= m.box[3]!
+                    : thin(m.box[1]!, m.box[3]!, y) && u >= m.box[0]! && u <= m.box[2]!),
         );
         const [along, up] = onGrid(found, x, y);
         if (member && grid.facet === null) {
@@ -96,15 +101,20 @@ export function partAt(
     return null;
 }
 
-/** Chooses a part of a curtain wall, or one more. */
+/** Chooses a part of a curtain wall, or with Shift one more, or one less. */
 export function choosePart(part: NonNullable<ReturnType<typeof partAt>>, add: boolean): void {
-    if (part.piece) return useDesk.setState({ piece: part.piece, cells: [] });
+    const toggled = <T extends { element: string }>(all: T[], key: T, same: (k: T) => boolean) => {
+        const here = all.filter((k) => k.element === key.element);
+        return !add ? [key] : here.some(same) ? here.filter((k) => !same(k)) : [...here, key];
+    };
+    if (part.piece) {
+        const key = part.piece;
+        const same = (p: PieceKey) => p.axis === key.axis && p.line === key.line && p.from === key.from;
+        return useDesk.setState((s) => ({ pieces: toggled(s.pieces, key, same), cells: [] }));
+    }
     const key = part.cell;
-    const same = (c: CellKey) => c.element === key.element && c.left === key.left && c.foot === key.foot;
-    useDesk.setState((s) => ({
-        piece: null,
-        cells: !add ? [key] : s.cells.some(same) ? s.cells.filter((c) => !same(c)) : [...s.cells, key],
-    }));
+    const same = (c: CellKey) => c.left === key.left && c.foot === key.foot;
+    useDesk.setState((s) => ({ pieces: [], cells: toggled(s.cells, key, same) }));
 }
 
 /** All cells of a curtain wall that are like one: of its row, of its bay, of its row in every storey, or filled alike. */
@@ -146,15 +156,25 @@ export function piecesOf(
     );
 }
 
-/** The members that are meant with a piece, as they are lit. */
-export const meant = (grid: CurtainGrid, piece: PieceKey) =>
-    grid.members.filter(
-        (m) =>
-            m.axis === piece.axis &&
-            (piece.reach === undefined || piece.reach === 'line' || isEdge(piece.line)
-                ? m.line === piece.line
-                : !isEdge(m.line) && (piece.reach === 'alike' || m.from === piece.from)),
-    );
+/** What of the members is meant with a piece, as it is lit: boxes on the frontage, from one crossing line to the next. */
+export function lit(grid: CurtainGrid, piece: PieceKey): number[][] {
+    const upright = piece.axis === 'upright';
+    const crossing = (upright ? grid.rows : grid.bays)
+        .filter((l) => l.only === undefined)
+        .map((l) => ({ name: l.name, at: l.at }))
+        .sort((a, b) => a.at - b.at);
+    const place = (at: number) => (upright ? grid.foot + at * grid.upright : grid.u + (grid.mirrored ? grid.width - at : at));
+    const [low, high] = upright ? [1, 3] : [0, 2];
+    return piecesOf(grid, piece).flatMap(({ line, from }) => {
+        const k = crossing.findIndex((l) => l.name === from);
+        if (k < 0) return grid.members.filter((m) => m.axis === piece.axis && m.line === line && m.from === from).map((m) => m.box);
+        const ends = [place(crossing[k]!.at), place(crossing[k + 1]?.at ?? crossing[k]!.at)];
+        const [a, b] = [Math.min(...ends), Math.max(...ends)];
+        return grid.members
+            .filter((m) => m.axis === piece.axis && m.line === line && m.box[low]! < b - 1 && m.box[high]! > a + 1)
+            .map((m) => m.box.map((mm, i) => (i === low ? Math.max(mm, a) : i === high ? Math.min(mm, b) : mm)));
+    });
+}
 
 /** A ring [x, y, x, y …] of a frontage that begins so far along the developed elevation, as an SVG polygon’s points. */
 export function pointsOf(view: View, size: Size, from: number, ring: number[]): string {

@@ -1,5 +1,6 @@
 import type { Place } from '../../api/client';
 import { useData } from '../data';
+import { pointsOf } from '../curtain/grids';
 import { boxOnScreen, type Size } from '../drawing/view';
 import { useDesk, type View } from '../store';
 
@@ -19,6 +20,15 @@ export function DifferenceOverlay({ view, size }: { view: View; size: Size }) {
     let is = '';
     let ways = '';
     for (const d of differing) {
+        // of a curtain wall only the cells and members that differ
+        for (const { host, now, ring } of d.parts) {
+            const f = data.frontageOf.get(host);
+            if (!f || f.inner !== inner) continue;
+            const path = `M${pointsOf(view, size, f.offset + (f.walls[host] ?? 0), ring)}z`;
+            if (now) is += path;
+            else was += path;
+        }
+        if (d.parts.length > 0 && d.what === 'changed') continue;
         const [a, b] = [box(d.then), box(d.now)];
         if (a) was += `M${a.x} ${a.y}h${a.width}v${a.height}h${-a.width}z`;
         if (a && d.what === 'removed') was += `l${a.width} ${a.height}m0 ${-a.height}l${-a.width} ${a.height}`;

@@ -227,7 +227,10 @@ export function ElevationPane() {
                     const found = frontage && wallAt(data, frontage, at.x - frontage.offset, at.y);
                     // a part of the curtain wall that is chosen already
                     const whole = opening?.curtain ? opening.id : found?.wall.curtain ? found.wall.id : null;
-                    const part = whole && state.chosen.includes(whole) && !state.sheet ? partAt(data, whole, at.x, at.y, k) : null;
+                    const part =
+                        whole && state.chosen.includes(whole) && !state.sheet
+                            ? partAt(data, whole, at.x, at.y, k, showing.parts.get(whole))
+                            : null;
                     if (part) return choosePart(part, at.event.shiftKey);
                     const toggled = (id: string) =>
                         state.targets.includes(id) ? state.targets.filter((t) => t !== id) : [...state.targets, id];

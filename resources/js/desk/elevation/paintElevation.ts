@@ -3,8 +3,10 @@ import type { Showing } from '../showing';
 import { colour } from '../../ui/theme';
 import { paintBands } from '../bands/paintBands';
 import { paintStrokes, pens, place, strokes, type Stroke } from '../drawing/paint';
+import { hiddenRings } from '../curtain/parts';
 import { boxOnScreen, toScreen, type Size } from '../drawing/view';
 import type { View } from '../store';
+import { withoutParts } from './withoutParts';
 
 /** A symbol narrower than this on screen is drawn as a plain outline, px. */
 const PLAIN = 13;
@@ -106,14 +108,16 @@ export function paintElevation(
         const elevation = elevations.get(frontage.id);
         if (!elevation || frontage.offset > x1 || frontage.offset + frontage.width < x0) continue;
         const whole = !showing.partial || Object.keys(frontage.walls).every(showing.wall);
-        if (whole && stampFaces(ctx, view, size, frontage, elevation, all)) continue;
-        place(ctx, view, size, frontage.offset, 0);
-        paintStrokes(
-            ctx,
-            whole ? facesOf(elevation) : strokes(elevation.drawing.shapes.filter((_, i) => showing.wall(elevation.hosts[i] ?? ''))),
-            all,
-            view.k,
-        );
+        const holes = hiddenRings(elevation, showing);
+        const there = (on: CanvasRenderingContext2D) => place(on, view, size, frontage.offset, 0);
+        withoutParts(ctx, holes, there, (on) => {
+            if (whole && stampFaces(on, view, size, frontage, elevation, all)) return;
+            there(on);
+            const faces = whole
+                ? facesOf(elevation)
+                : strokes(elevation.drawing.shapes.filter((_, i) => showing.wall(elevation.hosts[i] ?? '')));
+            paintStrokes(on, faces, all, view.k);
+        });
     }
     levels(ctx, view, size, project, activeStorey);
     for (const [i, frontage] of showing.frontages.entries()) {
@@ -157,9 +161,13 @@ function openings(
         const whole = symbols.get(o.symbol) ?? [];
         const list = showing.units ? whole : whole.filter((s) => s.layer === 'opening');
         const coarse = Math.min(o.width, o.height) * view.k < COARSE;
-        if (Math.max(o.width, o.height) * view.k > LARGE) {
-            place(ctx, view, size, x, o.sillLevel);
-            paintStrokes(ctx, list, all, view.k, coarse);
+        const holes = o.curtain === null ? [] : hiddenRings(elevation, showing, o.id);
+        if (holes.length > 0 || Math.max(o.width, o.height) * view.k > LARGE) {
+            const there = (on: CanvasRenderingContext2D) => place(on, view, size, frontage.offset, 0);
+            withoutParts(ctx, holes, there, (on) => {
+                place(on, view, size, x, o.sillLevel);
+                paintStrokes(on, list, all, view.k, coarse);
+            });
             continue;
         }
         let stamp = stamps.get(o.symbol);

@@ -1,10 +1,11 @@
 import { useState } from 'react';
 import { Button } from '../../ui/Button';
 import { complain, tell } from '../../ui/notices';
+import type { PartName } from '../curtain/parts';
 import { useData } from '../data';
 
 /** Keeps what is chosen as a set, under a name. */
-export function KeepSet({ members, what }: { members: string[]; what: string }) {
+export function KeepSet({ members, parts = [], what }: { members: string[]; parts?: PartName[]; what: string }) {
     const data = useData();
     const [name, setName] = useState('');
     if (!data.mayEdit) return null;
@@ -14,7 +15,7 @@ export function KeepSet({ members, what }: { members: string[]; what: string }) 
             onSubmit={async (e) => {
                 e.preventDefault();
                 try {
-                    await data.edit('set.keep', { name, members }, { quiet: true });
+                    await data.edit('set.keep', { name, members, parts }, { quiet: true });
                     tell(`Kept ${what} as the set “${name}”.`);
                     setName('');
                 } catch (error) {
@@ -31,7 +32,7 @@ export function KeepSet({ members, what }: { members: string[]; what: string }) 
                 onChange={(e) => setName(e.target.value)}
                 className="min-w-0 grow rounded-sm border-b border-tide bg-tide-wash px-1"
             />
-            <Button small type="submit" disabled={name.trim() === '' || members.length === 0}>
+            <Button small type="submit" disabled={name.trim() === '' || members.length + parts.length === 0}>
                 Keep as a set
             </Button>
         </form>

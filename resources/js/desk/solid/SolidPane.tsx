@@ -71,7 +71,7 @@ export function SolidPane() {
         for (const b of layersOf({ project: data.project })) if (!showing.band(b.id)) hidden.add(b.id);
         for (const o of data.openings.values()) if (!showing.units || !showing.opening(o)) hidden.add(o.id);
         const inner = new Set(data.project.frontages.filter((f) => f.inner).flatMap((f) => Object.keys(f.walls)));
-        viewer.current?.show(hidden, showing.through ? (wall) => !inner.has(wall) : () => false);
+        viewer.current?.show(hidden, showing.parts, showing.through ? (wall) => !inner.has(wall) : () => false);
     }, [showing, data.project, data.openings, scenes.buffers]);
 
     useEffect(() => viewer.current?.retint(), [theme]);

@@ -4,19 +4,11 @@ import { GLTFLoader } from 'three/addons/loaders/GLTFLoader.js';
 import type { Wall } from '../../api/client';
 import { colour } from '../../ui/theme';
 import { inPlan, tangent } from '../surface';
+import { elementsOf, showNode, type HiddenParts } from './hiding';
 
 export type Highlighted = { wall: Wall; left: number; width: number; sill: number; height: number };
 
 /** Shows GLB parts and draws only when something changed. glTF's own axes: metres, y up, north to −z. */
-/** The element of every instance of a node; where many follow that are of one they come counted. */
-function elementsOf(node: THREE.Object3D): string[] | undefined {
-    const { elements, counts } = node.userData as { elements?: string[]; counts?: number[] };
-    if (!elements || !counts) return elements;
-    node.userData.elements = elements.flatMap((element, i) => Array<string>(counts[i] ?? 1).fill(element));
-    delete node.userData.counts;
-    return node.userData.elements as string[];
-}
-
 export class Viewer {
     private readonly renderer: THREE.WebGLRenderer;
     private readonly scene = new THREE.Scene();
@@ -28,6 +20,7 @@ export class Viewer {
     private readonly observer: ResizeObserver;
     private readonly edge = new THREE.LineBasicMaterial({ color: 0x1d2b2f });
     private hidden = new Set<string>();
+    private hiddenParts: HiddenParts = new Map();
     private seenThrough: (wall: string) => boolean = () => false;
     private frame = 0;
     private fitted = false;
@@ -81,9 +74,10 @@ export class Viewer {
         this.draw();
     }
 
-    /** Hides these elements, and draws the walls that are seen through as a veil. */
-    show(hidden: Set<string>, seenThrough: (wall: string) => boolean): void {
+    /** Hides these elements and parts of elements, and draws the walls that are seen through as a veil. */
+    show(hidden: Set<string>, parts: HiddenParts, seenThrough: (wall: string) => boolean): void {
         this.hidden = hidden;
+        this.hiddenParts = parts;
         this.seenThrough = seenThrough;
         for (const part of this.parts.values()) this.showIn(part.group);
         this.draw();
@@ -93,25 +87,12 @@ export class Viewer {
         root.traverse((node) => {
             const elements = elementsOf(node);
             if (!elements) return;
+            showNode(node, elements, this.hidden, this.hiddenParts);
             node.traverse((o) => {
-                if (o instanceof THREE.InstancedMesh) this.showInstances(o, elements);
-                else if (o instanceof THREE.Mesh) {
-                    const mesh = o as THREE.Mesh<THREE.BufferGeometry, THREE.MeshStandardMaterial>;
-                    mesh.visible = !this.hidden.has(elements[0] ?? '');
-                    if (mesh.material.name === 'wall') this.veil(mesh, this.seenThrough(elements[0] ?? ''));
-                }
+                const mesh = o as THREE.Mesh<THREE.BufferGeometry, THREE.MeshStandardMaterial>;
+                if (o instanceof THREE.Mesh && mesh.material.name === 'wall') this.veil(mesh, this.seenThrough(elements[0] ?? ''));
             });
         });
-    }
-
-    private showInstances(mesh: THREE.InstancedMesh, elements: string[]): void {
-        const kept = (mesh.userData.matrices ??= mesh.instanceMatrix.array.slice()) as Float32Array;
-        mesh.instanceMatrix.array.set(kept);
-        elements.forEach((element, i) => {
-            if (this.hidden.has(element)) mesh.instanceMatrix.array.fill(0, i * 16, i * 16 + 15);
-        });
-        mesh.instanceMatrix.needsUpdate = true;
-        mesh.boundingSphere = null;
     }
 
     private veil(mesh: THREE.Mesh<THREE.BufferGeometry, THREE.MeshStandardMaterial>, on: boolean): void {

@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Design;
+
+use Isleward\Core\Measure\Fields;
+use Isleward\Core\Measure\Refusal;
+
+/**
+ * A cell or a member of a curtain wall, by the lines it stands between: "cell 2 1" is right of upright line 2 and over level line 1,
+ * "upright 2 1" stands on upright line 2 from level line 1 on, "level 1 2" on level line 1 from upright line 2 on.
+ */
+final readonly class HostPart
+{
+    /** @param  string  $element  the stretch or the opening that it is of */
+    private function __construct(public string $element, public string $part)
+    {
+    }
+
+    public static function from(Fields $f): self
+    {
+        $part = $f->string('part');
+        if (preg_match('/^(cell|upright|level) \S{1,40} \S{1,40}$/u', $part) !== 1) {
+            throw Refusal::because(
+                'part.unknown',
+                "“{$part}” names no cell or member: “cell 2 1”, “upright 2 1” and “level 1 2” would.",
+                details: ['field' => 'parts'],
+            );
+        }
+
+        return new self($f->string('element'), $part);
+    }
+
+    public static function cell(string $left, string $foot): string
+    {
+        return "cell $left $foot";
+    }
+
+    public static function member(bool $upright, string $line, string $from): string
+    {
+        return ($upright ? 'upright' : 'level')." $line $from";
+    }
+
+    /** @return array{element: string, part: string} */
+    public function toArray(): array
+    {
+        return ['element' => $this->element, 'part' => $this->part];
+    }
+}

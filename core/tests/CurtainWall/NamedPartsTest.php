@@ -1,0 +1,116 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Tests\CurtainWall;
+
+use Isleward\Core\Building\Bodies;
+use Isleward\Core\Building\Places;
+use Isleward\Core\CurtainWall\LetIn;
+use Isleward\Core\CurtainWall\PartName;
+use Isleward\Core\CurtainWall\RunMember;
+use Isleward\Core\CurtainWall\RunPane;
+use Isleward\Core\CurtainWall\Runs;
+use Isleward\Core\Design\Design;
+use Isleward\Core\Geometry\Mesh;
+use Isleward\Core\Scene\Scene;
+use Isleward\Core\Tests\Support\GridSample;
+use Isleward\Core\Tests\Support\House;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** Of every cell and member the solid model has the triangles under its name: they enclose the volume of what it is. */
+final class NamedPartsTest extends TestCase
+{
+    /** @return iterable<string, array{list<mixed>, array<string, mixed>}> points and what is set */
+    public static function runs(): iterable
+    {
+        yield 'upright, with a corner' => [[[0, -9000], [6000, -9000], [6000, -4000]], []];
+        yield 'leaning' => [[[0, -9000], [6000, -9000], [6000, -4000]], ['lean' => 14]];
+        yield 'bent' => [[[0, -9000], ['x' => 6000, 'y' => -9000, 'rise' => 900]], []];
+    }
+
+    /**
+     * @param  list<mixed>  $points
+     * @param  array<string, mixed>  $set
+     */
+    #[DataProvider('runs')]
+    public function test_a_name_holds_what_it_is_of(array $points, array $set): void
+    {
+        $house = House::box(12000, 8000, 300, [3600]);
+        $grid = $house->do('grid.add', ['name' => 'test'] + GridSample::values())->chosen[0];
+        $storey = $house->storey(0);
+        $walls = $house->do('outline.draw', [
+            'points' => $points, 'closed' => false, 'grid' => $grid, 'base' => $storey, 'top' => $storey, 'name' => 'Prow',
+        ])->chosen;
+        if ($set !== []) {
+            $house->do('curtain.set', ['walls' => $walls] + $set);
+        }
+        foreach ($walls as $wall) {
+            $standing = Runs::in($house->design)->find($wall) ?? self::fail('It does not stand.');
+            $members = $panes = [];
+            foreach ($standing->partsOf($standing->indexOf($wall)) as $part) {
+                array_push($members, ...$part->stretch->members());
+                array_push($panes, ...$part->stretch->panes());
+            }
+            self::compare($members, $panes, $house->design, $wall, $wall);
+        }
+    }
+
+    public function test_what_is_let_in_is_named_too(): void
+    {
+        $house = House::box(12000, 8000, 300, [3600]);
+        $grid = $house->do('grid.add', ['name' => 'test'] + GridSample::values())->chosen[0];
+        $placed = $house->place([
+            'left' => 2000, 'width' => 4200, 'height' => 2700, 'sill' => ['from' => 'floor', 'height' => 0], 'grid' => $grid,
+        ]);
+        $id = $placed->id;
+        $run = LetIn::find($house->design, Places::in($house->design)->of($house->design->openings[$id])) ?? self::fail('It is not there.');
+        self::compare($run->members(), $run->panes(), $house->design, $house->wall()->id, $id);
+    }
+
+    /**
+     * @param  list<RunMember>  $members
+     * @param  list<RunPane>  $panes
+     */
+    private static function compare(array $members, array $panes, Design $design, string $wall, string $element): void
+    {
+        $ours = [];
+        foreach ($members as $member) {
+            $name = PartName::member($member) ?? '';
+            $ours[$name] = ($ours[$name] ?? 0.0) + $member->volume();
+        }
+        foreach ($panes as $pane) {
+            $ours[PartName::cell($pane->cell)] = $pane->volume();
+        }
+        $theirs = self::volumes($design, $wall, $element);
+        self::assertGreaterThan(10, count($ours));
+        self::assertEqualsCanonicalizing(array_keys($ours), array_keys($theirs));
+        foreach ($ours as $name => $volume) {
+            self::assertEqualsWithDelta($volume, $theirs[$name], 1.0 + $volume * 2e-3, $name);
+        }
+    }
+
+    /** @return array<string, float> by name */
+    private static function volumes(Design $design, string $wall, string $element): array
+    {
+        $scene = Scene::of('test', $design, [Bodies::of($design)[$wall]]);
+        $out = [];
+        foreach ($scene->parts as $part) {
+            $geometry = $scene->geometries[$part->geometry];
+            foreach ($part->element === $element ? $geometry->meshes : [] as $material => $mesh) {
+                $at = 0;
+                foreach ($geometry->names[$material] ?? [[$part->name, intdiv(count($mesh->triangles), 3)]] as [$name, $count]) {
+                    $triangles = array_slice($mesh->triangles, 3 * $at, 3 * $count);
+                    $at += $count;
+                    if ($name !== null) {
+                        $out[$name] = ($out[$name] ?? 0.0) + (new Mesh($mesh->positions, array_values($triangles)))->volume();
+                    }
+                }
+                self::assertSame(3 * $at, count($mesh->triangles));
+            }
+        }
+
+        return $out;
+    }
+}
