@@ -8,6 +8,8 @@ use Isleward\Core\Geometry\Axes;
 use Isleward\Core\Geometry\CutPrism;
 use Isleward\Core\Geometry\HalfSpace;
 use Isleward\Core\Geometry\LeaningPlane;
+use Isleward\Core\Geometry\Tolerance;
+use Isleward\Core\Geometry\Vec2;
 
 /** Free members of a flat face as they stand: one for every cell that they cross, cut by what holds its ends. */
 final class FlatFree
@@ -30,7 +32,13 @@ final class FlatFree
             $between = [];
             $ring = $piece->between->ring();
             for ($i = 0, $n = count($ring); $i < $n; $i += 2) {
-                $between[] = self::leftOf($plane, $ring[$i], $ring[$i + 1], $ring[($i + 2) % $n], $ring[($i + 3) % $n]);
+                [$u0, $v0, $u1, $v1] = [$ring[$i], $ring[$i + 1], $ring[($i + 2) % $n], $ring[($i + 3) % $n]];
+                // its own sides do not cut it: a cap may be wider
+                $side = (new Vec2($u1 - $u0, $v1 - $v0))->unit();
+                $off = abs((new Vec2($u0, $v0))->minus($from)->cross($along)) - $profile->face / 2;
+                if (! $piece->isStrip || abs($side->cross($along)) > 1e-9 || abs($off) > Tolerance::LENGTH) {
+                    $between[] = self::leftOf($plane, $u0, $v0, $u1, $v1);
+                }
             }
             $solids = CutPrism::between($profile->contours(), $axes, [...$within, ...$between]);
             if ($solids !== []) {

@@ -60,6 +60,7 @@ final readonly class Grid
                 $f->member->mirrored($w / 2),
                 $f->between->mirrored($w),
                 array_map(static fn (Contour $c): Contour => $c->mirrored($w), $f->seen),
+                $f->isStrip,
             ), $this->free),
         );
     }

@@ -43,8 +43,14 @@ final readonly class RunMember
      * @param  Axes  $axes  it begins where these do
      * @param  list<CutPrism>  $pieces  as {@see squared} makes them; members that are alike share them
      */
-    public static function square(string $what, MemberProfile $profile, Axes $axes, array $pieces, float $length, ?GridMember $of = null): self
-    {
+    public static function square(
+        string $what,
+        MemberProfile $profile,
+        Axes $axes,
+        array $pieces,
+        float $length,
+        ?GridMember $of = null,
+    ): self {
         return new self($what, $profile, $axes, $pieces, $length, self::SQUARE, null, $of);
     }
 

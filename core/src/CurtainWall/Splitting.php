@@ -65,13 +65,7 @@ final class Splitting
     {
         foreach ([$member->from, $member->to] as $end) {
             foreach ($this->cells as $cell) {
-                $ring = $cell->contour()->ring();
-                $inside = INF;
-                for ($i = 0, $n = count($ring); $i < $n; $i += 2) {
-                    $a = new Vec2($ring[$i], $ring[$i + 1]);
-                    $b = new Vec2($ring[($i + 2) % $n], $ring[($i + 3) % $n]);
-                    $inside = min($inside, $b->minus($a)->unit()->cross($end->minus($a)));
-                }
+                $inside = self::inside($cell->contour(), $end);
                 if ($inside > Tolerance::LENGTH) {
                     throw Refusal::because(
                         'free.unheld',
@@ -108,11 +102,18 @@ final class Splitting
 
                 continue;
             }
-            if ($cell->daylight->holes !== [] || ! self::isConvex($contour)) {
+            $seen = self::cut([$contour], [$right, array_reverse($left)]);
+            $convex = self::isConvex($contour);
+            // it takes all of its strip there, of which every part ends in a straight line
+            $whole = $convex || array_filter($seen, fn (Contour $c): bool => self::isConvex($c) && self::area(
+                self::cut([$c], [[$member->from, $member->from->plus($half)], [$member->to, $member->to->minus($half)]]),
+            ) > self::NOTHING) === $seen;
+            if ($cell->daylight->holes !== [] || ! $whole) {
                 throw Refusal::because(
                     'free.shape',
                     sprintf(
-                        'Free member %d would cross %s, which has a corner that turns inward: no free member crosses such a cell.',
+                        'Free member %d would cross %s, which has a corner that turns inward, over that corner or only on one side of it: draw '
+                        .'it clear of the corner.',
                         $number,
                         $cell->name(),
                     ),
@@ -123,9 +124,14 @@ final class Splitting
             $middle = [$member->from, $member->to];
             $halves = [self::cut($over, [$middle]), self::cut($over, [array_reverse($middle)])];
             $crossed = $crossed || min(array_map(self::area(...), $halves)) > 1.0;
-            // in a cell it crosses it reaches as far as that does
-            $seen = self::cut([$contour], [$right, array_reverse($left)]);
-            $this->pieces[] = new FreePiece($member, $contour, $seen);
+            // in a cell it crosses it reaches as far as that does; in one that is not convex there may be several pieces
+            if ($convex) {
+                $this->pieces[] = new FreePiece($member, $contour, $seen);
+            } else {
+                foreach ($seen as $strip) {
+                    $this->pieces[] = new FreePiece($member, $strip, [$strip], isStrip: true);
+                }
+            }
             foreach ([array_reverse($right), $left] as $line) {
                 foreach (self::cut([$contour], [$line]) as $part) {
                     $cells[] = $cell->with(new Profile($part));
@@ -160,6 +166,26 @@ final class Splitting
         }
 
         return $contours;
+    }
+
+    /** How far a point lies inside: least distance to its sides, less than nothing outside. */
+    private static function inside(Contour $contour, Vec2 $p): float
+    {
+        $ring = $contour->ring();
+        $within = false;
+        $least = INF;
+        for ($i = 0, $n = count($ring); $i < $n; $i += 2) {
+            $a = new Vec2($ring[$i], $ring[$i + 1]);
+            $b = new Vec2($ring[($i + 2) % $n], $ring[($i + 3) % $n]);
+            $side = $b->minus($a);
+            $along = max(0.0, min(1.0, $p->minus($a)->dot($side) / $side->dot($side)));
+            $least = min($least, $a->plus($side->times($along))->minus($p)->length());
+            if (($a->y > $p->y) !== ($b->y > $p->y) && $p->x < ($b->x - $a->x) * ($p->y - $a->y) / ($b->y - $a->y) + $a->x) {
+                $within = ! $within;
+            }
+        }
+
+        return $within ? $least : -$least;
     }
 
     /** @param  list<Contour>  $contours */

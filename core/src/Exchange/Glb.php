@@ -13,8 +13,9 @@ use Isleward\Core\Scene\Scene;
 
 /**
  * A scene as binary glTF 2.0 (ISO/IEC 12113): metres, y up, north to −z. A geometry that is placed more than once becomes one
- * node with EXT_mesh_gpu_instancing; nodes name their elements in extras, one for each instance, or with "counts" of how many follow. "parts" names what each is of
- * its element; "names" has for every primitive which of its triangles are whose: a name and how many follow.
+ * node with EXT_mesh_gpu_instancing; nodes name their elements in extras, one for each instance, or with "counts" of how many follow.
+ * "parts" names what each is of its element; "names" has for every primitive which of its triangles are whose: a name and how many
+ * follow.
  */
 final class Glb
 {

@@ -139,7 +139,7 @@ final readonly class Difference
                 $said === [] ? 'measured, set back, handed or shown in another way' : implode(', ', $said),
             ),
             'then' => self::place($a), 'now' => self::place($b),
-            'parts' => $was->curtain === null || $is->curtain === null ? [] : $this->places->between($was, $is)];
+            'parts' => $this->parts($was, $is)];
     }
 
     private function by(float $mm, string $way, string $other): ?string
@@ -190,7 +190,7 @@ final readonly class Difference
             ),
             'then' => self::stands($this->then, $was), 'now' => self::stands($this->now, $is),
             'parts' => match (true) {
-                $was instanceof Wall && $is instanceof Wall && $was->curtain !== null && $is->curtain !== null => $this->places->between($was, $is),
+                $was instanceof Wall && $is instanceof Wall => $this->parts($was, $is),
                 $was instanceof GridType && $is instanceof GridType => $this->places->ofType($is),
                 default => [],
             }];
@@ -211,6 +211,12 @@ final readonly class Difference
         $high = $element->curtain->height ?? $design->storeys->ceiling($element->top) - $foot;
 
         return (new Spot($element->id, $element->base, 0.0, $foot, $length, $high, $length))->toArray();
+    }
+
+    /** @return list<Part> */
+    private function parts(Wall|Opening $was, Wall|Opening $is): array
+    {
+        return $was->curtain === null || $is->curtain === null ? [] : $this->places->between($was, $is);
     }
 
     private function wall(Wall $was, Wall $is): string

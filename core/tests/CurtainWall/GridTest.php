@@ -337,6 +337,44 @@ final class GridTest extends TestCase
         self::assertEqualsWithDelta(1150.0 * 2300.0 - $strip, $grid->cells[0]->daylight->area() + $grid->cells[1]->daylight->area(), 1e-6);
     }
 
+    /**
+     * Three of four cells of 1 150 × 1 150 joined to an L, members 50: one across its lower arm takes a strip of that, one from the
+     * inner corner's side to the foot too; one over the corner that turns inward is refused, and so is what lies in it.
+     */
+    public function test_a_free_member_crosses_a_joined_cell_clear_of_its_inward_corner(): void
+    {
+        $rules = Sample::rules(['bays' => ['by' => 'count', 'count' => 2], 'rows' => ['by' => 'count', 'count' => 2]]);
+        $out = ['members' => [
+            ['axis' => 'upright', 'line' => '1', 'from' => '0', 'profile' => null],
+            ['axis' => 'level', 'line' => '1', 'from' => '0', 'profile' => null],
+        ]];
+        $solve = static fn (array $free): Grid => GridSolver::solve($rules, 2450.0, 2450.0, [], ByHand::from(new Fields(
+            $out + ['free' => [$free]],
+        )));
+        $plain = GridSolver::solve($rules, 2450.0, 2450.0, [], ByHand::from(new Fields($out)));
+        self::assertCount(2, $plain->cells);
+        $whole = array_sum(array_map(static fn (GridCell $c): float => $c->daylight->area(), $plain->cells));
+        // upright through the lower arm, from the foot to the transom over it
+        $grid = $solve(self::free(1900.0, 50.0, 1900.0, 1200.0));
+        self::assertCount(1, $grid->free);
+        self::assertTrue($grid->free[0]->isStrip);
+        self::assertCount(3, $grid->cells);
+        $cells = array_sum(array_map(static fn (GridCell $c): float => $c->daylight->area(), $grid->cells));
+        self::assertEqualsWithDelta($whole, $cells + self::sum($grid->free[0]->seen), 1e-6);
+        [$x0, $y0, $x1, $y1] = $grid->free[0]->seen[0]->bounds();
+        self::assertEqualsWithDelta([1870.0, 1930.0, 60.0], [$x0, $x1, $x1 - $x0], 1e-6);
+        self::assertEqualsWithDelta($plain->cells[0]->contour()->bounds()[1], $y0, 1e-6);
+        self::assertLessThan(1250.0, $y1);
+        foreach ([self::free(0.0, 2400.0, 2400.0, 0.0), self::free(1225.0, 0.0, 1225.0, 1300.0)] as $free) {
+            try {
+                $solve($free);
+                self::fail('It was drawn.');
+            } catch (Refusal $refusal) {
+                self::assertContains($refusal->reason, ['free.shape', 'free.unheld']);
+            }
+        }
+    }
+
     /** Law: with free members drawn from edge to edge at any angle, and their mirror images, the face is still filled. */
     public function test_cells_strips_and_members_tile_the_face(): void
     {

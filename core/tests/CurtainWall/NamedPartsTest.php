@@ -69,6 +69,31 @@ final class NamedPartsTest extends TestCase
         self::compare($run->members(), $run->panes(), $house->design, $house->wall()->id, $id);
     }
 
+    /** Bays of 1 500 and rows of 1 800 between middles of members 50 × 150: 60 wide from foot to transom through an L of three cells. */
+    public function test_a_free_member_through_a_joined_cell_is_as_large_as_it_is_drawn(): void
+    {
+        $house = House::box(12000, 8000, 300, [3600]);
+        $grid = $house->do('grid.add', ['name' => 'test'] + GridSample::values())->chosen[0];
+        $storey = $house->storey(0);
+        [$wall] = $house->do('outline.draw', [
+            'points' => [[0, -9000], [6000, -9000]], 'closed' => false, 'grid' => $grid, 'base' => $storey, 'top' => $storey, 'name' => 'P',
+        ])->chosen;
+        $house->do('curtain.hand', ['ids' => [$wall], 'join' => [
+            ['element' => $wall, 'left' => '0', 'foot' => '0'], ['element' => $wall, 'left' => '1', 'foot' => '0'],
+            ['element' => $wall, 'left' => '0', 'foot' => '1'],
+        ]]);
+        $house->do('curtain.hand', ['ids' => [$wall], 'free' => [[
+            'fromU' => 2250, 'fromV' => 0, 'toU' => 2250, 'toV' => 1800,
+            'profile' => ['shape' => 'rectangle', 'face' => 60, 'depth' => 120, 'setback' => 0],
+        ]]]);
+        $standing = Runs::in($house->design)->find($wall) ?? self::fail('It does not stand.');
+        $stretch = $standing->partsOf(0)[0]->stretch;
+        $free = array_values(array_filter($stretch->members(), static fn (RunMember $m): bool => $m->what === 'free member'));
+        self::assertCount(1, $free);
+        self::assertEqualsWithDelta(60.0 * 120.0 * (1775.0 - 50.0), $free[0]->volume(), 1e-3);
+        self::assertCount(1, $stretch->drawn()->free);
+    }
+
     /**
      * @param  list<RunMember>  $members
      * @param  list<RunPane>  $panes
