@@ -16,6 +16,7 @@ use App\Models\Opening;
 use App\Models\Outline;
 use App\Models\Picture;
 use App\Models\Project;
+use App\Models\Screen;
 use App\Models\SectionLine;
 use App\Models\SettingOutLine;
 use App\Models\SheetPlan;
@@ -43,6 +44,7 @@ final class Tables
             Kind::Band => Band::class,
             Kind::FloorBand => FloorBand::class,
             Kind::Field => Field::class,
+            Kind::Screen => Screen::class,
             Kind::Set => NamedSet::class,
             Kind::Acceptance => Acceptance::class,
             Kind::Given => GivenSchedule::class,

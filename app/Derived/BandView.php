@@ -39,7 +39,7 @@ use OpenApi\Attributes as OA;
 ], properties: [
     new OA\Property(property: 'element', type: 'string'),
     new OA\Property(property: 'host', type: 'string'),
-    new OA\Property(property: 'what', type: 'string', enum: ['fins', 'floor', 'field']),
+    new OA\Property(property: 'what', type: 'string', enum: ['fins', 'floor', 'field', 'screen']),
     new OA\Property(
         property: 'boxes', type: 'array', items: new OA\Items(type: 'number'),
         description: 'Of pieces seen as rectangles: number from 0, u, level, u, level, number …; u from the wall’s left end',
@@ -52,6 +52,7 @@ use OpenApi\Attributes as OA;
         property: 'along', type: 'array', items: new OA\Items(type: 'number'), description: 'Share of the run, u, share, u …, in order',
     ),
     new OA\Property(property: 'curves', type: 'array', items: new OA\Items(ref: '#/components/schemas/LawCurve')),
+    new OA\Property(property: 'screen', ref: '#/components/schemas/PlacedScreen', description: 'Of a screen: how it is seen'),
     new OA\Property(property: 'said', description: 'Of a field: what its battens come to', required: [
         'count', 'gap', 'total', 'least', 'most', 'clear', 'region',
     ], properties: [

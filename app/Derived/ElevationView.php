@@ -355,7 +355,8 @@ final readonly class ElevationView
 
         [$drawing, $hosts] = Elevation::withHosts($this->design, $this->bodies, $this->frontage);
         // fins and floor bands come by themselves, to be drawn over the openings
-        $behind = array_filter($drawing->shapes, static fn (Shape $s): bool => $s->layer !== Layer::Fin && $s->layer !== Layer::Floor);
+        $behind = array_filter($drawing->shapes, static fn (Shape $s): bool => $s->layer !== Layer::Fin && $s->layer !== Layer::Floor
+            && $s->layer !== Layer::Screen);
         $hosts = array_values(array_intersect_key($hosts, $behind));
         $drawing = new Drawing($drawing->title, $drawing->bounds, array_values($behind), $drawing->symbols, $drawing->placements);
 
@@ -364,6 +365,7 @@ final readonly class ElevationView
             'drawing' => $drawing->toArray(),
             'hosts' => $hosts,
             'bands' => [
+                ...ScreenView::of($this->design, $this->frontage),
                 ...FloorBandView::of($this->design, $this->bodies, $this->frontage),
                 ...FieldView::of($this->design, $this->frontage),
                 ...BandView::of($this->design, $this->bodies, $this->frontage),

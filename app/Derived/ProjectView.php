@@ -269,9 +269,11 @@ use OpenApi\Attributes as OA;
     'bands',
     'floorBands',
     'fields',
+    'screens',
     'runs',
 ], properties: [
     new OA\Property(property: 'bands', type: 'array', items: new OA\Items(ref: '#/components/schemas/Band')),
+    new OA\Property(property: 'screens', type: 'array', items: new OA\Items(ref: '#/components/schemas/Screen')),
     new OA\Property(property: 'fields', type: 'array', items: new OA\Items(ref: '#/components/schemas/Field')),
     new OA\Property(property: 'floorBands', type: 'array', items: new OA\Items(ref: '#/components/schemas/FloorBand')),
     new OA\Property(property: 'grids', type: 'array', items: new OA\Items(ref: '#/components/schemas/RackGrid')),
@@ -363,6 +365,7 @@ final readonly class ProjectView
             'runs' => GridsView::runs($design),
             'bands' => BandsView::all($design),
             'floorBands' => FloorBandView::all($design),
+            'screens' => ScreenView::all($design),
             'fields' => array_map(static fn (Field $f): array => $f->toArray(), FieldsOn::in($design)->all()),
         ];
     }

@@ -26,6 +26,8 @@ use Isleward\Core\Layer\Bands;
 use Isleward\Core\Layer\Field;
 use Isleward\Core\Layer\FloorBand;
 use Isleward\Core\Layer\FloorBands;
+use Isleward\Core\Layer\Screen;
+use Isleward\Core\Layer\Screens;
 use Isleward\Core\Measure\Fields;
 
 /** A project's storeys, outlines, walls, types and lines, how the walls stand, and any part of its openings on request. */
@@ -279,7 +281,7 @@ final class Structure
                 array_filter($rows[$kind->value], static fn (array $row): bool => isset($used[$row['id']])),
             );
         }
-        foreach ([Kind::Band, Kind::FloorBand, Kind::Field] as $kind) {
+        foreach ([Kind::Band, Kind::FloorBand, Kind::Field, Kind::Screen] as $kind) {
             $rows[$kind->value] = $this->layersBefore($kind, $walls);
         }
         $lines = $this->linesOf($walls, $openings);
@@ -307,6 +309,7 @@ final class Structure
                 $layer instanceof Band => Bands::in($design)->wallsOf($layer),
                 $layer instanceof FloorBand => FloorBands::in($design)->wallsOf($layer),
                 $layer instanceof Field => [$layer->wall],
+                $layer instanceof Screen => Screens::in($design)->wallsOf($layer),
                 default => [],
             };
         }

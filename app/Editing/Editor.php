@@ -10,6 +10,7 @@ use App\Derived\BandView;
 use App\Derived\CurtainView;
 use App\Derived\FieldView;
 use App\Derived\FloorBandView;
+use App\Derived\ScreenView;
 use App\Models\Change as Logged;
 use App\Models\Opening;
 use App\Models\Project;
@@ -38,6 +39,8 @@ use Isleward\Core\Layer\Bands;
 use Isleward\Core\Layer\Field;
 use Isleward\Core\Layer\FloorBand;
 use Isleward\Core\Layer\FloorBands;
+use Isleward\Core\Layer\Screen;
+use Isleward\Core\Layer\Screens;
 use Isleward\Core\Measure\Fields;
 use Isleward\Core\Measure\Refusal;
 
@@ -145,7 +148,10 @@ final readonly class Editor
             standing: self::walls($change),
             said: $said,
             curtains: CurtainView::tried($after, $change),
-            bands: [...FieldView::tried($after, $change), ...FloorBandView::tried($after, $change), ...BandView::tried($after, $change)],
+            bands: [
+                ...ScreenView::tried($after, $change), ...FieldView::tried($after, $change), ...FloorBandView::tried($after, $change),
+                ...BandView::tried($after, $change),
+            ],
         );
     }
 
@@ -405,7 +411,7 @@ final readonly class Editor
         $walls = [];
         $design = null;
         foreach ($change->operations as $operation) {
-            if (! in_array($operation->kind, [Kind::Band, Kind::FloorBand, Kind::Field], true)) {
+            if (! in_array($operation->kind, [Kind::Band, Kind::FloorBand, Kind::Field, Kind::Screen], true)) {
                 continue;
             }
             $design ??= $this->assembly->design($project, Scope::none());
@@ -416,6 +422,7 @@ final readonly class Editor
                     $band instanceof Band => Bands::in($with)->wallsOf($band),
                     $band instanceof FloorBand => FloorBands::in($with)->wallsOf($band),
                     $band instanceof Field => [$band->wall],
+                    $band instanceof Screen => Screens::in($with)->wallsOf($band),
                     default => [],
                 }, true);
             }

@@ -64,6 +64,11 @@ final class Furnished
         $this->ids['floor'] = $this->do('floor-band.add', ['storey' => $quay, 'outline' => $this->ids['outline']])['chosen'][0];
         $this->ids['field'] = $this->do('field.fill', ['opening' => $this->ids['second']])['chosen'][0];
         $this->ids['band'] = $this->do('band.add', ['storey' => $quay, 'walls' => [$south], 'spaced' => ['size' => 500]])['chosen'][0];
+        $this->ids['screen'] = $this->do('screen.add', ['storey' => $quay, 'walls' => [$south], 'gap' => 200])['chosen'][0];
+        $box = ['form' => 'rectangle', 'v' => 900, 'width' => 500, 'height' => 400];
+        foreach ([300, 1100, 2100] as $u) {
+            $this->do('screen.draw', ['id' => $this->ids['screen'], 'cut' => true, 'wall' => $south, 'shape' => ['u' => $u] + $box]);
+        }
         $this->do('curtain.hand', ['ids' => [$this->ids['run']], 'free' => [['fromU' => 0, 'fromV' => 0, 'toU' => 1500, 'toV' => 1800]]]);
         $upload = fn (string $kind, string $content): array => ($this->ask)(
             'POST',
@@ -196,6 +201,17 @@ final class Furnished
             'band.pin' => ['id' => $i['band'], 'pieces' => [1, 2], 'reach' => '0.2 m'],
             'band.draw' => ['id' => $i['band'], 'of' => 'reach', 'kind' => 'wave'],
             'band.carry' => ['id' => $i['band'], 'storeys' => [$i['charts']], 'shift' => 25, 'mirrored' => true, 'which' => ['reach']],
+            'screen.add' => ['storey' => $i['quay'], 'outline' => $i['outline'], 'gap' => '0.4 m', 'thick' => 15, 'height' => 2400],
+            'screen.change' => ['id' => $i['screen'], 'gap' => 250, 'edges' => true, 'reveals' => true],
+            'screen.draw' => ['id' => $i['screen'], 'cut' => true, 'wall' => $i['south'], 'shape' => [
+                'form' => 'polygon', 'points' => [[300, 1600], [900, 1600], [900, 2000, 120], [300, 2000]], 'grow' => '10 mm',
+            ]],
+            'screen.move' => ['id' => $i['screen'], 'parts' => [2], 'du' => 40, 'dv' => '15 mm'],
+            'screen.copy' => ['id' => $i['screen'], 'parts' => [2, 3], 'dv' => 600, 'times' => 2],
+            'screen.mirror' => ['id' => $i['screen'], 'parts' => [2], 'about' => 1500, 'keep' => true],
+            'screen.space' => ['id' => $i['screen'], 'parts' => [2, 3, 4], 'by' => 'gaps'],
+            'screen.take-out' => ['id' => $i['screen'], 'parts' => [3]],
+            'screen.remove' => ['ids' => [$i['screen']]],
             'type.import' => ['document' => $this->ask('GET', 'exports/types.json?ids='.$i['spare']), 'marks' => ['X-01']],
             'type.from-lines' => [
                 'lines' => [['mark' => 'Z-9', 'kind' => 'window', 'width' => 800, 'height' => 600, 'sill' => 900]],

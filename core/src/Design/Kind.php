@@ -20,6 +20,7 @@ enum Kind: string
     case Band = 'band';
     case FloorBand = 'floor-band';
     case Field = 'field';
+    case Screen = 'screen';
     case Set = 'set';
     case Acceptance = 'acceptance';
     case Given = 'given';

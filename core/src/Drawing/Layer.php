@@ -22,6 +22,7 @@ enum Layer: string
     case Operation = 'operation';
     case Swing = 'swing';
     case Floor = 'floor';
+    case Screen = 'screen';
     case Fin = 'fin';
     case Level = 'level';
     case Fold = 'fold';
@@ -32,7 +33,7 @@ enum Layer: string
     {
         return match ($this) {
             self::Face, self::Cut => 0.5,
-            self::Void, self::Frame, self::Sash, self::Infill, self::Member, self::Spandrel, self::Fin, self::Floor => 0.25,
+            self::Void, self::Frame, self::Sash, self::Infill, self::Member, self::Spandrel, self::Fin, self::Floor, self::Screen => 0.25,
             default => 0.13,
         };
     }
@@ -51,6 +52,7 @@ enum Layer: string
             self::Glass => '#e3edec',
             self::Fin => '#b9c6c4',
             self::Floor => '#ffffff',
+            self::Screen => '#d3dcd9',
             default => null,
         };
     }

@@ -6,6 +6,7 @@ namespace Isleward\Core\Drawing;
 
 use Isleward\Core\Geometry\Contour;
 use Isleward\Core\Geometry\Curve;
+use Isleward\Core\Geometry\Profile;
 use Isleward\Core\Geometry\Upright;
 
 /**
@@ -53,6 +54,19 @@ final readonly class Shape
         }
 
         return new self($layer, 'area', [$ring], curves: $curves === [] ? [] : [$curves]);
+    }
+
+    /** The area inside a profile and outside its holes, its curves as curves. */
+    public static function profile(Layer $layer, Profile $profile): self
+    {
+        $rings = $curves = [];
+        foreach ($profile->contours() as $contour) {
+            $shape = self::contour($layer, $contour);
+            $rings[] = $shape->rings[0];
+            $curves[] = $shape->curves[0] ?? [];
+        }
+
+        return new self($layer, 'area', $rings, curves: array_filter($curves) === [] ? [] : $curves);
     }
 
     /** @param  list<float>  $points */

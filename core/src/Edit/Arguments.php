@@ -23,6 +23,7 @@ use Isleward\Core\Layer\Law\LawKind;
 use Isleward\Core\Layer\LeftOver;
 use Isleward\Core\Layer\Quantity;
 use Isleward\Core\Layer\Remainder;
+use Isleward\Core\Layer\ScreenForm;
 use Isleward\Core\Layer\SectionShape;
 use Isleward\Core\Layer\SpacedBy;
 use Isleward\Core\Layer\Stand;
@@ -42,7 +43,7 @@ final class Arguments
     {
         return self::$all ??= [
             ...self::ofBuilding(), ...self::ofLines(), ...self::ofOpenings(), ...self::ofMany(), ...self::ofTypes(),
-            ...self::ofGrids(), ...self::ofBands(), ...self::ofKept(),
+            ...self::ofGrids(), ...self::ofBands(), ...self::ofScreens(), ...self::ofKept(),
         ];
     }
 
@@ -55,7 +56,7 @@ final class Arguments
         // one edit is asked for at a time: only those it stands among are made
         foreach ([
             self::ofOpenings(...), self::ofMany(...), self::ofLines(...), self::ofTypes(...),
-            self::ofGrids(...), self::ofBands(...), self::ofBuilding(...), self::ofKept(...),
+            self::ofGrids(...), self::ofBands(...), self::ofScreens(...), self::ofBuilding(...), self::ofKept(...),
         ] as $group) {
             $said = $group();
             if (isset($said[$edit])) {
@@ -402,6 +403,40 @@ final class Arguments
                 'which' => A::list(A::choice(Quantity::class)), 'shift' => A::number()->says('% of the run, for each more'),
                 'mirrored' => A::flag(), 'scale' => A::number(),
             ],
+        ];
+    }
+
+    /** @return array<string, array<string, A>> */
+    private static function ofScreens(): array
+    {
+        $screen = [
+            'name' => A::text(), 'storey' => A::text(), 'gap' => A::length(), 'thick' => A::length(), 'edges' => A::flag(),
+            'reveals' => A::flag(), 'finish' => A::text()->orNull(), 'walls' => A::list(A::text()),
+        ];
+        $shape = A::object([
+            'form' => A::choice(ScreenForm::class), 'u' => A::length(), 'v' => A::length(), 'width' => A::length(), 'height' => A::length(),
+            'points' => A::list(A::list(A::length()))->says('of a drawn one: u, v, and the rise of the side that leads on from there'),
+            'radius' => A::length(), 'grow' => A::length(), 'around' => A::ids(),
+        ]);
+        $parts = ['id' => A::text()->required(), 'parts' => A::list(A::count(), 1)->required()];
+
+        return [
+            'screen.add' => [
+                ...$screen, 'outline' => A::text(), 'foot' => A::length(), 'height' => A::length(), 'storey' => A::text()->required(),
+            ],
+            'screen.change' => ['id' => A::text()->required(), ...$screen],
+            'screen.draw' => [
+                'id' => A::text()->required(), 'n' => A::count()->says('of the piece or cut-out that is changed'), 'cut' => A::flag(),
+                'wall' => A::text(), 'shape' => $shape,
+            ],
+            'screen.move' => $parts + ['du' => A::length(), 'dv' => A::length()],
+            'screen.copy' => $parts + [
+                'du' => A::length(), 'dv' => A::length(), 'times' => A::count(), 'storeys' => A::ids(), 'to' => A::text(),
+            ],
+            'screen.mirror' => $parts + ['about' => A::length()->required(), 'keep' => A::flag()],
+            'screen.space' => $parts + ['by' => A::choice(['gaps', 'centres'])->required(), 'up' => A::flag(), 'ends' => A::flag()],
+            'screen.take-out' => $parts,
+            'screen.remove' => ['ids' => A::ids()->required()],
         ];
     }
 

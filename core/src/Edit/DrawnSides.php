@@ -8,6 +8,7 @@ use Isleward\Core\Design\Bend;
 use Isleward\Core\Geometry\ArcFigures;
 use Isleward\Core\Geometry\Curve;
 use Isleward\Core\Geometry\InvalidArc;
+use Isleward\Core\Geometry\Rounded;
 use Isleward\Core\Geometry\Vec2;
 use Isleward\Core\Measure\Fields;
 use Isleward\Core\Measure\Length;

@@ -10,6 +10,7 @@ use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Ids;
 use Isleward\Core\Design\Wall;
 use Isleward\Core\Geometry\Curve;
+use Isleward\Core\Geometry\Rounded;
 use Isleward\Core\Measure\Fields;
 use Isleward\Core\Measure\Refusal;
 

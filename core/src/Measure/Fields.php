@@ -237,6 +237,20 @@ final readonly class Fields
         return $out;
     }
 
+    /** @return list<int> */
+    public function counts(string $name): array
+    {
+        $out = [];
+        foreach ($this->array($name) as $item) {
+            if (! is_int($item)) {
+                throw $this->missing($name, 'a list of whole numbers');
+            }
+            $out[] = $item;
+        }
+
+        return $out;
+    }
+
     /** @return array<array-key, mixed> */
     public function all(): array
     {

@@ -9,6 +9,7 @@ use Isleward\Core\Edit\Edits;
 use Isleward\Core\Layer\Band;
 use Isleward\Core\Layer\Field;
 use Isleward\Core\Layer\FloorBand;
+use Isleward\Core\Layer\Screen;
 
 /** Edits as chance has them, of every name there is, for laws that hold over all of them. */
 final class AnyEdit
@@ -55,6 +56,16 @@ final class AnyEdit
         $of = static fn (string $class, string $none): string => $pick(
             array_filter($design->layers, static fn ($l): bool => $l instanceof $class),
         )?->id() ?? $none;
+        $screen = $of(Screen::class, 'sn-none');
+        // what was drawn before one wall
+        $parts = [];
+        foreach (($design->layers[$screen] ?? null)->parts ?? [] as $part) {
+            $parts[$part->wall ?? ''][] = $part->n;
+        }
+        unset($parts['']);
+        $parts = $pick($parts) ?? [7];
+        $stood = $design->layers[$screen] ?? null;
+        $front = $stood instanceof Screen ? $pick($stood->walls) ?? $pick($design->wallsOf($stood->outline))?->id : $wall;
         [$band, $floor] = [$of(Band::class, 'ba-none'), $of(FloorBand::class, 'fb-none')];
         $law = static fn (): array|int => $pick([
             mt_rand(20, 400),
@@ -340,6 +351,33 @@ final class AnyEdit
                 ['at' => mt_rand(0, 99) / 100, 'value' => mt_rand(20, 600)],
                 ['handle' => $pick(['from', 'to', 'value', 'point 1', 'crest 0', 'crown']), 'at' => 0.3, 'value' => mt_rand(20, 600)],
             ]),
+            'screen.add' => [
+                'storey' => $storey, 'gap' => mt_rand(0, 600), 'thick' => mt_rand(10, 60), 'height' => mt_rand(900, 4000),
+            ] + $pick([
+                ['walls' => [$wall]], ['outline' => $design->walls[$wall]->outline ?? 'ou-none', 'edges' => true],
+            ]),
+            'screen.change' => ['id' => $screen] + $pick([
+                ['gap' => mt_rand(0, 2000) / 7], ['thick' => mt_rand(10, 50)], ['edges' => (bool) mt_rand(0, 1), 'reveals' => true],
+                ['walls' => [$wall]], ['storey' => $storey],
+            ]),
+            'screen.draw' => ['id' => $screen, 'cut' => mt_rand(0, 3) > 0, 'wall' => $front ?? $wall] + $pick([
+                ['shape' => ['form' => 'rectangle', 'u' => mt_rand(0, 4000) / 3, 'v' => mt_rand(0, 700), 'width' => mt_rand(200, 900),
+                    'height' => mt_rand(200, 400), 'radius' => mt_rand(0, 100)]],
+                ['shape' => ['form' => 'round', 'u' => mt_rand(0, 4000), 'v' => mt_rand(0, 500), 'width' => mt_rand(200, 500)]],
+                ['shape' => ['form' => 'openings', 'around' => [$opening], 'grow' => mt_rand(0, 200)]],
+                ['n' => mt_rand(1, 4), 'shape' => ['grow' => mt_rand(-20, 90)]],
+            ]),
+            'screen.move' => ['id' => $screen, 'parts' => [$pick($parts)], 'du' => mt_rand(-300, 300) / 7],
+            'screen.copy' => ['id' => $screen, 'parts' => [$pick($parts)]]
+                + $pick([['du' => mt_rand(-90, 200), 'times' => 1], ['storeys' => [$storey]], ['to' => $front ?? $wall, 'dv' => 90]]),
+            'screen.mirror' => [
+                'id' => $screen, 'parts' => [$pick($parts)], 'about' => mt_rand(500, 2500), 'keep' => (bool) mt_rand(0, 1),
+            ],
+            'screen.space' => [
+                'id' => $screen, 'parts' => $parts, 'by' => $pick(['gaps', 'centres']), 'ends' => mt_rand(0, 3) > 0,
+            ],
+            'screen.take-out' => ['id' => $screen, 'parts' => [$pick($parts)]],
+            'screen.remove' => ['ids' => [$screen]],
             'band.carry' => ['id' => $band, 'shift' => mt_rand(-50, 50), 'mirrored' => (bool) mt_rand(0, 1)]
                 + $pick([['to' => [$of(Band::class, 'ba-none')]], ['storeys' => [$storey], 'scale' => mt_rand(1, 30) / 10]]),
             'curtain.before' => [

@@ -1318,7 +1318,7 @@ export interface components {
             id: string;
             name: string;
             /** @enum {string} */
-            source: "openings" | "types" | "walls" | "runs" | "members" | "infills" | "joints" | "cutting" | "fins" | "fin-cutting" | "floor-bands" | "battens";
+            source: "openings" | "types" | "walls" | "runs" | "members" | "infills" | "joints" | "cutting" | "fins" | "fin-cutting" | "floor-bands" | "battens" | "screens" | "cut-outs";
             columns: components["schemas"]["LayoutColumn"][];
             merge: boolean;
             groups: string[];
@@ -1512,7 +1512,7 @@ export interface components {
             element: string;
             host: string;
             /** @enum {string} */
-            what: "fins" | "floor" | "field";
+            what: "fins" | "floor" | "field" | "screen";
             /** @description Of pieces seen as rectangles: number from 0, u, level, u, level, number …; u from the wall’s left end */
             boxes: number[];
             /** @description Of the others: number, u, level, u, level … */
@@ -1520,6 +1520,8 @@ export interface components {
             /** @description Share of the run, u, share, u …, in order */
             along: number[];
             curves: components["schemas"]["LawCurve"][];
+            /** @description Of a screen: how it is seen */
+            screen?: components["schemas"]["PlacedScreen"];
             /** @description Of a field: what its battens come to */
             said?: {
                 count: number;
@@ -2291,6 +2293,7 @@ export interface components {
         };
         Project: {
             bands: components["schemas"]["Band"][];
+            screens: components["schemas"]["Screen"][];
             fields: components["schemas"]["Field"][];
             floorBands: components["schemas"]["FloorBand"][];
             grids: components["schemas"]["RackGrid"][];
@@ -2324,6 +2327,61 @@ export interface components {
                 element: string;
                 part: string;
             }[];
+        };
+        ScreenShape: {
+            /** @enum {string} */
+            form: "whole" | "rectangle" | "round" | "polygon" | "openings";
+            /** @description Of its left, from the wall’s left end */
+            u?: number;
+            /** @description Of its foot, over the floor */
+            v?: number;
+            width?: number;
+            height?: number;
+            /** @description u, v and the rise of the side that leads on from there */
+            points?: number[][];
+            radius?: number;
+            grow?: number;
+            /** @description Openings */
+            around?: string[];
+        };
+        ScreenPart: {
+            n: number;
+            cut: boolean;
+            wall: string | null;
+            shape: components["schemas"]["ScreenShape"];
+            says: string;
+        };
+        Screen: {
+            id: string;
+            name: string;
+            position: number;
+            outline: string;
+            /** @description None for all of the outline */
+            walls: string[];
+            storey: string;
+            gap: number;
+            thick: number;
+            parts: components["schemas"]["ScreenPart"][];
+            /** @description Its edges are closed back */
+            edges: boolean;
+            /** @description Its cut-outs are closed back */
+            reveals: boolean;
+            finish: string | null;
+            /** @description Walls it stands before */
+            before: string[];
+            /** @description Where no openings are followed, mm²; null where it cannot stand */
+            area: number | null;
+        };
+        PlacedScreen: {
+            /** @description x from the wall’s left end, y the level */
+            shapes: components["schemas"]["Shape"][];
+            parts: {
+                n: number;
+                cut: boolean;
+                ring: number[];
+            }[];
+            /** @description mm² */
+            area: number;
         };
         /** @description Where an opening stands or would stand */
         Place: {
@@ -3612,6 +3670,103 @@ export interface components {
             mirrored?: boolean;
             scale?: number;
         };
+        ScreenAddArgs: {
+            name?: string;
+            storey: string;
+            /** @description mm, or a text in people’s units */
+            gap?: number | string;
+            /** @description mm, or a text in people’s units */
+            thick?: number | string;
+            edges?: boolean;
+            reveals?: boolean;
+            finish?: string | null;
+            walls?: string[];
+            outline?: string;
+            /** @description mm, or a text in people’s units */
+            foot?: number | string;
+            /** @description mm, or a text in people’s units */
+            height?: number | string;
+        };
+        ScreenChangeArgs: {
+            id: string;
+            name?: string;
+            storey?: string;
+            /** @description mm, or a text in people’s units */
+            gap?: number | string;
+            /** @description mm, or a text in people’s units */
+            thick?: number | string;
+            edges?: boolean;
+            reveals?: boolean;
+            finish?: string | null;
+            walls?: string[];
+        };
+        ScreenDrawArgs: {
+            id: string;
+            /** @description of the piece or cut-out that is changed */
+            n?: number | string;
+            cut?: boolean;
+            wall?: string;
+            shape?: {
+                /** @enum {string} */
+                form?: "whole" | "rectangle" | "round" | "polygon" | "openings";
+                /** @description mm, or a text in people’s units */
+                u?: number | string;
+                /** @description mm, or a text in people’s units */
+                v?: number | string;
+                /** @description mm, or a text in people’s units */
+                width?: number | string;
+                /** @description mm, or a text in people’s units */
+                height?: number | string;
+                /** @description of a drawn one: u, v, and the rise of the side that leads on from there */
+                points?: (number | string)[][];
+                /** @description mm, or a text in people’s units */
+                radius?: number | string;
+                /** @description mm, or a text in people’s units */
+                grow?: number | string;
+                around?: string[];
+            };
+        };
+        ScreenMoveArgs: {
+            id: string;
+            parts: (number | string)[];
+            /** @description mm, or a text in people’s units */
+            du?: number | string;
+            /** @description mm, or a text in people’s units */
+            dv?: number | string;
+        };
+        ScreenCopyArgs: {
+            id: string;
+            parts: (number | string)[];
+            /** @description mm, or a text in people’s units */
+            du?: number | string;
+            /** @description mm, or a text in people’s units */
+            dv?: number | string;
+            times?: number | string;
+            storeys?: string[];
+            to?: string;
+        };
+        ScreenMirrorArgs: {
+            id: string;
+            parts: (number | string)[];
+            /** @description mm, or a text in people’s units */
+            about: number | string;
+            keep?: boolean;
+        };
+        ScreenSpaceArgs: {
+            id: string;
+            parts: (number | string)[];
+            /** @enum {string} */
+            by: "gaps" | "centres";
+            up?: boolean;
+            ends?: boolean;
+        };
+        ScreenTakeOutArgs: {
+            id: string;
+            parts: (number | string)[];
+        };
+        ScreenRemoveArgs: {
+            ids: string[];
+        };
         TracingPlaceArgs: {
             id: string;
             a: number[];
@@ -4557,6 +4712,78 @@ export interface operations {
                     /** @constant */
                     edit: "band.carry";
                     args: components["schemas"]["BandCarryArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "screen.add";
+                    args: components["schemas"]["ScreenAddArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "screen.change";
+                    args: components["schemas"]["ScreenChangeArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "screen.draw";
+                    args: components["schemas"]["ScreenDrawArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "screen.move";
+                    args: components["schemas"]["ScreenMoveArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "screen.copy";
+                    args: components["schemas"]["ScreenCopyArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "screen.mirror";
+                    args: components["schemas"]["ScreenMirrorArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "screen.space";
+                    args: components["schemas"]["ScreenSpaceArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "screen.take-out";
+                    args: components["schemas"]["ScreenTakeOutArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "screen.remove";
+                    args: components["schemas"]["ScreenRemoveArgs"];
                     /** @description Number of the latest change you have seen */
                     base: number;
                     /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */

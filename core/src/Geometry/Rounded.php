@@ -2,10 +2,8 @@
 
 declare(strict_types=1);
 
-namespace Isleward\Core\Edit;
+namespace Isleward\Core\Geometry;
 
-use Isleward\Core\Geometry\Curve;
-use Isleward\Core\Geometry\Tolerance;
 use Isleward\Core\Measure\Length;
 use Isleward\Core\Measure\Refusal;
 

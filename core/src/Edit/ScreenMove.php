@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Edit;
+
+use Isleward\Core\Design\Change;
+use Isleward\Core\Design\Design;
+use Isleward\Core\Design\Ids;
+use Isleward\Core\Layer\ScreenPart;
+use Isleward\Core\Layer\Screens;
+use Isleward\Core\Measure\Fields;
+
+/** Moves pieces and cut-outs of a screen along its wall by "du" and up by "dv". */
+final readonly class ScreenMove implements Edit
+{
+    private function __construct(private Fields $args)
+    {
+    }
+
+    public static function from(Fields $args): self
+    {
+        return new self($args);
+    }
+
+    public function scope(): Scope
+    {
+        // cut-outs follow openings of any of its walls
+        return Scope::everything();
+    }
+
+    public function apply(Design $design, Ids $ids): Change
+    {
+        $args = $this->args;
+        $screen = Screens::screen($design, $args->string('id'));
+        [$du, $dv] = [$args->has('du') ? $args->length('du') : 0.0, $args->has('dv') ? $args->length('dv') : 0.0];
+        $moved = [];
+        foreach (ScreenRules::chosen($screen, $args->counts('parts')) as $part) {
+            ScreenRules::requireDrawn($part);
+            $moved[] = $part->with($part->shape->moved($du, $dv));
+        }
+        $after = ScreenRules::replaced($screen, $moved);
+        $numbers = array_map(static fn (ScreenPart $p): int => $p->n, $moved);
+
+        $summary = sprintf('Moved %s of %s', ScreenRules::words(...$moved), $after->name);
+
+        return ScreenRules::change($design, $screen, $after, $summary, $numbers);
+    }
+}

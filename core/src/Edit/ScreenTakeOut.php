@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Edit;
+
+use Isleward\Core\Design\Change;
+use Isleward\Core\Design\Design;
+use Isleward\Core\Design\Ids;
+use Isleward\Core\Layer\ScreenPart;
+use Isleward\Core\Layer\Screens;
+use Isleward\Core\Measure\Fields;
+
+/** Takes pieces and cut-outs of a screen out again, as if they had never been drawn. */
+final readonly class ScreenTakeOut implements Edit
+{
+    private function __construct(private Fields $args)
+    {
+    }
+
+    public static function from(Fields $args): self
+    {
+        return new self($args);
+    }
+
+    public function scope(): Scope
+    {
+        // cut-outs follow openings of any of its walls
+        return Scope::everything();
+    }
+
+    public function apply(Design $design, Ids $ids): Change
+    {
+        $screen = Screens::screen($design, $this->args->string('id'));
+        $gone = ScreenRules::chosen($screen, $this->args->counts('parts'));
+        $numbers = array_map(static fn (ScreenPart $p): int => $p->n, $gone);
+        $after = $screen->withParts(array_values(array_filter(
+            $screen->parts,
+            static fn (ScreenPart $p): bool => ! in_array($p->n, $numbers, true),
+        )));
+
+        return ScreenRules::change($design, $screen, $after, sprintf('Took %s out of %s', ScreenRules::words(...$gone), $after->name));
+    }
+}
