@@ -14,8 +14,8 @@ use OpenApi\Attributes as OA;
 
 /** Fields of battens as the desk shows them on a wall, and what their battens come to. */
 #[OA\Schema(schema: 'Field', required: [
-    'id', 'name', 'position', 'outline', 'wall', 'storey', 'opening', 'region', 'angle', 'round', 'wide', 'deep', 'turn', 'out', 'battens',
-    'finish',
+    'id', 'name', 'position', 'outline', 'wall', 'storey', 'opening', 'region', 'angle', 'shape', 'wide', 'deep', 'turn', 'out', 'battens',
+    'finish', 'screen', 'cut', 'cell', 'web', 'profile', 'frameWide', 'frameDeep',
 ], properties: [
     new OA\Property(property: 'id', type: 'string'),
     new OA\Property(property: 'name', type: 'string'),
@@ -26,7 +26,14 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'opening', type: 'string', nullable: true, description: 'That it fills; none where its region is drawn'),
     new OA\Property(property: 'region', type: 'array', items: new OA\Items(type: 'array', items: new OA\Items(type: 'number'))),
     new OA\Property(property: 'angle', type: 'number', description: 'Degrees from upright'),
-    new OA\Property(property: 'round', type: 'boolean'),
+    new OA\Property(property: 'shape', type: 'string', enum: ['flat', 'round', 'ellipse', 'tee', 'drawn']),
+    new OA\Property(property: 'screen', type: 'string', nullable: true, description: 'Whose cut-out it fills'),
+    new OA\Property(property: 'cut', type: 'integer', nullable: true),
+    new OA\Property(property: 'cell', type: 'string', nullable: true, description: 'Of curtain wall, of its opening or its wall'),
+    new OA\Property(property: 'web', type: 'number', description: 'How thick a tee is'),
+    new OA\Property(property: 'profile', type: 'array', items: new OA\Items(type: 'array', items: new OA\Items(type: 'number'))),
+    new OA\Property(property: 'frameWide', type: 'number', description: 'Of a frame round them; nothing for none'),
+    new OA\Property(property: 'frameDeep', type: 'number'),
     new OA\Property(property: 'wide', type: 'number'),
     new OA\Property(property: 'deep', type: 'number'),
     new OA\Property(property: 'turn', type: 'number', description: 'Degrees'),
@@ -79,6 +86,9 @@ final class FieldView
             } else {
                 $rings[] = [$i, ...array_map(static fn (float $c): float => round($c, 2), $piece->ring(0.5))];
             }
+        }
+        foreach ($pieces->frame?->contours() ?? [] as $contour) {
+            $rings[] = [-1, ...array_map(static fn (float $c): float => round($c, 2), $contour->ring(0.5))];
         }
         $region = abs($pieces->region->area());
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
 /** Screens before walls; fields that fill their cut-outs, or cells of curtain walls, with a frame and other sections. */
@@ -33,15 +34,24 @@ return new class extends Migration
             $table->string('cell', 90)->nullable();
             $table->string('shape', 20)->default('flat');
             $table->json('profile')->nullable();
-            $table->json('frame')->nullable();
-            $table->json('turn_law')->nullable();
+            $table->double('web')->default(0);
+            $table->double('frame_wide')->default(0);
+            $table->double('frame_deep')->default(0);
+        });
+        DB::table('fields')->where('is_round', true)->update(['shape' => 'round']);
+        Schema::table('fields', static function (Blueprint $table): void {
+            $table->dropColumn('is_round');
         });
     }
 
     public function down(): void
     {
         Schema::table('fields', static function (Blueprint $table): void {
-            $table->dropColumn(['screen_id', 'cut', 'cell', 'shape', 'profile', 'frame', 'turn_law']);
+            $table->boolean('is_round')->default(false);
+        });
+        DB::table('fields')->where('shape', 'round')->update(['is_round' => true]);
+        Schema::table('fields', static function (Blueprint $table): void {
+            $table->dropColumn(['screen_id', 'cut', 'cell', 'shape', 'profile', 'web', 'frame_wide', 'frame_deep']);
         });
         Schema::dropIfExists('screens');
     }

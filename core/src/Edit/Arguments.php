@@ -16,6 +16,7 @@ use Isleward\Core\Design\Point;
 use Isleward\Core\Design\Reference;
 use Isleward\Core\Design\SillDatum;
 use Isleward\Core\Layer\BattensBy;
+use Isleward\Core\Layer\BattenShape;
 use Isleward\Core\Layer\Corners;
 use Isleward\Core\Layer\FloorEdge;
 use Isleward\Core\Layer\Law\Driven;
@@ -362,7 +363,10 @@ final class Arguments
         ];
         $field = [
             'name' => A::text(), 'opening' => A::text()->orNull(), 'wall' => A::text(), 'storey' => A::text(),
-            'region' => A::list(A::list(A::length())), 'angle' => A::number()->says('degrees from upright'), 'round' => A::flag(),
+            'region' => A::list(A::list(A::length())), 'angle' => A::number()->says('degrees from upright'),
+            'screen' => A::text(), 'cut' => A::count(), 'cell' => A::text()->says('“cell 2 1”, of the opening or the wall'),
+            'shape' => A::choice(BattenShape::class), 'web' => A::length(), 'profile' => A::list(A::list(A::number())),
+            'frameWide' => A::length(), 'frameDeep' => A::length(),
             'wide' => A::length(), 'deep' => A::length(), 'turn' => A::number()->says('degrees'), 'out' => A::length(),
             'battens' => A::object([
                 'by' => A::choice(BattensBy::class), 'size' => A::length(), 'count' => A::count(), 'ends' => A::flag(),

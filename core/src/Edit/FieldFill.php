@@ -11,12 +11,13 @@ use Isleward\Core\Design\Kind;
 use Isleward\Core\Design\Operation;
 use Isleward\Core\Layer\Field;
 use Isleward\Core\Layer\FieldsOn;
+use Isleward\Core\Layer\Screens;
 use Isleward\Core\Measure\Fields;
 use Isleward\Core\Measure\Refusal;
 
 /**
- * Fills an "opening", or a "region" drawn on a "wall" over the floor of a "storey", with battens; or with "id" changes what is given of a
- * field.
+ * Fills an "opening", a "cut" of a "screen", a "cell" of curtain wall, or a "region" drawn on a "wall" over the floor of a "storey", with
+ * battens; or with "id" changes what is given of a field.
  */
 final readonly class FieldFill implements Edit
 {
@@ -43,15 +44,10 @@ final readonly class FieldFill implements Edit
             'name' => BandRules::freeName($design, 'Field'),
         ];
         $given = $this->args->all();
-        if ($this->args->stringOrNull('opening') !== null) {
-            $opening = $design->opening($this->args->string('opening'));
-            $given = [...$given, 'wall' => $opening->host, 'storey' => $opening->storey, 'region' => []];
-        } elseif ($this->args->has('region')) {
-            $given['opening'] = null;
-        }
+        $given = [...$given, ...$this->where($design, $before)];
         $wall = $given['wall'] ?? $values['wall'] ?? null;
         if (! is_string($wall)) {
-            throw Refusal::because('field.where', 'A field fills an opening, or a region drawn on a wall: say one of them.');
+            throw Refusal::because('field.where', 'A field fills an opening, a cut-out, a cell, or a region drawn on a wall: say one of them.');
         }
         if (isset($given['battens'], $values['battens']) && is_array($given['battens']) && is_array($values['battens'])) {
             $given['battens'] = [...$values['battens'], ...$given['battens']];
@@ -70,5 +66,38 @@ final readonly class FieldFill implements Edit
             sprintf($before === null ? 'Filled with %2$d battens as %1$s' : 'Changed %1$s', $field->name, $count),
             $change->operations, [$field->id], wanted: $count,
         );
+    }
+
+    /**
+     * What it fills, where that is said; of a cut-out it lies as far out as its screen, unless that is said otherwise.
+     *
+     * @return array<string, mixed>
+     */
+    private function where(Design $design, ?Field $before): array
+    {
+        $args = $this->args;
+        $none = ['opening' => null, 'screen' => null, 'cut' => null, 'cell' => null, 'region' => []];
+        $cell = $args->stringOrNull('cell');
+        if ($args->stringOrNull('opening') !== null) {
+            $opening = $design->opening($args->string('opening'));
+
+            return [...$none, 'opening' => $opening->id, 'cell' => $cell, 'wall' => $opening->host, 'storey' => $opening->storey];
+        }
+        if ($args->stringOrNull('screen') !== null) {
+            $screen = Screens::screen($design, $args->string('screen'));
+            $part = $screen->part($args->int('cut'));
+            $wall = $part->wall ?? $design->opening($part->shape->around[0] ?? '')->host;
+            if (! $part->cut) {
+                throw Refusal::because('field.no_cut', sprintf('Number %d of %s is a piece of it, no cut-out.', $part->n, $screen->name));
+            }
+
+            return [...$none, 'screen' => $screen->id, 'cut' => $part->n, 'wall' => $wall, 'storey' => $screen->storey]
+                + ($before === null && ! $args->has('out') ? ['out' => $screen->gap] : []);
+        }
+        if ($cell !== null) {
+            return [...$none, 'cell' => $cell];
+        }
+
+        return $args->has('region') ? [...$none, 'region' => $args->array('region')] : [];
     }
 }

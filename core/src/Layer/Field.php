@@ -9,12 +9,14 @@ use Isleward\Core\Design\Layered;
 use Isleward\Core\Design\Naming;
 use Isleward\Core\Design\Tie;
 use Isleward\Core\Geometry\Contour;
+use Isleward\Core\Geometry\Vec2;
 use Isleward\Core\Measure\Fields;
 use Isleward\Core\Measure\Length;
 use Isleward\Core\Measure\Refusal;
 
 /**
- * Battens or louvres that fill a region of a wall by rule: an opening as it stands, or a drawn polygon; before it, in it or behind it. They
+ * Battens or louvres that fill a region of a wall by rule: an opening as it stands, a cut-out of a screen, a cell of
+ * curtain wall, or a drawn polygon; before it, in it or behind it. They
  * are cut to the region, also where its sides slope or arch.
  */
 final readonly class Field implements Layered
@@ -23,11 +25,18 @@ final readonly class Field implements Layered
      * @param  string  $wall  on which its region lies
      * @param  string|null  $opening  that it fills; null where its region is drawn
      * @param  list<array{float, float}>  $region  corners of a drawn one: from the wall's left end, and over the floor of its storey, mm
+     * @param  string|null  $screen  whose cut-out it fills
+     * @param  int|null  $cut  number of that
+     * @param  string|null  $cell  of curtain wall that it fills: of its opening, or of its wall
      * @param  float  $angle  of the battens' run from upright, degrees, counter-clockwise as seen from outside: 90 for level ones
      * @param  float  $wide  of a batten over the region, before it is turned, mm
      * @param  float  $deep  outward, mm
      * @param  float  $turn  about its own axis, degrees
      * @param  float  $out  of its back from the wall's outer face, mm; negative behind that
+     * @param  float  $web  how thick a tee is, mm
+     * @param  list<array{float, float}>  $profile  of a drawn section, as shares of its width and depth
+     * @param  float  $frameWide  of a frame round them, seen square on, mm; nothing for none
+     * @param  float  $frameDeep  outward, mm
      */
     private function __construct(
         public string $id,
@@ -38,37 +47,85 @@ final readonly class Field implements Layered
         public string $storey,
         public ?string $opening,
         public array $region,
+        public ?string $screen,
+        public ?int $cut,
+        public ?string $cell,
         public float $angle,
-        public bool $round,
+        public BattenShape $shape,
         public float $wide,
         public float $deep,
         public float $turn,
         public float $out,
         public Battens $battens,
         public ?string $finish,
+        public float $web,
+        public array $profile,
+        public float $frameWide,
+        public float $frameDeep,
     ) {
     }
 
     public static function from(Fields $f): self
     {
-        $opening = $f->stringOrNull('opening');
-        $region = $opening === null ? self::drawn($f) : [];
+        [$opening, $screen, $cell] = [$f->stringOrNull('opening'), $f->stringOrNull('screen'), $f->stringOrNull('cell')];
+        $region = $opening === null && $screen === null && $cell === null ? self::drawn($f) : [];
         $turn = $f->has('turn') ? $f->number('turn') : 0.0;
         if (abs($turn) > 90) {
             throw Refusal::because('field.turn', sprintf('A batten is turned by 90° at the most; %s° was given.', $turn), details: [
                 'field' => 'turn',
             ]);
         }
-        $round = $f->bool('round');
+        // as it was kept before there were other shapes
+        $round = $f->bool('round', false) ? BattenShape::Round : BattenShape::Flat;
+        $shape = $f->choice('shape', BattenShape::class, $round);
         $wide = $f->has('wide') ? $f->size('wide', 'The width of a batten') : 40.0;
+        $deep = $shape === BattenShape::Round ? $wide : ($f->has('deep') ? $f->size('deep', 'The depth of a batten') : 60.0);
+        $own = $f->has('web') && $f->length('web') !== 0.0;
+        $web = $shape !== BattenShape::Tee ? 0.0 : ($own ? $f->size('web', 'The thickness of a tee') : 5.0);
+        if ($web > min($wide, $deep) - 1.0) {
+            throw Refusal::because('field.web', sprintf(
+                'A tee %s by %s is less than %s thick; %s was given.', Length::mark($wide), Length::mark($deep),
+                Length::mark(min($wide, $deep)), Length::mark($web),
+            ), details: ['field' => 'web']);
+        }
+        $frame = $f->has('frameWide') ? $f->length('frameWide') : 0.0;
+        if ($frame !== 0.0) {
+            $f->size('frameWide', 'The width of a frame');
+        }
 
         return new self(
             $f->string('id'), $f->name('name'), $f->int('position'), $f->string('outline'), $f->string('wall'), $f->string('storey'),
-            $opening, $region, $f->has('angle') ? fmod($f->number('angle'), 180.0) : 0.0, $round, $wide,
-            $round ? $wide : ($f->has('deep') ? $f->size('deep', 'The depth of a batten') : 60.0), $round ? 0.0 : $turn,
-            $f->has('out') ? $f->length('out') : 0.0,
+            $opening, $region, $screen, $screen === null ? null : $f->int('cut'), $screen === null ? $cell : null,
+            $f->has('angle') ? fmod($f->number('angle'), 180.0) : 0.0, $shape, $wide, $deep,
+            $shape === BattenShape::Round ? 0.0 : $turn, $f->has('out') ? $f->length('out') : 0.0,
             Battens::from($f->has('battens') ? $f->fields('battens') : new Fields([], $f->units())), $f->stringOrNull('finish'),
+            $web, $shape === BattenShape::Drawn ? self::profile($f) : [], $frame,
+            $frame === 0.0 ? 0.0 : ($f->has('frameDeep') && $f->length('frameDeep') !== 0.0
+                ? $f->size('frameDeep', 'The depth of a frame') : $deep),
         );
+    }
+
+    /** @return list<array{float, float}> counter-clockwise */
+    private static function profile(Fields $f): array
+    {
+        $ring = $profile = [];
+        foreach (array_values($f->array('profile')) as $point) {
+            $point = is_array($point) && array_is_list($point) && count($point) === 2 ? $point : [null, null];
+            $at = new Fields(['x' => $point[0], 'y' => $point[1]]);
+            $profile[] = [$x = (float) $at->shareOrNull('x'), $y = (float) $at->shareOrNull('y')];
+            array_push($ring, $x, $y);
+        }
+        if (count($profile) < 3 || count($profile) > 60) {
+            throw Refusal::because('field.profile', sprintf('A drawn section has 3 to 60 corners; %d were given.', count($profile)),
+                details: ['field' => 'profile']);
+        }
+        $contour = Contour::polygon($ring);
+        if ($contour->crossesItself() || abs($contour->area()) < 1e-3) {
+            throw Refusal::because('field.profile', 'The drawn section crosses itself, or holds next to nothing.',
+                details: ['field' => 'profile']);
+        }
+
+        return $contour->area() > 0 ? $profile : array_reverse($profile);
     }
 
     /** @return list<array{float, float}> */
@@ -98,18 +155,33 @@ final readonly class Field implements Layered
     /** How wide one is seen, as it is turned, mm. */
     public function seenWide(): float
     {
-        $turn = deg2rad($this->turn);
+        [$x0, , $x1] = $this->section()->bounds();
 
-        return $this->round ? $this->wide : abs($this->wide * cos($turn)) + abs($this->deep * sin($turn));
+        return $x1 - $x0;
+    }
+
+    /** How far outward one reaches, as it is turned, mm. */
+    public function reach(): float
+    {
+        [, $y0, , $y1] = $this->section()->bounds();
+
+        return $y1 - $y0;
+    }
+
+    /** Of one as it is turned, about its middle: x over its region, y outward, mm. */
+    public function section(): Contour
+    {
+        return $this->shape->section($this->wide, $this->deep, $this->web, $this->profile)
+            ->turned(deg2rad($this->turn), new Vec2(0.0, 0.0));
     }
 
     /**
-     * Whether its battens are cut to the region itself; those that are turned or round are cut square where all of their width is
+     * Whether its battens are cut to the region itself; those that are turned, or no flat ones, are cut square where all of their width is
      * within.
      */
     public function isCutToShape(): bool
     {
-        return ! $this->round && $this->turn === 0.0;
+        return $this->shape === BattenShape::Flat && $this->turn === 0.0;
     }
 
     public function id(): string
@@ -146,7 +218,7 @@ final readonly class Field implements Layered
     {
         return [
             ...Naming::of(Tie::StandsIn, $this->outline, $this->storey),
-            ...Naming::of(Tie::Lists, $this->wall, $this->opening),
+            ...Naming::of(Tie::Lists, $this->wall, $this->opening, $this->screen),
         ];
     }
 
@@ -154,9 +226,11 @@ final readonly class Field implements Layered
     {
         return [
             'id' => $this->id, 'name' => $this->name, 'position' => $this->position, 'outline' => $this->outline, 'wall' => $this->wall,
-            'storey' => $this->storey, 'opening' => $this->opening, 'region' => $this->region, 'angle' => $this->angle,
-            'round' => $this->round, 'wide' => $this->wide, 'deep' => $this->deep, 'turn' => $this->turn, 'out' => $this->out,
-            'battens' => $this->battens->toArray(), 'finish' => $this->finish,
+            'storey' => $this->storey, 'opening' => $this->opening, 'region' => $this->region, 'screen' => $this->screen,
+            'cut' => $this->cut, 'cell' => $this->cell, 'angle' => $this->angle, 'shape' => $this->shape->value, 'wide' => $this->wide,
+            'deep' => $this->deep, 'turn' => $this->turn, 'out' => $this->out, 'battens' => $this->battens->toArray(),
+            'finish' => $this->finish, 'web' => $this->web, 'profile' => $this->profile, 'frameWide' => $this->frameWide,
+            'frameDeep' => $this->frameDeep,
         ];
     }
 }

@@ -8,6 +8,8 @@ use Isleward\Core\Building\Body;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Geometry\Contour;
 use Isleward\Core\Geometry\Moved;
+use Isleward\Core\Geometry\Prism;
+use Isleward\Core\Geometry\Solid;
 use Isleward\Core\Scene\Contributor;
 use Isleward\Core\Scene\Material;
 use Isleward\Core\Scene\Part;
@@ -32,10 +34,21 @@ final class FieldParts implements Contributor
             $key = sprintf('field %s %s %s', $field->id, $shape, $material);
             yield new Part(
                 $key,
-                static fn (): array => array_map(static fn (Contour $c, float $length): Piece => new Piece(
-                    new Moved(new FieldSolid($field, $c, $length), static fn (float $x, float $y, float $z): array => [$x, $y - $foot, $z]),
-                    'batten', $material, self::SAGITTA,
-                ), $pieces->pieces, $pieces->lengths),
+                static function () use ($pieces, $field, $foot, $material): array {
+                    $solids = array_map(
+                        static fn (Contour $c, float $length): Solid => new FieldSolid($field, $c, $length),
+                        $pieces->pieces,
+                        $pieces->lengths,
+                    );
+                    if ($pieces->frame !== null) {
+                        $solids[] = new Prism($pieces->frame, $field->out, $field->frameDeep);
+                    }
+
+                    return array_map(static fn (Solid $solid): Piece => new Piece(
+                        new Moved($solid, static fn (float $x, float $y, float $z): array => [$x, $y - $foot, $z]),
+                        'batten', $material, self::SAGITTA,
+                    ), $solids);
+                },
                 $field->id, $field->storey, $start->x, $start->y, $foot, $body->surface->angle(),
             );
         }

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Layer;
 
-use Isleward\Core\Building\Bodies;
-use Isleward\Core\Building\Places;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Geometry\Contour;
+use Isleward\Core\Geometry\Margin;
+use Isleward\Core\Geometry\Profile;
 use Isleward\Core\Geometry\Vec2;
 use Isleward\Core\Measure\Length;
 use Isleward\Core\Measure\Refusal;
@@ -23,6 +23,7 @@ final readonly class FieldPieces
      * @param  list<Contour>  $pieces  each as it is seen, in (u, v)
      * @param  list<float>  $lengths  of each along its run, mm
      * @param  float  $gap  clear between two, mm
+     * @param  Profile|null  $frame  round the battens, within the region
      */
     private function __construct(
         public Field $field,
@@ -30,13 +31,15 @@ final readonly class FieldPieces
         public array $pieces,
         public array $lengths,
         public float $gap,
+        public ?Profile $frame,
     ) {
     }
 
     /** @throws Refusal when they cannot lie so */
     public static function of(Design $design, Field $field): self
     {
-        $region = self::region($design, $field);
+        $whole = FieldRegion::of($design, $field);
+        [$region, $frame] = self::framed($field, $whole);
         $about = new Vec2(0.0, 0.0);
         // turned so that the battens run upright
         $turned = $region->turned(-deg2rad($field->angle), $about);
@@ -57,7 +60,28 @@ final readonly class FieldPieces
             throw Refusal::because('field.none', sprintf('Nothing of %s would be left within its region.', $field->name), [$field->id]);
         }
 
-        return new self($field, $region, $pieces, $lengths, $gap);
+        return new self($field, $whole, $pieces, $lengths, $gap, $frame);
+    }
+
+    /**
+     * @return array{Contour, Profile|null} what battens fill, and the frame round them
+     *
+     * @throws Refusal when the frame leaves nothing
+     */
+    private static function framed(Field $field, Contour $whole): array
+    {
+        if ($field->frameWide === 0.0) {
+            return [$whole, null];
+        }
+        $inner = Margin::inside($whole, array_fill(0, count($whole->edges()), $field->frameWide))->inner;
+        if ($inner === null) {
+            throw Refusal::because('field.frame', sprintf(
+                'A frame %s wide leaves nothing of the region of %s, which is %s by %s.', Length::mark($field->frameWide), $field->name,
+                Length::mark($whole->width()), Length::mark($whole->height()),
+            ), [$field->id], ['field' => 'frameWide']);
+        }
+
+        return [$inner, new Profile($whole, [$inner->reversed()])];
     }
 
     /** @return list<Contour> of a strip from one x to another */
@@ -100,44 +124,10 @@ final readonly class FieldPieces
         return $out;
     }
 
-    private static function region(Design $design, Field $field): Contour
-    {
-        $wall = $design->walls[$field->wall] ?? null;
-        if ($wall === null) {
-            throw Refusal::because('field.no_wall', sprintf('The wall %s lay on is not there any more.', $field->name), [$field->id]);
-        }
-        if ($wall->isCurved()) {
-            throw Refusal::because('field.curved', sprintf('%s needs a flat wall: this one is an arc.', $field->name),
-                [$field->id, $wall->id]);
-        }
-        if ($field->opening !== null) {
-            $opening = $design->openings[$field->opening] ?? null;
-            if ($opening === null || $opening->host !== $wall->id) {
-                throw Refusal::because('field.no_opening', sprintf('The opening %s filled is not there any more.', $field->name),
-                    [$field->id]);
-            }
-            $placed = Places::in($design)->of($opening);
-
-            return $placed->outline?->shifted($placed->left, $placed->sill)
-                ?? Contour::rectangle($placed->left, $placed->sill, $placed->right, $placed->head);
-        }
-        $floor = $design->storeys->floor($field->storey);
-        $region = Contour::polygon(array_merge(...array_map(static fn (array $p): array => [$p[0], $floor + $p[1]], $field->region)));
-        $body = Bodies::one($design, $wall);
-        [$x0, $y0, $x1, $y1] = $region->bounds();
-        if ($x0 < -0.01 || $x1 > $body->length + 0.01 || $y0 < $body->foot - 0.01 || $y1 > $body->head + 0.01) {
-            throw Refusal::because('field.off_wall', sprintf(
-                'The region of %s reaches %s off its wall.', $field->name,
-                Length::mark(max(-$x0, $x1 - $body->length, $body->foot - $y0, $y1 - $body->head)),
-            ), [$field->id, $wall->id]);
-        }
-
-        return $region;
-    }
-
     /** Of its region, what is clear between the battens, mm². */
     public function freeArea(): float
     {
-        return abs($this->region->area()) - array_sum(array_map(static fn (Contour $c): float => abs($c->area()), $this->pieces));
+        return abs($this->region->area()) - array_sum(array_map(static fn (Contour $c): float => abs($c->area()), $this->pieces))
+            - ($this->frame?->area() ?? 0.0);
     }
 }

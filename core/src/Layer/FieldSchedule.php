@@ -7,6 +7,7 @@ namespace Isleward\Core\Layer;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Geometry\Vec2;
 use Isleward\Core\Measure\Length;
+use Isleward\Core\Measure\Units;
 use Isleward\Core\Schedule\Contributor;
 use Isleward\Core\Schedule\Field as Column;
 use Isleward\Core\Schedule\Measured;
@@ -41,23 +42,44 @@ final class FieldSchedule implements Contributor
             foreach (array_keys($frontage->walls) as $wall) {
                 foreach (FieldsOn::in($design)->on($wall) as $pieces) {
                     $field = $pieces->field;
+                    $where = [
+                        'finish' => $finishes[$field->finish ?? ''] ?? '', 'frontage' => $frontage->name, 'facing' => $frontage->facing(),
+                        'storey' => $design->storeys->get($field->storey)->name,
+                    ];
+                    if ($pieces->frame !== null) {
+                        $round = $pieces->frame->outer->perimeter();
+                        $rows[] = new Row([$field->id], [
+                            'field' => $field->name, 'length' => round($round, 1), 'cut' => 'frame, along its outer edge', 'count' => 1,
+                            'section' => Length::format($field->frameWide, $units).' × '.Length::format($field->frameDeep, $units),
+                            'total' => $round, 'area' => $pieces->frame->area(), 'volume' => $pieces->frame->area() * $field->frameDeep,
+                        ] + $where);
+                    }
                     foreach ($pieces->pieces as $i => $piece) {
                         $square = $piece->turned(-deg2rad($field->angle), new Vec2(0.0, 0.0))->isRectangle();
                         $rows[] = new Row([$field->id], [
-                            'field' => $field->name, 'section' => $field->round
-                                ? 'Ø '.Length::format($field->wide, $units)
-                                : Length::format($field->wide, $units).' × '.Length::format($field->deep, $units),
+                            'field' => $field->name, 'section' => self::section($field, $units),
                             'length' => round($pieces->lengths[$i], 1), 'cut' => $square ? 'square' : 'to the region', 'count' => 1,
                             'total' => $pieces->lengths[$i], 'area' => abs($piece->area()),
                             'volume' => (new FieldSolid($field, $piece, $pieces->lengths[$i]))->volume(),
-                            'finish' => $finishes[$field->finish ?? ''] ?? '', 'frontage' => $frontage->name,
-                            'facing' => $frontage->facing(), 'storey' => $design->storeys->get($field->storey)->name,
-                        ]);
+                        ] + $where);
                     }
                 }
             }
         }
 
         return $rows;
+    }
+
+    private static function section(Field $field, Units $units): string
+    {
+        $wide = Length::format($field->wide, $units);
+        $size = $wide.' × '.Length::format($field->deep, $units);
+
+        return match ($field->shape) {
+            BattenShape::Round => "Ø $wide",
+            BattenShape::Flat => $size,
+            BattenShape::Tee => 'T '.$size.' × '.Length::format($field->web, $units),
+            BattenShape::Ellipse, BattenShape::Drawn => $field->shape->value.' '.$size,
+        };
     }
 }

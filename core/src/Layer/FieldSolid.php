@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Isleward\Core\Layer;
 
 use Isleward\Core\Geometry\Contour;
-use Isleward\Core\Geometry\Curve;
 use Isleward\Core\Geometry\Mesh;
 use Isleward\Core\Geometry\Moved;
 use Isleward\Core\Geometry\Prism;
@@ -24,24 +23,19 @@ final readonly class FieldSolid implements Solid
 
             return;
         }
-        // a section run along its length, turned about its own axis, then laid at its angle about its middle
-        [$w, $d] = [$field->wide / 2, $field->deep / 2];
-        $section = $field->round
-            ? Contour::of([Curve::curved(0.0, 0.0, $w, $w, 0.0, M_PI), Curve::curved(0.0, 0.0, $w, $w, M_PI, M_PI)])
-            : Contour::rectangle(-$w, -$d, $w, $d);
+        // a section as it is turned run along its length, then laid at its angle about its middle
+        $section = $field->section();
         [$mx, $my] = $piece->firstMoments();
         [$cx, $cy] = [$mx / $piece->area(), $my / $piece->area()];
-        [$turn, $lie] = [deg2rad($field->turn), deg2rad($field->angle)];
+        $lie = deg2rad($field->angle);
         // its back lies as far out as is said, however it is turned
-        $out = $field->out + abs($w * sin($turn)) + abs($d * cos($turn));
+        $out = $field->out - $section->bounds()[1];
         $this->solid = new Moved(
             new Prism(new Profile($section), -$length / 2, $length),
-            static function (float $x, float $y, float $z) use ($cx, $cy, $turn, $lie, $out): array {
-                // the section's x lies over the wall and its y outward; it runs along z, which is up before it is laid
-                [$over, $deep] = [$x * cos($turn) - $y * sin($turn), $x * sin($turn) + $y * cos($turn)];
-
-                return [$cx + $over * cos($lie) - $z * sin($lie), $cy + $over * sin($lie) + $z * cos($lie), $out + $deep];
-            },
+            // the section's x lies over the wall and its y outward; it runs along z, which is up before it is laid
+            static fn (float $x, float $y, float $z): array => [
+                $cx + $x * cos($lie) - $z * sin($lie), $cy + $x * sin($lie) + $z * cos($lie), $out + $y,
+            ],
             true,
         );
     }

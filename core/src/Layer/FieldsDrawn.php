@@ -24,6 +24,9 @@ final class FieldsDrawn implements Contributor
     {
         $shapes = [];
         foreach (FieldsOn::in($design)->on($body->host->id()) as $pieces) {
+            if ($pieces->frame !== null) {
+                $shapes[] = Shape::profile(Layer::Fin, $pieces->frame);
+            }
             foreach ($pieces->pieces as $piece) {
                 $shapes[] = Shape::contour(Layer::Fin, $piece);
             }
@@ -38,16 +41,13 @@ final class FieldsDrawn implements Contributor
         $drawn = [];
         foreach (FieldsOn::in($design)->on($body->host->id()) as $pieces) {
             $field = $pieces->field;
-            $depth = self::depth($field);
-            foreach ($pieces->pieces as $piece) {
-                foreach ($piece->spans(false, $level) as [$from, $to]) {
-                    $ring = [];
-                    foreach ([[$from, 0.0], [$to, 0.0], [$to, $depth], [$from, $depth]] as [$u, $out]) {
-                        $at = $body->surface->inPlan($u, -$field->out - $out);
-                        array_push($ring, $at->x, $at->y);
-                    }
-                    $drawn[$field->id][] = Shape::area(Layer::Fin, [$ring]);
+            foreach (self::spans($pieces, false, $level) as [$from, $to, $depth]) {
+                $ring = [];
+                foreach ([[$from, 0.0], [$to, 0.0], [$to, $depth], [$from, $depth]] as [$u, $out]) {
+                    $at = $body->surface->inPlan($u, -$field->out - $out);
+                    array_push($ring, $at->x, $at->y);
                 }
+                $drawn[$field->id][] = Shape::area(Layer::Fin, [$ring]);
             }
         }
 
@@ -62,15 +62,13 @@ final class FieldsDrawn implements Contributor
         $u = $surface->u($near);
         foreach (FieldsOn::in($cut->design)->on($cut->body->host->id()) as $pieces) {
             $field = $pieces->field;
-            // where the line crosses the plane of their backs and of their fronts
-            $s = array_map(
-                static fn (float $out): float => $cut->view->s($surface->inPlan($u, -$out)),
-                [$field->out, $field->out + self::depth($field)],
-            );
-            foreach ($pieces->pieces as $piece) {
-                foreach ($piece->spans(true, $u) as [$low, $high]) {
-                    $shapes[] = Shape::area(Layer::Cut, [[$s[0], $low, $s[1], $low, $s[1], $high, $s[0], $high]]);
-                }
+            foreach (self::spans($pieces, true, $u) as [$low, $high, $depth]) {
+                // where the line crosses the plane of their backs and of their fronts
+                $s = array_map(
+                    static fn (float $out): float => $cut->view->s($surface->inPlan($u, -$out)),
+                    [$field->out, $field->out + $depth],
+                );
+                $shapes[] = Shape::area(Layer::Cut, [[$s[0], $low, $s[1], $low, $s[1], $high, $s[0], $high]]);
             }
         }
 
@@ -84,7 +82,8 @@ final class FieldsDrawn implements Contributor
         }
         $shapes = [];
         foreach (FieldsOn::in($face->design)->on($face->body->host->id()) as $pieces) {
-            foreach ($pieces->pieces as $piece) {
+            $outlines = $pieces->frame === null ? $pieces->pieces : [...$pieces->frame->contours(), ...$pieces->pieces];
+            foreach ($outlines as $piece) {
                 [$x0, , $x1] = $piece->bounds();
                 if ($x0 >= $face->from - 1 && $x1 <= $face->to + 1) {
                     $shapes[] = Shape::area($face->afar ? Layer::Beyond : Layer::Fin, [self::on($face, $piece)]);
@@ -95,12 +94,21 @@ final class FieldsDrawn implements Contributor
         return $shapes;
     }
 
-    /** How far outward a batten reaches from its back, as it is turned, mm. */
-    public static function depth(Field $field): float
+    /** @return list<array{float, float, float}> from, to, and how deep what is cut there is */
+    private static function spans(FieldPieces $pieces, bool $upright, float $at): array
     {
-        $turn = deg2rad($field->turn);
+        $depth = $pieces->field->reach();
+        $out = [];
+        foreach ($pieces->pieces as $piece) {
+            foreach ($piece->spans($upright, $at) as [$from, $to]) {
+                $out[] = [$from, $to, $depth];
+            }
+        }
+        foreach ($pieces->frame === null ? [] : ScreenRegion::spans([$pieces->frame], $upright, $at) as [$from, $to]) {
+            $out[] = [$from, $to, $pieces->field->frameDeep];
+        }
 
-        return $field->round ? $field->wide : abs($field->deep * cos($turn)) + abs($field->wide * sin($turn));
+        return $out;
     }
 
     /** @return list<float> */

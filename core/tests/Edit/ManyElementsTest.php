@@ -17,7 +17,7 @@ use PHPUnit\Framework\TestCase;
 final class ManyElementsTest extends TestCase
 {
     /** how often each edit is done at the least */
-    private const TIMES = 40;
+    private const TIMES = 30;
 
     /** how many there are of each kind at the least, all the time */
     private const FLOORS = ['storey' => 5, 'outline' => 3, 'wall' => 12, 'opening' => 200];

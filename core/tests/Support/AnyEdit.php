@@ -56,7 +56,9 @@ final class AnyEdit
         $of = static fn (string $class, string $none): string => $pick(
             array_filter($design->layers, static fn ($l): bool => $l instanceof $class),
         )?->id() ?? $none;
-        $screen = $of(Screen::class, 'sn-none');
+        // mostly one that something was drawn on already
+        $drawn = array_filter($design->layers, static fn ($l): bool => $l instanceof Screen && count($l->parts) > 1);
+        $screen = (mt_rand(0, 4) > 0 ? $pick($drawn)?->id() : null) ?? $of(Screen::class, 'sn-none');
         // what was drawn before one wall
         $parts = [];
         foreach (($design->layers[$screen] ?? null)->parts ?? [] as $part) {
@@ -79,6 +81,14 @@ final class AnyEdit
             array_filter($design->kept, static fn ($k): bool => $k->kind() === $kind),
         )?->id() ?? $none;
         $fit = ['fit' => $pick(['all', 'fitting', 'fitting'])];
+
+        // what is done to a screen and its cut-outs needs them: they come first where there are none
+        $edit = match (true) {
+            ! str_starts_with($edit, 'screen.') || $edit === 'screen.add' => $edit,
+            $screen === 'sn-none' => mt_rand(0, 9) > 0 ? 'screen.add' : $edit,
+            in_array($edit, ['screen.change', 'screen.draw', 'screen.remove'], true) || $parts !== [7] => $edit,
+            default => mt_rand(0, 9) > 0 ? 'screen.draw' : $edit,
+        };
 
         return [$edit, match ($edit) {
             'settings.change' => [
@@ -330,7 +340,9 @@ final class AnyEdit
             'field.fill' => $pick([['opening' => $opening], ['wall' => $wall, 'storey' => $design->walls[$wall]->base ?? $storey,
                 'region' => [[300, 300], [1500, 300], [1200, 1500]]]]) + ['angle' => mt_rand(0, 179), 'wide' => mt_rand(20, 60)],
             'field.change' => ['id' => $of(Field::class, 'fl-none')] + $pick([
-                ['turn' => mt_rand(0, 60), 'deep' => mt_rand(20, 90)], ['angle' => $pick([0, 90, 33])], ['round' => (bool) mt_rand(0, 1)],
+                ['turn' => mt_rand(0, 60), 'deep' => mt_rand(20, 90)], ['angle' => $pick([0, 90, 33])],
+                ['shape' => $pick(['flat', 'round', 'tee', 'ellipse'])],
+                ['frameWide' => $pick([0, 30])], ['screen' => $screen, 'cut' => $pick($parts)],
                 ['battens' => ['by' => $pick(['fit', 'gap', 'count']), 'size' => mt_rand(40, 90), 'count' => mt_rand(1, 9)]],
             ]),
             'field.remove' => ['ids' => [$of(Field::class, 'fl-none')]],

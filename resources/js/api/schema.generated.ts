@@ -1912,7 +1912,19 @@ export interface components {
             region: number[][];
             /** @description Degrees from upright */
             angle: number;
-            round: boolean;
+            /** @enum {string} */
+            shape: "flat" | "round" | "ellipse" | "tee" | "drawn";
+            /** @description Whose cut-out it fills */
+            screen: string | null;
+            cut: number | null;
+            /** @description Of curtain wall, of its opening or its wall */
+            cell: string | null;
+            /** @description How thick a tee is */
+            web: number;
+            profile: number[][];
+            /** @description Of a frame round them; nothing for none */
+            frameWide: number;
+            frameDeep: number;
             wide: number;
             deep: number;
             /** @description Degrees */
@@ -3423,7 +3435,19 @@ export interface components {
             region?: (number | string)[][];
             /** @description degrees from upright */
             angle?: number;
-            round?: boolean;
+            screen?: string;
+            cut?: number | string;
+            /** @description “cell 2 1”, of the opening or the wall */
+            cell?: string;
+            /** @enum {string} */
+            shape?: "flat" | "round" | "ellipse" | "tee" | "drawn";
+            /** @description mm, or a text in people’s units */
+            web?: number | string;
+            profile?: number[][];
+            /** @description mm, or a text in people’s units */
+            frameWide?: number | string;
+            /** @description mm, or a text in people’s units */
+            frameDeep?: number | string;
             /** @description mm, or a text in people’s units */
             wide?: number | string;
             /** @description mm, or a text in people’s units */
@@ -3453,7 +3477,19 @@ export interface components {
             region?: (number | string)[][];
             /** @description degrees from upright */
             angle?: number;
-            round?: boolean;
+            screen?: string;
+            cut?: number | string;
+            /** @description “cell 2 1”, of the opening or the wall */
+            cell?: string;
+            /** @enum {string} */
+            shape?: "flat" | "round" | "ellipse" | "tee" | "drawn";
+            /** @description mm, or a text in people’s units */
+            web?: number | string;
+            profile?: number[][];
+            /** @description mm, or a text in people’s units */
+            frameWide?: number | string;
+            /** @description mm, or a text in people’s units */
+            frameDeep?: number | string;
             /** @description mm, or a text in people’s units */
             wide?: number | string;
             /** @description mm, or a text in people’s units */

@@ -7,6 +7,7 @@ import { placing } from './placing';
 import { outlining } from './plan/outlining';
 import { pointing } from './plan/pointing';
 import { spanning } from './curtain/spanning';
+import { cutting } from './screens/cutting';
 import type { Mode, Spot } from './store';
 
 export type Data = ReturnType<typeof useData>;
@@ -46,6 +47,7 @@ const ways: Record<Exclude<Mode['is'], 'nothing'>, Ways> = {
     picking,
     pointing,
     spanning,
+    cutting,
 };
 
 export const waysOf = (mode: Mode): Ways | null => (mode.is === 'nothing' ? null : ways[mode.is]);

@@ -130,7 +130,7 @@ export const hideable = {
     findings: 'findings',
     outer: 'outer walls',
     inner: 'inner walls',
-    fins: 'fins, floor bands and battens',
+    fins: 'screens, fins, floor bands and battens',
     tracings: 'tracings',
 } as const;
 export type Hideable = keyof typeof hideable;
@@ -160,7 +160,20 @@ export type Mode =
     | { is: 'picking'; opening: string }
     /** a free member is drawn across the cells of a curtain wall */
     | { is: 'spanning'; element: string; from: [number, number] | null; to: [number, number] | null }
+    /** a cut-out in a screen is drawn, or a piece added to it */
+    | ({ is: 'cutting' } & CutInHand)
     | ({ is: 'pointing' } & Pointing);
+
+/** A shape that is drawn on a screen: places before one wall, u from its left end and the level, and what is typed of its size. */
+export type CutInHand = {
+    screen: string;
+    cut: boolean;
+    form: 'rectangle' | 'slot' | 'round' | 'polygon';
+    wall: string | null;
+    points: [number, number][];
+    over: { wall: string; at: [number, number] } | null;
+    typed: string;
+};
 
 const nothing: Mode = { is: 'nothing' };
 
@@ -175,7 +188,7 @@ type Desk = {
     /** of a chosen curtain wall */
     cells: CellKey[];
     pieces: PieceKey[];
-    /** of a chosen band, by their numbers */
+    /** of a chosen band, or of a screen its cut-outs, by their numbers */
     fins: number[];
     /** whose law's curve is drawn */
     driven: Driven;

@@ -11,15 +11,20 @@ export function BandsBefore({ wall }: { wall: Wall }) {
     const outline = data.project.outlines.find((o) => o.id === wall.outline);
     const bands = data.project.bands.filter((b) => b.before.includes(wall.id));
     const floors = data.project.floorBands.filter((b) => b.before.includes(wall.id));
+    const screens = data.project.screens.filter((s) => s.before.includes(wall.id));
     const within = data.project.storeys.filter((s) => s.floor >= wall.foot - 1 && s.ceiling <= wall.head + 1);
     const storey = within.find((s) => s.id === active) ?? within[0] ?? data.storeys.get(wall.base);
     const many = data.project.walls.filter((w) => w.outline === wall.outline).length > 1;
-    if (!storey || !outline || (bands.length + floors.length === 0 && !data.mayEdit)) return null;
+    if (!storey || !outline || (bands.length + floors.length + screens.length === 0 && !data.mayEdit)) return null;
     const usual = {
         storey: storey.id,
         gap: 0,
         spaced: { by: 'greatest' as const, size: data.project.settings.units === 'mm' ? 200 : '200 mm' },
     };
+    const standScreen = (where: { walls?: string[]; outline?: string }) =>
+        data
+            .edit('screen.add', { ...where, storey: storey.id, gap: '150 mm', thick: '20 mm' })
+            .then((done) => done && useDesk.getState().choose(done.chosen));
     return (
         <div className="mt-3 border-t border-hairline pt-2">
             {bands.map((b) => (
@@ -48,8 +53,28 @@ export function BandsBefore({ wall }: { wall: Wall }) {
                     <span className="text-quiet">at {b.rows.length === 1 ? 'one floor' : `${b.rows.length} floors`}</span>
                 </p>
             ))}
+            {screens.map((s) => (
+                <p key={s.id} className="flex min-h-7 items-center gap-2">
+                    <button
+                        type="button"
+                        className="min-w-0 grow truncate text-left font-semibold text-tide hover:underline"
+                        onClick={() => useDesk.getState().choose([s.id])}
+                    >
+                        {s.name}
+                    </button>
+                    <span className="text-quiet">{data.length(s.gap)} before it</span>
+                </p>
+            ))}
             {data.mayEdit && (
                 <div className="flex flex-wrap gap-1.5">
+                    <Button small onClick={() => void standScreen({ walls: [wall.id] })}>
+                        A screen before it
+                    </Button>
+                    {many && (
+                        <Button small onClick={() => void standScreen({ outline: wall.outline })}>
+                            A screen {outline.closed ? 'all round' : 'along'} {outline.name}
+                        </Button>
+                    )}
                     <Button small onClick={() => void standBand(data, { ...usual, walls: [wall.id] })}>
                         Stand fins before it on {storey.name}
                     </Button>

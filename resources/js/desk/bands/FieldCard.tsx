@@ -7,8 +7,16 @@ import { useData } from '../data';
 import { useDesk } from '../store';
 import { numbered } from './LawSentence';
 import { placedBands } from './placed';
-import { BandFoot, FinishChoice } from './shared';
+import { BandFoot, FinishChoice, ProfileFigure } from './shared';
 import { degrees } from './words';
+
+/** Of a slanted blade, to begin with: shares of its width and depth. */
+const blade = [
+    [0, 0],
+    [0.3, 0],
+    [1, 1],
+    [0.7, 1],
+];
 
 /** A field of battens: what it fills, which way they run, how they are spaced and cut. */
 export function FieldCard({ field }: { field: Field }) {
@@ -20,8 +28,9 @@ export function FieldCard({ field }: { field: Field }) {
     type Args = Omit<EditArgs<'field.change'>, 'id'>;
     const set = (args: Args) => send('field.change', { id: field.id, ...args });
     const choose = (args: Args) => void ask('field.change', { id: field.id, ...args });
-    const typed = (key: 'out' | 'wide' | 'deep') => (text: string) => set({ [key]: text });
+    const typed = (key: 'out' | 'wide' | 'deep' | 'web' | 'frameWide' | 'frameDeep') => (text: string) => set({ [key]: text });
     const opening = data.openings.get(field.opening ?? '');
+    const screen = data.project.screens.find((s) => s.id === field.screen);
     const placed = tried?.bands.find((b) => b.element === field.id) ?? placedBands(data, field.id)[0]?.placed;
     const said = placed?.said;
     const { battens } = field;
@@ -29,10 +38,7 @@ export function FieldCard({ field }: { field: Field }) {
         <>
             <Heading
                 title={field.name}
-                note={
-                    (said ? `${said.count} ${said.count === 1 ? 'batten' : 'battens'} · ` : '') +
-                    (field.opening === null ? 'fills a drawn region' : opening ? `fills ${opening.label}` : 'fills an opening')
-                }
+                note={(said ? `${said.count} ${said.count === 1 ? 'batten' : 'battens'} · ` : '') + filledWords(data, field)}
             />
             {!placed && (
                 <p role="alert" className="my-2 border-l-3 border-buoy bg-buoy-wash px-2 py-1 text-buoy">
@@ -42,21 +48,36 @@ export function FieldCard({ field }: { field: Field }) {
             <Sentence>
                 <Choice
                     label="What its battens are"
-                    value={field.round ? 'round' : 'flat'}
+                    value={field.shape}
                     options={[
-                        { value: 'flat', label: 'Flat battens' },
-                        { value: 'round', label: 'Round bars' },
+                        { value: 'flat' as const, label: 'Flat battens' },
+                        { value: 'round' as const, label: 'Round bars' },
+                        { value: 'ellipse' as const, label: 'Elliptical bars' },
+                        { value: 'tee' as const, label: 'T sections' },
+                        { value: 'drawn' as const, label: 'Drawn sections' },
                     ]}
                     disabled={fixed}
-                    onChange={(to) => choose({ round: to === 'round' })}
+                    onChange={(shape) => choose({ shape, ...(shape === 'drawn' ? { profile: blade } : {}) })}
                 />{' '}
                 <Figure label="Width" shown={data.length(field.wide)} disabled={fixed} onSend={typed('wide')} />
-                {field.round ? (
+                {field.shape === 'round' ? (
                     ' thick'
                 ) : (
                     <>
                         {' '}
                         wide and <Figure label="Depth" shown={data.length(field.deep)} disabled={fixed} onSend={typed('deep')} /> deep
+                    </>
+                )}
+                {field.shape === 'tee' && (
+                    <>
+                        , of sheet{' '}
+                        <Figure label="Thickness of the T" shown={data.length(field.web)} disabled={fixed} onSend={typed('web')} />
+                    </>
+                )}
+                {field.shape === 'drawn' && (
+                    <>
+                        , corners at{' '}
+                        <ProfileFigure label="Corners of the section" profile={field.profile} onSend={(profile) => set({ profile })} />
                     </>
                 )}
                 , running{' '}
@@ -83,7 +104,7 @@ export function FieldCard({ field }: { field: Field }) {
                         />
                     </>
                 )}
-                {!field.round && (
+                {field.shape !== 'round' && (
                     <>
                         , each turned by{' '}
                         <Figure
@@ -164,8 +185,35 @@ export function FieldCard({ field }: { field: Field }) {
                 wall’s face (a minus: in the opening or behind it), finished in{' '}
                 <FinishChoice finish={field.finish} onChange={(finish) => choose({ finish })} />.
             </Sentence>
+            <Sentence>
+                {field.frameWide === 0 ? (
+                    <>
+                        No frame round them; one{' '}
+                        <Figure label="Width of the frame" shown="so wide" disabled={fixed} onSend={typed('frameWide')} />
+                    </>
+                ) : (
+                    <>
+                        A frame{' '}
+                        <Figure
+                            label="Width of the frame"
+                            shown={data.length(field.frameWide)}
+                            disabled={fixed}
+                            onSend={typed('frameWide')}
+                        />{' '}
+                        wide and{' '}
+                        <Figure
+                            label="Depth of the frame"
+                            shown={data.length(field.frameDeep)}
+                            disabled={fixed}
+                            onSend={typed('frameDeep')}
+                        />{' '}
+                        deep round them
+                    </>
+                )}
+                .
+            </Sentence>
             <p className="text-xs text-quiet">
-                {field.round || field.turn !== 0
+                {field.shape !== 'flat' || field.turn !== 0
                     ? 'Cut square, as far as all of their width lies within the region.'
                     : 'Cut to the region, also where it slopes or arches.'}
             </p>
@@ -185,7 +233,27 @@ export function FieldCard({ field }: { field: Field }) {
                     To the opening it fills
                 </button>
             )}
+            {screen && (
+                <button
+                    type="button"
+                    className="mt-2 min-h-6 text-tide underline"
+                    onClick={() => {
+                        useDesk.getState().choose([screen.id]);
+                        useDesk.setState({ fins: field.cut === null ? [] : [field.cut] });
+                    }}
+                >
+                    To the cut-out it fills
+                </button>
+            )}
             <BandFoot id={field.id} name={field.name} what="field" edit="field.remove" onName={(text) => set({ name: text })} />
         </>
     );
+}
+
+function filledWords(data: ReturnType<typeof useData>, field: Field): string {
+    const opening = data.openings.get(field.opening ?? '');
+    if (field.cell !== null) return 'fills a cell of curtain wall';
+    if (field.screen !== null)
+        return `fills cut-out ${field.cut ?? ''} of ${data.project.screens.find((s) => s.id === field.screen)?.name ?? 'a screen'}`;
+    return field.opening === null ? 'fills a drawn region' : opening ? `fills ${opening.label}` : 'fills an opening';
 }

@@ -4,6 +4,7 @@ import { place } from '../drawing/paint';
 import type { Size } from '../drawing/view';
 import type { Showing } from '../showing';
 import type { View } from '../store';
+import { pathOf } from '../screens/placed';
 import { BOX } from './placed';
 
 /** Fins and tubes over what they stand before: filled rectangles, which thousands of are quick. */
@@ -30,6 +31,13 @@ export function paintBands(
         ctx.strokeStyle = colour('ink');
         ctx.globalAlpha = showing.dimmed ? 0.35 : 1;
         ctx.setTransform(dpr, 0, 0, dpr, 0, 0);
+        if (band.screen) {
+            place(ctx, view, size, from, 0);
+            ctx.fillStyle = colour(lit ? 'tide-wash' : 'screen');
+            ctx.fill(pathOf(band.screen), 'evenodd');
+            ctx.lineWidth = (lit ? 1.6 : 1) / view.k;
+            ctx.stroke(pathOf(band.screen));
+        }
         const { boxes } = band;
         const { k } = view;
         const across = view.flip ? -1 : 1;

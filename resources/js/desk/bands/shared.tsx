@@ -54,7 +54,13 @@ export function ProfileFigure({
     );
 }
 
-type Foot = { id: string; name: string; what: string; edit: 'band.remove' | 'floor-band.remove' | 'field.remove'; onName: Sent };
+type Foot = {
+    id: string;
+    name: string;
+    what: string;
+    edit: 'band.remove' | 'floor-band.remove' | 'field.remove' | 'screen.remove';
+    onName: Sent;
+};
 
 /** What stands at the foot of a band’s card: its findings, sets, its name, and how it is removed. */
 export function BandFoot({ id, name, what, edit, onName }: Foot) {

@@ -23,6 +23,7 @@ const PieceCard = later('The card of the line', () => import('../curtain/PieceCa
 const BandCard = later('The card of the band', () => import('../bands/BandCard').then((m) => m.BandCard));
 
 const FieldCard = later('The card of the field', () => import('../bands/FieldCard').then((m) => m.FieldCard));
+const ScreenCard = later('The card of the screen', () => import('../screens/ScreenCard').then((m) => m.ScreenCard));
 const FloorBandCard = later('The card of the floor band', () => import('../bands/FloorBandCard').then((m) => m.FloorBandCard));
 
 const tries = { drop: dropTried };
@@ -46,6 +47,7 @@ export function Card() {
     const band = one ? data.project.bands.find((b) => b.id === one) : undefined;
     const field = one ? data.project.fields.find((f) => f.id === one) : undefined;
     const floor = one ? data.project.floorBands.find((b) => b.id === one) : undefined;
+    const screen = one ? data.project.screens.find((s) => s.id === one) : undefined;
     const outline = one ? data.project.outlines.find((o) => o.id === one) : undefined;
     const outlineWall = outline && data.project.walls.find((w) => w.outline === outline.id);
     const what = sheet ? (
@@ -70,6 +72,8 @@ export function Card() {
         <BandCard key={band.id} band={band} />
     ) : field ? (
         <FieldCard key={field.id} field={field} />
+    ) : screen ? (
+        <ScreenCard key={screen.id} screen={screen} />
     ) : floor ? (
         <FloorBandCard key={floor.id} band={floor} />
     ) : line ? (

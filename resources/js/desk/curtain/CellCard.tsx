@@ -28,6 +28,17 @@ export function CellCard({ cells: keys }: { cells: CellKey[] }) {
     const mayJoin = ids.length === 1 && cells.length > 1;
     const filled = (infill: InfillValues) => ({ ids, infills: keys.map((k) => ({ ...k, infill })) });
     const choose = (how: Parameters<typeof alike>[2]) => useDesk.setState({ cells: alike(data, keys[0]!, how) });
+    const battens = async () => {
+        const { part } = cellPart(keys[0]!);
+        const done = await data.edit('field.fill', {
+            ...(data.openings.has(element) ? { opening: element } : { wall: element }),
+            cell: part,
+            wide: '40 mm',
+            deep: '60 mm',
+            battens: { by: 'fit', size: '60 mm' },
+        });
+        if (done) useDesk.getState().choose(done.chosen);
+    };
     const join = async () => {
         if (!(await ask('curtain.hand', { ids, join: keys }))) return;
         // it is called by the lowest of them, of those the one at the left
@@ -71,6 +82,13 @@ export function CellCard({ cells: keys }: { cells: CellKey[] }) {
                 ))}
             </div>
             {data.mayEdit && <DivideWords cells={cells} />}
+            {data.mayEdit && one && (
+                <div className="mt-2">
+                    <Button small onClick={() => void battens()}>
+                        Battens before it
+                    </Button>
+                </div>
+            )}
             {data.mayEdit && mayJoin && (
                 <div className="mt-2">
                     <Button small onClick={() => void join()}>

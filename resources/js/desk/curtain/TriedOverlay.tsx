@@ -46,6 +46,22 @@ export function TriedOverlay({ view, size }: Props) {
                       })
                     : null;
             })}
+            {floors.map((b) => {
+                const f = b.screen && data.frontageOf.get(b.host);
+                return f && f.inner === inner ? (
+                    <path
+                        key={`${b.element} ${b.host}`}
+                        d={b
+                            .screen!.shapes.flatMap((s) => s.rings)
+                            .map((ring) => `M${pointsOf(view, size, f.offset + (f.walls[b.host] ?? 0), ring)}z`)
+                            .join('')}
+                        fill="var(--tide-wash)"
+                        fillRule="evenodd"
+                        stroke="var(--tide)"
+                        strokeWidth={1.6}
+                    />
+                ) : null;
+            })}
             {grids.map((grid) => {
                 const frontage = data.frontageOf.get(grid.host);
                 if (!frontage || frontage.inner !== inner) return null;

@@ -19,6 +19,9 @@ const TriedOverlay = later('What is being typed', () => import('../curtain/Tried
 
 const BandOverlay = later('The curve of the law', () => import('../bands/BandOverlay').then((m) => m.BandOverlay), null);
 
+const ScreenOverlay = later('The screen', () => import('../screens/ScreenOverlay').then((m) => m.ScreenOverlay), null);
+const CuttingOverlay = later('What is drawn', () => import('../screens/CuttingOverlay').then((m) => m.CuttingOverlay), null);
+
 type Props = { view: View; size: Size };
 
 /** Below this scale, px to the mm, figures would cover the drawing they are about. */
@@ -36,6 +39,8 @@ export function ElevationOverlay({ view, size, dragged }: Props & { dragged: Dra
     const tried = useDesk((s) => s.tried !== null);
     const one = chosen.length === 1 ? chosen[0] : null;
     const band = one && !sheet ? data.project.bands.find((b) => b.id === one) : undefined;
+    const screen = one && !sheet ? data.project.screens.find((s) => s.id === one) : undefined;
+    const cutting = useDesk((s) => s.mode.is === 'cutting');
     const openings = chosen
         .map((id) => data.openings.get(id))
         .filter((o): o is FoundOpening => o !== undefined && o.frontage.inner === inner && showing.opening(o));
@@ -63,6 +68,8 @@ export function ElevationOverlay({ view, size, dragged }: Props & { dragged: Dra
             {openings.map((o) => (o.id === ghost?.moving ? null : <ChosenOpening key={o.id} opening={o} view={view} size={size} />))}
             {part && <CurtainOverlay view={view} size={size} />}
             {tried && <TriedOverlay view={view} size={size} />}
+            {screen && <ScreenOverlay key={screen.id} screen={screen} view={view} size={size} />}
+            {cutting && <CuttingOverlay view={view} size={size} />}
             {band && <BandOverlay key={band.id} band={band} view={view} size={size} />}
             <LinesOverlay view={view} size={size} dragged={dragged} />
             <MeetsOverlay view={view} size={size} />

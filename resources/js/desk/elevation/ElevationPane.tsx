@@ -7,6 +7,7 @@ import { holdGhost, movedGhost, wallAt } from '../ghost';
 import { caughtPosition, caughtSill, inquire, placeGhost, spread } from '../placing';
 import { layersOf, pieceAt, placedBands } from '../bands/placed';
 import { choosePart, partAt } from '../curtain/grids';
+import { partAt as cutAt, screenAt } from '../screens/placed';
 import { MeasureBar } from '../MeasureBar';
 import { spotAt } from '../measuring';
 import { waysOf, type Pointer } from '../modes';
@@ -222,6 +223,17 @@ export function ElevationPane() {
                         const more = rest.length < state.fins.length ? rest : [...state.fins, fin.piece];
                         return useDesk.setState({ fins: at.event.shiftKey ? more : [fin.piece] });
                     }
+                    // a screen stands before what it covers, unless it is seen through; of one that is chosen its cut-outs are meant
+                    const own = data.project.screens.find((s) => state.chosen.length === 1 && s.id === state.chosen[0]);
+                    const cut = own && !state.sheet ? cutAt(data, own.id, at.x, at.y) : null;
+                    if (cut !== null) {
+                        const rest = state.fins.filter((n) => n !== cut);
+                        const more = rest.length < state.fins.length ? rest : [...state.fins, cut];
+                        return useDesk.setState({ fins: at.event.shiftKey ? more : [cut] });
+                    }
+                    const before = state.sheet || showing.dimmed ? null : screenAt(data, state.face === 'inner', at.x, at.y, showing.band);
+                    if (before && before !== own?.id) return state.choose([before], at.event.shiftKey);
+                    if (before) return useDesk.setState({ fins: [] });
                     const opening = openingAt(at);
                     const frontage = frontageAt(at.x);
                     const found = frontage && wallAt(data, frontage, at.x - frontage.offset, at.y);

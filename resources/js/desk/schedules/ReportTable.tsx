@@ -77,15 +77,17 @@ export function ReportTable({ report, onSort }: { report: Report; onSort: (key: 
                         ? 'No unit types yet: make one at the bench.'
                         : layout.source === 'joints'
                           ? 'No joints: they stand where a grid type has no member between its infills, or glass to glass at a corner.'
-                          : layout.source === 'battens'
-                            ? 'No battens yet: choose an opening and fill it with them.'
-                            : layout.source === 'floor-bands'
-                              ? 'No floor bands yet: choose a wall and stand one round its outline.'
-                              : layout.source.startsWith('fin')
-                                ? 'No fins yet: choose a wall and stand a band of them before it.'
-                                : ['runs', 'members', 'infills', 'cutting'].includes(layout.source)
-                                  ? 'No curtain walls yet: take a grid type from the rack, or make one at the bench.'
-                                  : 'No openings yet: they are listed here as they are placed.'}
+                          : layout.source === 'screens' || layout.source === 'cut-outs'
+                            ? 'None yet: choose a wall and stand a screen before it, then draw cut-outs in it.'
+                            : layout.source === 'battens'
+                              ? 'No battens yet: choose an opening and fill it with them.'
+                              : layout.source === 'floor-bands'
+                                ? 'No floor bands yet: choose a wall and stand one round its outline.'
+                                : layout.source.startsWith('fin')
+                                  ? 'No fins yet: choose a wall and stand a band of them before it.'
+                                  : ['runs', 'members', 'infills', 'cutting'].includes(layout.source)
+                                    ? 'No curtain walls yet: take a grid type from the rack, or make one at the bench.'
+                                    : 'No openings yet: they are listed here as they are placed.'}
             </p>
         );
     const alike = layout.merge || layout.source === 'types';

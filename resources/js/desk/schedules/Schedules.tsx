@@ -24,6 +24,8 @@ const ready = [
     { id: 'shares', name: 'Shares' },
     { id: 'floor-bands', name: 'Floor bands' },
     { id: 'battens', name: 'Battens' },
+    { id: 'screens', name: 'Screens' },
+    { id: 'cut-outs', name: 'Cut-outs' },
     { id: 'fins', name: 'Fins' },
     { id: 'fin-classes', name: 'Fins by length' },
     { id: 'fin-cutting', name: 'Cutting list of fins' },
@@ -42,6 +44,8 @@ const others = [
     'fin-cutting',
     'floor-bands',
     'battens',
+    'screens',
+    'cut-outs',
 ];
 
 /** The field of the draft that is meant: filters without a value are not sent, so those behind them are counted otherwise. */
@@ -85,7 +89,8 @@ export function Schedules() {
                             (l) =>
                                 (!l.id.startsWith('fin') || data.project.bands.length > 0) &&
                                 (l.id !== 'floor-bands' || data.project.floorBands.length > 0) &&
-                                (l.id !== 'battens' || data.project.fields.length > 0),
+                                (l.id !== 'battens' || data.project.fields.length > 0) &&
+                                ((l.id !== 'screens' && l.id !== 'cut-outs') || data.project.screens.length > 0),
                         ),
                         ...kept,
                         { id: 'given', name: 'Given' },
