@@ -18,6 +18,7 @@ use App\Models\UnitType;
 use App\Models\User;
 use App\Models\Wall;
 use Isleward\Core\Building\Frontage;
+use Isleward\Core\Design\Finish;
 use Isleward\Core\Drawing\Plan;
 use Isleward\Core\Exchange\CsvReader;
 use Isleward\Core\Given\Column;
@@ -88,6 +89,11 @@ final class SkerrowPilotHouse
         $lookout = $this->lookout();
         (new GlassHouses($this->run(...), $this->storeys, $this->types))->make();
         (new Fins($this->run(...), $this->storeys))->make($lookout, $watch[0], $workshop[2]);
+        $this->run('settings.change', ['finishes' => [
+            ...array_map(static fn (Finish $f): array => $f->toArray(), $this->project->refresh()->settings()->finishes),
+            ['id' => 'sea', 'name' => 'Sea blue', 'colour' => '#3c7f96', 'sheen' => 'satin'],
+        ]]);
+        (new Screens($this->run(...), $this->storeys))->make($main[2]);
         $this->settingOut($main[0], $main[1]);
         $this->sets($main[0]);
         $this->run('section.keep', ['name' => 'A', 'fromX' => 14900, 'fromY' => -2000, 'toX' => 14900, 'toY' => 13400]);

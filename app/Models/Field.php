@@ -24,9 +24,11 @@ class Field extends Model implements HoldsElement
     {
         return new ElementTable(Kind::Field, 'fields', [
             'id' => 'id', 'name' => 'name', 'position' => 'position', 'outline' => 'outline_id', 'wall' => 'wall_id',
-            'storey' => 'storey_id', 'opening' => 'opening_id', 'region' => 'region', 'angle' => 'angle', 'shape' => 'shape', 'screen' => 'screen_id', 'cut' => 'cut', 'cell' => 'cell',
+            'storey' => 'storey_id', 'opening' => 'opening_id', 'region' => 'region', 'angle' => 'angle', 'shape' => 'shape',
+            'screen' => 'screen_id', 'cut' => 'cut', 'cell' => 'cell',
             'web' => 'web', 'profile' => 'profile',
-            'frameWide' => 'frame_wide', 'frameDeep' => 'frame_deep', 'wide' => 'wide', 'deep' => 'deep', 'turn' => 'turn', 'out' => 'outset', 'battens' => 'battens', 'finish' => 'finish',
+            'frameWide' => 'frame_wide', 'frameDeep' => 'frame_deep',
+            'wide' => 'wide', 'deep' => 'deep', 'turn' => 'turn', 'out' => 'outset', 'battens' => 'battens', 'finish' => 'finish',
         ], json: ['region', 'battens', 'profile']);
     }
 }

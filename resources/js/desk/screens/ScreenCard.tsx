@@ -15,7 +15,7 @@ const forms: [CutInHand['form'], string][] = [
     ['rectangle', 'Rectangle'],
     ['slot', 'Slot'],
     ['round', 'Round'],
-    ['polygon', 'Corner by corner'],
+    ['polygon', 'Polygon'],
 ];
 
 /** A screen: how far before its walls it stands, what it is made of, what is cut out of it, what closes it back. */
@@ -33,9 +33,17 @@ export function ScreenCard({ screen }: { screen: Screen }) {
     const cuts = screen.parts.filter((p) => p.cut);
     const pieces = screen.parts.filter((p) => !p.cut);
     const parts = screen.parts.filter((p) => chosen.includes(p.n));
-    const behind = data.project.frontages
-        .flatMap((f) => data.elevations.get(f.id)?.openings ?? [])
-        .filter((o) => screen.before.includes(o.host));
+    // those that lie wholly or in part behind what there is of it
+    const behind = placed.flatMap(({ placed: { host, bounds } }) =>
+        (data.elevations.get(data.frontageOf.get(host)?.id ?? '')?.openings ?? []).filter(
+            (o) =>
+                o.host === host &&
+                o.left < bounds[2]! &&
+                o.left + o.span > bounds[0]! &&
+                o.sillLevel < bounds[3]! &&
+                o.headLevel > bounds[1]!,
+        ),
+    );
     const followed = new Set(screen.parts.flatMap((p) => p.shape.around ?? []));
     const free = behind.filter((o) => !followed.has(o.id));
     const around = () =>
