@@ -25,6 +25,7 @@ $glb = $read('glb');
 $grid = $read('grid');
 $tower = $read('tower');
 $fins = $read('fins');
+$regions = $read('regions');
 $rounds = array_map(static fn (int $n): array => [$read("unit-$n")['ms'], $read("clipping-$n")['ms']], range(1, 7));
 usort($rounds, static fn (array $a, array $b): int => $a[0] / $a[1] <=> $b[0] / $b[1]);
 [$unit, $clipping] = $rounds[3];
@@ -97,6 +98,11 @@ $figures['grid.glb_bytes_per_cell'] = [
 $figures['grid.fps.8000'] = [$tower['fps'], 'panning all four sides, frames a second (30 is wanted)', null];
 $figures['grid.growth.10_40'] = [$grid['solve40'] / $grid['solve10'] / 4, 'time ratio over 4', 1.1];
 $figures['pack.growth.2000_20000'] = [$grid['pack20000'] / $grid['pack2000'] / 10, 'time ratio over 10', 1.5];
+$figures['regions.growth.100_1000'] = [
+    $regions['1000'] / $regions['100'] / 10,
+    sprintf('%.1f ms and %.1f ms: time ratio over 10', $regions['100'], $regions['1000']),
+    1.3,
+];
 $figures['fins.solve_vs_arrays'] = [
     $fins['solve'] / $fins['arrays'],
     sprintf('%.1f ms against %.1f ms; %d fins on 12 bands', $fins['solve'], $fins['arrays'], $fins['count']),

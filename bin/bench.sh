@@ -29,6 +29,8 @@ php "${PHP_JIT[@]}" bench/grid.php >"$VAR/bench-grid.json"
 say "a tower of curtain wall as a project: moving a line, its model, panning its elevation"
 php bench/tower.php "$APP_URL" >"$VAR/bench-tower.json"
 php "${PHP_JIT[@]}" artisan isleward:export "Bench tower" --format=glb --out "$VAR/bench-tower.glb" --quiet
+say "100 and 1 000 cut-outs in one screen"
+php "${PHP_JIT[@]}" bench/regions.php >"$VAR/bench-regions.json"
 say "fins under laws, against plain arrays; a law tried, against a bare read; their model and frames"
 php "${PHP_JIT[@]}" bench/fins.php "$APP_URL" >"$VAR/bench-fins.json"
 php "${PHP_JIT[@]}" artisan isleward:export "Bench fins" --format=glb --out "$VAR/bench-fins.glb" --quiet

@@ -224,12 +224,6 @@ final class ArrangingTest extends ProjectCase
         return (string) SettingOutLine::query()->where('project_id', $this->project->id)->orderByDesc('name')->value('id');
     }
 
-    /** @return array<string, mixed> of the first wall's frontage */
-    private function elevation(): array
-    {
-        return $this->getJson("/api/projects/{$this->project->id}/elevations/fr-".substr($this->wall(), 3))->assertOk()->json();
-    }
-
     /** @return list<float> */
     private function lefts(): array
     {

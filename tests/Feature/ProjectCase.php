@@ -132,4 +132,10 @@ abstract class ProjectCase extends TestCase
         self::assertSame('application/problem+json', $response->headers->get('Content-Type'));
         self::assertNotSame('', (string) $response->json('title'));
     }
+
+    /** @return array<string, mixed> of the first wall's frontage */
+    protected function elevation(): array
+    {
+        return $this->getJson("/api/projects/{$this->project->id}/elevations/fr-".substr($this->wall(), 3))->assertOk()->json();
+    }
 }

@@ -165,17 +165,31 @@ final class Overlay
      */
     private static function where(Curve $part, array $contours): string
     {
-        [$x, $y] = $part->at(0.5);
-        [$dx, $dy] = $part->direction(0.5);
-        foreach ($contours as $contour) {
-            foreach ($contour->edges() as $side) {
-                if (! Crossing::passes($side, $x, $y, Tolerance::LENGTH)) {
-                    continue;
-                }
-                [$ex, $ey] = $side->direction(min(1.0, max(0.0, $side->shareOf($x, $y))));
-                if (abs($dx * $ey - $dy * $ex) < 1e-3) {
+        foreach ([0.5, 0.31, 0.73] as $share) {
+            [$x, $y] = $part->at($share);
+            [$dx, $dy] = $part->direction($share);
+            $touches = false;
+            foreach ($contours as $contour) {
+                foreach ($contour->edges() as $side) {
+                    if (! Crossing::passes($side, $x, $y, Tolerance::LENGTH)) {
+                        continue;
+                    }
+                    [$ex, $ey] = $side->direction(min(1.0, max(0.0, $side->shareOf($x, $y))));
+                    if (abs($dx * $ey - $dy * $ex) > 1e-3) {
+                        continue;
+                    }
+                    // one that only touches it here leaves it elsewhere
+                    if (! Crossing::passes($side, ...[...$part->at($share * 0.8), Tolerance::LENGTH])) {
+                        $touches = true;
+
+                        continue;
+                    }
+
                     return $dx * $ex + $dy * $ey > 0 ? 'same' : 'opposite';
                 }
+            }
+            if (! $touches) {
+                break;
             }
         }
 

@@ -52,52 +52,84 @@ final class ScreenRegion
                 }
             }
         }
-        $clear = [];
-        foreach ($alone as $i) {
-            [$x0, $y0, $x1, $y1] = $boxes[$i];
-            $meets = false;
-            foreach ($sides as [$a0, $b0, $a1, $b1]) {
-                if ($a0 <= $x1 + self::NEAR && $a1 >= $x0 - self::NEAR && $b0 <= $y1 + self::NEAR && $b1 >= $y0 - self::NEAR) {
-                    $meets = true;
-                    break;
-                }
-            }
-            if ($meets) {
-                $together[] = [$i];
-            } else {
-                $clear[] = $i;
-            }
-        }
         $left = $region;
-        foreach ($together as $group) {
-            $taken = [];
+        $clear = [];
+        foreach ([...array_map(static fn (int $i): array => [$i], $alone), ...$together] as $group) {
+            if (! self::meets(array_map(static fn (int $i): array => $boxes[$i], $group), $sides)) {
+                $clear[] = $group;
+
+                continue;
+            }
             foreach ($group as $i) {
                 if (self::area(Overlay::intersection($left, [new Profile($cuts[$i])])) < 1.0) {
                     $idle[] = $i;
                 }
-                $taken = self::with($taken, $cuts[$i]);
             }
-            $left = Overlay::difference($left, $taken);
+            $left = Overlay::difference($left, self::together($cuts, $group));
         }
         // clear of every side the others lie wholly within a piece, or wholly outside all
-        $holes = [];
-        foreach ($clear as $i) {
-            [$x0, $y0, $x1, $y1] = $boxes[$i];
+        $holes = $islands = [];
+        foreach ($clear as $group) {
+            [$x0, $y0, $x1, $y1] = $boxes[$group[0]];
+            $in = null;
             foreach ($left as $p => $profile) {
                 if (self::holds($profile, ($x0 + $x1) / 2, ($y0 + $y1) / 2)) {
-                    $holes[$p][] = $cuts[$i]->reversed();
-
-                    continue 2;
+                    $in = $p;
+                    break;
                 }
             }
-            $idle[] = $i;
+            if ($in === null) {
+                array_push($idle, ...$group);
+
+                continue;
+            }
+            foreach (self::together($cuts, $group) as $taken) {
+                $holes[$in][] = $taken->outer->reversed();
+                // what they leave between them stands by itself
+                foreach ($taken->holes as $island) {
+                    $islands[] = new Profile($island->reversed());
+                }
+            }
         }
         foreach ($holes as $p => $of) {
             $left[$p] = new Profile($left[$p]->outer, [...$left[$p]->holes, ...$of]);
         }
+        array_push($left, ...$islands);
         $left = array_values($left);
 
         return [$left, $idle];
+    }
+
+    /**
+     * @param  list<Contour>  $cuts
+     * @param  non-empty-list<int>  $group
+     * @return list<Profile>
+     */
+    private static function together(array $cuts, array $group): array
+    {
+        $taken = [];
+        foreach ($group as $i) {
+            $taken = self::with($taken, $cuts[$i]);
+        }
+
+        return $taken;
+    }
+
+    /**
+     * @param  list<array{float, float, float, float}>  $boxes
+     * @param  list<array{float, float, float, float}>  $sides
+     */
+    private static function meets(array $boxes, array $sides): bool
+    {
+        foreach ($boxes as [$x0, $y0, $x1, $y1]) {
+            foreach ($sides as [$a0, $b0, $a1, $b1]) {
+                if ($a0 <= $x1 + self::NEAR && $a1 >= $x0 - self::NEAR && $b0 <= $y1 + self::NEAR && $b1 >= $y0 - self::NEAR) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
     }
 
     private static function holds(Profile $profile, float $x, float $y): bool

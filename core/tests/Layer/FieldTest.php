@@ -7,6 +7,7 @@ namespace Isleward\Core\Tests\Layer;
 use Isleward\Core\Layer\Battens;
 use Isleward\Core\Layer\Field;
 use Isleward\Core\Layer\FieldPieces;
+use Isleward\Core\Layer\FieldSolid;
 use Isleward\Core\Measure\Fields;
 use Isleward\Core\Measure\Length;
 use Isleward\Core\Measure\Refusal;
@@ -61,6 +62,27 @@ final class FieldTest extends TestCase
             'id' => 'fl-1', 'name' => 'Field', 'position' => 0, 'wall' => $house->wall(0)->id, 'storey' => $house->storey(0),
             'outline' => array_key_first($house->design->outlines),
         ])));
+    }
+
+    /** A T of 60 × 40 in sheet of 5: flange and web, 60 · 5 + 35 · 5; turned by 90° it is as wide as it was deep. */
+    public function test_sections_other_than_flat_have_their_own_area_and_width(): void
+    {
+        $house = House::box();
+        $region = [[0, 0], [1000, 0], [1000, 2000], [0, 2000]];
+        $base = ['region' => $region, 'wide' => 60, 'deep' => 40, 'battens' => ['by' => 'count', 'count' => 3]];
+        $volume = static function (array $values) use ($base, $house): float {
+            $pieces = self::pieces($values + $base, $house);
+
+            return (new FieldSolid($pieces->field, $pieces->pieces[0], $pieces->lengths[0]))->volume();
+        };
+        self::assertEqualsWithDelta((60 * 5 + 35 * 5) * 2000.0, $volume(['shape' => 'tee', 'web' => 5]), 1e-3);
+        self::assertEqualsWithDelta(M_PI * 30 * 20 * 2000.0, $volume(['shape' => 'ellipse']), 1e-3);
+        // a slanted blade: a parallelogram 0.3 of the width, over the whole depth
+        $blade = ['shape' => 'drawn', 'profile' => [[0, 0], [0.3, 0], [1, 1], [0.7, 1]]];
+        self::assertEqualsWithDelta(0.3 * 60 * 40 * 2000.0, $volume($blade), 1e-3);
+        self::assertEqualsWithDelta(40.0, self::pieces(['shape' => 'tee', 'turn' => 90] + $base, $house)->field->seenWide(), 1e-9);
+        $this->expectExceptionMessage('is less than');
+        self::pieces(['shape' => 'tee', 'web' => 45] + $base, $house);
     }
 
     public function test_battens_are_cut_to_a_slope_and_their_areas_add_up(): void

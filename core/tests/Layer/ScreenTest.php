@@ -7,6 +7,8 @@ namespace Isleward\Core\Tests\Layer;
 use Isleward\Core\Building\Bodies;
 use Isleward\Core\Building\Frontages;
 use Isleward\Core\Geometry\Profile;
+use Isleward\Core\Layer\FieldPieces;
+use Isleward\Core\Layer\FieldsOn;
 use Isleward\Core\Layer\Screen;
 use Isleward\Core\Layer\ScreenFace;
 use Isleward\Core\Layer\Screens;
@@ -190,6 +192,40 @@ final class ScreenTest extends TestCase
         self::assertEqualsWithDelta(36e6 - 2e6 + 500.0 * 500.0 + 500.0 * 500.0, $this->face($id)->area(), 1e-3);
         $this->house->do('screen.take-out', ['id' => $id, 'parts' => [2, 3]]);
         self::assertEqualsWithDelta(36e6, $this->face($id)->area(), 1e-3);
+    }
+
+    /** A half circle over 1 000 whose crown touches the head, and a circle that touches the foot: nothing more than they are is taken. */
+    public function test_arcs_that_touch_an_edge_take_what_they_are(): void
+    {
+        $id = $this->screen();
+        $this->cut($id, ['form' => 'polygon', 'points' => [[2000, 1500], [3000, 1500], [3000, 2500, 500], [2000, 2500]]]);
+        self::assertEqualsWithDelta(36e6 - 1e6 - M_PI * 500.0 ** 2 / 2, $this->face($id)->area(), 1e-3);
+        $this->cut($id, ['form' => 'round', 'u' => 5000, 'v' => 0, 'width' => 800]);
+        self::assertEqualsWithDelta(36e6 - 1e6 - M_PI * (500.0 ** 2 / 2 + 400.0 ** 2), $this->face($id)->area(), 1e-3);
+        $this->cut($id, ['form' => 'round', 'u' => 5800, 'v' => 0, 'width' => 800]);
+        self::assertEqualsWithDelta(36e6 - 1e6 - M_PI * (500.0 ** 2 / 2 + 2 * 400.0 ** 2), $this->face($id)->area(), 1e-3);
+    }
+
+    public function test_battens_fill_a_cut_out_and_follow_it(): void
+    {
+        $id = $this->screen();
+        $this->cut($id, ['form' => 'rectangle', 'u' => 1000, 'v' => 500, 'width' => 1000, 'height' => 600]);
+        $field = $this->house->do('field.fill', [
+            'screen' => $id, 'cut' => 2, 'angle' => 90, 'wide' => 40, 'deep' => 20, 'frameWide' => 30, 'frameDeep' => 25,
+            'battens' => ['by' => 'fit', 'size' => 40],
+        ])->chosen[0];
+        $pieces = fn (): FieldPieces => FieldsOn::in($this->house->design)->of(FieldsOn::field($this->house->design, $field));
+        // within the frame 540 up: floor((540 − 40) / 80) = 6, each 940 long
+        self::assertCount(6, $pieces()->pieces);
+        self::assertEqualsWithDelta(array_fill(0, 6, 940.0), $pieces()->lengths, 1e-6);
+        self::assertEqualsWithDelta(1000.0 * 600.0 - 940.0 * 540.0, $pieces()->frame?->area(), 1e-6);
+        self::assertSame(150.0, $pieces()->field->out, 'in the plane of the sheet');
+        $this->house->do('screen.move', ['id' => $id, 'parts' => [2], 'du' => 300]);
+        self::assertEqualsWithDelta(1300.0, $pieces()->region->bounds()[0], 1e-6);
+        $this->house->do('screen.take-out', ['id' => $id, 'parts' => [2]]);
+        self::assertStringContainsString('is not there any more', (string) FieldsOn::in($this->house->design)->why(
+            FieldsOn::field($this->house->design, $field),
+        ));
     }
 
     public function test_a_cut_out_round_openings_follows_them(): void

@@ -1,0 +1,110 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\WebDriverKeys as Keys;
+
+/** Screens by hand: stood before a wall, cut-outs drawn, typed, dragged, copied and filled; what cannot be is said and loses nothing. */
+final class ScreenTest extends BrowserCase
+{
+    /** @return array<string, mixed> the screen of this name as the project tells it; empty where there is none */
+    private function screen(string $name = 'Screen 1'): array
+    {
+        $project = json_decode((string) $this->desk->driver->executeAsyncScript(
+            'const done = arguments[0]; fetch(`/api/projects/${location.pathname.split("/")[2]}`).then((r) => r.text()).then(done);',
+        ), true, 64, JSON_THROW_ON_ERROR);
+
+        return array_column($project['screens'], null, 'name')[$name] ?? [];
+    }
+
+    /** @return array<string, mixed> */
+    private function shape(int $n): array
+    {
+        return array_column($this->screen()['parts'] ?? [], 'shape', 'n')[$n] ?? [];
+    }
+
+    private function stand(): void
+    {
+        // between two windows of the first storey above
+        $this->desk->click('elevation', 3400, 4200 + 300);
+        $this->desk->waitForText('A screen before it');
+        $this->desk->button('A screen before it')->click();
+        $this->desk->waitForText('before one wall · 0 cut-outs');
+    }
+
+    private function draw(string $form, float $x0, float $y0, float $x1, float $y1): void
+    {
+        $this->desk->button($form)->click();
+        $this->desk->hover('elevation', $x0, $y0);
+        $this->desk->click('elevation', $x0, $y0);
+        $this->desk->hover('elevation', $x1, $y1);
+        $this->desk->click('elevation', $x1, $y1);
+        $this->desk->keys(Keys::ESCAPE);
+    }
+
+    public function test_a_screen_is_stood_cut_dragged_copied_and_filled(): void
+    {
+        $this->stand();
+        self::assertSame([150, 20], [$this->screen()['gap'], $this->screen()['thick']]);
+        self::assertSame([], $this->axe());
+        // over the floor of Charts, at 4 200
+        $this->draw('Rectangle', 9000, 4200 + 500, 9800, 4200 + 900);
+        $this->desk->waitUntil(fn (): bool => ($this->shape(2)['form'] ?? '') === 'rectangle', 'a rectangle is cut out');
+        self::assertEqualsWithDelta(800.0, $this->shape(2)['width'], 60.0);
+        $this->desk->click('elevation', 9400, 4200 + 700);
+        $this->desk->waitForText('Cut-out 2 of Screen 1');
+        $this->desk->type('Width', '640');
+        $this->desk->waitUntil(fn (): bool => $this->shape(2)['width'] == 640, 'a width of 640');
+        // rounded too far is refused with what there is, and stays typed
+        $this->desk->write('Radius of its corners', '900')->sendKeys(Keys::ENTER);
+        $this->desk->waitForText('at the most; 900 was given');
+        self::assertSame('900', $this->desk->value('Radius of its corners'));
+        $this->desk->keys(Keys::ESCAPE);
+        // dragged along
+        $before = $this->shape(2)['u'];
+        $this->desk->drag('elevation', $before + 300, 4200 + 700, $before + 900, 4200 + 700);
+        $this->desk->waitUntil(fn (): bool => abs($this->shape(2)['u'] - $before - 600) < 80, 'it is dragged along');
+        $this->desk->type('Further by', '1300');
+        $this->desk->waitUntil(fn (): bool => count($this->screen()['parts']) === 3, 'it is copied');
+        self::assertEqualsWithDelta($this->shape(2)['u'] + 1300, $this->shape(3)['u'], 0.01);
+        $this->desk->button('Slats in it')->click();
+        $this->desk->waitForText('fills cut-out 2 of Screen 1');
+        $this->desk->button('Undo')->click();
+        $this->desk->waitUntil(fn (): bool => ! str_contains($this->desk->text(), 'fills cut-out 2'), 'no slats');
+    }
+
+    public function test_a_cut_out_is_typed_refused_outside_and_round_the_openings_and_the_screen_is_removed_by_its_key(): void
+    {
+        $this->stand();
+        $this->desk->button('Rectangle')->click();
+        $this->desk->hover('elevation', 9000, 4200 + 500);
+        $this->desk->click('elevation', 9000, 4200 + 500);
+        $this->desk->waitFor('[data-cutting="1"]');
+        $this->desk->keys('1200x300', Keys::ENTER);
+        $this->desk->waitUntil(fn (): bool => ($this->shape(2)['height'] ?? 0) == 300, 'as it was typed');
+        self::assertEquals(1200, $this->shape(2)['width']);
+        $this->desk->keys(Keys::ESCAPE);
+        $this->desk->driver->executeScript(
+            'document.querySelector("[data-card]").querySelectorAll("button").forEach((b) => /round the/.test(b.textContent) && b.click())',
+        );
+        $this->desk->waitUntil(fn (): bool => ($this->shape(3)['form'] ?? '') === 'openings', 'round the openings');
+        self::assertCount(7, $this->shape(3)['around']);
+        // where something is cut out already nothing more is taken: said, and nothing is lost
+        $this->desk->click('elevation', 9200, 4200 + 600);
+        $this->desk->waitForText('Cut-out 2 of Screen 1');
+        $this->desk->type('Foot', '9000');
+        $this->desk->waitForText('would take nothing of Screen 1');
+        self::assertSame('9000', $this->desk->value('Foot'));
+        $this->desk->keys(Keys::ESCAPE);
+        $this->desk->button('The whole screen')->click();
+        $this->desk->driver->executeScript("document.querySelector('[data-pane=elevation]').focus()");
+        $this->desk->keys(Keys::DELETE);
+        $this->desk->waitUntil(fn (): bool => $this->screen() === [], 'the screen is removed');
+        // the demo's wind screen is listed with its cut-outs
+        $this->desk->button('Schedules')->click();
+        $this->desk->button('Cut-outs')->click();
+        $this->desk->waitForText('1 280 × 320, corners of 160');
+    }
+}

@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+/** Screens through the API: what the desk is told, what is tried, fetched again, scheduled and taken back. */
+final class ScreensTest extends ProjectCase
+{
+    private function screen(): string
+    {
+        return $this->edit('screen.add', [
+            'walls' => [$this->wall(0)], 'storey' => $this->storey(0), 'gap' => '150 mm', 'thick' => 20, 'height' => 3000,
+        ])->assertOk()->json('chosen.0');
+    }
+
+    /** @param  array<string, mixed>  $shape */
+    private function cut(string $id, array $shape): void
+    {
+        $this->edit('screen.draw', ['id' => $id, 'cut' => true, 'wall' => $this->wall(0), 'shape' => $shape])->assertOk();
+    }
+
+    private function url(string $at = ''): string
+    {
+        return "/api/projects/{$this->project->id}".($at === '' ? '' : "/$at");
+    }
+
+    public function test_the_desk_is_told_what_was_drawn_and_how_it_stands(): void
+    {
+        $id = $this->screen();
+        $this->cut($id, ['form' => 'rectangle', 'u' => 1000, 'v' => 500, 'width' => '1.5 m', 'height' => 800]);
+        $screen = $this->getJson($this->url())->json('screens.0');
+        self::assertSame([[$this->wall(0)], 2], [$screen['before'], count($screen['parts'])]);
+        self::assertSame('1 500 × 800', str_replace("\u{202f}", ' ', $screen['parts'][1]['says']));
+        $placed = array_values(array_filter($this->elevation()['bands'], static fn (array $b): bool => $b['element'] === $id))[0];
+        self::assertSame('screen', $placed['what']);
+        self::assertCount(2, $placed['screen']['shapes'][0]['rings'], 'its outer edge and a hole');
+        // what is typed is told before it is done, and nothing is changed by it
+        $tried = $this->postJson($this->url('edits?try=1'), [
+            'edit' => 'screen.draw', 'base' => $this->project->refresh()->change_number,
+            'args' => ['id' => $id, 'n' => 2, 'shape' => ['width' => 2000]],
+        ])->assertOk()->json('bands.0.screen.area');
+        self::assertEqualsWithDelta($placed['screen']['area'] - 500.0 * 800.0, $tried, 1.0);
+        self::assertEquals(1500, $this->getJson($this->url())->json('screens.0.parts.1.shape.width'));
+    }
+
+    public function test_a_cut_out_that_takes_nothing_is_refused_by_its_reason_and_nothing_is_kept(): void
+    {
+        $id = $this->screen();
+        $refused = $this->edit('screen.draw', ['id' => $id, 'cut' => true, 'wall' => $this->wall(0), 'shape' => [
+            'form' => 'round', 'u' => 1000, 'v' => 9000, 'width' => 500,
+        ]]);
+        $this->assertProblem($refused, 422, 'screen.outside');
+        self::assertCount(1, $this->getJson($this->url())->json('screens.0.parts'));
+    }
+
+    public function test_a_moved_opening_takes_the_cut_out_round_it_along_and_undo_brings_both_back(): void
+    {
+        $opening = $this->place(1000, ['width' => 900, 'height' => 1200]);
+        $id = $this->screen();
+        $this->edit('screen.draw', ['id' => $id, 'cut' => true, 'shape' => ['form' => 'openings', 'around' => [$opening], 'grow' => 100]]);
+        $left = function () use ($id): float {
+            $bands = array_column($this->elevation()['bands'], null, 'element');
+            $ring = array_values(array_filter($bands[$id]['screen']['parts'], static fn (array $p): bool => $p['cut']))[0]['ring'];
+
+            return min(array_filter($ring, static fn (int $i): bool => $i % 2 === 0, ARRAY_FILTER_USE_KEY));
+        };
+        $before = $left();
+        $this->edit('opening.change', ['id' => $opening, 'by' => ['u' => 700]])->assertOk();
+        self::assertEqualsWithDelta($before + 700.0, $left(), 0.01);
+        $this->postJson($this->url('undo'))->assertOk();
+        self::assertEqualsWithDelta($before, $left(), 0.01);
+    }
+
+    public function test_schedules_and_findings_tell_of_screens(): void
+    {
+        $id = $this->screen();
+        $this->cut($id, ['form' => 'round', 'u' => 1000, 'v' => 500, 'width' => 600]);
+        foreach (['screens', 'cut-outs'] as $of) {
+            $rows = $this->getJson($this->url("schedules/$of"))->assertOk()->json('rows');
+            $rows = array_values(array_filter($rows, static fn (array $r): bool => $r['kind'] === 'row'));
+            self::assertSame([[$id]], array_column($rows, 'elements'), $of);
+        }
+        $rules = fn (): array => array_column($this->elevation()['findings'], 'rule');
+        self::assertContains('screen.unheld', $rules(), 'nothing holds it');
+        $this->edit('screen.change', ['id' => $id, 'edges' => true])->assertOk();
+        self::assertNotContains('screen.unheld', $rules());
+        $this->place(3000, ['width' => 900, 'height' => 1200]);
+        self::assertContains('layer.covers', $rules(), 'an opening behind it is covered');
+    }
+}
