@@ -165,6 +165,7 @@ final class Overlay
      */
     private static function where(Curve $part, array $contours): string
     {
+        [$x, $y] = $part->at(0.5);
         foreach ([0.5, 0.31, 0.73] as $share) {
             [$x, $y] = $part->at($share);
             [$dx, $dy] = $part->direction($share);
