@@ -63,6 +63,21 @@ $desk->button('Weather fins')->click();
 $desk->waitFor('[data-graph=reach]');
 sleep(2);
 $shoot('fins');
+// a screen with a cut-out chosen
+$desk->keys(Keys::ESCAPE);
+$desk->css('nav[aria-label="Frontages"] button[title^="North ·"]')->click();
+$desk->ready();
+sleep(1);
+$north = (float) $desk->driver->executeAsyncScript(
+    'const done = arguments[0]; fetch(`/api${location.pathname}`).then((r) => r.json())'
+    .'.then((p) => done(p.frontages.find((f) => f.name === "North").offset));',
+);
+$desk->click('elevation', $north + 300, 3900);
+$desk->waitForText('before one wall');
+$desk->click('elevation', $north + 2880, 3280);
+$desk->waitForText('Cut-out 3 of Wind screen');
+$shoot('screen');
+$desk->keys(Keys::ESCAPE, Keys::ESCAPE);
 $desk->keys(Keys::ESCAPE, Keys::HOME);
 $desk->ready();
 $desk->button('7 findings')->click();
