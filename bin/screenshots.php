@@ -22,7 +22,6 @@ $take = static fn (string $mark) => $desk->css(sprintf('[aria-label="Unit types"
 
 $desk->driver->get($address);
 $desk->signIn();
-$shoot('projects');
 $desk->openProject('Skerrow Pilot House');
 sleep(3);
 $desk->click('elevation', 1730 + 2 * 2280 + 600, 7800 + 1600);

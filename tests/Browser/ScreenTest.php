@@ -75,6 +75,33 @@ final class ScreenTest extends BrowserCase
         $this->desk->waitUntil(fn (): bool => ! str_contains($this->desk->text(), 'fills cut-out 2'), 'no slats');
     }
 
+    public function test_corners_are_dragged_and_battens_fill_a_region_that_is_drawn(): void
+    {
+        $this->stand();
+        $this->draw('Rectangle', 9000, 4200 + 500, 9800, 4200 + 900);
+        $this->desk->waitUntil(fn (): bool => ($this->shape(2)['form'] ?? '') === 'rectangle', 'a rectangle is cut out');
+        $shape = $this->shape(2);
+        $this->desk->click('elevation', $shape['u'] + 400, 4200 + 700);
+        $this->desk->waitFor('[data-corner="2"]');
+        $right = $shape['u'] + $shape['width'];
+        $this->desk->drag('elevation', $right, 4200 + $shape['v'] + $shape['height'], $right + 700, 4200 + $shape['v'] + $shape['height']);
+        $this->desk->waitUntil(fn (): bool => $this->shape(2)['width'] > $shape['width'] + 500, 'its corner is dragged');
+        self::assertEquals([$shape['u'], $shape['v']], [$this->shape(2)['u'], $this->shape(2)['v']], 'the opposite one stays');
+        // a region of the wall beside it
+        $this->desk->css('nav[aria-label="Frontages"] button[title^="North 3"]')->click();
+        $this->desk->ready();
+        sleep(1);
+        $at = (float) $this->desk->driver->executeAsyncScript(
+            'const done = arguments[0]; fetch(`/api${location.pathname}`).then((r) => r.json())'
+            .'.then((p) => done(p.frontages.find((f) => f.name === "North 3").offset));',
+        );
+        $this->desk->click('elevation', $at + 200, 3700);
+        $this->desk->waitForText('Battens in a rectangle');
+        $this->draw('Battens in a rectangle', $at + 300, 3200, $at + 1500, 3900);
+        $this->desk->waitForText('fills a drawn region');
+        self::assertSame([], $this->axe());
+    }
+
     public function test_a_cut_out_is_typed_refused_outside_and_round_the_openings_and_the_screen_is_removed_by_its_key(): void
     {
         $this->stand();

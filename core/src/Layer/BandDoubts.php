@@ -11,9 +11,13 @@ use Isleward\Core\Check\Remedy;
 use Isleward\Core\Check\Rule;
 use Isleward\Core\Check\WallInQuestion;
 use Isleward\Core\Design\Layered;
+use Isleward\Core\Drawing\Symbols;
 use Isleward\Core\Geometry\Tolerance;
 use Isleward\Core\Geometry\Vec2;
+use Isleward\Core\Measure\Area;
 use Isleward\Core\Measure\Length;
+use Isleward\Core\Unit\FreeOpening;
+use Isleward\Core\Unit\SolvedLight;
 
 /** What is doubtful about bands: those that cannot stand, pieces that meet, openings they cover, pins whose piece is gone. */
 final class BandDoubts implements Rule
@@ -71,6 +75,7 @@ final class BandDoubts implements Rule
     {
         $findings = [];
         $fields = FieldsOn::in($wall->design);
+        $units = $wall->design->settings->units;
         foreach ($fields->all($wall->body->host->id()) as $field) {
             $why = $fields->why($field);
             if ($why !== null) {
@@ -78,6 +83,14 @@ final class BandDoubts implements Rule
                     $wall, 'field.cannot', $field, 1.0, $field->name.' cannot stay as it is: '.$why,
                     new Remedy('Remove the field', 'field.remove', ['ids' => [$field->id]]),
                 );
+            }
+            $needs = self::needs($wall, $field);
+            $free = $fields->find($field)?->freeArea();
+            if ($needs !== null && $free !== null && $free < $needs - 1.0) {
+                $findings[] = $this->about($wall, 'field.free', $field, $free / $needs, sprintf(
+                    '%s leaves %s clear before an opening whose leaves open %s: %d %% of that.', $field->name,
+                    Area::format($free, $units), Area::format($needs, $units), (int) floor(100 * $free / $needs),
+                ));
             }
             $shortest = min([INF, ...$fields->find($field)->lengths ?? []]);
             if ($shortest < self::SHORT) {
@@ -88,6 +101,19 @@ final class BandDoubts implements Rule
         }
 
         return $findings;
+    }
+
+    /** What the unit behind a field opens when its leaves stand wide open, mm²; null where it has none, or the field lies in it. */
+    private static function needs(WallInQuestion $wall, Field $field): ?float
+    {
+        $opening = $field->cell === null && $field->out >= 0.0 ? $wall->design->openings[$field->opening ?? ''] ?? null : null;
+        $unit = $opening === null ? null : Symbols::solved($wall->design, $opening);
+        $open = array_sum(array_map(
+            static fn (SolvedLight $light): float => FreeOpening::of($light, 1.0)->area,
+            $unit->lights ?? [],
+        ));
+
+        return $open > 0.0 ? $open : null;
     }
 
     /**

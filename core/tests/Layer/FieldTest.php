@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Tests\Layer;
 
+use Isleward\Core\Building\Bodies;
+use Isleward\Core\Check\Finding;
+use Isleward\Core\Check\Findings;
 use Isleward\Core\Layer\Battens;
 use Isleward\Core\Layer\Field;
 use Isleward\Core\Layer\FieldPieces;
@@ -83,6 +86,26 @@ final class FieldTest extends TestCase
         self::assertEqualsWithDelta(40.0, self::pieces(['shape' => 'tee', 'turn' => 90] + $base, $house)->field->seenWide(), 1e-9);
         $this->expectExceptionMessage('is less than');
         self::pieces(['shape' => 'tee', 'web' => 45] + $base, $house);
+    }
+
+    /** A side-hung window opens nearly all of its light: battens 60 wide clear of each other by 20 leave a quarter of it. */
+    public function test_battens_before_a_unit_that_opens_more_than_they_leave_clear_are_found(): void
+    {
+        $house = House::box();
+        $opening = $house->place(['left' => 2000, 'type' => $house->type('W-03')->id]);
+        $field = $house->do('field.fill', [
+            'opening' => $opening->id, 'wide' => 60, 'deep' => 40, 'battens' => ['by' => 'gap', 'size' => 20],
+        ])->chosen[0];
+        $found = static fn (): array => array_values(array_filter(
+            Findings::of($house->design, Bodies::one($house->design, $house->wall())),
+            static fn (Finding $f): bool => $f->rule === 'field.free',
+        ));
+        self::assertCount(1, $found());
+        self::assertSame([$field], $found()[0]->elements);
+        self::assertLessThan(0.5, $found()[0]->figure);
+        // few and thin ones leave enough, and those that lie in the opening are not before it
+        $house->do('field.change', ['id' => $field, 'out' => -60]);
+        self::assertSame([], $found());
     }
 
     public function test_battens_are_cut_to_a_slope_and_their_areas_add_up(): void

@@ -166,7 +166,8 @@ export type Mode =
 
 /** A shape that is drawn on a screen: places before one wall, u from its left end and the level, and what is typed of its size. */
 export type CutInHand = {
-    screen: string;
+    /** none where the shape is a region of a wall that battens will fill */
+    screen: string | null;
     cut: boolean;
     form: 'rectangle' | 'slot' | 'round' | 'polygon';
     wall: string | null;

@@ -2,6 +2,7 @@ import type { Wall } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { useData } from '../data';
 import { standBand } from '../plan/outlining';
+import { startRegion } from '../screens/cutting';
 import { useDesk } from '../store';
 
 /** The bands that stand before a wall, and one more along it or round its outline. */
@@ -70,6 +71,16 @@ export function BandsBefore({ wall }: { wall: Wall }) {
                     <Button small onClick={() => void standScreen({ walls: [wall.id] })}>
                         A screen before it
                     </Button>
+                    {!wall.arc && (
+                        <>
+                            <Button small onClick={() => startRegion(wall.id, 'rectangle')}>
+                                Battens in a rectangle
+                            </Button>
+                            <Button small onClick={() => startRegion(wall.id, 'polygon')}>
+                                Battens in a polygon
+                            </Button>
+                        </>
+                    )}
                     {many && (
                         <Button small onClick={() => void standScreen({ outline: wall.outline })}>
                             A screen {outline.closed ? 'all round' : 'along'} {outline.name}

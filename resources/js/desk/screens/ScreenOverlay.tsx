@@ -2,9 +2,9 @@ import { useState } from 'react';
 import type { Screen } from '../../api/client';
 import { pointsOf } from '../curtain/grids';
 import { useData } from '../data';
-import type { Size } from '../drawing/view';
+import { toModel, toScreen, type Size } from '../drawing/view';
 import { useDesk, type View } from '../store';
-import { placedScreens } from './placed';
+import { caught, placedScreens } from './placed';
 
 type Drag = { n: number; x: number; y: number; du: number; dv: number; moved: boolean };
 
@@ -78,6 +78,79 @@ export function ScreenOverlay({ screen, view, size }: { screen: Screen; view: Vi
                         );
                     }),
                 )}
+            {chosen.length === 1 && !cutting && data.mayEdit && (
+                <Corners key={chosen[0]} screen={screen} n={chosen[0]!} view={view} size={size} />
+            )}
         </g>
+    );
+}
+
+/** The corners of a cut-out or piece that was drawn, each dragged by itself: of a rectangle the opposite one stays. */
+function Corners({ screen, n, view, size }: { screen: Screen; n: number; view: View; size: Size }) {
+    const data = useData();
+    const [drag, setDrag] = useState<{ i: number; at: [number, number] } | null>(null);
+    const part = screen.parts.find((p) => p.n === n);
+    const frontage = data.frontageOf.get(part?.wall ?? '');
+    if (!part?.wall || !frontage || (part.shape.form !== 'polygon' && part.shape.form !== 'rectangle')) return null;
+    const wall = part.wall;
+    const from = frontage.offset + (frontage.walls[wall] ?? 0);
+    const floor = data.storeys.get(screen.storey)?.floor ?? 0;
+    const { u = 0, v = 0, width = 0, height = 0, points = [] } = part.shape;
+    const corners: number[][] =
+        part.shape.form === 'polygon'
+            ? points
+            : [
+                  [u, v],
+                  [u + width, v],
+                  [u + width, v + height],
+                  [u, v + height],
+              ];
+    const moved = (i: number, [x, y]: [number, number]) => {
+        if (part.shape.form === 'polygon')
+            return { form: 'polygon' as const, points: points.map((p, k) => (k === i ? [x, y - floor, ...p.slice(2)] : p)) };
+        const [ox, oy] = corners[(i + 2) % 4] as [number, number];
+        return {
+            form: 'rectangle' as const,
+            u: Math.min(x, ox),
+            v: Math.min(y - floor, oy),
+            width: Math.abs(x - ox),
+            height: Math.abs(y - floor - oy),
+        };
+    };
+    return (
+        <>
+            {corners.map(([x, y], i) => {
+                const at =
+                    drag?.i === i ? toScreen(view, size, from + drag.at[0], drag.at[1]) : toScreen(view, size, from + x!, floor + y!);
+                return (
+                    <circle
+                        key={i}
+                        data-corner={i}
+                        cx={at.x}
+                        cy={at.y}
+                        r={5}
+                        fill="var(--sheet)"
+                        stroke="var(--tide)"
+                        strokeWidth={2}
+                        style={{ pointerEvents: 'all', cursor: 'crosshair' }}
+                        onPointerDown={(e) => {
+                            e.stopPropagation();
+                            (e.target as Element).setPointerCapture(e.pointerId);
+                            setDrag({ i, at: [x!, floor + y!] });
+                        }}
+                        onPointerMove={(e) => {
+                            if (drag?.i !== i) return;
+                            const box = (e.target as SVGElement).ownerSVGElement!.getBoundingClientRect();
+                            const on = toModel(view, size, e.clientX - box.left, e.clientY - box.top);
+                            setDrag({ i, at: caught(data, screen.id, wall, on.x, on.y, view.k, [n]) });
+                        }}
+                        onPointerUp={() => {
+                            if (drag?.i !== i) return;
+                            void data.edit('screen.draw', { id: screen.id, n, shape: moved(i, drag.at) }).finally(() => setDrag(null));
+                        }}
+                    />
+                );
+            })}
+        </>
     );
 }

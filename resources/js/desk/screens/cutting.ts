@@ -1,5 +1,5 @@
 import type { EditArgs } from '../../api/client';
-import type { Data, Ways } from '../modes';
+import type { Data, Pointer, Ways } from '../modes';
 import { useDesk, type CutInHand } from '../store';
 import { caught, wallUnder } from './placed';
 
@@ -8,6 +8,12 @@ type Shape = NonNullable<EditArgs<'screen.draw'>['shape']>;
 /** Begins to draw a cut-out in a screen, or a piece that is added to it. */
 export function startCutting(screen: string, cut: boolean, form: CutInHand['form']): void {
     useDesk.getState().enter({ is: 'cutting', screen, cut, form, wall: null, points: [], over: null, typed: '' });
+    window.setTimeout(() => document.querySelector<HTMLElement>('[data-pane=elevation]')?.focus({ preventScroll: true }), 50);
+}
+
+/** Begins to draw a region of a wall, to be filled with battens. */
+export function startRegion(wall: string, form: 'rectangle' | 'polygon'): void {
+    useDesk.getState().enter({ is: 'cutting', screen: null, cut: false, form, wall, points: [], over: null, typed: '' });
     window.setTimeout(() => document.querySelector<HTMLElement>('[data-pane=elevation]')?.focus({ preventScroll: true }), 50);
 }
 
@@ -29,20 +35,55 @@ export function shapeOf(hand: CutInHand, points: number[][], floor: number): Sha
     return { form: 'rectangle', u, v: v - floor, width, height, radius: hand.form === 'slot' ? Math.min(width, height) / 2 : 0 };
 }
 
+/** Begun anew; a region of a wall stays on that. */
+const begun = (hand: CutInHand): Partial<CutInHand> => ({ points: [], wall: hand.screen === null ? hand.wall : null, typed: '' });
+
+/** The edit that makes what is drawn: a part of the screen, or battens in the region. */
+async function make(data: Data, hand: CutInHand, shape: Shape): Promise<boolean> {
+    if (hand.screen !== null)
+        return (await data.edit('screen.draw', { id: hand.screen, cut: hand.cut, wall: hand.wall ?? undefined, shape })) !== null;
+    const { u = 0, v = 0, width = 0, height = 0 } = shape as Record<string, number>;
+    const region = shape.points ?? [
+        [u, v],
+        [u + width, v],
+        [u + width, v + height],
+        [u, v + height],
+    ];
+    const done = await data.edit('field.fill', {
+        wall: hand.wall ?? undefined,
+        storey: data.walls.get(hand.wall ?? '')?.base,
+        region,
+        wide: '40 mm',
+        deep: '60 mm',
+        battens: { by: 'fit', size: '60 mm' },
+    });
+    if (done) {
+        useDesk.getState().leave();
+        useDesk.getState().choose(done.chosen);
+    }
+    return done !== null;
+}
+
 async function send(data: Data, hand: CutInHand, shape: Shape): Promise<void> {
-    change({ points: [], wall: null, typed: '' });
-    const done = await data.edit('screen.draw', { id: hand.screen, cut: hand.cut, wall: hand.wall ?? undefined, shape });
+    change(begun(hand));
     // of one that is refused what was drawn stays, unless another was begun meanwhile
-    if (!done)
+    if (!(await make(data, hand, shape)))
         useDesk.setState(({ mode }) =>
             mode.is === 'cutting' && mode.points.length === 0 ? { mode: { ...mode, points: hand.points, wall: hand.wall } } : {},
         );
 }
 
-const floorOf = (data: Data, hand: CutInHand) => {
-    const screen = data.project.screens.find((s) => s.id === hand.screen);
-    return data.storeys.get(screen?.storey ?? '')?.floor ?? 0;
-};
+const screenOf = (data: Data, hand: CutInHand) => data.project.screens.find((s) => s.id === hand.screen);
+
+const floorOf = (data: Data, hand: CutInHand) =>
+    data.storeys.get(screenOf(data, hand)?.storey ?? data.walls.get(hand.wall ?? '')?.base ?? '')?.floor ?? 0;
+
+/** Where a click would be: before which wall, and caught on what is near. */
+function place(data: Data, hand: CutInHand, pointer: Pointer): { wall: string; at: [number, number] } | null {
+    const screen = screenOf(data, hand);
+    const wall = hand.wall ?? (screen ? wallUnder(data, screen, pointer.at.x) : null);
+    return wall ? { wall, at: caught(data, screen?.id ?? null, wall, pointer.at.x, pointer.at.y, pointer.k) } : null;
+}
 
 /** A shape is drawn on a screen: clicks for its corners, or a first one and its size typed. */
 export const cutting: Ways = {
@@ -51,7 +92,7 @@ export const cutting: Ways = {
         const { mode } = useDesk.getState();
         if (mode.is !== 'cutting' || event.ctrlKey || event.metaKey) return false;
         if (event.key === 'Escape' && (mode.points.length > 0 || mode.typed !== '')) {
-            change({ points: [], wall: null, typed: '' });
+            change(begun(mode));
             return true;
         }
         if (event.key === 'Backspace') {
@@ -61,32 +102,23 @@ export const cutting: Ways = {
         if (event.key === 'Enter') {
             const [a] = mode.points;
             const [width, height] = mode.typed.split(/[×x*]/).map((s) => s.trim());
-            if (mode.typed !== '' && a && mode.form !== 'polygon') {
-                if (mode.form === 'round')
-                    void data
-                        .edit('screen.draw', {
-                            id: mode.screen,
-                            cut: mode.cut,
-                            wall: mode.wall ?? undefined,
-                            shape: { form: 'round', u: a[0]!, v: a[1]! - floorOf(data, mode), width },
-                        })
-                        .then((done) => done && change({ points: [], wall: null, typed: '' }));
-                else
-                    void data
-                        .edit('screen.draw', {
-                            id: mode.screen,
-                            cut: mode.cut,
-                            wall: mode.wall ?? undefined,
-                            shape: { form: 'rectangle', u: a[0]!, v: a[1]! - floorOf(data, mode), width, height: height ?? width },
-                        })
-                        .then((done) => done && change({ points: [], wall: null, typed: '' }));
+            if (mode.typed !== '' && a && mode.form !== 'polygon' && mode.screen !== null) {
+                const [u, v] = [a[0], a[1] - floorOf(data, mode)];
+                const round = mode.form === 'round';
+                // sizes as they were typed are lengths to the core, in whatever units
+                const shape = round
+                    ? { form: 'round' as const, u, v, width }
+                    : { form: 'rectangle' as const, u, v, width, height: height ?? width };
+                void data
+                    .edit('screen.draw', { id: mode.screen, cut: mode.cut, wall: mode.wall ?? undefined, shape })
+                    .then((done) => done && change(begun(mode)));
                 return true;
             }
             const shape = mode.form === 'polygon' ? shapeOf(mode, mode.points, floorOf(data, mode)) : null;
             if (shape) void send(data, mode, shape);
             return true;
         }
-        if (/^[\d.,' "m×x*]$/.test(event.key) && mode.points.length > 0 && mode.form !== 'polygon') {
+        if (/^[\d.,' "m×x*]$/.test(event.key) && mode.points.length > 0 && mode.form !== 'polygon' && mode.screen !== null) {
             change({ typed: mode.typed + event.key });
             return true;
         }
@@ -94,18 +126,14 @@ export const cutting: Ways = {
     },
     hover: (data, pointer) => {
         const { mode } = useDesk.getState();
-        const screen = mode.is === 'cutting' ? data.project.screens.find((s) => s.id === mode.screen) : undefined;
-        if (mode.is !== 'cutting' || !screen || pointer?.pane !== 'elevation') return;
-        const wall = mode.wall ?? wallUnder(data, screen, pointer.at.x);
-        if (wall) change({ over: { wall, at: caught(data, screen, wall, pointer.at.x, pointer.at.y, pointer.k) } });
+        const over = mode.is === 'cutting' && pointer?.pane === 'elevation' ? place(data, mode, pointer) : null;
+        if (over) change({ over });
     },
     click: (data, pointer) => {
         const { mode } = useDesk.getState();
-        const screen = mode.is === 'cutting' ? data.project.screens.find((s) => s.id === mode.screen) : undefined;
-        if (mode.is !== 'cutting' || !screen || pointer.pane !== 'elevation') return;
-        const wall = mode.wall ?? wallUnder(data, screen, pointer.at.x);
-        if (!wall) return;
-        const at = caught(data, screen, wall, pointer.at.x, pointer.at.y, pointer.k);
+        const found = mode.is === 'cutting' && pointer.pane === 'elevation' ? place(data, mode, pointer) : null;
+        if (mode.is !== 'cutting' || !found) return;
+        const { wall, at } = found;
         const hand = { ...mode, wall, points: [...mode.points, at] };
         const [first] = mode.points;
         // a polygon closes where it began

@@ -76,11 +76,19 @@ function within(ring: number[], x: number, y: number): boolean {
 const REACH = 8;
 
 /** Of places before a wall the nearest line each way, of those the core named, floors, and edges of other cut-outs; else whole tens. */
-export function caught(data: Data, screen: Screen, wall: string, x: number, y: number, k: number, less: number[] = []): [number, number] {
+export function caught(
+    data: Data,
+    screen: string | null,
+    wall: string,
+    x: number,
+    y: number,
+    k: number,
+    less: number[] = [],
+): [number, number] {
     const frontage = data.frontageOf.get(wall);
     const from = frontage ? frontage.offset + (frontage.walls[wall] ?? 0) : 0;
     const named = frontage && data.elevations.get(frontage.id)?.catches[wall];
-    const rings = placedScreens(data, screen.id)
+    const rings = placedScreens(data, screen ?? 'none')
         .filter((s) => s.placed.host === wall)
         .flatMap((s) => s.seen.parts.filter((p) => !less.includes(p.n)).map((p) => boxOf(p.ring)));
     const across = [...(named?.upright ?? []).map((c) => c.at), ...rings.flatMap(([a, , b]) => [a, b])];
