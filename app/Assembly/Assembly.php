@@ -37,16 +37,21 @@ final class Assembly
 
     /**
      * The project's structure and as many of its openings as an edit needs, with whatever they are placed from.
+     *
+     * @param  bool  $again  it will be asked for again before anything changes, as by what is dragged or typed: then it is kept until then
      */
-    public function design(Project $project, Scope $scope): Design
+    public function design(Project $project, Scope $scope, bool $again = false): Design
     {
         $structure = $this->readyStructure($project);
-        $openings = $this->elements([Kind::Opening->value => $scope->everything
-            ? $this->rows(Kind::Opening, $project)
-            : $this->inScope($project, $scope, $structure)]);
-        if (! $scope->everything) {
-            $openings = $this->withAligned($project, $structure, $openings);
-            $openings = $this->withNamed($project, $structure, $openings);
+        if ($again && ! $scope->everything) {
+            // nothing of a project changes but by a change, which has the next number
+            $key = hash('xxh128', implode(' ', [
+                'near', $project->id, $project->change_number, config()->string('isleward.build'), serialize($scope),
+            ]));
+            /** @var list<Element> $openings */
+            $openings = unserialize(Worked::out($key, fn (): string => serialize($this->openingsIn($project, $scope, $structure))));
+        } else {
+            $openings = $this->openingsIn($project, $scope, $structure);
         }
         $rows = [];
         if ($scope->kept || $scope->everything) {
@@ -56,6 +61,20 @@ final class Assembly
         }
 
         return Design::of($project->settings(), [...$structure, ...$openings, ...$this->elements($rows)]);
+    }
+
+    /**
+     * @param  list<Element>  $structure
+     * @return list<Element>
+     */
+    private function openingsIn(Project $project, Scope $scope, array $structure): array
+    {
+        if ($scope->everything) {
+            return $this->elements([Kind::Opening->value => $this->rows(Kind::Opening, $project)]);
+        }
+        $openings = $this->elements([Kind::Opening->value => $this->inScope($project, $scope, $structure)]);
+
+        return $this->withNamed($project, $structure, $this->withAligned($project, $structure, $openings));
     }
 
     /**

@@ -15,14 +15,21 @@ final class Worked
     /** @param  \Closure(): string  $make */
     public static function out(string $hash, \Closure $make): string
     {
-        $kept = rescue(static fn (): mixed => self::store()->get($hash), report: false);
-        if (is_string($kept)) {
+        $kept = self::find($hash);
+        if ($kept !== null) {
             return $kept;
         }
         $made = $make();
         self::keep($hash, $made);
 
         return $made;
+    }
+
+    public static function find(string $hash): ?string
+    {
+        $kept = rescue(static fn (): mixed => self::store()->get($hash), report: false);
+
+        return is_string($kept) ? $kept : null;
     }
 
     /** Keeps what was worked out in another way. */

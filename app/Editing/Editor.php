@@ -128,7 +128,7 @@ final readonly class Editor
     {
         $edit = Edits::make($name, new Fields($args, $project->settings()->units));
         $scope = $edit->scope();
-        $design = $this->assembly->design($project, $scope);
+        $design = $this->assembly->design($project, $scope, again: true);
         $change = $edit->apply($design, $this->ids);
         $after = $design->after($change);
 
@@ -501,7 +501,7 @@ final readonly class Editor
             return $walls === [] ? [] : null;
         }
         if (! $scope->everything && ! $scope->wallsToo && array_diff(array_keys($walls), $scope->walls) !== []) {
-            $after = $this->assembly->design($project, Scope::onStoreys(array_keys($walls), array_keys($storeys)))
+            $after = $this->assembly->design($project, Scope::onStoreys(array_keys($walls), array_keys($storeys)), again: true)
                 ->after($change);
         }
         $touched = array_flip($change->touched());

@@ -138,6 +138,10 @@ final readonly class DrawingController
         ])]
     public function elevation(Request $request, Project $project, string $frontage): Response
     {
+        $known = $this->known($request, $project, "elevation $frontage", 'application/json');
+        if ($known !== null) {
+            return $known;
+        }
         $structure = new Structure($this->assembly, $project);
         $found = $frontage === 'first' ? $structure->firstFrontage() : $this->found($structure, $frontage);
         if ($found === null) {
@@ -155,6 +159,8 @@ final readonly class DrawingController
             $walls,
         );
 
+        $this->isKnown($project, "elevation $frontage", $hash);
+
         return $this->answer($request, $hash, 'application/json', static fn (): string => json_encode(
             ElevationView::of($structure->with($openings, $walls), $structure->bodies(), $found, $acceptances),
             JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION));
@@ -171,15 +177,18 @@ final readonly class DrawingController
         ])]
     public function plan(Request $request, Project $project, string $storey): Response
     {
+        $known = $this->known($request, $project, "plan $storey", 'application/json');
+        if ($known !== null) {
+            return $known;
+        }
         $structure = new Structure($this->assembly, $project);
         abort_unless($structure->design()->storeys->has($storey), 404);
         $openings = $structure->openings(static fn (Builder $q) => $q->where('storey_id', $storey));
+        $hash = $structure->hash('plan '.$storey, $openings);
+        $this->isKnown($project, "plan $storey", $hash);
 
         return $this->answer(
-            $request, $structure->hash(
-                'plan '.$storey,
-                $openings,
-            ), 'application/json', static function () use ($structure, $openings, $storey): string {
+            $request, $hash, 'application/json', static function () use ($structure, $openings, $storey): string {
                 $design = $structure->with($openings);
                 [$drawing, $units, $walls] = Plan::of($design, $structure->bodies(), $storey);
 
@@ -211,12 +220,18 @@ final readonly class DrawingController
         ])]
     public function scene(Request $request, Project $project, string $frontage): Response
     {
+        $known = $this->known($request, $project, "scene $frontage", 'model/gltf-binary');
+        if ($known !== null) {
+            return $known;
+        }
         $structure = new Structure($this->assembly, $project);
         $found = $this->found($structure, $frontage);
         $openings = $structure->openingsOf($found);
+        $hash = $structure->hash('scene '.$found->id, $openings);
+        $this->isKnown($project, "scene $frontage", $hash);
 
         return $this->answer(
-            $request, $structure->hash('scene '.$found->id, $openings), 'model/gltf-binary', static fn (): string => Glb::write(Scene::of(
+            $request, $hash, 'model/gltf-binary', static fn (): string => Glb::write(Scene::of(
                 $found->name, $structure->with($openings), array_intersect_key($structure->bodies(), $found->walls))));
     }
 
@@ -300,11 +315,47 @@ final readonly class DrawingController
         return $structure->frontage($frontage) ?? abort(404);
     }
 
-    /** @param  \Closure(): string  $make */
-    private function answer(Request $request, string $hash, string $type, \Closure $make): Response
+    /**
+     * What was answered since the latest change, without reading a row for it: nothing of a project changes but by a change, which has the
+     * next number. Null where it was not asked for since, or is not kept any more.
+     */
+    private function known(Request $request, Project $project, string $what, string $type): ?Response
+    {
+        $hash = Worked::find(self::since($project, $what));
+        if ($hash === null) {
+            return null;
+        }
+        $response = self::empty($hash, $type);
+        if ($response->isNotModified($request)) {
+            return $response;
+        }
+        $kept = Worked::find($hash);
+
+        return $kept === null ? null : $response->setContent($kept);
+    }
+
+    private function isKnown(Project $project, string $what, string $hash): void
+    {
+        Worked::keep(self::since($project, $what), $hash);
+    }
+
+    private static function since(Project $project, string $what): string
+    {
+        return hash('xxh128', implode(' ', ['since', $what, $project->id, $project->change_number, config()->string('isleward.build')]));
+    }
+
+    private static function empty(string $hash, string $type): Response
     {
         $response = new Response('', 200, ['Content-Type' => $type, 'Cache-Control' => 'private, no-cache']);
         $response->setEtag($hash);
+
+        return $response;
+    }
+
+    /** @param  \Closure(): string  $make */
+    private function answer(Request $request, string $hash, string $type, \Closure $make): Response
+    {
+        $response = self::empty($hash, $type);
         if (! $response->isNotModified($request)) {
             $response->setContent(Worked::out($hash, $make));
         }

@@ -2,12 +2,10 @@ import { Maximize2 } from 'lucide-react';
 import { startTransition, useEffect, useState, type ReactNode } from 'react';
 import { Group, Panel, Separator } from 'react-resizable-panels';
 import { useParams, useSearchParams } from 'react-router';
-import { Card } from './card/Card';
 import { DataProvider, Ready, Unfolding, useData, useReady } from './data';
 import { ElevationPane } from './elevation/ElevationPane';
 import { PerimeterStrip } from './elevation/PerimeterStrip';
 import { StoreyLadder } from './elevation/StoreyLadder';
-import { Header } from './Header';
 import { useDeskKeys } from './keys';
 import { PlanPane } from './plan/PlanPane';
 import { startOutline } from './plan/outlining';
@@ -19,6 +17,11 @@ import { SectionPane } from './section/SectionPane';
 import { later } from '../ui/later';
 import { resetDesk, useDesk, type Pane } from './store';
 
+/** Where the header will be. */
+const head = <div className="h-[46px] shrink-0 border-b border-hairline bg-sheet" />;
+
+const Header = later('The header', () => import('./Header').then((m) => m.Header), head);
+const Card = later('The card', () => import('./card/Card').then((m) => m.Card), null);
 const Schedules = later('The schedules', () => import('./schedules/Schedules').then((m) => m.Schedules));
 const PicturePane = later('The picture', () => import('./picture/PicturePane').then((m) => m.PicturePane));
 const SettingsDialog = later('The settings', () => import('./SettingsDialog').then((m) => m.SettingsDialog), null);
@@ -97,9 +100,9 @@ function Desk() {
     const stands = useStands();
     return (
         <div className="flex h-full flex-col">
-            <Ready until={<div className="h-[46px] shrink-0 border-b border-hairline bg-sheet" />}>
+            <Ready until={head}>
                 <Doing />
-                <Header />
+                {stands ? <Header /> : head}
                 <OutOfIt />
             </Ready>
             <main className="min-h-0 grow">

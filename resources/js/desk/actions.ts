@@ -133,7 +133,7 @@ export function lookActions(data: Data): Action[] {
                   },
               ]
             : []),
-        ...(some || desk.alone
+        ...(some || bands(data).length > 0 || desk.alone
             ? [{ name: desk.alone ? 'Work on everything again' : 'Work on what is chosen alone', key: 'o', run: () => workAlone(data) }]
             : []),
         ...(openings(data).length + walls(data).length + bands(data).length + desk.cells.length + desk.pieces.length > 0

@@ -87,7 +87,7 @@ function showingOf(
         partial: alone !== null || gone.size > 0 || off('openings') || off('outer') || off('inner'),
         wall: (id) => walls.has(id),
         opening,
-        band: (id) => !off('fins') && !gone.has(id),
+        band: (id) => !off('fins') && !gone.has(id) && (!alone?.layers || alone.layers.includes(id)),
         parts,
         said: [
             ...(alone ? [`all but ${alone.name}`] : []),
@@ -112,20 +112,24 @@ export function toggleSet(id: string): void {
     useDesk.setState((s) => ({ hiddenSets: s.hiddenSets.includes(id) ? s.hiddenSets.filter((k) => k !== id) : [...s.hiddenSets, id] }));
 }
 
-/** Works on what is chosen alone: its wall, storey or frontage, or the openings; asked again, on everything. */
+/** Works on what is chosen alone: its wall, storey or frontage, the openings, or what stands before walls; asked again, on everything. */
 export function workAlone(data: Data): void {
     const { chosen, alone } = useDesk.getState();
     if (alone) return useDesk.setState({ alone: null });
     const openings = chosen.filter((id) => data.openings.has(id));
     const wall = data.walls.get(chosen[0] ?? '');
     const storey = data.storeys.get(chosen[0] ?? '');
-    const next: Alone | null = storey
-        ? { name: `storey ${storey.name}`, storey: storey.id }
-        : wall
-          ? { name: `a wall of ${data.frontageOf.get(wall.id)?.name ?? ''}`, walls: chosen.filter((id) => data.walls.has(id)) }
-          : openings.length > 0
-            ? { name: openings.length === 1 ? 'one opening' : `${openings.length} openings`, openings }
-            : null;
+    const layers = layersOf(data).filter((l) => chosen.includes(l.id));
+    const next: Alone | null =
+        layers.length > 0
+            ? { name: layers.map((l) => l.name).join(' and '), walls: layers.flatMap((l) => l.before), layers: layers.map((l) => l.id) }
+            : storey
+              ? { name: `storey ${storey.name}`, storey: storey.id }
+              : wall
+                ? { name: `a wall of ${data.frontageOf.get(wall.id)?.name ?? ''}`, walls: chosen.filter((id) => data.walls.has(id)) }
+                : openings.length > 0
+                  ? { name: openings.length === 1 ? 'one opening' : `${openings.length} openings`, openings }
+                  : null;
     if (!next) return;
     useDesk.setState({ alone: next });
 }

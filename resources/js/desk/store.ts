@@ -121,7 +121,7 @@ export type Preview = {
 };
 
 /** What is worked on alone. */
-export type Alone = { name: string; walls?: string[]; storey?: string; openings?: string[] };
+export type Alone = { name: string; walls?: string[]; storey?: string; openings?: string[]; layers?: string[] };
 
 export const hideable = {
     openings: 'openings',
