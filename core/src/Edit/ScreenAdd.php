@@ -20,20 +20,7 @@ use Isleward\Core\Measure\Refusal;
  */
 final readonly class ScreenAdd implements Edit
 {
-    private function __construct(private Fields $args)
-    {
-    }
-
-    public static function from(Fields $args): self
-    {
-        return new self($args);
-    }
-
-    public function scope(): Scope
-    {
-        // cut-outs follow openings of any of its walls
-        return Scope::everything();
-    }
+    use OnScreens;
 
     public function apply(Design $design, Ids $ids): Change
     {

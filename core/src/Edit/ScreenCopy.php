@@ -9,7 +9,6 @@ use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Ids;
 use Isleward\Core\Layer\ScreenPart;
 use Isleward\Core\Layer\Screens;
-use Isleward\Core\Measure\Fields;
 use Isleward\Core\Measure\Refusal;
 
 /**
@@ -18,22 +17,9 @@ use Isleward\Core\Measure\Refusal;
  */
 final readonly class ScreenCopy implements Edit
 {
+    use OnScreens;
+
     private const MOST = 500;
-
-    private function __construct(private Fields $args)
-    {
-    }
-
-    public static function from(Fields $args): self
-    {
-        return new self($args);
-    }
-
-    public function scope(): Scope
-    {
-        // cut-outs follow openings of any of its walls
-        return Scope::everything();
-    }
 
     public function apply(Design $design, Ids $ids): Change
     {

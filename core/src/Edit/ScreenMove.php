@@ -9,25 +9,11 @@ use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Ids;
 use Isleward\Core\Layer\ScreenPart;
 use Isleward\Core\Layer\Screens;
-use Isleward\Core\Measure\Fields;
 
 /** Moves pieces and cut-outs of a screen along its wall by "du" and up by "dv". */
 final readonly class ScreenMove implements Edit
 {
-    private function __construct(private Fields $args)
-    {
-    }
-
-    public static function from(Fields $args): self
-    {
-        return new self($args);
-    }
-
-    public function scope(): Scope
-    {
-        // cut-outs follow openings of any of its walls
-        return Scope::everything();
-    }
+    use OnScreens;
 
     public function apply(Design $design, Ids $ids): Change
     {

@@ -9,7 +9,6 @@ use Isleward\Core\Design\Layered;
 use Isleward\Core\Design\Naming;
 use Isleward\Core\Design\Tie;
 use Isleward\Core\Design\Withers;
-use Isleward\Core\Geometry\Contour;
 use Isleward\Core\Layer\Law\Law;
 use Isleward\Core\Measure\Fields;
 use Isleward\Core\Measure\Refusal;
@@ -17,6 +16,7 @@ use Isleward\Core\Measure\Refusal;
 /** Fins or tubes along a line at a storey, as they were said to be: where, how far apart, and what law each of their sizes follows. */
 final readonly class Band implements Layered
 {
+    use Called;
     use Withers;
 
     /**
@@ -94,20 +94,7 @@ final readonly class Band implements Layered
     /** @return list<array{float, float}> */
     private static function profile(Fields $f): array
     {
-        $ring = $profile = [];
-        foreach (array_values($f->array('profile')) as $point) {
-            $point = is_array($point) && array_is_list($point) && count($point) === 2 ? $point : [null, null];
-            $at = new Fields(['x' => $point[0], 'y' => $point[1]]);
-            $profile[] = [$x = (float) $at->shareOrNull('x'), $y = (float) $at->shareOrNull('y')];
-            array_push($ring, $x, $y);
-        }
-        if (count($profile) < 3 || count($profile) > 60) {
-            throw Refusal::because('band.profile', sprintf('A drawn section has 3 to 60 corners; %d were given.', count($profile)));
-        }
-        $contour = Contour::polygon($ring);
-        if ($contour->crossesItself() || abs($contour->area()) < 1e-3) {
-            throw Refusal::because('band.profile_crosses', 'The drawn section crosses itself, or holds next to nothing.');
-        }
+        $profile = DrawnSection::from($f, 'band');
         $turns = [];
         foreach ($profile as $i => [$x, $y]) {
             [$bx, $by] = $profile[($i + 1) % count($profile)];
@@ -144,29 +131,9 @@ final readonly class Band implements Layered
         return $pinned;
     }
 
-    public function id(): string
-    {
-        return $this->id;
-    }
-
     public function kind(): Kind
     {
         return Kind::Band;
-    }
-
-    public function called(): string
-    {
-        return $this->name;
-    }
-
-    public function position(): int
-    {
-        return $this->position;
-    }
-
-    public function outline(): ?string
-    {
-        return $this->outline;
     }
 
     public function storeys(): array

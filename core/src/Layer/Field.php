@@ -21,6 +21,8 @@ use Isleward\Core\Measure\Refusal;
  */
 final readonly class Field implements Layered
 {
+    use Called;
+
     /**
      * @param  string  $wall  on which its region lies
      * @param  string|null  $opening  that it fills; null where its region is drawn
@@ -108,24 +110,9 @@ final readonly class Field implements Layered
     /** @return list<array{float, float}> counter-clockwise */
     private static function profile(Fields $f): array
     {
-        $ring = $profile = [];
-        foreach (array_values($f->array('profile')) as $point) {
-            $point = is_array($point) && array_is_list($point) && count($point) === 2 ? $point : [null, null];
-            $at = new Fields(['x' => $point[0], 'y' => $point[1]]);
-            $profile[] = [$x = (float) $at->shareOrNull('x'), $y = (float) $at->shareOrNull('y')];
-            array_push($ring, $x, $y);
-        }
-        if (count($profile) < 3 || count($profile) > 60) {
-            throw Refusal::because('field.profile', sprintf('A drawn section has 3 to 60 corners; %d were given.', count($profile)),
-                details: ['field' => 'profile']);
-        }
-        $contour = Contour::polygon($ring);
-        if ($contour->crossesItself() || abs($contour->area()) < 1e-3) {
-            throw Refusal::because('field.profile', 'The drawn section crosses itself, or holds next to nothing.',
-                details: ['field' => 'profile']);
-        }
+        $profile = DrawnSection::from($f, 'field');
 
-        return $contour->area() > 0 ? $profile : array_reverse($profile);
+        return Contour::polygon(array_merge(...$profile))->area() > 0 ? $profile : array_reverse($profile);
     }
 
     /** @return list<array{float, float}> */
@@ -184,29 +171,9 @@ final readonly class Field implements Layered
         return $this->shape === BattenShape::Flat && $this->turn === 0.0;
     }
 
-    public function id(): string
-    {
-        return $this->id;
-    }
-
     public function kind(): Kind
     {
         return Kind::Field;
-    }
-
-    public function called(): string
-    {
-        return $this->name;
-    }
-
-    public function position(): int
-    {
-        return $this->position;
-    }
-
-    public function outline(): string
-    {
-        return $this->outline;
     }
 
     public function storeys(): array

@@ -23,6 +23,7 @@ use Isleward\Core\Measure\Refusal;
  */
 final readonly class FloorBand implements Layered
 {
+    use Called;
     use Withers;
 
     /**
@@ -146,29 +147,9 @@ final readonly class FloorBand implements Layered
         });
     }
 
-    public function id(): string
-    {
-        return $this->id;
-    }
-
     public function kind(): Kind
     {
         return Kind::FloorBand;
-    }
-
-    public function called(): string
-    {
-        return $this->name;
-    }
-
-    public function position(): int
-    {
-        return $this->position;
-    }
-
-    public function outline(): ?string
-    {
-        return $this->outline;
     }
 
     public function storeys(): array

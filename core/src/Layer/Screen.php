@@ -19,6 +19,7 @@ use Isleward\Core\Measure\Refusal;
  */
 final readonly class Screen implements Layered
 {
+    use Called;
     use Withers;
 
     private const MOST = 5000;
@@ -96,29 +97,9 @@ final readonly class Screen implements Layered
         return $this->gap + $this->thick;
     }
 
-    public function id(): string
-    {
-        return $this->id;
-    }
-
     public function kind(): Kind
     {
         return Kind::Screen;
-    }
-
-    public function called(): string
-    {
-        return $this->name;
-    }
-
-    public function position(): int
-    {
-        return $this->position;
-    }
-
-    public function outline(): string
-    {
-        return $this->outline;
     }
 
     public function storeys(): array
