@@ -100,7 +100,7 @@ final class ForeignFilesTest extends ProjectCase
             '<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"><line x2="5"/></svg>',
         )->json('file');
         $table = $this->upload('schedule', "Mark,Width,Height\nW1,1200,1500\n")->json('file');
-        $picture = $this->upload('tracing', (string) file_get_contents(base_path('docs/screenshots/projects.png')))->json('file');
+        $picture = $this->upload('tracing', (string) file_get_contents(base_path('docs/screenshots/plan.png')))->json('file');
         $given = ['name' => 'G', 'sheet' => 0, 'header' => 0, 'columns' => []];
         $tracing = ['name' => 'T', 'storeys' => [$this->storey()], 'width' => 9, 'height' => 9, 'scale' => 1, 'x' => 0, 'y' => 0];
         $this->assertProblem($this->edit('given.keep', $given + ['file' => $lines]), 422, 'file.kind');
@@ -123,7 +123,7 @@ final class ForeignFilesTest extends ProjectCase
         $this->edit('tracing.keep', ['id' => $id, 'x' => 500])->assertOk();
         self::assertSame(
             $picture,
-            $this->upload('tracing', (string) file_get_contents(base_path('docs/screenshots/projects.png')))->json('file'),
+            $this->upload('tracing', (string) file_get_contents(base_path('docs/screenshots/plan.png')))->json('file'),
         );
         $this->get("/api/projects/{$this->project->id}/files/$picture")->assertOk();
     }

@@ -81,7 +81,7 @@ final class Furnished
             'tracing',
             '<svg xmlns="http://www.w3.org/2000/svg" width="120" height="80"><path d="M0 0H120V80H0zM10 0v3M22 0v3"/></svg>',
         )['file'];
-        $this->ids['png'] = $upload('tracing', (string) file_get_contents(dirname(__DIR__, 2).'/docs/screenshots/projects.png'))['file'];
+        $this->ids['png'] = $upload('tracing', (string) file_get_contents(dirname(__DIR__, 2).'/docs/screenshots/plan.png'))['file'];
         foreach ($this->keeping() as $kind => $args) {
             $this->ids[$kind] = $this->do("$kind.keep", ['name' => "The first $kind"] + $args)['chosen'][0];
         }
