@@ -13,6 +13,7 @@ use Isleward\Core\Layer\Screen;
 use Isleward\Core\Layer\ScreenFace;
 use Isleward\Core\Layer\ScreenPart;
 use Isleward\Core\Layer\Screens;
+use Isleward\Core\Layer\ScreensDrawn;
 use Isleward\Core\Measure\Length;
 use OpenApi\Attributes as OA;
 
@@ -29,11 +30,13 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'grow', type: 'number'),
     new OA\Property(property: 'around', type: 'array', items: new OA\Items(type: 'string'), description: 'Openings'),
 ])]
-#[OA\Schema(schema: 'ScreenPart', required: ['n', 'cut', 'wall', 'shape', 'says'], properties: [
+#[OA\Schema(schema: 'ScreenPart', required: ['n', 'cut', 'wall', 'shape', 'type', 'mirrored', 'says'], properties: [
     new OA\Property(property: 'n', type: 'integer'),
     new OA\Property(property: 'cut', type: 'boolean'),
     new OA\Property(property: 'wall', type: 'string', nullable: true),
     new OA\Property(property: 'shape', ref: '#/components/schemas/ScreenShape'),
+    new OA\Property(property: 'type', type: 'string', nullable: true, description: 'Of the unit that fills a cut-out'),
+    new OA\Property(property: 'mirrored', type: 'boolean'),
     new OA\Property(property: 'says', type: 'string'),
 ])]
 #[OA\Schema(schema: 'Screen', required: [
@@ -57,9 +60,11 @@ use OpenApi\Attributes as OA;
         description: 'Where no openings are followed, mm²; null where it cannot stand',
     ),
 ])]
-#[OA\Schema(schema: 'PlacedScreen', required: ['shapes', 'parts', 'area'], properties: [
+#[OA\Schema(schema: 'PlacedScreen', required: ['shapes', 'units', 'parts', 'area'], properties: [
     new OA\Property(property: 'shapes', type: 'array', items: new OA\Items(ref: '#/components/schemas/Shape'),
         description: 'x from the wall’s left end, y the level'),
+    new OA\Property(property: 'units', type: 'array', description: 'In its cut-outs',
+        items: new OA\Items(ref: '#/components/schemas/Shape')),
     new OA\Property(property: 'parts', type: 'array', items: new OA\Items(required: ['n', 'cut', 'ring'], properties: [
         new OA\Property(property: 'n', type: 'integer'),
         new OA\Property(property: 'cut', type: 'boolean'),
@@ -129,6 +134,7 @@ final class ScreenView
             'curves' => [], 'graph' => [], 'bounds' => $face->bounds(),
             'screen' => [
                 'shapes' => array_map(static fn ($p): array => Shape::profile(Layer::Screen, $p)->toArray(), $face->region),
+                'units' => array_map(static fn (Shape $s): array => $s->toArray(), ScreensDrawn::units($face)),
                 'parts' => $parts, 'area' => $face->area(),
             ],
         ];

@@ -343,6 +343,11 @@ final class Structure
                 $made += self::named(Curtain::from(new Fields(is_array($values) ? $values : []))->names());
             }
         }
+        foreach ($design->layers as $layer) {
+            if ($layer instanceof Screen && ($walls === [] || array_intersect(Screens::in($design)->wallsOf($layer), $walls) !== [])) {
+                $made += self::named($layer->names());
+            }
+        }
         foreach (array_intersect_key($design->grids, $made) as $grid) {
             $made += self::named($grid->names());
         }

@@ -428,6 +428,14 @@ final readonly class Editor
             }
         }
 
+        // units that fill their cut-outs
+        $types = array_column(array_filter($change->operations, static fn (Operation $o): bool => $o->kind === Kind::Type), 'id');
+        foreach ($types === [] ? [] : $this->ties->naming($project, $types, Tie::MadeOf, Kind::Screen) as $id) {
+            $design ??= $this->assembly->design($project, Scope::none());
+            $screen = $design->layers[$id] ?? null;
+            $walls += $screen instanceof Screen ? array_fill_keys(Screens::in($design)->wallsOf($screen), true) : [];
+        }
+
         return array_map(strval(...), array_keys($walls));
     }
 

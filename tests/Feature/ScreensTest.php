@@ -72,6 +72,27 @@ final class ScreensTest extends ProjectCase
         self::assertEqualsWithDelta($before, $left(), 0.01);
     }
 
+    public function test_a_changed_type_is_seen_in_the_screens_it_stands_in_and_is_not_removed_from_under_them(): void
+    {
+        $id = $this->screen();
+        $type = $this->type('W-03');
+        $this->cut($id, ['form' => 'rectangle', 'u' => 1000, 'v' => 500, 'width' => 1200, 'height' => 1300]);
+        $this->edit('screen.draw', ['id' => $id, 'n' => 2, 'type' => $type])->assertOk();
+        $units = fn (): string => (string) json_encode(array_column($this->elevation()['bands'], null, 'element')[$id]['screen']['units']);
+        $before = $units();
+        self::assertStringContainsString('"glass"', $before);
+        $tree = collect($this->getJson($this->url('types'))->json())->firstWhere('id', $type)['tree'] ?? null;
+        if (! is_array($tree)) {
+            $tree = $this->getJson($this->url("types/$type"))->assertOk()->json('tree');
+        }
+        $tree['frame']['jamb'] = 95;
+        $tree['frame']['head'] = 95;
+        $touched = $this->edit('type.change', ['id' => $type, 'tree' => $tree])->assertOk()->json('touched.walls');
+        self::assertContains($this->wall(0), $touched);
+        self::assertNotSame($before, $units());
+        $this->assertProblem($this->edit('type.remove', ['id' => $type]), 422, 'type.in_cells');
+    }
+
     public function test_schedules_and_findings_tell_of_screens(): void
     {
         $id = $this->screen();

@@ -27,6 +27,7 @@ final readonly class Shape
         public bool $dashed = false,
         public string $text = '',
         public array $curves = [],
+        public bool $before = false,
     ) {
     }
 
@@ -211,6 +212,12 @@ final readonly class Shape
         }
 
         return new self($this->layer, $this->kind, $rings, $this->dashed, $this->text, $curves);
+    }
+
+    /** The same, standing before the wall that it is drawn on: it is drawn over the wall's openings. */
+    public function before(): self
+    {
+        return new self($this->layer, $this->kind, $this->rings, $this->dashed, $this->text, $this->curves, true);
     }
 
     /** The same on another layer. */

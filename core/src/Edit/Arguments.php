@@ -431,7 +431,8 @@ final class Arguments
             'screen.change' => ['id' => A::text()->required(), ...$screen],
             'screen.draw' => [
                 'id' => A::text()->required(), 'n' => A::count()->says('of the piece or cut-out that is changed'), 'cut' => A::flag(),
-                'wall' => A::text(), 'shape' => $shape,
+                'wall' => A::text(), 'shape' => $shape, 'type' => A::text()->says('of the unit that fills a cut-out')->orNull(),
+                'mirrored' => A::flag(),
             ],
             'screen.move' => $parts + ['du' => A::length(), 'dv' => A::length()],
             'screen.copy' => $parts + [

@@ -48,7 +48,7 @@ final readonly class ScreenCopy implements Edit
         $more = [];
         foreach ($to === null ? $steps : [[$du, $dv]] as [$u, $v]) {
             foreach ($chosen as $part) {
-                $more[] = new ScreenPart(0, $part->cut, $to ?? $part->wall, $part->shape->moved($u, $v));
+                $more[] = $part->with($part->shape->moved($u, $v))->copied(0, $to ?? $part->wall);
             }
         }
         [$after, $numbers] = ScreenRules::extended($screen, $more);

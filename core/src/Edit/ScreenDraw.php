@@ -14,7 +14,8 @@ use Isleward\Core\Measure\Refusal;
 
 /**
  * Draws a piece that is added to a screen, or a "cut" taken from it, on a "wall"; or with "n" changes what is given of the shape of one.
- * What is drawn over others is united with them, or taken from all of them.
+ * What is drawn over others is united with them, or taken from all of them. A cut-out that is a rectangle may be filled with a unit of a
+ * "type", "mirrored" or not.
  */
 final readonly class ScreenDraw implements Edit
 {
@@ -30,6 +31,8 @@ final readonly class ScreenDraw implements Edit
             $changed = ScreenPart::from(new Fields([
                 'n' => $part->n, 'cut' => $args->has('cut') ? $args->bool('cut') : $part->cut,
                 'wall' => $args->stringOrNull('wall') ?? $part->wall,
+                'type' => $args->has('type') || array_key_exists('type', $args->all()) ? $args->stringOrNull('type') : $part->type,
+                'mirrored' => $args->has('mirrored') ? $args->bool('mirrored') : $part->mirrored,
                 'shape' => [...(isset($shape['form']) && $shape['form'] !== $part->shape->form->value ? [] : $part->shape->toArray()), ...$shape],
             ], $args->units()));
             $after = ScreenRules::replaced($screen, [$changed]);
@@ -43,6 +46,7 @@ final readonly class ScreenDraw implements Edit
         }
         $part = ScreenPart::from(new Fields([
             'n' => 0, 'cut' => $args->bool('cut'), 'wall' => $args->stringOrNull('wall'), 'shape' => $args->array('shape'),
+            'type' => $args->stringOrNull('type'), 'mirrored' => $args->has('mirrored') && $args->bool('mirrored'),
         ], $args->units()));
         [$after, $numbers] = ScreenRules::extended($screen, [$part]);
 

@@ -23,7 +23,7 @@ final readonly class ScreenMirror implements Edit
         $mirrored = [];
         foreach ($chosen = ScreenRules::chosen($screen, $args->counts('parts')) as $part) {
             ScreenRules::requireDrawn($part);
-            $mirrored[] = $part->with($part->shape->mirrored($about));
+            $mirrored[] = $part->mirrored($about);
         }
         $numbers = array_map(static fn (ScreenPart $p): int => $p->n, $mirrored);
         [$after, $numbers] = $args->bool('keep')

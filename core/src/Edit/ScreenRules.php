@@ -34,6 +34,9 @@ final class ScreenRules
             if ($part->wall !== null && in_array($part->n, $touched, true) && $design->wall($part->wall)->outline !== $after->outline) {
                 throw Refusal::because('screen.other_outline', 'A screen stands before walls of one outline.', [$part->wall]);
             }
+            if ($part->type !== null && in_array($part->n, $touched, true)) {
+                $design->type($part->type);
+            }
             foreach (in_array($part->n, $touched, true) ? $part->shape->around : [] as $opening) {
                 $design->opening($opening);
             }
@@ -101,7 +104,7 @@ final class ScreenRules
         $parts = $screen->parts;
         foreach ($more as $part) {
             $numbers[] = $n;
-            $parts[] = new ScreenPart($n++, $part->cut, $part->wall, $part->shape);
+            $parts[] = $part->copied($n++, $part->wall);
         }
 
         return [$screen->withParts($parts), $numbers];

@@ -8,6 +8,7 @@ use Isleward\Core\Design\Change;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Element;
 use Isleward\Core\Design\Ids;
+use Isleward\Core\Design\Layered;
 use Isleward\Core\Design\Namings;
 use Isleward\Core\Design\Opening;
 use Isleward\Core\Design\Operation;
@@ -43,11 +44,12 @@ final readonly class TypeRemove implements Edit
         ));
         if ($grids !== []) {
             throw Refusal::because('type.in_cells', sprintf(
-                '%s fills cells of curtain walls (%s). Fill those with something else first.',
+                '%s fills cells of curtain walls or cut-outs of screens (%s). Fill those with something else first.',
                 $type->mark,
                 implode(', ', array_unique(array_map(static fn (Element $e): string => match (true) {
                     $e instanceof Pattern => $e->mark(),
                     $e instanceof Opening => $design->label($e),
+                    $e instanceof Layered => $e->called(),
                     default => 'a run',
                 }, $grids))),
             ), array_map(static fn (Element $e): string => $e->id(), $grids));

@@ -26,6 +26,7 @@ final class CutOutSchedule implements Contributor
             new Column('shape', 'Shape', Measured::Text), new Column('width', 'Width', Measured::Length),
             new Column('height', 'Height', Measured::Length), new Column('area', 'Area', Measured::Area, true),
             new Column('edge', 'Edge', Measured::Length, true), new Column('foot', 'Foot over the floor', Measured::Length),
+            new Column('unit', 'Unit', Measured::Text),
             new Column('frontage', 'Frontage', Measured::Text), new Column('storey', 'Storey', Measured::Text),
             new Column('count', 'Count', Measured::Count, true),
         ];
@@ -46,6 +47,7 @@ final class CutOutSchedule implements Contributor
                                 'screen' => $face->screen->name, 'number' => $n,
                                 'shape' => Length::said(Screens::words($face->screen->part($n)), $units), 'width' => $x1 - $x0,
                                 'height' => $y1 - $y0, 'area' => $contour->area(), 'edge' => $contour->perimeter(), 'foot' => $y0 - $floor,
+                                'unit' => ($design->types[$face->screen->part($n)->type ?? ''] ?? null)->mark ?? '',
                                 'frontage' => $frontage->name, 'storey' => $design->storeys->get($face->screen->storey)->name, 'count' => 1,
                             ]);
                         }

@@ -114,6 +114,9 @@ final readonly class Screen implements Layered
 
         return [
             ...Naming::of(Tie::StandsIn, $this->outline, $this->storey),
+            ...Naming::of(Tie::MadeOf, ...array_values(array_unique(array_filter(
+                array_map(static fn (ScreenPart $p): ?string => $p->type, $this->parts), is_string(...),
+            )))),
             ...Naming::of(Tie::Lists, ...array_values(array_unique([...$this->walls, ...$walls, ...$around]))),
         ];
     }

@@ -20,6 +20,7 @@ final readonly class ScreenFace
      * @param  array{ScreenEnd, ScreenEnd}  $ends
      * @param  list<Profile>  $region  out to its ends
      * @param  float  $behind  how far out lies what its returns run back to, mm
+     * @param  list<ScreenUnit>  $units  that fill cut-outs
      * @param  array<int, non-empty-list<Contour>>  $cuts  by number: its cut-outs as they lie, whole
      */
     public function __construct(
@@ -30,6 +31,7 @@ final readonly class ScreenFace
         public array $region,
         public float $behind,
         public array $cuts,
+        public array $units = [],
     ) {
     }
 

@@ -11,6 +11,7 @@ use Isleward\Core\Scene\Contributor;
 use Isleward\Core\Scene\Material;
 use Isleward\Core\Scene\Part;
 use Isleward\Core\Scene\Piece;
+use Isleward\Core\Scene\UnitPieces;
 
 /** Screens in the solid model: one geometry before each wall. */
 final class ScreenParts implements Contributor
@@ -33,6 +34,17 @@ final class ScreenParts implements Contributor
                 ),
                 $screen->id, null, $start->x, $start->y, 0.0, 0.0,
             );
+            foreach ($face->units as $unit) {
+                $at = $face->surface->inPlan($unit->u);
+                $size = round($unit->unit->outline->width(), 3).' '.round($unit->unit->outline->height(), 3);
+                yield new Part(
+                    sprintf('screen unit %s %s %d %s', $unit->type, $size, $screen->part($unit->n)->mirrored, $screen->front()),
+                    static fn (): array => UnitPieces::of(
+                        $unit->unit, $design->settings, -$screen->front(), true, $unit->unit->depth(), null,
+                    ),
+                    $screen->id, null, $at->x, $at->y, $unit->level, $face->surface->angle(),
+                );
+            }
         }
     }
 }

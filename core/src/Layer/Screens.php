@@ -13,6 +13,7 @@ use Isleward\Core\Geometry\Overlay;
 use Isleward\Core\Geometry\Profile;
 use Isleward\Core\Measure\Length;
 use Isleward\Core\Measure\Refusal;
+use Isleward\Core\Unit\Solver;
 
 /** The screens of a design as they stand, each worked out when it is first asked for. */
 final class Screens
@@ -141,7 +142,8 @@ final class Screens
             $idle = array_diff($idle, $did);
             if ($region !== []) {
                 $behind = $this->behind($screen, $wall->id);
-                $faces[$wall->id] = new ScreenFace($screen, $wall->id, $surface, $ends, $region, $behind, $cuts);
+                $units = $this->units($screen, $wall, $cuts);
+                $faces[$wall->id] = new ScreenFace($screen, $wall->id, $surface, $ends, $region, $behind, $cuts, $units);
             }
         }
         if ($faces === []) {
@@ -263,6 +265,41 @@ final class Screens
             throw Refusal::because($why->reason, sprintf('Number %d of %s: %s', $part->n, $screen->name, $why->getMessage()), [$screen->id],
                 $why->details + ['part' => $part->n]);
         }
+    }
+
+    /**
+     * @param  array<int, non-empty-list<Contour>>  $cuts
+     * @return list<ScreenUnit>
+     *
+     * @throws Refusal when a cut-out is too small for its unit, or the wall is an arc
+     */
+    private function units(Screen $screen, Wall $wall, array $cuts): array
+    {
+        $units = [];
+        foreach ($screen->parts as $part) {
+            $type = $this->design->types[$part->type ?? ''] ?? null;
+            if ($type === null || ! isset($cuts[$part->n])) {
+                continue;
+            }
+            $contour = $cuts[$part->n][0];
+            if ($wall->isCurved()) {
+                throw Refusal::because('screen.unit_curved', sprintf(
+                    'Number %d of %s lies before an arc: a unit fills cut-outs before flat walls.', $part->n, $screen->name,
+                ), [$screen->id]);
+            }
+            [$u, $level] = $contour->bounds();
+            try {
+                $unit = Solver::solve($type->tree(), $contour->width(), $contour->height(), $part->mirrored);
+            } catch (Refusal $why) {
+                throw Refusal::because('screen.unit_no_room', sprintf(
+                    'Number %d of %s is %s wide and %s high, too small for %s: %s', $part->n, $screen->name,
+                    Length::mark($contour->width()), Length::mark($contour->height()), $type->mark, $why->getMessage(),
+                ), [$screen->id], $why->details);
+            }
+            $units[] = new ScreenUnit($part->n, $type->id, $u, $level, $unit);
+        }
+
+        return $units;
     }
 
     /** How far out lies what is behind a screen: the front of the nearest other one between it and the wall, or the wall itself, mm. */

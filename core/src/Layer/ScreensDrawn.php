@@ -12,6 +12,9 @@ use Isleward\Core\Drawing\SectionCut;
 use Isleward\Core\Drawing\SeenFace;
 use Isleward\Core\Drawing\Shape;
 use Isleward\Core\Drawing\Symbols;
+use Isleward\Core\Drawing\UnitElevation;
+use Isleward\Core\Drawing\UnitPlan;
+use Isleward\Core\Drawing\UnitSection;
 use Isleward\Core\Geometry\Profile;
 
 /** Screens before walls: seen square on, cut in plan and section with what closes them back. */
@@ -28,6 +31,20 @@ final class ScreensDrawn implements Contributor
         foreach (Screens::in($design)->on($body->host->id()) as $face) {
             foreach ($face->region as $profile) {
                 $shapes[] = Shape::profile(Layer::Screen, $profile);
+            }
+            array_push($shapes, ...self::units($face));
+        }
+
+        return $shapes;
+    }
+
+    /** @return list<Shape> the units in its cut-outs, as they are seen square on */
+    public static function units(ScreenFace $face): array
+    {
+        $shapes = [];
+        foreach ($face->units as $unit) {
+            foreach (UnitElevation::shapes($unit->unit) as $shape) {
+                $shapes[] = $shape->placed($unit->u, $unit->level, 0.0)->before();
             }
         }
 
@@ -53,6 +70,14 @@ final class ScreensDrawn implements Contributor
                             return [$at->x, $at->y];
                         })
                         : $shape->bent($face->surface);
+                }
+            }
+            foreach ($level === null ? [] : $face->units as $unit) {
+                if ($level > $unit->level && $level < $unit->level + $unit->unit->outline->height()) {
+                    foreach (UnitPlan::shapes($unit->unit, -$screen->front(), true, null, $level - $unit->level) as $shape) {
+                        $at = $face->surface->inPlan($unit->u);
+                        $drawn[$screen->id][] = $shape->straight(self::SAGITTA)->placed($at->x, $at->y, $face->surface->angle());
+                    }
                 }
             }
             foreach ($level === null ? [] : $face->wedges() as [$wedge, $low, $high]) {
@@ -95,6 +120,20 @@ final class ScreensDrawn implements Contributor
                     $shapes[] = Shape::area(Layer::Cut, [[$s[0], $low, $s[1], $low, $s[1], $high, $s[0], $high]]);
                 }
             }
+            foreach ($face->units as $unit) {
+                $x = $u - $unit->u;
+                if ($x <= 0.0 || $x >= $unit->unit->outline->width()) {
+                    continue;
+                }
+                [$s0, $s1] = array_map(
+                    static fn (float $out): float => $cut->view->s($surface->inPlan($u, -$out)), [$screen->front(), $screen->front() - 1.0],
+                );
+                foreach (UnitSection::shapes($unit->unit, $x) as $shape) {
+                    $shapes[] = $shape->straight(self::SAGITTA)->mapped(
+                        static fn (float $d, float $y): array => [$s0 + ($s1 - $s0) * $d, $unit->level + $y],
+                    );
+                }
+            }
         }
 
         return $shapes;
@@ -113,6 +152,12 @@ final class ScreensDrawn implements Contributor
             }
             foreach ($screen->region as $profile) {
                 $shapes[] = Shape::area($face->afar ? Layer::Beyond : Layer::Screen, self::on($face, $profile));
+            }
+            foreach (self::units($screen) as $shape) {
+                if ($shape->kind !== 'text') {
+                    $on = $face->afar && $shape->layer !== Layer::Glass ? $shape->on(Layer::Beyond) : $shape;
+                    $shapes[] = $on->straight(self::SAGITTA)->mapped(static fn (float $x, float $y): array => [$face->s($x), $y]);
+                }
             }
         }
 

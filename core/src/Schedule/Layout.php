@@ -203,7 +203,7 @@ final readonly class Layout implements Kept
                 $name,
                 'Cut-outs of screens',
                 'cut-outs',
-                ['shape', 'width', 'height', 'count', 'area', 'edge'],
+                ['shape', 'width', 'height', 'unit', 'count', 'area', 'edge'],
                 true,
                 ['screen'],
                 ['shape'],

@@ -325,7 +325,10 @@ final class CurtainEditsTest extends TestCase
             ['where' => 'everywhere', 'infill' => ['kind' => 'vision']],
             ['where' => 'bays', 'numbers' => [1], 'infill' => ['kind' => 'unit', 'type' => $unit->id]],
         ]]));
-        self::assertStringContainsString('fills cells of curtain walls (CW-01)', $this->refusal('type.remove', ['id' => $unit->id]));
+        self::assertStringContainsString(
+            'fills cells of curtain walls or cut-outs of screens (CW-01)',
+            $this->refusal('type.remove', ['id' => $unit->id]),
+        );
     }
 
     public function test_a_room_stands_on_a_slab_of_its_own(): void

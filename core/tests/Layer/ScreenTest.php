@@ -6,12 +6,16 @@ namespace Isleward\Core\Tests\Layer;
 
 use Isleward\Core\Building\Bodies;
 use Isleward\Core\Building\Frontages;
+use Isleward\Core\Drawing\Layer;
+use Isleward\Core\Drawing\Shape;
+use Isleward\Core\Drawing\Symbols;
 use Isleward\Core\Geometry\Profile;
 use Isleward\Core\Layer\FieldPieces;
 use Isleward\Core\Layer\FieldsOn;
 use Isleward\Core\Layer\Screen;
 use Isleward\Core\Layer\ScreenFace;
 use Isleward\Core\Layer\Screens;
+use Isleward\Core\Layer\ScreensDrawn;
 use Isleward\Core\Layer\ScreenStands;
 use Isleward\Core\Measure\Refusal;
 use Isleward\Core\Scene\Scene;
@@ -226,6 +230,48 @@ final class ScreenTest extends TestCase
         self::assertStringContainsString('is not there any more', (string) FieldsOn::in($this->house->design)->why(
             FieldsOn::field($this->house->design, $field),
         ));
+    }
+
+    public function test_a_unit_fills_a_cut_out_exactly_and_is_in_every_view(): void
+    {
+        $id = $this->screen();
+        $this->cut($id, ['form' => 'rectangle', 'u' => 1000, 'v' => 300, 'width' => 1100, 'height' => 1400]);
+        $type = $this->house->type('W-03');
+        $this->house->do('screen.draw', ['id' => $id, 'n' => 2, 'type' => $type->id]);
+        $unit = $this->face($id)->units[0];
+        self::assertEqualsWithDelta([1100.0, 1400.0], [$unit->unit->outline->width(), $unit->unit->outline->height()], 1e-6);
+        self::assertEqualsWithDelta([1000.0, 300.0], [$unit->u, $unit->level], 1e-6);
+        // its copy has it too, its mirror image mirrored
+        $this->house->do('screen.mirror', ['id' => $id, 'parts' => [2], 'about' => 6000, 'keep' => true]);
+        self::assertTrue(Screens::screen($this->house->design, $id)->part(3)->mirrored);
+        $design = $this->house->design;
+        $bodies = Bodies::of($design);
+        $parts = array_filter(
+            Scene::of('test', $design, [$bodies[$this->south]])->parts,
+            static fn ($p): bool => str_starts_with($p->geometry, 'screen unit'),
+        );
+        self::assertCount(2, $parts);
+        $glass = static fn (array $shapes): int => count(array_filter($shapes, static fn (Shape $s): bool => $s->layer === Layer::Glass));
+        self::assertGreaterThan(1, $glass((new ScreensDrawn)->elevation($design, $bodies[$this->south], new Symbols)));
+        $plan = (new ScreensDrawn)->plan($design, $bodies[$this->south], $this->house->storey(0), 180.0)[$id];
+        self::assertGreaterThan(1, $glass($plan));
+        // in plan before the wall, whose face lies at y = 0: its glass within the depth of the unit behind the screen's front
+        foreach ($plan as $shape) {
+            foreach ($shape->layer === Layer::Glass ? $shape->rings : [] as $ring) {
+                $ys = array_filter($ring, static fn (int $i): bool => $i % 2 === 1, ARRAY_FILTER_USE_KEY);
+                self::assertLessThan(0.0, max($ys));
+                self::assertGreaterThan(-171.0, min($ys));
+            }
+        }
+        // too small for it is refused, and so is a round one
+        try {
+            $this->house->do('screen.draw', ['id' => $id, 'n' => 2, 'shape' => ['width' => 60]]);
+            self::fail('It was made smaller than its unit.');
+        } catch (Refusal $refusal) {
+            self::assertSame('screen.unit_no_room', $refusal->reason);
+        }
+        $this->expectExceptionMessage('rectangle with sharp corners');
+        $this->house->do('screen.draw', ['id' => $id, 'n' => 2, 'shape' => ['radius' => 40]]);
     }
 
     public function test_a_cut_out_round_openings_follows_them(): void

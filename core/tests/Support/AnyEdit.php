@@ -378,6 +378,7 @@ final class AnyEdit
                 ['shape' => ['form' => 'round', 'u' => mt_rand(0, 4000), 'v' => mt_rand(0, 500), 'width' => mt_rand(200, 500)]],
                 ['shape' => ['form' => 'openings', 'around' => [$opening], 'grow' => mt_rand(0, 200)]],
                 ['n' => mt_rand(1, 4), 'shape' => ['grow' => mt_rand(-20, 90)]],
+                ['n' => $pick($parts), 'type' => $pick($design->types)?->id, 'mirrored' => (bool) mt_rand(0, 1)],
             ]),
             'screen.move' => ['id' => $screen, 'parts' => [$pick($parts)], 'du' => mt_rand(-300, 300) / 7],
             'screen.copy' => ['id' => $screen, 'parts' => [$pick($parts)]]

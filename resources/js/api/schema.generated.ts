@@ -2361,6 +2361,9 @@ export interface components {
             cut: boolean;
             wall: string | null;
             shape: components["schemas"]["ScreenShape"];
+            /** @description Of the unit that fills a cut-out */
+            type: string | null;
+            mirrored: boolean;
             says: string;
         };
         Screen: {
@@ -2387,6 +2390,8 @@ export interface components {
         PlacedScreen: {
             /** @description x from the wall’s left end, y the level */
             shapes: components["schemas"]["Shape"][];
+            /** @description In its cut-outs */
+            units: components["schemas"]["Shape"][];
             parts: {
                 n: number;
                 cut: boolean;
@@ -3761,6 +3766,8 @@ export interface components {
                 grow?: number | string;
                 around?: string[];
             };
+            type?: string | null;
+            mirrored?: boolean;
         };
         ScreenMoveArgs: {
             id: string;

@@ -1,10 +1,10 @@
 import type { Elevation, Frontage } from '../../api/client';
 import { colour } from '../../ui/theme';
-import { place } from '../drawing/paint';
+import { paintStrokes, pens, place } from '../drawing/paint';
 import type { Size } from '../drawing/view';
 import type { Showing } from '../showing';
 import type { View } from '../store';
-import { pathOf } from '../screens/placed';
+import { pathOf, unitsOf } from '../screens/placed';
 import { BOX } from './placed';
 
 /** Fins and tubes over what they stand before: filled rectangles, which thousands of are quick. */
@@ -37,6 +37,7 @@ export function paintBands(
             ctx.fill(pathOf(band.screen), 'evenodd');
             ctx.lineWidth = (lit ? 1.6 : 1) / view.k;
             ctx.stroke(pathOf(band.screen));
+            if (showing.units) paintStrokes(ctx, unitsOf(band.screen), pens(), view.k);
         }
         const { boxes } = band;
         const { k } = view;

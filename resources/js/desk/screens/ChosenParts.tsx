@@ -1,5 +1,6 @@
 import type { EditArgs, Screen, ScreenPart } from '../../api/client';
 import { Button } from '../../ui/Button';
+import { Choice } from '../../ui/Choice';
 import { Figure } from '../card/Figure';
 import { Heading, Sentence, useAsk, useSend } from '../card/parts';
 import { useData } from '../data';
@@ -22,6 +23,7 @@ export function ChosenParts({ screen, parts }: { screen: Screen; parts: ScreenPa
                 note={one?.says ?? 'Click with Shift for one more or one less'}
             />
             {one && <PartFigures screen={screen} part={one} />}
+            {one?.cut && one.shape.form === 'rectangle' && !one.shape.radius && <UnitIn screen={screen} part={one} />}
             {data.mayEdit && (
                 <>
                     <Arranging screen={screen} parts={parts} />
@@ -114,6 +116,44 @@ function PartFigures({ screen, part }: { screen: Screen; part: ScreenPart }) {
                 </>
             )}
             {grown}.
+        </Sentence>
+    );
+}
+
+/** The unit of the rack that fills a cut-out, or none. */
+function UnitIn({ screen, part }: { screen: Screen; part: ScreenPart }) {
+    const data = useData();
+    const ask = useAsk();
+    const fill = (to: { type: string | null; mirrored?: boolean }) => void ask('screen.draw', { id: screen.id, n: part.n, ...to });
+    return (
+        <Sentence>
+            Filled with{' '}
+            <Choice
+                label="Unit in it"
+                value={part.type ?? 'none'}
+                options={[
+                    { value: 'none', label: 'no unit' },
+                    ...data.project.types.map((t) => ({ value: t.id, label: `${t.mark} ${t.name}` })),
+                ]}
+                disabled={!data.mayEdit}
+                onChange={(to) => fill({ type: to === 'none' ? null : to })}
+            />
+            {part.type !== null && (
+                <>
+                    ,{' '}
+                    <Choice
+                        label="Which way round"
+                        value={part.mirrored ? 'mirrored' : 'plain'}
+                        options={[
+                            { value: 'plain', label: 'as at the bench' },
+                            { value: 'mirrored', label: 'mirrored' },
+                        ]}
+                        disabled={!data.mayEdit}
+                        onChange={(to) => fill({ type: part.type, mirrored: to === 'mirrored' })}
+                    />
+                </>
+            )}
+            .
         </Sentence>
     );
 }

@@ -1,6 +1,6 @@
 import type { PlacedBand, Screen } from '../../api/client';
 import type { useData } from '../data';
-import { strokes } from '../drawing/paint';
+import { strokes, type Stroke } from '../drawing/paint';
 
 type Data = ReturnType<typeof useData>;
 
@@ -25,6 +25,15 @@ export function pathOf(seen: FoundScreen['seen']): Path2D {
     let path = paths.get(seen);
     if (!path) paths.set(seen, (path = strokes(seen.shapes)[0]?.path ?? new Path2D()));
     return path;
+}
+
+const drawn = new WeakMap<object, Stroke[]>();
+
+/** The units in its cut-outs, as they are drawn. */
+export function unitsOf(seen: FoundScreen['seen']): Stroke[] {
+    let made = drawn.get(seen);
+    if (!made) drawn.set(seen, (made = strokes(seen.units)));
+    return made;
 }
 
 let asking: CanvasRenderingContext2D | null = null;
