@@ -15,7 +15,7 @@ use OpenApi\Attributes as OA;
 /** Fields of battens as the desk shows them on a wall, and what their battens come to. */
 #[OA\Schema(schema: 'Field', required: [
     'id', 'name', 'position', 'outline', 'wall', 'storey', 'opening', 'region', 'angle', 'shape', 'wide', 'deep', 'turn', 'out', 'battens',
-    'finish', 'screen', 'cut', 'cell', 'web', 'profile', 'frameWide', 'frameDeep',
+    'finish', 'screen', 'cut', 'cell', 'web', 'profile', 'frameWide', 'frameDeep', 'turnLaw',
 ], properties: [
     new OA\Property(property: 'id', type: 'string'),
     new OA\Property(property: 'name', type: 'string'),
@@ -37,6 +37,9 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'wide', type: 'number'),
     new OA\Property(property: 'deep', type: 'number'),
     new OA\Property(property: 'turn', type: 'number', description: 'Degrees'),
+    new OA\Property(property: 'turnLaw', description: 'That drives it instead, from the first batten to the last', anyOf: [
+        new OA\Schema(ref: '#/components/schemas/Law'), new OA\Schema(type: 'null'),
+    ]),
     new OA\Property(property: 'out', type: 'number', description: 'Of their backs from the outer face; negative behind it'),
     new OA\Property(property: 'battens', required: ['by', 'size', 'count', 'ends', 'left'], properties: [
         new OA\Property(property: 'by', type: 'string', enum: ['pitch', 'gap', 'count', 'fit']),

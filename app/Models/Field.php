@@ -28,7 +28,8 @@ class Field extends Model implements HoldsElement
             'screen' => 'screen_id', 'cut' => 'cut', 'cell' => 'cell',
             'web' => 'web', 'profile' => 'profile',
             'frameWide' => 'frame_wide', 'frameDeep' => 'frame_deep',
-            'wide' => 'wide', 'deep' => 'deep', 'turn' => 'turn', 'out' => 'outset', 'battens' => 'battens', 'finish' => 'finish',
-        ], json: ['region', 'battens', 'profile']);
+            'wide' => 'wide', 'deep' => 'deep', 'turn' => 'turn', 'turnLaw' => 'turn_law',
+            'out' => 'outset', 'battens' => 'battens', 'finish' => 'finish',
+        ], json: ['region', 'battens', 'profile', 'turnLaw']);
     }
 }

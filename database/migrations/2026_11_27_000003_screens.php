@@ -37,6 +37,7 @@ return new class extends Migration
             $table->double('web')->default(0);
             $table->double('frame_wide')->default(0);
             $table->double('frame_deep')->default(0);
+            $table->json('turn_law')->nullable();
         });
         DB::table('fields')->where('is_round', true)->update(['shape' => 'round']);
         Schema::table('fields', static function (Blueprint $table): void {
@@ -51,7 +52,7 @@ return new class extends Migration
         });
         DB::table('fields')->where('shape', 'round')->update(['is_round' => true]);
         Schema::table('fields', static function (Blueprint $table): void {
-            $table->dropColumn(['screen_id', 'cut', 'cell', 'shape', 'profile', 'web', 'frame_wide', 'frame_deep']);
+            $table->dropColumn(['screen_id', 'cut', 'cell', 'shape', 'profile', 'web', 'frame_wide', 'frame_deep', 'turn_law']);
         });
         Schema::dropIfExists('screens');
     }

@@ -367,7 +367,8 @@ final class Arguments
             'screen' => A::text(), 'cut' => A::count(), 'cell' => A::text()->says('“cell 2 1”, of the opening or the wall'),
             'shape' => A::choice(BattenShape::class), 'web' => A::length(), 'profile' => A::list(A::list(A::number())),
             'frameWide' => A::length(), 'frameDeep' => A::length(),
-            'wide' => A::length(), 'deep' => A::length(), 'turn' => A::number()->says('degrees'), 'out' => A::length(),
+            'wide' => A::length(), 'deep' => A::length(), 'turn' => A::number()->says('degrees'),
+            'turnLaw' => A::open('a law from the first batten to the last: its kind and its figures')->orNull(), 'out' => A::length(),
             'battens' => A::object([
                 'by' => A::choice(BattensBy::class), 'size' => A::length(), 'count' => A::count(), 'ends' => A::flag(),
                 'left' => A::choice(LeftOver::class),

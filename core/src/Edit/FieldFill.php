@@ -52,6 +52,9 @@ final readonly class FieldFill implements Edit
         if (isset($given['battens'], $values['battens']) && is_array($given['battens']) && is_array($values['battens'])) {
             $given['battens'] = [...$values['battens'], ...$given['battens']];
         }
+        if (isset($given['turn']) && ! isset($given['turnLaw'])) {
+            $given['turnLaw'] = null; // the same for all again
+        }
         $host = $design->wall($wall);
         $field = Field::from(new Fields([
             ...$values, 'storey' => $host->base, ...$before === null ? [] : ['storey' => $before->storey], ...$given, 'wall' => $host->id,

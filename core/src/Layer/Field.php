@@ -10,6 +10,8 @@ use Isleward\Core\Design\Naming;
 use Isleward\Core\Design\Tie;
 use Isleward\Core\Geometry\Contour;
 use Isleward\Core\Geometry\Vec2;
+use Isleward\Core\Layer\Law\Driven;
+use Isleward\Core\Layer\Law\Law;
 use Isleward\Core\Measure\Fields;
 use Isleward\Core\Measure\Length;
 use Isleward\Core\Measure\Refusal;
@@ -34,6 +36,7 @@ final readonly class Field implements Layered
      * @param  float  $wide  of a batten over the region, before it is turned, mm
      * @param  float  $deep  outward, mm
      * @param  float  $turn  about its own axis, degrees
+     * @param  Law|null  $turnLaw  that drives it instead, from the first batten to the last
      * @param  float  $out  of its back from the wall's outer face, mm; negative behind that
      * @param  float  $web  how thick a tee is, mm
      * @param  list<array{float, float}>  $profile  of a drawn section, as shares of its width and depth
@@ -57,6 +60,7 @@ final readonly class Field implements Layered
         public float $wide,
         public float $deep,
         public float $turn,
+        public ?Law $turnLaw,
         public float $out,
         public Battens $battens,
         public ?string $finish,
@@ -77,6 +81,8 @@ final readonly class Field implements Layered
                 'field' => 'turn',
             ]);
         }
+        $law = $f->has('turnLaw') ? Law::from($f->fields('turnLaw'), Driven::Angle) : null;
+        $law = $law?->same() === null ? $law : null;
         // as it was kept before there were other shapes
         $round = $f->bool('round', false) ? BattenShape::Round : BattenShape::Flat;
         $shape = $f->choice('shape', BattenShape::class, $round);
@@ -99,7 +105,8 @@ final readonly class Field implements Layered
             $f->string('id'), $f->name('name'), $f->int('position'), $f->string('outline'), $f->string('wall'), $f->string('storey'),
             $opening, $region, $screen, $screen === null ? null : $f->int('cut'), $screen === null ? $cell : null,
             $f->has('angle') ? fmod($f->number('angle'), 180.0) : 0.0, $shape, $wide, $deep,
-            $shape === BattenShape::Round ? 0.0 : $turn, $f->has('out') ? $f->length('out') : 0.0,
+            $shape === BattenShape::Round ? 0.0 : $turn, $shape === BattenShape::Round ? null : $law,
+            $f->has('out') ? $f->length('out') : 0.0,
             Battens::from($f->has('battens') ? $f->fields('battens') : new Fields([], $f->units())), $f->stringOrNull('finish'),
             $web, $shape === BattenShape::Drawn ? self::profile($f) : [], $frame,
             $frame === 0.0 ? 0.0 : ($f->has('frameDeep') && $f->length('frameDeep') !== 0.0
@@ -139,27 +146,48 @@ final readonly class Field implements Layered
         return $contour->area() > 0 ? $region : array_reverse($region);
     }
 
-    /** How wide one is seen, as it is turned, mm. */
-    public function seenWide(): float
+    /**
+     * How far one of so many is turned about its own axis, degrees.
+     *
+     * @throws Refusal where its law turns one by more than it may be
+     */
+    public function turnOf(int $i, int $count): float
     {
-        [$x0, , $x1] = $this->section()->bounds();
+        $turn = $this->turnLaw?->at($count < 2 ? 0.5 : $i / ($count - 1), $i) ?? $this->turn;
+        if (abs($turn) > 90.0) {
+            throw Refusal::because('field.turn', sprintf(
+                'A batten is turned by 90° at the most; the law turns number %d by %s°.', $i + 1, round($turn, 1),
+            ), [$this->id], ['field' => 'turnLaw']);
+        }
+
+        return $turn;
+    }
+
+    /** How wide one is seen, as it is turned, mm. */
+    public function seenWide(?float $turn = null): float
+    {
+        [$x0, , $x1] = $this->section($turn)->bounds();
 
         return $x1 - $x0;
     }
 
     /** How far outward one reaches, as it is turned, mm. */
-    public function reach(): float
+    public function reach(?float $turn = null): float
     {
-        [, $y0, , $y1] = $this->section()->bounds();
+        [, $y0, , $y1] = $this->section($turn)->bounds();
 
         return $y1 - $y0;
     }
 
-    /** Of one as it is turned, about its middle: x over its region, y outward, mm. */
-    public function section(): Contour
+    /**
+     * Of one as it is turned, about its middle: x over its region, y outward, mm.
+     *
+     * @param  float|null  $turn  degrees; null for what all are turned by
+     */
+    public function section(?float $turn = null): Contour
     {
         return $this->shape->section($this->wide, $this->deep, $this->web, $this->profile)
-            ->turned(deg2rad($this->turn), new Vec2(0.0, 0.0));
+            ->turned(deg2rad($turn ?? $this->turn), new Vec2(0.0, 0.0));
     }
 
     /**
@@ -168,7 +196,7 @@ final readonly class Field implements Layered
      */
     public function isCutToShape(): bool
     {
-        return $this->shape === BattenShape::Flat && $this->turn === 0.0;
+        return $this->shape === BattenShape::Flat && $this->turn === 0.0 && $this->turnLaw === null;
     }
 
     public function kind(): Kind
@@ -195,7 +223,8 @@ final readonly class Field implements Layered
             'id' => $this->id, 'name' => $this->name, 'position' => $this->position, 'outline' => $this->outline, 'wall' => $this->wall,
             'storey' => $this->storey, 'opening' => $this->opening, 'region' => $this->region, 'screen' => $this->screen,
             'cut' => $this->cut, 'cell' => $this->cell, 'angle' => $this->angle, 'shape' => $this->shape->value, 'wide' => $this->wide,
-            'deep' => $this->deep, 'turn' => $this->turn, 'out' => $this->out, 'battens' => $this->battens->toArray(),
+            'deep' => $this->deep, 'turn' => $this->turn, 'turnLaw' => $this->turnLaw?->toArray(),
+            'out' => $this->out, 'battens' => $this->battens->toArray(),
             'finish' => $this->finish, 'web' => $this->web, 'profile' => $this->profile, 'frameWide' => $this->frameWide,
             'frameDeep' => $this->frameDeep,
         ];

@@ -36,9 +36,10 @@ final class FieldParts implements Contributor
                 $key,
                 static function () use ($pieces, $field, $foot, $material): array {
                     $solids = array_map(
-                        static fn (Contour $c, float $length): Solid => new FieldSolid($field, $c, $length),
+                        static fn (Contour $c, float $length, float $turn): Solid => new FieldSolid($field, $c, $length, $turn),
                         $pieces->pieces,
                         $pieces->lengths,
+                        $pieces->turns,
                     );
                     if ($pieces->frame !== null) {
                         $solids[] = new Prism($pieces->frame, $field->out, $field->frameDeep);

@@ -24,6 +24,7 @@ final readonly class FieldPieces
      * @param  list<float>  $lengths  of each along its run, mm
      * @param  float  $gap  clear between two, mm
      * @param  Profile|null  $frame  round the battens, within the region
+     * @param  list<float>  $turns  of each about its own axis, degrees
      */
     private function __construct(
         public Field $field,
@@ -32,6 +33,7 @@ final readonly class FieldPieces
         public array $lengths,
         public float $gap,
         public ?Profile $frame,
+        public array $turns,
     ) {
     }
 
@@ -44,15 +46,19 @@ final readonly class FieldPieces
         // turned so that the battens run upright
         $turned = $region->turned(-deg2rad($field->angle), $about);
         [$x0, , $x1] = $turned->bounds();
-        $wide = $field->seenWide();
-        [$starts, $gap] = $field->battens->over($x1 - $x0, $wide);
-        $pieces = $lengths = [];
-        foreach ($starts as $start) {
-            foreach (self::between($field, $turned, $x0 + $start, $x0 + $start + $wide) as $piece) {
+        [$starts, $gap, $wide] = self::spaced($field, $x1 - $x0);
+        $pieces = $lengths = $turns = [];
+        $count = count($starts);
+        foreach ($starts as $k => $start) {
+            $turn = $field->turnOf($k, $count);
+            $own = $field->turnLaw === null ? $wide : $field->seenWide($turn);
+            $from = $x0 + $start + ($wide - $own) / 2;
+            foreach (self::between($field, $turned, $from, $from + $own) as $piece) {
                 [, $y0, , $y1] = $piece->bounds();
                 if ($y1 - $y0 >= self::SLIVER) {
                     $pieces[] = $piece->turned(deg2rad($field->angle), $about);
                     $lengths[] = $y1 - $y0;
+                    $turns[] = $turn;
                 }
             }
         }
@@ -60,7 +66,31 @@ final readonly class FieldPieces
             throw Refusal::because('field.none', sprintf('Nothing of %s would be left within its region.', $field->name), [$field->id]);
         }
 
-        return new self($field, $whole, $pieces, $lengths, $gap, $frame);
+        return new self($field, $whole, $pieces, $lengths, $gap, $frame, $turns);
+    }
+
+    /**
+     * Where battens begin over a clear width, what is clear between two, and how wide each of their places is: as wide as the one that is
+     * seen widest.
+     *
+     * @return array{non-empty-list<float>, float, float}
+     */
+    private static function spaced(Field $field, float $clear): array
+    {
+        $wide = $field->seenWide();
+        [$starts, $gap] = $field->battens->over($clear, $wide);
+        // how many there are hangs on how wide they are, and how they are turned on how many
+        for ($again = 0; $field->turnLaw !== null && $again < 20; $again++) {
+            $count = count($starts);
+            $widest = max(array_map(static fn (int $i): float => $field->seenWide($field->turnOf($i, $count)), array_keys($starts)));
+            if ($widest <= $wide + 1e-6 && $again > 0) {
+                break;
+            }
+            $wide = $again === 0 ? $widest : max($wide, $widest);
+            [$starts, $gap] = $field->battens->over($clear, $wide);
+        }
+
+        return [$starts, $gap, $wide];
     }
 
     /**

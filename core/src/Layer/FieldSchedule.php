@@ -60,7 +60,7 @@ final class FieldSchedule implements Contributor
                             'field' => $field->name, 'section' => self::section($field, $units),
                             'length' => round($pieces->lengths[$i], 1), 'cut' => $square ? 'square' : 'to the region', 'count' => 1,
                             'total' => $pieces->lengths[$i], 'area' => abs($piece->area()),
-                            'volume' => (new FieldSolid($field, $piece, $pieces->lengths[$i]))->volume(),
+                            'volume' => (new FieldSolid($field, $piece, $pieces->lengths[$i], $pieces->turns[$i]))->volume(),
                         ] + $where);
                     }
                 }

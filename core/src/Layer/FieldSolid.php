@@ -16,7 +16,7 @@ final readonly class FieldSolid implements Solid
 {
     private Solid $solid;
 
-    public function __construct(Field $field, Contour $piece, float $length)
+    public function __construct(Field $field, Contour $piece, float $length, ?float $turn = null)
     {
         if ($field->isCutToShape()) {
             $this->solid = new Prism(new Profile($piece), $field->out, $field->deep);
@@ -24,7 +24,7 @@ final readonly class FieldSolid implements Solid
             return;
         }
         // a section as it is turned run along its length, then laid at its angle about its middle
-        $section = $field->section();
+        $section = $field->section($turn);
         [$mx, $my] = $piece->firstMoments();
         [$cx, $cy] = [$mx / $piece->area(), $my / $piece->area()];
         $lie = deg2rad($field->angle);

@@ -97,9 +97,9 @@ final class FieldsDrawn implements Contributor
     /** @return list<array{float, float, float}> from, to, and how deep what is cut there is */
     private static function spans(FieldPieces $pieces, bool $upright, float $at): array
     {
-        $depth = $pieces->field->reach();
         $out = [];
-        foreach ($pieces->pieces as $piece) {
+        foreach ($pieces->pieces as $i => $piece) {
+            $depth = $pieces->field->reach($pieces->turns[$i]);
             foreach ($piece->spans($upright, $at) as [$from, $to]) {
                 $out[] = [$from, $to, $depth];
             }

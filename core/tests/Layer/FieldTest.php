@@ -7,6 +7,7 @@ namespace Isleward\Core\Tests\Layer;
 use Isleward\Core\Building\Bodies;
 use Isleward\Core\Check\Finding;
 use Isleward\Core\Check\Findings;
+use Isleward\Core\Geometry\Contour;
 use Isleward\Core\Layer\Battens;
 use Isleward\Core\Layer\Field;
 use Isleward\Core\Layer\FieldPieces;
@@ -86,6 +87,27 @@ final class FieldTest extends TestCase
         self::assertEqualsWithDelta(40.0, self::pieces(['shape' => 'tee', 'turn' => 90] + $base, $house)->field->seenWide(), 1e-9);
         $this->expectExceptionMessage('is less than');
         self::pieces(['shape' => 'tee', 'web' => 45] + $base, $house);
+    }
+
+    /** 60 × 20, turned by 0°, 30° and 60°: seen 60, 60 cos 30 + 20 sin 30 = 61.96, 60 cos 60 + 20 sin 60 = 47.32 wide. */
+    public function test_a_law_turns_battens_from_the_first_to_the_last(): void
+    {
+        $house = House::box();
+        $pieces = self::pieces(['region' => [[0, 0], [1000, 0], [1000, 2000], [0, 2000]], 'wide' => 60, 'deep' => 20,
+            'turnLaw' => ['kind' => 'ramp', 'from' => 0, 'to' => 60], 'battens' => ['by' => 'count', 'count' => 3]], $house);
+        self::assertEqualsWithDelta([0.0, 30.0, 60.0], $pieces->turns, 1e-9);
+        $wide = array_map(static fn (Contour $c): float => $c->width(), $pieces->pieces);
+        self::assertEqualsWithDelta([60.0, 60 * cos(M_PI / 6) + 10, 30 + 20 * sin(M_PI / 3)], $wide, 1e-6);
+        // their middles a quarter of what the widest leaves clear apart, and the width of that
+        $middle = array_map(static fn (Contour $c): float => ($c->bounds()[0] + $c->bounds()[2]) / 2, $pieces->pieces);
+        self::assertEqualsWithDelta([500.0, 2 * 500.0], [$middle[1], $middle[0] + $middle[2]], 1e-6);
+        foreach ($pieces->pieces as $i => $piece) {
+            $solid = new FieldSolid($pieces->field, $piece, $pieces->lengths[$i], $pieces->turns[$i]);
+            self::assertEqualsWithDelta(60.0 * 20 * 2000, $solid->volume(), 1e-3);
+            self::assertEqualsWithDelta(60.0 * 20 * 2000, $solid->mesh(0.5)->volume(), 1e-3);
+        }
+        $this->expectExceptionMessage('turns number 3 by 120°');
+        self::pieces(['turnLaw' => ['kind' => 'ramp', 'from' => 0, 'to' => 120]] + $pieces->field->toArray(), $house);
     }
 
     /** A side-hung window opens nearly all of its light: battens 60 wide clear of each other by 20 leave a quarter of it. */

@@ -342,7 +342,9 @@ final class AnyEdit
             'field.change' => ['id' => $of(Field::class, 'fl-none')] + $pick([
                 ['turn' => mt_rand(0, 60), 'deep' => mt_rand(20, 90)], ['angle' => $pick([0, 90, 33])],
                 ['shape' => $pick(['flat', 'round', 'tee', 'ellipse'])],
-                ['frameWide' => $pick([0, 30])], ['screen' => $screen, 'cut' => $pick($parts)],
+                ['frameWide' => $pick([0, 30])],
+                ['turnLaw' => $pick([null, ['kind' => 'ramp', 'from' => -30, 'to' => mt_rand(0, 60)]])],
+                ['screen' => $screen, 'cut' => $pick($parts)],
                 ['battens' => ['by' => $pick(['fit', 'gap', 'count']), 'size' => mt_rand(40, 90), 'count' => mt_rand(1, 9)]],
             ]),
             'field.remove' => ['ids' => [$of(Field::class, 'fl-none')]],

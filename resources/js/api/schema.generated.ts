@@ -1929,6 +1929,8 @@ export interface components {
             deep: number;
             /** @description Degrees */
             turn: number;
+            /** @description That drives it instead, from the first batten to the last */
+            turnLaw: components["schemas"]["Law"] | null;
             /** @description Of their backs from the outer face; negative behind it */
             out: number;
             battens: {
@@ -3459,6 +3461,9 @@ export interface components {
             deep?: number | string;
             /** @description degrees */
             turn?: number;
+            turnLaw?: {
+                [key: string]: unknown;
+            } | null;
             /** @description mm, or a text in people’s units */
             out?: number | string;
             battens?: {
@@ -3501,6 +3506,9 @@ export interface components {
             deep?: number | string;
             /** @description degrees */
             turn?: number;
+            turnLaw?: {
+                [key: string]: unknown;
+            } | null;
             /** @description mm, or a text in people’s units */
             out?: number | string;
             battens?: {

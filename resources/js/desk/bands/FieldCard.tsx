@@ -5,7 +5,7 @@ import { Figure } from '../card/Figure';
 import { Facts, Heading, Sentence, useAsk, useSend } from '../card/parts';
 import { useData } from '../data';
 import { useDesk } from '../store';
-import { numbered } from './LawSentence';
+import { LawFigures, lawKinds, numbered } from './LawSentence';
 import { placedBands } from './placed';
 import { BandFoot, FinishChoice, ProfileFigure } from './shared';
 import { degrees } from './words';
@@ -17,6 +17,24 @@ const blade = [
     [1, 1],
     [0.7, 1],
 ];
+
+/** A law to begin with, round what they are turned by now; each kind takes of it what it has. */
+const begun = (turn: number) => ({
+    from: Math.max(-90, turn - 20),
+    to: Math.min(90, turn + 20),
+    waves: 1,
+    phase: 0,
+    place: 50,
+    width: 40,
+    sharpness: 1,
+    seed: 1,
+    values: [turn - 20, turn, turn + 20],
+    points: [
+        [0, turn - 20],
+        [1, turn + 20],
+    ],
+    smooth: true,
+});
 
 /** A field of battens: what it fills, which way they run, how they are spaced and cut. */
 export function FieldCard({ field }: { field: Field }) {
@@ -106,13 +124,38 @@ export function FieldCard({ field }: { field: Field }) {
                 )}
                 {field.shape !== 'round' && (
                     <>
-                        , each turned by{' '}
-                        <Figure
-                            label="Turn"
-                            shown={degrees(field.turn)}
+                        , turned{' '}
+                        <Choice
+                            label="How they are turned"
+                            value={field.turnLaw?.kind ?? 'constant'}
+                            options={lawKinds
+                                .filter((k) => k.value !== 'combined')
+                                .map((k) => (k.value === 'constant' ? { ...k, label: 'all alike' } : k))}
                             disabled={fixed}
-                            onSend={(text) => numbered(text, (turn) => set({ turn }))}
+                            onChange={(kind) =>
+                                choose(kind === 'constant' ? { turn: field.turn } : { turnLaw: { ...begun(field.turn), kind } as never })
+                            }
                         />
+                        {field.turnLaw ? (
+                            <LawFigures
+                                law={field.turnLaw}
+                                of="turn"
+                                name="turn"
+                                fixed={fixed}
+                                set={(changed) => set({ turnLaw: { ...field.turnLaw, ...changed } as never })}
+                            />
+                        ) : (
+                            <>
+                                {' '}
+                                by{' '}
+                                <Figure
+                                    label="Turn"
+                                    shown={degrees(field.turn)}
+                                    disabled={fixed}
+                                    onSend={(text) => numbered(text, (turn) => set({ turn }))}
+                                />
+                            </>
+                        )}
                     </>
                 )}
                 .
