@@ -85,7 +85,16 @@ final class KeptTest extends BrowserCase
         $this->desk->waitFor('[data-sign-in-again]');
         self::assertStringContainsString('pilot@skerrow.example', $this->desk->css('[data-sign-in-again]')->getText());
         self::assertSame([], $this->axe());
-        $password = fn (string $text) => $this->desk->css('[data-sign-in-again] input')->clear()->sendKeys($text.WebDriverKeys::ENTER);
+        // what is typed while an answer of before comes may be lost: it is typed until it stands there
+        $password = function (string $text): void {
+            $this->desk->waitUntil(function () use ($text): bool {
+                $field = $this->desk->css('[data-sign-in-again] input');
+                $field->clear()->sendKeys($text);
+
+                return $field->getAttribute('value') === $text;
+            }, 'the password to stand in its field');
+            $this->desk->css('[data-sign-in-again] input')->sendKeys(WebDriverKeys::ENTER);
+        };
         $password('not this');
         $this->desk->waitForText('do not belong together');
         $password('harbour-light');
