@@ -112,8 +112,8 @@ final class Splitting
                 throw Refusal::because(
                     'free.shape',
                     sprintf(
-                        'Free member %d would cross %s, which has a corner that turns inward, over that corner or only on one side of it: draw '
-                        .'it clear of the corner.',
+                        'Free member %d would cross %s, which has a corner that turns inward, over that corner or only on one side of it: '
+                        .'draw it clear of the corner.',
                         $number,
                         $cell->name(),
                     ),

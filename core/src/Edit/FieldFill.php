@@ -47,7 +47,10 @@ final readonly class FieldFill implements Edit
         $given = [...$given, ...$this->where($design, $before)];
         $wall = $given['wall'] ?? $values['wall'] ?? null;
         if (! is_string($wall)) {
-            throw Refusal::because('field.where', 'A field fills an opening, a cut-out, a cell, or a region drawn on a wall: say one of them.');
+            throw Refusal::because(
+                'field.where',
+                'A field fills an opening, a cut-out, a cell, or a region drawn on a wall: say one of them.',
+            );
         }
         if (isset($given['battens'], $values['battens']) && is_array($given['battens']) && is_array($values['battens'])) {
             $given['battens'] = [...$values['battens'], ...$given['battens']];

@@ -28,12 +28,14 @@ final readonly class ScreenDraw implements Edit
         if ($args->has('n')) {
             $part = $screen->part($args->int('n'));
             $shape = $args->has('shape') ? $args->array('shape') : [];
+            // drawn as something else nothing of what it was is kept
+            $kept = ($shape['form'] ?? $part->shape->form->value) === $part->shape->form->value ? $part->shape->toArray() : [];
             $changed = ScreenPart::from(new Fields([
                 'n' => $part->n, 'cut' => $args->has('cut') ? $args->bool('cut') : $part->cut,
                 'wall' => $args->stringOrNull('wall') ?? $part->wall,
                 'type' => $args->has('type') || array_key_exists('type', $args->all()) ? $args->stringOrNull('type') : $part->type,
                 'mirrored' => $args->has('mirrored') ? $args->bool('mirrored') : $part->mirrored,
-                'shape' => [...(isset($shape['form']) && $shape['form'] !== $part->shape->form->value ? [] : $part->shape->toArray()), ...$shape],
+                'shape' => [...$kept, ...$shape],
             ], $args->units()));
             $after = ScreenRules::replaced($screen, [$changed]);
 

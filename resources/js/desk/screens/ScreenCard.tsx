@@ -30,6 +30,7 @@ export function ScreenCard({ screen }: { screen: Screen }) {
     const choose = (args: Args) => void ask('screen.change', { id: screen.id, ...args });
     const whole = screen.parts.find((p) => p.shape.form === 'whole');
     const placed = placedScreens(data, screen.id);
+    const before = `before ${screen.before.length === 1 ? 'one wall' : `${screen.before.length} walls`}`;
     const cuts = screen.parts.filter((p) => p.cut);
     const pieces = screen.parts.filter((p) => !p.cut);
     const parts = screen.parts.filter((p) => chosen.includes(p.n));
@@ -51,10 +52,7 @@ export function ScreenCard({ screen }: { screen: Screen }) {
     if (parts.length > 0) return <ChosenParts key={parts.map((p) => p.n).join()} screen={screen} parts={parts} />;
     return (
         <>
-            <Heading
-                title={screen.name}
-                note={`before ${screen.before.length === 1 ? 'one wall' : `${screen.before.length} walls`} · ${cuts.length} cut-out${cuts.length === 1 ? '' : 's'}`}
-            />
+            <Heading title={screen.name} note={`${before} · ${cuts.length} ${cuts.length === 1 ? 'cut-out' : 'cut-outs'}`} />
             {placed.length === 0 && data.whole && (
                 <p role="alert" className="my-2 border-l-3 border-buoy bg-buoy-wash px-2 py-1 text-buoy">
                     It cannot stand as it is: its finding says why.
