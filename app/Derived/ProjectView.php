@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Derived;
 
+use App\Assembly\Assembly;
 use App\Editing\History;
 use App\Models\Project;
 use App\Models\User;
@@ -311,12 +312,38 @@ use OpenApi\Attributes as OA;
 ])]
 final readonly class ProjectView
 {
-    public function __construct(private History $history)
+    public function __construct(private History $history, private Assembly $assembly)
     {
     }
 
+    /**
+     * JSON. What is the same for everybody is kept under the latest change's number and taken without reading a row for it; what is one
+     * person's is read each time.
+     */
+    public function of(Project $project, User $user): string
+    {
+        $own = [
+            'role' => $project->roleOf($user)?->value,
+            'number' => $project->change_number,
+            'undo' => $this->history->undoable($project, $user)?->summary,
+            'redo' => $this->history->redoable($project, $user)?->summary,
+        ];
+        $shared = Worked::out(
+            Worked::since($project, 'project'),
+            fn (): string => self::json(self::shared($project, new Structure($this->assembly, $project))),
+        );
+
+        return substr(self::json($own), 0, -1).','.substr($shared, 1);
+    }
+
+    /** @param  array<string, mixed>  $what */
+    private static function json(array $what): string
+    {
+        return json_encode($what, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
+    }
+
     /** @return array<string, mixed> */
-    public function of(Project $project, User $user, Structure $structure): array
+    private static function shared(Project $project, Structure $structure): array
     {
         $design = $structure->design();
         $frontages = $structure->frontages();
@@ -337,10 +364,6 @@ final readonly class ProjectView
 
         return [
             'settings' => $design->settings->toArray(),
-            'role' => $project->roleOf($user)?->value,
-            'number' => $project->change_number,
-            'undo' => $this->history->undoable($project, $user)?->summary,
-            'redo' => $this->history->redoable($project, $user)?->summary,
             'storeys' => array_map(
                 static fn ($s): array => [
                     ...$s->toArray(),

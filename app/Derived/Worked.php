@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Derived;
 
+use App\Models\Project;
 use Illuminate\Contracts\Cache\Repository;
 use Illuminate\Support\Facades\Cache;
 
@@ -36,6 +37,15 @@ final class Worked
     public static function keep(string $hash, string $made): void
     {
         rescue(static fn (): bool => self::store()->put($hash, $made, self::SECONDS), report: false);
+    }
+
+    /**
+     * A name for what was answered since the latest change: nothing of a project changes but by a change, which has the next number. It
+     * does not hold where a database is put in another's place.
+     */
+    public static function since(Project $project, string $what): string
+    {
+        return hash('xxh128', implode(' ', ['since', $what, $project->id, $project->change_number, config()->string('isleward.build')]));
     }
 
     private static function store(): Repository

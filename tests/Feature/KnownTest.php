@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Models\Role;
 use Illuminate\Support\Facades\DB;
 
 /** What was answered since the latest change is told again without reading what it was made of; after a change it is looked at anew. */
@@ -40,5 +41,20 @@ final class KnownTest extends ProjectCase
             $this->postJson("/api/projects/{$this->project->id}/undo")->assertOk();
             self::assertSame($tag, $this->get($url)->headers->get('ETag'), 'as it was, under its old name');
         }
+    }
+
+    public function test_a_project_is_told_again_without_reading_rows_but_to_each_what_is_theirs(): void
+    {
+        $this->place(1000, ['type' => $this->type('W-03')]);
+        $url = "/api/projects/{$this->project->id}";
+        $mine = $this->get($url)->assertOk();
+        $guest = $this->member(Role::Viewer);
+        $tables = $this->read(function () use ($url, $mine, $guest): void {
+            $theirs = $this->actingAs($guest)->get($url)->assertOk()->json();
+            self::assertSame(['role' => 'viewer', 'undo' => null] + $mine->json(), $theirs + ['role' => '', 'undo' => '']);
+        });
+        self::assertSame([], array_intersect(['openings', 'walls', 'unit_types'], $tables));
+        $this->actingAs($this->owner)->edit('storey.change', ['id' => $this->storey(0), 'height' => 3100])->assertOk();
+        self::assertSame(3100, $this->get($url)->json('storeys.0.height'));
     }
 }

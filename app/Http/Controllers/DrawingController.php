@@ -316,12 +316,12 @@ final readonly class DrawingController
     }
 
     /**
-     * What was answered since the latest change, without reading a row for it: nothing of a project changes but by a change, which has the
-     * next number. Null where it was not asked for since, or is not kept any more.
+     * What was answered since the latest change, without reading a row for it. Null where it was not asked for since, or is not kept any
+     * more.
      */
     private function known(Request $request, Project $project, string $what, string $type): ?Response
     {
-        $hash = Worked::find(self::since($project, $what));
+        $hash = Worked::find(Worked::since($project, $what));
         if ($hash === null) {
             return null;
         }
@@ -336,12 +336,7 @@ final readonly class DrawingController
 
     private function isKnown(Project $project, string $what, string $hash): void
     {
-        Worked::keep(self::since($project, $what), $hash);
-    }
-
-    private static function since(Project $project, string $what): string
-    {
-        return hash('xxh128', implode(' ', ['since', $what, $project->id, $project->change_number, config()->string('isleward.build')]));
+        Worked::keep(Worked::since($project, $what), $hash);
     }
 
     private static function empty(string $hash, string $type): Response

@@ -4,9 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Assembly\Assembly;
 use App\Derived\ProjectView;
-use App\Derived\Structure;
 use App\Editing\Key;
 use App\Editing\NewProject;
 use App\Files\Store;
@@ -16,6 +14,7 @@ use App\Models\Task;
 use App\Models\User;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response;
 use Isleward\Core\Measure\Fields;
 use OpenApi\Attributes as OA;
 
@@ -95,12 +94,12 @@ final class ProjectController
             new OA\Response(response: 200, description: 'The project', content: new OA\JsonContent(ref: '#/components/schemas/Project')),
             new ProblemResponse(404, 'None, or not yours'),
         ])]
-    public function show(Request $request, Project $project, Assembly $assembly, ProjectView $view): JsonResponse
+    public function show(Request $request, Project $project, ProjectView $view): Response
     {
         /** @var User $user */
         $user = $request->user();
 
-        return new JsonResponse($view->of($project, $user, new Structure($assembly, $project)));
+        return new Response($view->of($project, $user), 200, ['Content-Type' => 'application/json']);
     }
 
     #[OA\Delete(path: '/projects/{project}', operationId: 'removeProject', summary: 'Remove a project for good',

@@ -70,12 +70,18 @@ export type BenchDivider = Schemas['BenchDivider'];
 export type UnitTypeValues = Schemas['UnitTypeValues'];
 export type Finish = Schemas['Finish'];
 
+/** That a request which changes something comes from here. */
+function ownToken(): string | null {
+    const token = /(?:^|; )XSRF-TOKEN=([^;]*)/.exec(document.cookie)?.[1];
+    return token === undefined ? null : decodeURIComponent(token);
+}
+
 const client = createClient<paths>({ baseUrl: '/api' });
 
 client.use({
     onRequest({ request }) {
-        const token = /(?:^|; )XSRF-TOKEN=([^;]*)/.exec(document.cookie)?.[1];
-        if (token) request.headers.set('X-XSRF-TOKEN', decodeURIComponent(token));
+        const token = request.method === 'GET' ? null : ownToken(); // what only reads needs none
+        if (token) request.headers.set('X-XSRF-TOKEN', token);
         request.headers.set('Accept', 'application/json');
         return request;
     },
@@ -229,7 +235,7 @@ export const api = {
 /** Sends a file's bytes; the server reads them and keeps only what it read. It waits for its turn, and for the server to be there again. */
 async function upload<T>(address: string, file: File): Promise<T> {
     const send = async () => {
-        const token = /(?:^|; )XSRF-TOKEN=([^;]*)/.exec(document.cookie)?.[1];
+        const token = ownToken();
         let response;
         try {
             response = await fetch(`${address}${address.includes('?') ? '&' : '?'}name=${encodeURIComponent(file.name)}`, {
@@ -238,7 +244,7 @@ async function upload<T>(address: string, file: File): Promise<T> {
                 headers: {
                     'Content-Type': 'application/octet-stream',
                     Accept: 'application/json',
-                    ...(token ? { 'X-XSRF-TOKEN': decodeURIComponent(token) } : {}),
+                    ...(token ? { 'X-XSRF-TOKEN': token } : {}),
                 },
             });
         } catch {

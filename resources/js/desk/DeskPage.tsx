@@ -10,6 +10,7 @@ import { useDeskKeys } from './keys';
 import { PlanPane } from './plan/PlanPane';
 import { startOutline } from './plan/outlining';
 import { Going } from './Going';
+import { Room } from './drawing/Room';
 import { Rack } from './Rack';
 import { RemoveHanging } from './RemoveHanging';
 import { OutOfIt } from '../people/Others';
@@ -113,12 +114,12 @@ function Desk() {
                             <div className="min-h-0 grow">
                                 <Group orientation="vertical" className="h-full">
                                     <Panel minSize="30%">
-                                        <Ready until={<Unfolding />}>
-                                            <div className="flex h-full">
-                                                {main === 'elevation' && <StoreyLadder />}
-                                                <div className="min-w-0 grow">{panes[main]}</div>
-                                            </div>
-                                        </Ready>
+                                        <div className="flex h-full">
+                                            {main === 'elevation' && <StoreyLadder />}
+                                            <Room key={main}>
+                                                <Ready until={<Unfolding />}>{panes[main]}</Ready>
+                                            </Room>
+                                        </div>
                                     </Panel>
                                     {schedules && (
                                         <>
@@ -130,11 +131,7 @@ function Desk() {
                                     )}
                                 </Group>
                             </div>
-                            {main === 'elevation' && (
-                                <Ready until={<div className="h-[58px] shrink-0" />}>
-                                    <PerimeterStrip />
-                                </Ready>
-                            )}
+                            {main === 'elevation' && (stands ? <PerimeterStrip /> : <div className="h-[58px] shrink-0" />)}
                         </div>
                     </Panel>
                     <Bar upright />

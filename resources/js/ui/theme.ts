@@ -16,6 +16,8 @@ export function setTheme(theme: 'light' | 'dark'): void {
 
 export function applyTheme(): void {
     document.documentElement.dataset.theme = currentTheme();
+    // now, while nothing of the page has to be laid out anew for it
+    PAINTED.forEach(colour);
     listeners.forEach((tell) => tell());
 }
 
@@ -28,8 +30,15 @@ export function useTheme(): 'light' | 'dark' {
 
 const colours = new Map<string, string>();
 
+/** What drawings are painted with. */
+const PAINTED = [
+    ...(['ink', 'quiet', 'hairline', 'sheet', 'tide', 'tide-wash'] as const),
+    ...(['wall', 'cut', 'glass', 'frame', 'opening', 'spandrel', 'screen', 'fin'] as const),
+];
+type Painted = (typeof PAINTED)[number];
+
 /** A colour of the theme, for what is painted rather than styled; looked up once a theme, as it is asked for in every frame. */
-export function colour(name: string): string {
+export function colour(name: Painted): string {
     const key = `${document.documentElement.dataset.theme}-${name}`;
     let found = colours.get(key);
     if (found === undefined) colours.set(key, (found = getComputedStyle(document.documentElement).getPropertyValue(`--${name}`).trim()));

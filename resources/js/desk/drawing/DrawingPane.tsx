@@ -11,6 +11,7 @@ import {
 } from 'react';
 import { useTheme } from '../../ui/theme';
 import { useDesk, type DrawnPane, type View } from '../store';
+import { useRoom } from './Room';
 import { fit, fitHeight, toModel, zoomAt, type Bounds, type Size } from './view';
 
 export type At = { x: number; y: number; event: { shiftKey: boolean; altKey: boolean } };
@@ -56,8 +57,9 @@ export function DrawingPane({
     onFrame,
 }: Props) {
     const box = useRef<HTMLDivElement>(null);
-    const canvas = useRef<HTMLCanvasElement>(null);
-    const [size, setSize] = useState<Size>({ width: 0, height: 0 });
+    const room = useRoom();
+    const [canvas] = useState(() => room.canvas() ?? document.createElement('canvas'));
+    const [size, setSize] = useState<Size>(() => room.size() ?? { width: 0, height: 0 });
     const kept = useDesk((s) => s.views[pane]);
     const view = useMemo(() => kept && (flip ? { ...kept, flip } : kept), [kept, flip]);
     const [frame, setFrame] = useState<{ x: number; y: number; width: number; height: number } | null>(null);
@@ -67,17 +69,26 @@ export function DrawingPane({
     const press = useRef<Press | null>(null);
 
     useLayoutEffect(() => {
+        canvas.className = 'absolute inset-0 h-full w-full';
+        canvas.ariaHidden = 'true';
+        box.current!.prepend(canvas);
+        return () => canvas.remove();
+    }, [canvas]);
+
+    useLayoutEffect(() => {
         const element = box.current!;
-        const measure = () => {
-            const next = { width: element.clientWidth, height: element.clientHeight };
+        const take = (next: Size) => {
             setSize((last) => (last.width === next.width && last.height === next.height ? last : next));
             useDesk.setState((s) => ({ sizes: { ...s.sizes, [pane]: next } }));
         };
-        measure();
+        const measure = () => take({ width: element.clientWidth, height: element.clientHeight });
+        const known = room.size();
+        if (known) take(known);
+        else measure();
         const observer = new ResizeObserver(measure);
         observer.observe(element);
         return () => observer.disconnect();
-    }, [pane]);
+    }, [pane, room]);
 
     // Fits when first shown, when the pane changes size before anyone moved it, and when asked to.
     const boundsKey = bounds.join();
@@ -102,20 +113,19 @@ export function DrawingPane({
     }, [size, goTo, boundsKey, kept, look, pane, opensWide, flip]);
 
     useEffect(() => {
-        const element = canvas.current;
-        if (!element || !view || size.width === 0) return;
+        if (!view || size.width === 0) return;
         const dpr = window.devicePixelRatio;
         const w = Math.round(size.width * dpr);
         const h = Math.round(size.height * dpr);
-        if (element.width !== w || element.height !== h) {
-            element.width = w;
-            element.height = h;
+        if (canvas.width !== w || canvas.height !== h) {
+            canvas.width = w;
+            canvas.height = h;
         }
-        const ctx = element.getContext('2d')!;
+        const ctx = canvas.getContext('2d')!;
         ctx.setTransform(1, 0, 0, 1, 0, 0);
         ctx.clearRect(0, 0, w, h);
         paint(ctx, view, size);
-    }, [view, size, paint, theme]);
+    }, [canvas, view, size, paint, theme]);
 
     useEffect(() => {
         const element = box.current!;
@@ -229,7 +239,6 @@ export function DrawingPane({
                 }
             }}
         >
-            <canvas ref={canvas} className="absolute inset-0 h-full w-full" aria-hidden="true" />
             {view && size.width > 0 && (
                 <svg className="pointer-events-none absolute inset-0 h-full w-full select-none" aria-hidden="true">
                     {overlay(view, size)}

@@ -6,6 +6,8 @@ import { useDesk, type View } from '../store';
 
 /** Marks nearer to each other than so many px are one, with their number. */
 const NEAR = 30;
+/** More than so many in sight are small dots: the drawing is looked at, not they. */
+const MANY = 40;
 /** px by which marks are made ahead of where the view is, so that moving it a little makes none. */
 const AHEAD = 400;
 
@@ -39,23 +41,23 @@ export function FindingMarks({ view, size }: { view: View; size: Size }) {
     const sign = view.flip ? -1 : 1;
     const [tileX, tileY] = [Math.round((view.x * view.k) / AHEAD), Math.round((view.y * view.k) / AHEAD)];
     const { width, height } = size;
-    const marks = useMemo(
-        () =>
-            groups
-                .filter(
-                    (g) =>
-                        Math.abs(g.x * view.k - tileX * AHEAD) < width / 2 + AHEAD &&
-                        Math.abs(g.y * view.k - tileY * AHEAD) < height / 2 + AHEAD,
-                )
-                .map((g) => <Mark key={`${g.elements[0]} ${g.sentences[0]}`} group={g} x={sign * g.x * view.k} y={-g.y * view.k} />),
-        [groups, view.k, sign, tileX, tileY, width, height],
-    );
+    const marks = useMemo(() => {
+        const within = (ahead: number) => (g: Group) =>
+            Math.abs(g.x * view.k - tileX * AHEAD) < width / 2 + ahead && Math.abs(g.y * view.k - tileY * AHEAD) < height / 2 + ahead;
+        const quiet = groups.filter(within(0)).length > MANY;
+        return groups
+            .filter(within(AHEAD))
+            .map((g) => (
+                <Mark key={`${g.elements[0]} ${g.sentences[0]}`} group={g} x={sign * g.x * view.k} y={-g.y * view.k} quiet={quiet} />
+            ));
+    }, [groups, view.k, sign, tileX, tileY, width, height]);
     const origin = toScreen(view, size, 0, 0);
     return <g transform={`translate(${origin.x} ${origin.y})`}>{marks}</g>;
 }
 
-function Mark({ group, x, y }: { group: Group; x: number; y: number }) {
+function Mark({ group, x, y, quiet }: { group: Group; x: number; y: number; quiet: boolean }) {
     const many = group.sentences.length;
+    const said = many === 1 ? group.sentences[0] : `${many} findings here: ${group.sentences.slice(0, 3).join(' ')}${many > 3 ? ' …' : ''}`;
     return (
         <g
             transform={`translate(${x} ${y})`}
@@ -67,13 +69,18 @@ function Mark({ group, x, y }: { group: Group; x: number; y: number }) {
                 if (group.elements.length > 1) useDesk.getState().show(group.elements);
             }}
         >
-            <title>
-                {many === 1 ? group.sentences[0] : `${many} findings here: ${group.sentences.slice(0, 3).join(' ')}${many > 3 ? ' …' : ''}`}
-            </title>
-            <circle r={many > 99 ? 12 : many > 1 ? 10 : 8} fill="var(--buoy)" stroke="var(--sheet)" strokeWidth={1.5} />
-            <text y={4} textAnchor="middle" fontSize={many > 99 ? 9.5 : 11} fontWeight={700} fill="var(--sheet)">
-                {many === 1 ? '!' : many}
-            </text>
+            <title>{said}</title>
+            <circle
+                r={quiet ? (many > 1 ? 4.5 : 3.5) : many > 99 ? 12 : many > 1 ? 10 : 8}
+                fill="var(--buoy)"
+                stroke="var(--sheet)"
+                strokeWidth={quiet ? 1 : 1.5}
+            />
+            {!quiet && (
+                <text y={4} textAnchor="middle" fontSize={many > 99 ? 9.5 : 11} fontWeight={700} fill="var(--sheet)">
+                    {many === 1 ? '!' : many}
+                </text>
+            )}
         </g>
     );
 }

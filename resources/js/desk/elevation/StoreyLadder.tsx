@@ -1,9 +1,19 @@
-import { useData } from '../data';
+import { Ready, useData } from '../data';
 import { formatLevel } from '../../measure/format';
 import { useDesk } from '../store';
 
 /** The storeys as rungs at their true heights beside the elevation. */
 export function StoreyLadder() {
+    return (
+        <nav aria-label="Storeys" className="relative w-[84px] shrink-0 overflow-hidden border-r border-hairline bg-paper" data-ladder>
+            <Ready>
+                <Rungs />
+            </Ready>
+        </nav>
+    );
+}
+
+function Rungs() {
     const data = useData();
     const view = useDesk((s) => s.views.elevation);
     const size = useDesk((s) => s.sizes.elevation);
@@ -13,7 +23,7 @@ export function StoreyLadder() {
     const y = (level: number) => (view ? size.height / 2 - (level - view.y) * view.k : 0);
     const units = data.project.settings.units;
     return (
-        <nav aria-label="Storeys" className="relative w-[84px] shrink-0 overflow-hidden border-r border-hairline bg-paper" data-ladder>
+        <>
             {view &&
                 data.project.storeys.map((s) => {
                     const top = y(s.ceiling);
@@ -67,7 +77,7 @@ export function StoreyLadder() {
                     label={formatLevel(data.project.storeys.at(-1)?.ceiling ?? 0, units)}
                 />
             )}
-        </nav>
+        </>
     );
 }
 
