@@ -69,10 +69,29 @@ final class ScreenTest extends BrowserCase
         $this->desk->type('Further by', '1300');
         $this->desk->waitUntil(fn (): bool => count($this->screen()['parts']) === 3, 'it is copied');
         self::assertEqualsWithDelta($this->shape(2)['u'] + 1300, $this->shape(3)['u'], 0.01);
+        // the keys of openings do the like: R to how far it is copied, arrows move it, Delete closes it, the screen stays
+        $focused = fn (): string => (string) $this->desk->driver->executeScript('return document.activeElement.getAttribute("aria-label")');
+        foreach (['r' => 'Further by', 'm' => 'Mirrored about'] as $key => $field) {
+            $this->desk->keys($key);
+            $this->desk->waitUntil(fn (): bool => $focused() === $field, "$key leads to “{$field}”");
+            $this->desk->driver->executeScript("document.querySelector('[data-pane=elevation]').focus()");
+        }
+        $before = $this->shape(2)['u'];
+        $this->desk->keys(Keys::ARROW_RIGHT);
+        $this->desk->waitUntil(fn (): bool => abs($this->shape(2)['u'] - $before - 10) < 0.01, 'an arrow moves it');
         $this->desk->button('Slats in it')->click();
         $this->desk->waitForText('fills cut-out 2 of Screen 1');
         $this->desk->button('Undo')->click();
         $this->desk->waitUntil(fn (): bool => ! str_contains($this->desk->text(), 'fills cut-out 2'), 'no slats');
+        $this->desk->click('elevation', $this->shape(2)['u'] + 300, 4200 + 1200);
+        $this->desk->waitForText('Battens over all of it');
+        $this->desk->button('Battens over all of it')->click();
+        $this->desk->waitForText('lies over all of Screen 1');
+        $this->desk->button('To the screen it lies over')->click();
+        $this->desk->click('elevation', $this->shape(2)['u'] + 300, 4200 + 700);
+        $this->desk->waitForText('Cut-out 2 of Screen 1');
+        $this->desk->keys(Keys::DELETE);
+        $this->desk->waitUntil(fn (): bool => count($this->screen()['parts']) === 2, 'it is closed, and the screen stays');
     }
 
     public function test_corners_are_dragged_and_battens_fill_a_region_that_is_drawn(): void

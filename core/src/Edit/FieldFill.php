@@ -16,7 +16,7 @@ use Isleward\Core\Measure\Fields;
 use Isleward\Core\Measure\Refusal;
 
 /**
- * Fills an "opening", a "cut" of a "screen", a "cell" of curtain wall, or a "region" drawn on a "wall" over the floor of a "storey", with
+ * Fills an "opening", a "screen" before a "wall" or a "cut" of it, a "cell" of curtain wall, or a "region" drawn on a "wall" over the floor of a "storey", with
  * battens; or with "id" changes what is given of a field.
  */
 final readonly class FieldFill implements Edit
@@ -91,6 +91,12 @@ final readonly class FieldFill implements Edit
         }
         if ($args->stringOrNull('screen') !== null) {
             $screen = Screens::screen($design, $args->string('screen'));
+            if (! $args->has('cut')) {
+                $wall = $args->stringOrNull('wall') ?? Screens::in($design)->wallsOf($screen)[0] ?? null;
+
+                return [...$none, 'screen' => $screen->id, 'wall' => $wall, 'storey' => $screen->storey]
+                    + ($before === null && ! $args->has('out') ? ['out' => $screen->front()] : []);
+            }
             $part = $screen->part($args->int('cut'));
             $wall = $part->wall ?? $design->opening($part->shape->around[0] ?? '')->host;
             if (! $part->cut) {

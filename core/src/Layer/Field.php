@@ -17,7 +17,7 @@ use Isleward\Core\Measure\Length;
 use Isleward\Core\Measure\Refusal;
 
 /**
- * Battens or louvres that fill a region of a wall by rule: an opening as it stands, a cut-out of a screen, a cell of
+ * Battens or louvres that fill a region of a wall by rule: an opening as it stands, a screen or a cut-out of it, a cell of
  * curtain wall, or a drawn polygon; before it, in it or behind it. They
  * are cut to the region, also where its sides slope or arch.
  */
@@ -29,8 +29,8 @@ final readonly class Field implements Layered
      * @param  string  $wall  on which its region lies
      * @param  string|null  $opening  that it fills; null where its region is drawn
      * @param  list<array{float, float}>  $region  corners of a drawn one: from the wall's left end, and over the floor of its storey, mm
-     * @param  string|null  $screen  whose cut-out it fills
-     * @param  int|null  $cut  number of that
+     * @param  string|null  $screen  whose cut-out it fills, or over all of which before its wall it lies
+     * @param  int|null  $cut  number of the cut-out
      * @param  string|null  $cell  of curtain wall that it fills: of its opening, or of its wall
      * @param  float  $angle  of the battens' run from upright, degrees, counter-clockwise as seen from outside: 90 for level ones
      * @param  float  $wide  of a batten over the region, before it is turned, mm
@@ -103,7 +103,7 @@ final readonly class Field implements Layered
 
         return new self(
             $f->string('id'), $f->name('name'), $f->int('position'), $f->string('outline'), $f->string('wall'), $f->string('storey'),
-            $opening, $region, $screen, $screen === null ? null : $f->int('cut'), $screen === null ? $cell : null,
+            $opening, $region, $screen, $screen === null || ! $f->has('cut') ? null : $f->int('cut'), $screen === null ? $cell : null,
             $f->has('angle') ? fmod($f->number('angle'), 180.0) : 0.0, $shape, $wide, $deep,
             $shape === BattenShape::Round ? 0.0 : $turn, $shape === BattenShape::Round ? null : $law,
             $f->has('out') ? $f->length('out') : 0.0,

@@ -38,7 +38,8 @@ final readonly class FieldRegion
         $self = new self($design, $field);
 
         return match (true) {
-            $field->screen !== null => $self->cutOut($field->screen, (int) $field->cut),
+            $field->screen !== null && $field->cut !== null => $self->cutOut($field->screen, $field->cut),
+            $field->screen !== null => $self->screen($field->screen),
             $field->opening !== null => $self->opening($field->opening, $wall),
             $field->cell !== null => $self->cellOf($wall),
             default => $self->drawn($wall),
@@ -53,6 +54,23 @@ final readonly class FieldRegion
 
         return $contours[0] ?? throw Refusal::because(
             'field.no_cut', sprintf('The cut-out %s filled is not there any more.', $this->field->name), [$this->field->id],
+        );
+    }
+
+    /** What is seen of a screen before the wall; over its cut-outs battens run on. */
+    private function screen(string $id): Contour
+    {
+        $screen = $this->design->layers[$id] ?? null;
+        $region = $screen instanceof Screen ? Screens::in($this->design)->find($screen)->faces[$this->field->wall]->region ?? [] : [];
+        if (count($region) > 1) {
+            throw Refusal::because('field.pieces', sprintf(
+                '%s lies over a screen that is in %d pieces before this wall: fill regions that are drawn, one for each.',
+                $this->field->name, count($region),
+            ), [$this->field->id]);
+        }
+
+        return $region[0]->outer ?? throw Refusal::because(
+            'field.no_screen', sprintf('The screen %s lay over is not there any more.', $this->field->name), [$this->field->id],
         );
     }
 

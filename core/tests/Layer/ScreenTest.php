@@ -232,6 +232,24 @@ final class ScreenTest extends TestCase
         ));
     }
 
+    public function test_battens_lie_over_all_of_a_screen_and_follow_it(): void
+    {
+        $id = $this->screen(['foot' => 200, 'height' => 2600]);
+        $this->cut($id, ['form' => 'rectangle', 'u' => 4000, 'v' => 500, 'width' => 1000, 'height' => 600]);
+        $field = $this->house->do('field.fill', ['screen' => $id, 'angle' => 0, 'wide' => 50, 'battens' => ['by' => 'pitch', 'size' => 500]]);
+        $pieces = fn (): FieldPieces => FieldsOn::in($this->house->design)->of(FieldsOn::field($this->house->design, $field->chosen[0]));
+        self::assertEqualsWithDelta([0.0, 200.0, 12000.0, 2800.0], $pieces()->region->bounds(), 1e-6);
+        self::assertEqualsWithDelta([2600.0], array_values(array_unique($pieces()->lengths)), 1e-6, 'over the cut-out they run on');
+        self::assertSame(170.0, $pieces()->field->out, 'on its front');
+        $this->house->do('screen.draw', ['id' => $id, 'n' => 1, 'shape' => ['height' => 1800]]);
+        self::assertEqualsWithDelta([1800.0], array_values(array_unique($pieces()->lengths)), 1e-6);
+        // cut through from side to side there are two pieces of it
+        $this->cut($id, ['form' => 'rectangle', 'u' => 2000, 'v' => 0, 'width' => 100, 'height' => 2500]);
+        self::assertStringContainsString('in 2 pieces', (string) FieldsOn::in($this->house->design)->why(
+            FieldsOn::field($this->house->design, $field->chosen[0]),
+        ));
+    }
+
     public function test_a_unit_fills_a_cut_out_exactly_and_is_in_every_view(): void
     {
         $id = $this->screen();

@@ -344,7 +344,7 @@ final class AnyEdit
                 ['shape' => $pick(['flat', 'round', 'tee', 'ellipse'])],
                 ['frameWide' => $pick([0, 30])],
                 ['turnLaw' => $pick([null, ['kind' => 'ramp', 'from' => -30, 'to' => mt_rand(0, 60)]])],
-                ['screen' => $screen, 'cut' => $pick($parts)],
+                ['screen' => $screen, 'cut' => $pick($parts)], ['screen' => $screen],
                 ['battens' => ['by' => $pick(['fit', 'gap', 'count']), 'size' => mt_rand(40, 90), 'count' => mt_rand(1, 9)]],
             ]),
             'field.remove' => ['ids' => [$of(Field::class, 'fl-none')]],

@@ -5,7 +5,7 @@ import { currentTheme, setTheme } from '../ui/theme';
 import { useData } from './data';
 import { download, exportsOffered } from './exporting';
 import { takeInHand } from './placing';
-import { deskActions, lookActions, openingActions, wallActions } from './actions';
+import { deskActions, lookActions, openingActions, cutOutActions, wallActions } from './actions';
 import { chooseSet, isThere } from './curtain/parts';
 import { frontageAlone, toggleSet } from './showing';
 import { useDesk } from './store';
@@ -30,11 +30,13 @@ export function CommandList() {
         [
             'Do',
             [
-                ...[...openingActions(data), ...wallActions(data), ...deskActions(data)].map(({ name, key, run }) => ({
-                    name,
-                    keys: key?.toUpperCase(),
-                    run,
-                })),
+                ...[...openingActions(data), ...cutOutActions(data), ...wallActions(data), ...deskActions(data)].map(
+                    ({ name, key, run }) => ({
+                        name,
+                        keys: key?.toUpperCase(),
+                        run,
+                    }),
+                ),
                 ...(data.mayEdit
                     ? [
                           ...(data.project.undo

@@ -4,6 +4,7 @@ import { chosenParts, type PartName } from './curtain/parts';
 import { sectionThrough, startSection } from './section/cutting';
 import { startMeasuring } from './measuring';
 import { startOutline } from './plan/outlining';
+import { chosenOf } from './screens/placed';
 import { showEverything, toggleHidden, workAlone } from './showing';
 import { hideable, useDesk, type Hideable, type Sheet } from './store';
 
@@ -56,6 +57,25 @@ export function openingActions(data: Data): Action[] {
                   },
               ]
             : []),
+    ];
+}
+
+/** What can be done with the chosen cut-outs of a screen, by the keys of openings: brings one to its place on their card. */
+export function cutOutActions(data: Data): Action[] {
+    const chosen = data.mayEdit ? chosenOf(data) : null;
+    if (!chosen || chosen.screen.parts.some((p) => chosen.parts.includes(p.n) && p.wall === null)) return [];
+    const to = (name: string, key: string, short: string): Action => ({
+        name,
+        key,
+        short,
+        run: () => document.querySelector<HTMLElement>(`[data-arrange="${key}"] :is(input, button)`)?.focus(),
+    });
+    return [
+        to('Repeat the cut-outs along the wall or up', 'r', 'Repeat'),
+        to('Space the cut-outs evenly', 'e', 'Space'),
+        ...(chosen.screen.before.length > 1 ? [to('Copy the cut-outs before another wall', 'c', 'Copy')] : []),
+        ...(data.project.storeys.length > 1 ? [to('Stack the cut-outs onto other storeys', 't', 'Stack')] : []),
+        to('Mirror the cut-outs', 'm', 'Mirror'),
     ];
 }
 
@@ -184,5 +204,5 @@ export function hideParts(parts: PartName[]): void {
 
 /** The action of a key, if there is one now. */
 export function actionOf(data: Data, key: string): Action | undefined {
-    return [...openingActions(data), ...deskActions(data), ...lookActions(data)].find((a) => a.key === key);
+    return [...openingActions(data), ...cutOutActions(data), ...deskActions(data), ...lookActions(data)].find((a) => a.key === key);
 }

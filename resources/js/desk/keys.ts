@@ -3,6 +3,7 @@ import { useEffect } from 'react';
 import type { useData } from './data';
 import { actionOf } from './actions';
 import { waysOf } from './modes';
+import { chosenOf } from './screens/placed';
 import { useDesk } from './store';
 
 type Data = ReturnType<typeof useData>;
@@ -75,7 +76,18 @@ function deskKey(data: Data, event: KeyboardEvent, onPane: boolean): boolean {
         return true;
     }
     const openings = desk.chosen.filter((id) => data.openings.has(id));
+    const cutOuts = data.mayEdit ? chosenOf(data) : null;
+    if (event.key === 'Delete' && cutOuts) {
+        const args = { id: cutOuts.screen.id, parts: cutOuts.parts };
+        void data.edit('screen.take-out', args).then((done) => done && useDesk.setState({ fins: [] }));
+        return true;
+    }
     const layer = layersOf(data).find((l) => desk.chosen.includes(l.id));
+    if (event.key === 'Delete' && desk.fins.length > 0 && desk.chosen.length === 1 && layer?.remove === 'band.remove' && data.mayEdit) {
+        const args = { id: layer.id, pieces: desk.fins, out: true };
+        void data.edit('band.pin', args).then((done) => done && useDesk.setState({ fins: [] }));
+        return true;
+    }
     if (event.key === 'Delete' && layer && data.mayEdit) {
         const alike = layersOf(data).filter((l) => l.remove === layer.remove && desk.chosen.includes(l.id));
         void data.edit(layer.remove, { ids: alike.map((l) => l.id) }).then((done) => done && useDesk.getState().choose([]));
@@ -100,13 +112,23 @@ function deskKey(data: Data, event: KeyboardEvent, onPane: boolean): boolean {
         return action !== undefined;
     }
     if (onPane && event.key.startsWith('Arrow') && openings.length === 1 && data.mayEdit && desk.mode.is !== 'placing') {
-        const by = event.shiftKey ? 1 : 10;
-        const u = event.key === 'ArrowLeft' ? -by : event.key === 'ArrowRight' ? by : 0;
-        const v = event.key === 'ArrowDown' ? -by : event.key === 'ArrowUp' ? by : 0;
+        const [u, v] = arrow(event);
         void data.edit('opening.change', { id: openings[0], by: u !== 0 ? { u } : { v } });
         return true;
     }
+    if (onPane && event.key.startsWith('Arrow') && cutOuts && cutOuts.screen.parts.every((p) => !cutOuts.parts.includes(p.n) || p.wall)) {
+        const [u, v] = arrow(event);
+        void data.edit('screen.move', { id: cutOuts.screen.id, parts: cutOuts.parts, du: u, dv: v });
+        return true;
+    }
     return false;
+}
+
+/** How far an arrow key moves what is chosen, along the wall and up: by 10 mm, with Shift by 1. */
+function arrow(event: KeyboardEvent): [number, number] {
+    const by = event.shiftKey ? 1 : 10;
+    const way = (plus: string, minus: string) => (event.key === plus ? by : event.key === minus ? -by : 0);
+    return [way('ArrowRight', 'ArrowLeft'), way('ArrowUp', 'ArrowDown')];
 }
 
 /** Chooses the next opening along the frontages, storey by storey. */

@@ -285,7 +285,7 @@ export function FieldCard({ field }: { field: Field }) {
                         useDesk.setState({ fins: field.cut === null ? [] : [field.cut] });
                     }}
                 >
-                    To the cut-out it fills
+                    {field.cut === null ? 'To the screen it lies over' : 'To the cut-out it fills'}
                 </button>
             )}
             <BandFoot id={field.id} name={field.name} what="field" edit="field.remove" onName={(text) => set({ name: text })} />
@@ -296,7 +296,9 @@ export function FieldCard({ field }: { field: Field }) {
 function filledWords(data: ReturnType<typeof useData>, field: Field): string {
     const opening = data.openings.get(field.opening ?? '');
     if (field.cell !== null) return 'fills a cell of curtain wall';
-    if (field.screen !== null)
-        return `fills cut-out ${field.cut ?? ''} of ${data.project.screens.find((s) => s.id === field.screen)?.name ?? 'a screen'}`;
+    if (field.screen !== null) {
+        const name = data.project.screens.find((s) => s.id === field.screen)?.name ?? 'a screen';
+        return field.cut === null ? `lies over all of ${name}` : `fills cut-out ${field.cut} of ${name}`;
+    }
     return field.opening === null ? 'fills a drawn region' : opening ? `fills ${opening.label}` : 'fills an opening';
 }

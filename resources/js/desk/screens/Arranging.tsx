@@ -36,11 +36,13 @@ export function Arranging({ screen, parts }: { screen: Screen; parts: ScreenPart
                     }}
                 />{' '}
                 {times === 1 ? 'time' : 'times'}, each{' '}
-                <Figure
-                    label={up ? 'Higher by' : 'Further by'}
-                    shown={up ? 'so much higher' : 'so much further'}
-                    onSend={(text) => send('screen.copy', { ...args, times, ...(up ? { dv: text } : { du: text }) })}
-                />{' '}
+                <span data-arrange="r">
+                    <Figure
+                        label={up ? 'Higher by' : 'Further by'}
+                        shown={up ? 'so much higher' : 'so much further'}
+                        onSend={(text) => send('screen.copy', { ...args, times, ...(up ? { dv: text } : { du: text }) })}
+                    />
+                </span>{' '}
                 <Choice
                     label="Which way"
                     value={up ? 'up' : 'along'}
@@ -63,11 +65,13 @@ export function Arranging({ screen, parts }: { screen: Screen; parts: ScreenPart
                     onChange={(to) => setKeep(to === 'copy')}
                 />{' '}
                 about{' '}
-                <Figure
-                    label="Mirrored about"
-                    shown={wall ? data.length(wall.length / 2) : 'the middle'}
-                    onSend={(about) => send('screen.mirror', { ...args, about, keep })}
-                />{' '}
+                <span data-arrange="m">
+                    <Figure
+                        label="Mirrored about"
+                        shown={wall ? data.length(wall.length / 2) : 'the middle'}
+                        onSend={(about) => send('screen.mirror', { ...args, about, keep })}
+                    />
+                </span>{' '}
                 from the wall’s left end.
             </Sentence>
             <div className="mt-1 flex flex-wrap items-center gap-1.5">
@@ -77,15 +81,19 @@ export function Arranging({ screen, parts }: { screen: Screen; parts: ScreenPart
                     </Button>
                 )}
                 {others.length > 0 && (
-                    <Button small onClick={() => void ask('screen.copy', { ...args, storeys: others.map((s) => s.id) })}>
-                        Onto all storeys
-                    </Button>
+                    <span data-arrange="t">
+                        <Button small onClick={() => void ask('screen.copy', { ...args, storeys: others.map((s) => s.id) })}>
+                            Onto all storeys
+                        </Button>
+                    </span>
                 )}
-                {walls.map((id, i) => (
-                    <Button key={id} small onClick={() => void ask('screen.copy', { ...args, to: id })}>
-                        {walls.length === 1 ? 'Before its other wall' : `Before ${data.frontageOf.get(id)?.name ?? `wall ${i + 1}`}`}
-                    </Button>
-                ))}
+                <span data-arrange="c" className="contents">
+                    {walls.map((id, i) => (
+                        <Button key={id} small onClick={() => void ask('screen.copy', { ...args, to: id })}>
+                            {walls.length === 1 ? 'Before its other wall' : `Before ${data.frontageOf.get(id)?.name ?? `wall ${i + 1}`}`}
+                        </Button>
+                    ))}
+                </span>
             </div>
             <Sentence>
                 Spaced by equal{' '}
@@ -99,7 +107,7 @@ export function Arranging({ screen, parts }: { screen: Screen; parts: ScreenPart
                     onChange={setBy}
                 />
             </Sentence>
-            <div className="mt-1 flex flex-wrap items-center gap-1.5">
+            <div className="mt-1 flex flex-wrap items-center gap-1.5" data-arrange="e">
                 {parts.length > 2 && (
                     <Button small onClick={() => void ask('screen.space', { ...args, by, up })}>
                         Between the outer two

@@ -1,8 +1,9 @@
 import type { EditArgs, Screen, ScreenPart } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
+import { cutOutActions } from '../actions';
 import { Figure } from '../card/Figure';
-import { Heading, Sentence, useAsk, useSend } from '../card/parts';
+import { ActionRow, Heading, Sentence, useAsk, useSend } from '../card/parts';
 import { useData } from '../data';
 import { useDesk } from '../store';
 import { Arranging } from './Arranging';
@@ -22,6 +23,7 @@ export function ChosenParts({ screen, parts }: { screen: Screen; parts: ScreenPa
                 title={one ? `${words} ${one.n} of ${screen.name}` : `${parts.length} ${words} of ${screen.name}`}
                 note={one?.says ?? 'Click with Shift for one more or one less'}
             />
+            <ActionRow actions={cutOutActions(data)} />
             {one && <PartFigures screen={screen} part={one} />}
             {one?.cut && one.shape.form === 'rectangle' && !one.shape.radius && <UnitIn screen={screen} part={one} />}
             {data.mayEdit && (

@@ -9,7 +9,7 @@ import { useData } from '../data';
 import { useDesk, type CutInHand } from '../store';
 import { ChosenParts } from './ChosenParts';
 import { startCutting } from './cutting';
-import { placedScreens } from './placed';
+import { placedScreens, type FoundScreen } from './placed';
 
 const forms: [CutInHand['form'], string][] = [
     ['rectangle', 'Rectangle'],
@@ -130,6 +130,7 @@ export function ScreenCard({ screen }: { screen: Screen }) {
                     )}
                 </>
             )}
+            {!fixed && placed.length > 0 && <FillWhole screen={screen} placed={placed} />}
             {[['Cut-outs', cuts] as const, ['Pieces', pieces.length > 1 || !whole ? pieces : []] as const].map(([title, list]) =>
                 list.length === 0 ? null : (
                     <div key={title} className="mt-3 border-t border-hairline pt-2">
@@ -163,5 +164,35 @@ export function ScreenCard({ screen }: { screen: Screen }) {
             )}
             <BandFoot id={screen.id} name={screen.name} what="screen" edit="screen.remove" onName={(name) => set({ name })} />
         </>
+    );
+}
+
+/** Battens over all that is seen of a screen before one wall, or those that are there. */
+function FillWhole({ screen, placed }: { screen: Screen; placed: FoundScreen[] }) {
+    const data = useData();
+    const walls = [...new Set(placed.map((p) => p.placed.host))].filter((id) => !data.walls.get(id)?.arc);
+    return (
+        <div className="mt-2 flex flex-wrap items-center gap-1.5">
+            {walls.map((wall) => {
+                const field = data.project.fields.find((f) => f.screen === screen.id && f.cut === null && f.wall === wall);
+                const where = walls.length === 1 ? '' : `, ${data.frontageOf.get(wall)?.name ?? 'this wall'}`;
+                const fill = () =>
+                    data
+                        .edit('field.fill', {
+                            screen: screen.id,
+                            wall,
+                            angle: 90,
+                            wide: '40 mm',
+                            deep: '20 mm',
+                            battens: { by: 'pitch', size: '120 mm' },
+                        })
+                        .then((done) => done && useDesk.getState().choose(done.chosen));
+                return (
+                    <Button key={wall} small onClick={() => (field ? useDesk.getState().choose([field.id]) : void fill())}>
+                        {field ? `To ${field.name}, over it${where}` : `Battens over all of it${where}`}
+                    </Button>
+                );
+            })}
+        </div>
     );
 }

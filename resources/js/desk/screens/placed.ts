@@ -1,6 +1,7 @@
 import type { PlacedBand, Screen } from '../../api/client';
 import type { useData } from '../data';
 import { strokes, type Stroke } from '../drawing/paint';
+import { useDesk } from '../store';
 
 type Data = ReturnType<typeof useData>;
 
@@ -16,6 +17,14 @@ export function placedScreens(data: Data, element?: string): FoundScreen[] {
                 : [],
         ),
     );
+}
+
+/** The screen of which cut-outs or pieces are chosen by themselves, and their numbers. */
+export function chosenOf(data: Data): { screen: Screen; parts: number[] } | null {
+    const { chosen, fins } = useDesk.getState();
+    const screen = chosen.length === 1 ? data.project.screens.find((s) => s.id === chosen[0]) : undefined;
+    const parts = screen?.parts.map((p) => p.n).filter((n) => fins.includes(n)) ?? [];
+    return screen && parts.length > 0 ? { screen, parts } : null;
 }
 
 const paths = new WeakMap<object, Path2D>();
