@@ -36,8 +36,10 @@ use OpenApi\Attributes as OA;
     'setting',
     'jambs',
     'curtainRules',
+    'layerRules',
 ], properties: [
     new OA\Property(property: 'curtainRules', ref: '#/components/schemas/CurtainRules'),
+    new OA\Property(property: 'layerRules', ref: '#/components/schemas/LayerRules'),
     new OA\Property(
         property: 'jambs',
         type: 'string',
@@ -94,6 +96,11 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'bars', type: 'array', items: new OA\Items(type: 'number')),
     new OA\Property(property: 'kerf', type: 'number'),
     new OA\Property(property: 'trim', type: 'number'),
+])]
+#[OA\Schema(schema: 'LayerRules', required: ['covered', 'apart', 'short'], properties: [
+    new OA\Property(property: 'covered', type: 'number', description: 'Share of an opening'),
+    new OA\Property(property: 'apart', type: 'number'),
+    new OA\Property(property: 'short', type: 'number'),
 ])]
 #[OA\Schema(schema: 'Module', required: ['length', 'height', 'joint'], properties: [
     new OA\Property(property: 'length', type: 'number'),

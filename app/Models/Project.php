@@ -36,8 +36,8 @@ class Project extends Model implements HoldsElement
             'id' => 'id', 'name' => 'name', 'units' => 'units', 'cornerMargin' => 'corner_margin', 'baseLevel' => 'base_level',
             'north' => 'north', 'nib' => 'nib', 'module' => 'module',
             'finishes' => 'finishes', 'unitRules' => 'unit_rules', 'slab' => 'slab', 'setting' => 'setting',
-            'jambs' => 'jambs', 'curtainRules' => 'curtain_rules',
-        ], json: ['module', 'finishes', 'unitRules', 'curtainRules']);
+            'jambs' => 'jambs', 'curtainRules' => 'curtain_rules', 'layerRules' => 'layer_rules',
+        ], json: ['module', 'finishes', 'unitRules', 'curtainRules', 'layerRules']);
     }
 
     /** @var array{array<string, mixed>, Settings}|null the row that the settings were last read from, and they */

@@ -105,5 +105,17 @@ final class ScreensTest extends ProjectCase
         self::assertNotContains('screen.unheld', $rules());
         $this->place(3000, ['width' => 900, 'height' => 1200]);
         self::assertContains('layer.covers', $rules(), 'an opening behind it is covered');
+        // limits are the project's own; whose opening is covered by a part only is not told any more
+        $this->edit('screen.draw', ['id' => $id, 'cut' => true, 'wall' => $this->wall(), 'shape' => [
+            'form' => 'rectangle', 'u' => 3000, 'v' => 900, 'width' => 300, 'height' => 1200,
+        ]])->assertOk();
+        self::assertContains('layer.covers', $rules());
+        $this->edit('settings.change', ['layerRules' => ['covered' => 0.99, 'apart' => '12 mm', 'short' => 60]])->assertOk();
+        self::assertNotContains('layer.covers', $rules());
+        self::assertSame(
+            ['covered' => 0.99, 'apart' => 12, 'short' => 60],
+            $this->getJson("/api/projects/{$this->project->id}")->json('settings.layerRules'),
+        );
+        $this->assertProblem($this->edit('settings.change', ['layerRules' => ['covered' => 1.2]]), 422, 'settings.layer_rules');
     }
 }

@@ -38,6 +38,7 @@ final readonly class Settings implements Element
      * @param  float  $setting  how far a jamb may lie from its mark on a tracing, mm
      * @param  Jambs  $jambs  how openings are cut into curved walls that do not say it themselves
      * @param  CurtainRules  $curtainRules  what curtain walls are checked against and cut from
+     * @param  LayerRules  $layerRules  what fins, battens and screens are checked against
      */
     private function __construct(
         public string $id,
@@ -54,6 +55,7 @@ final readonly class Settings implements Element
         public float $setting,
         public Jambs $jambs,
         public CurtainRules $curtainRules,
+        public LayerRules $layerRules,
     ) {
     }
 
@@ -74,6 +76,7 @@ final readonly class Settings implements Element
             self::SETTING,
             Jambs::Parallel,
             CurtainRules::usual(),
+            LayerRules::usual(),
         );
     }
 
@@ -110,7 +113,8 @@ final readonly class Settings implements Element
             $f->has('slab') ? $f->size('slab', 'The thickness of floors', 0.0) : self::SLAB,
             $f->has('setting') ? $f->size('setting', 'How far a jamb may lie from its mark', 0.0) : self::SETTING,
             $f->choice('jambs', Jambs::class, Jambs::Parallel),
-            $f->has('curtainRules') ? CurtainRules::from($f->fields('curtainRules')) : CurtainRules::usual());
+            $f->has('curtainRules') ? CurtainRules::from($f->fields('curtainRules')) : CurtainRules::usual(),
+            $f->has('layerRules') ? LayerRules::from($f->fields('layerRules')) : LayerRules::usual());
     }
 
     public function finish(string $id): ?Finish
@@ -194,6 +198,7 @@ final readonly class Settings implements Element
             'nib' => $this->nib, 'module' => $this->module?->toArray(),
             'finishes' => array_map(static fn (Finish $finish): array => $finish->toArray(), $this->finishes),
             'unitRules' => $this->unitRules->toArray(), 'slab' => $this->slab, 'setting' => $this->setting,
-            'jambs' => $this->jambs->value, 'curtainRules' => $this->curtainRules->toArray()];
+            'jambs' => $this->jambs->value, 'curtainRules' => $this->curtainRules->toArray(),
+            'layerRules' => $this->layerRules->toArray()];
     }
 }

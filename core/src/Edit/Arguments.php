@@ -102,6 +102,7 @@ final class Arguments
                 'finishes' => A::list(A::open('a finish')), 'unitRules' => A::open('limits of units'), 'slab' => A::length(),
                 'setting' => A::length(), 'jambs' => A::choice(Jambs::class),
                 'curtainRules' => A::open('limits and bars of curtain walls'),
+                'layerRules' => A::open('limits of fins, battens and screens'),
             ],
             'storey.insert' => [
                 'name' => A::text()->required(), 'height' => A::length()->required(), 'above' => A::text()->orNull(),

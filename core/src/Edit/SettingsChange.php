@@ -51,6 +51,7 @@ final readonly class SettingsChange implements Edit
                 'setting',
                 'jambs',
                 'curtainRules',
+                'layerRules',
             ]),
         );
         $after = Settings::from(new Fields([...$design->settings->toArray(), ...$given], $this->args->units()));

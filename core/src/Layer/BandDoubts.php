@@ -22,15 +22,6 @@ use Isleward\Core\Unit\SolvedLight;
 /** What is doubtful about bands: those that cannot stand, pieces that meet, openings they cover, pins whose piece is gone. */
 final class BandDoubts implements Rule
 {
-    /** Of an opening's area, from which on it is told (common practice). */
-    private const COVERED = 0.5;
-
-    /** Pieces nearer than that to each other cannot be fixed or cleaned (common practice), mm. */
-    private const APART = 5.0;
-
-    /** A batten shorter than that cannot be fixed at both ends (common practice), mm. */
-    private const SHORT = 80.0;
-
     public function check(WallInQuestion $wall): array
     {
         $findings = [];
@@ -93,7 +84,7 @@ final class BandDoubts implements Rule
                 ));
             }
             $shortest = min([INF, ...$fields->find($field)->lengths ?? []]);
-            if ($shortest < self::SHORT) {
+            if ($shortest < $wall->design->settings->layerRules->short) {
                 $findings[] = $this->about($wall, 'field.short', $field, $shortest, sprintf(
                     'The shortest batten of %s is %s long: too short to be fixed at both ends.', $field->name, Length::mark($shortest),
                 ));
@@ -122,12 +113,13 @@ final class BandDoubts implements Rule
      */
     private function meeting(WallInQuestion $wall, Fins $fins, array $pieces): array
     {
+        $limit = $wall->design->settings->layerRules->apart;
         $met = $nearest = 0;
         $first = null;
         $before = $pieces[0] > 0 ? $pieces[0] - 1 : null;
         foreach ($pieces as $i) {
-            $apart = $before === $i - 1 ? self::apart($fins, $before, $i) : INF;
-            if ($apart < self::APART - Tolerance::LENGTH) {
+            $apart = $before === $i - 1 ? self::apart($fins, $before, $i, $limit) : INF;
+            if ($apart < $limit - Tolerance::LENGTH) {
                 $met++;
                 $first ??= $i;
                 $nearest = $first === $i ? $apart : min($nearest, $apart);
@@ -150,7 +142,7 @@ final class BandDoubts implements Rule
      * How far two pieces that follow each other lie apart in plan, over whichever direction parts them most; negative where they run into
      * each other, mm. Where they are far enough apart it is not looked for farther.
      */
-    private static function apart(Fins $fins, int $a, int $b): float
+    private static function apart(Fins $fins, int $a, int $b, float $limit): float
     {
         $way = new Vec2($fins->x[$b] - $fins->x[$a], $fins->y[$b] - $fins->y[$a]);
         if ($way->length() < 1e-6) {
@@ -169,7 +161,7 @@ final class BandDoubts implements Rule
                 $reach[] = [$at + $low, $at + $high];
             }
             $best = max($best, $reach[1][0] - $reach[0][1], $reach[0][0] - $reach[1][1]);
-            if ($best >= self::APART) {
+            if ($best >= $limit) {
                 return $best;
             }
         }
@@ -225,7 +217,7 @@ final class BandDoubts implements Rule
         $whole = ($placed->right - $placed->left) * ($placed->head - $placed->sill);
         $share = $boxes === [] ? 0.0 : self::union($boxes) / $whole;
 
-        return $share < self::COVERED ? [] : [$wall->finding('layer.covers', $placed, $share, sprintf(
+        return $share < $wall->design->settings->layerRules->covered ? [] : [$wall->finding('layer.covers', $placed, $share, sprintf(
             'is covered by %s: %d %% of it as it is seen square on', implode(' and ', $by), (int) round($share * 100),
         ), null)];
     }

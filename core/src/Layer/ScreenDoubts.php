@@ -18,9 +18,6 @@ use Isleward\Core\Measure\Length;
 /** What is doubtful about screens: those that cannot stand or that nothing holds, idle cut-outs, openings they cover, leaves they stop. */
 final class ScreenDoubts implements Rule
 {
-    /** Of an opening's area, from which on it is told (common practice). */
-    private const COVERED = 0.5;
-
     public function check(WallInQuestion $wall): array
     {
         $findings = [];
@@ -89,7 +86,7 @@ final class ScreenDoubts implements Rule
         }
         $share = 1.0 - ScreenRegion::area($clear) / $outline->area();
 
-        return $by === [] || $share < self::COVERED ? [] : [$wall->finding('layer.covers', $placed, $share, sprintf(
+        return $by === [] || $share < $wall->design->settings->layerRules->covered ? [] : [$wall->finding('layer.covers', $placed, $share, sprintf(
             'is covered by %s: %d %% of it as it is seen square on', implode(' and ', $by), (int) round($share * 100),
         ), null)];
     }

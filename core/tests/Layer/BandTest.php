@@ -240,6 +240,27 @@ final class BandTest extends TestCase
         self::assertSame('120', strtok($meets[0]->sentence, ' '));
     }
 
+    public function test_from_where_on_it_is_told_is_the_projects(): void
+    {
+        $this->house->place(['left' => 3000, 'width' => 1200, 'height' => 1500, 'sill' => ['from' => 'floor', 'height' => 900]]);
+        $this->stood(['walls' => [$this->house->wall(0)->id], 'spaced' => ['size' => 100], 'laws' => ['thickness' => 40]]);
+        $rules = function (array $limits): array {
+            $this->house->do('settings.change', ['layerRules' => $limits]);
+
+            return array_map(static fn (Finding $f): string => $f->rule, $this->findings(0));
+        };
+        // 40 % of the window is covered, and 60 lie between one fin and the next
+        self::assertSame([], $rules(['covered' => 0.41, 'apart' => 60]));
+        self::assertSame(['layer.covers'], $rules(['covered' => 0.4]));
+        self::assertSame(['band.meets'], $rules(['apart' => 61]));
+        try {
+            $rules(['covered' => 0]);
+            self::fail('Nothing covers nothing.');
+        } catch (Refusal $refusal) {
+            self::assertStringContainsString('0 % was given', $refusal->getMessage());
+        }
+    }
+
     public function test_a_fin_in_the_way_of_a_leaf_is_told_with_the_angle_it_opens_to(): void
     {
         // hung at its left and opening outward; 900 wide with a frame of 55 it turns about 55 from its jamb

@@ -99,6 +99,7 @@ final class AnyEdit
                 'module' => $pick([null, ['length' => 200, 'height' => 100, 'joint' => 8]]),
                 'slab' => mt_rand(100, 400),
                 'setting' => mt_rand(0, 50),
+                'layerRules' => ['covered' => mt_rand(1, 100) / 100, 'apart' => mt_rand(0, 90)],
             ],
             'storey.insert' => [
                 'above' => mt_rand(0, 3) === 0 ? null : $storey,

@@ -2142,6 +2142,7 @@ export interface components {
         /** @description A project’s settings */
         Settings: {
             curtainRules: components["schemas"]["CurtainRules"];
+            layerRules: components["schemas"]["LayerRules"];
             /**
              * @description How openings are cut into curved walls that do not say it themselves
              * @enum {string}
@@ -2197,6 +2198,12 @@ export interface components {
             bars: number[];
             kerf: number;
             trim: number;
+        };
+        LayerRules: {
+            /** @description Share of an opening */
+            covered: number;
+            apart: number;
+            short: number;
         };
         Module: {
             length: number;
@@ -2499,6 +2506,10 @@ export interface components {
             jambs?: "parallel" | "radial" | "bent";
             /** @description limits and bars of curtain walls */
             curtainRules?: {
+                [key: string]: unknown;
+            };
+            /** @description limits of fins, battens and screens */
+            layerRules?: {
                 [key: string]: unknown;
             };
         };

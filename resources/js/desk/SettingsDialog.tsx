@@ -15,6 +15,7 @@ const CurtainLimitsDialog = later(
     () => import('./CurtainLimitsDialog').then((m) => m.CurtainLimitsDialog),
     null,
 );
+const LayerLimitsDialog = later('The limits of fins', () => import('./LayerLimitsDialog').then((m) => m.LayerLimitsDialog), null);
 const FinishesDialog = later('The finishes', () => import('../bench/Finishes').then((m) => m.FinishesDialog));
 
 /** The project's settings: name, units, the margin at corners, the nib in inner walls, masonry, the lowest floor's level, north. */
@@ -49,7 +50,7 @@ function Form() {
     const [setting, setSetting] = useState(data.length(settings.setting));
     const [jambs, setJambs] = useState(settings.jambs);
     const [problem, setProblem] = useState<string>();
-    const [further, setFurther] = useState<'limits' | 'curtain' | 'finishes' | null>(null);
+    const [further, setFurther] = useState<'limits' | 'curtain' | 'layers' | 'finishes' | null>(null);
 
     async function save(event: FormEvent) {
         event.preventDefault();
@@ -131,12 +132,15 @@ function Form() {
             <TextField label="How far a jamb may lie from its mark on a tracing" value={setting} onChange={setSetting} />
             <TextField label="Level of the lowest floor above the site datum" value={level} onChange={setLevel} />
             <TextField label="Bearing of the plan’s upward direction, degrees clockwise from north" value={north} onChange={setNorth} />
-            <p className="flex gap-4">
+            <p className="flex flex-wrap gap-x-4 gap-y-1">
                 <button type="button" className="text-tide underline" onClick={() => setFurther('limits')}>
                     Limits of sashes and leaves…
                 </button>
                 <button type="button" className="text-tide underline" onClick={() => setFurther('curtain')}>
                     Curtain walls…
+                </button>
+                <button type="button" className="text-tide underline" onClick={() => setFurther('layers')}>
+                    Fins and screens…
                 </button>
                 <button type="button" className="text-tide underline" onClick={() => setFurther('finishes')}>
                     Finishes…
@@ -144,6 +148,7 @@ function Form() {
             </p>
             {further === 'limits' && <UnitLimitsDialog open onClose={() => setFurther(null)} />}
             {further === 'curtain' && <CurtainLimitsDialog onClose={() => setFurther(null)} />}
+            {further === 'layers' && <LayerLimitsDialog onClose={() => setFurther(null)} />}
             {further === 'finishes' && <FinishesDialog open onClose={() => setFurther(null)} />}
             <p role="alert" className="text-buoy empty:hidden">
                 {problem}
