@@ -58,8 +58,8 @@ export function DrawingPane({
 }: Props) {
     const box = useRef<HTMLDivElement>(null);
     const room = useRoom();
-    const [canvas] = useState(() => room.canvas() ?? document.createElement('canvas'));
-    const [size, setSize] = useState<Size>(() => room.size() ?? { width: 0, height: 0 });
+    const canvas = useRef<HTMLCanvasElement>(null);
+    const [size, setSize] = useState<Size>(() => room() ?? { width: 0, height: 0 });
     const kept = useDesk((s) => s.views[pane]);
     const view = useMemo(() => kept && (flip ? { ...kept, flip } : kept), [kept, flip]);
     const [frame, setFrame] = useState<{ x: number; y: number; width: number; height: number } | null>(null);
@@ -69,20 +69,13 @@ export function DrawingPane({
     const press = useRef<Press | null>(null);
 
     useLayoutEffect(() => {
-        canvas.className = 'absolute inset-0 h-full w-full';
-        canvas.ariaHidden = 'true';
-        box.current!.prepend(canvas);
-        return () => canvas.remove();
-    }, [canvas]);
-
-    useLayoutEffect(() => {
         const element = box.current!;
         const take = (next: Size) => {
             setSize((last) => (last.width === next.width && last.height === next.height ? last : next));
             useDesk.setState((s) => ({ sizes: { ...s.sizes, [pane]: next } }));
         };
         const measure = () => take({ width: element.clientWidth, height: element.clientHeight });
-        const known = room.size();
+        const known = room();
         if (known) take(known);
         else measure();
         const observer = new ResizeObserver(measure);
@@ -113,19 +106,20 @@ export function DrawingPane({
     }, [size, goTo, boundsKey, kept, look, pane, opensWide, flip]);
 
     useEffect(() => {
-        if (!view || size.width === 0) return;
+        const element = canvas.current;
+        if (!element || !view || size.width === 0) return;
         const dpr = window.devicePixelRatio;
         const w = Math.round(size.width * dpr);
         const h = Math.round(size.height * dpr);
-        if (canvas.width !== w || canvas.height !== h) {
-            canvas.width = w;
-            canvas.height = h;
+        if (element.width !== w || element.height !== h) {
+            element.width = w;
+            element.height = h;
         }
-        const ctx = canvas.getContext('2d')!;
+        const ctx = element.getContext('2d')!;
         ctx.setTransform(1, 0, 0, 1, 0, 0);
         ctx.clearRect(0, 0, w, h);
         paint(ctx, view, size);
-    }, [canvas, view, size, paint, theme]);
+    }, [view, size, paint, theme]);
 
     useEffect(() => {
         const element = box.current!;
@@ -239,6 +233,7 @@ export function DrawingPane({
                 }
             }}
         >
+            <canvas ref={canvas} className="absolute inset-0 h-full w-full" aria-hidden="true" />
             {view && size.width > 0 && (
                 <svg className="pointer-events-none absolute inset-0 h-full w-full select-none" aria-hidden="true">
                     {overlay(view, size)}
