@@ -16,8 +16,8 @@ use Isleward\Core\Measure\Fields;
 use Isleward\Core\Measure\Refusal;
 
 /**
- * Fills an "opening", a "screen" before a "wall" or a "cut" of it, a "cell" of curtain wall, or a "region" drawn on a "wall" over the floor of a "storey", with
- * battens; or with "id" changes what is given of a field.
+ * Fills an "opening", a "screen" before a "wall" or a "cut" of it, a "cell" of curtain wall, or a "region" drawn on a "wall" over the
+ * floor of a "storey", with battens; or with "id" changes what is given of a field.
  */
 final readonly class FieldFill implements Edit
 {

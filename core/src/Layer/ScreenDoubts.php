@@ -86,7 +86,9 @@ final class ScreenDoubts implements Rule
         }
         $share = 1.0 - ScreenRegion::area($clear) / $outline->area();
 
-        return $by === [] || $share < $wall->design->settings->layerRules->covered ? [] : [$wall->finding('layer.covers', $placed, $share, sprintf(
+        $limit = $wall->design->settings->layerRules->covered;
+
+        return $by === [] || $share < $limit ? [] : [$wall->finding('layer.covers', $placed, $share, sprintf(
             'is covered by %s: %d %% of it as it is seen square on', implode(' and ', $by), (int) round($share * 100),
         ), null)];
     }

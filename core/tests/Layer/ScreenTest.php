@@ -236,7 +236,8 @@ final class ScreenTest extends TestCase
     {
         $id = $this->screen(['foot' => 200, 'height' => 2600]);
         $this->cut($id, ['form' => 'rectangle', 'u' => 4000, 'v' => 500, 'width' => 1000, 'height' => 600]);
-        $field = $this->house->do('field.fill', ['screen' => $id, 'angle' => 0, 'wide' => 50, 'battens' => ['by' => 'pitch', 'size' => 500]]);
+        $battens = ['by' => 'pitch', 'size' => 500];
+        $field = $this->house->do('field.fill', ['screen' => $id, 'angle' => 0, 'wide' => 50, 'battens' => $battens]);
         $pieces = fn (): FieldPieces => FieldsOn::in($this->house->design)->of(FieldsOn::field($this->house->design, $field->chosen[0]));
         self::assertEqualsWithDelta([0.0, 200.0, 12000.0, 2800.0], $pieces()->region->bounds(), 1e-6);
         self::assertEqualsWithDelta([2600.0], array_values(array_unique($pieces()->lengths)), 1e-6, 'over the cut-out they run on');

@@ -6,7 +6,7 @@ const Context = createContext<() => Size | null>(() => null);
 /** How large a drawing will be that fills its room, where that is known before it comes. */
 export const useRoom = () => useContext(Context);
 
-/** Where a drawing will stand. It is measured while what is drawn is still fetched, so that then nothing has to be laid out for it first. */
+/** Where a drawing will stand. It is measured while what is drawn is fetched, so that then nothing has to be laid out for it first. */
 export function Room({ children }: { children: ReactNode }) {
     const element = useRef<HTMLDivElement>(null);
     const size = useRef<Size | null>(null);
