@@ -16,6 +16,7 @@ use App\Models\Opening;
 use App\Models\Outline;
 use App\Models\Picture;
 use App\Models\Project;
+use App\Models\Roof;
 use App\Models\Screen;
 use App\Models\SectionLine;
 use App\Models\SettingOutLine;
@@ -43,6 +44,7 @@ final class Tables
             Kind::Line => SettingOutLine::class,
             Kind::Band => Band::class,
             Kind::FloorBand => FloorBand::class,
+            Kind::Roof => Roof::class,
             Kind::Field => Field::class,
             Kind::Screen => Screen::class,
             Kind::Set => NamedSet::class,

@@ -39,7 +39,7 @@ use OpenApi\Attributes as OA;
 ], properties: [
     new OA\Property(property: 'element', type: 'string'),
     new OA\Property(property: 'host', type: 'string'),
-    new OA\Property(property: 'what', type: 'string', enum: ['fins', 'floor', 'field', 'screen']),
+    new OA\Property(property: 'what', type: 'string', enum: ['fins', 'floor', 'field', 'screen', 'roof']),
     new OA\Property(
         property: 'boxes', type: 'array', items: new OA\Items(type: 'number'),
         description: 'Of pieces seen as rectangles: number from 0, u, level, u, level, number …; u from the wall’s left end',

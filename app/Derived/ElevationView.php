@@ -356,7 +356,7 @@ final readonly class ElevationView
         [$drawing, $hosts] = Elevation::withHosts($this->design, $this->bodies, $this->frontage);
         // fins and floor bands come by themselves, to be drawn over the openings
         $behind = array_filter($drawing->shapes, static fn (Shape $s): bool => $s->layer !== Layer::Fin && $s->layer !== Layer::Floor
-            && $s->layer !== Layer::Screen && ! $s->before);
+            && $s->layer !== Layer::Screen && $s->layer !== Layer::Roof && ! $s->before);
         $hosts = array_values(array_intersect_key($hosts, $behind));
         $drawing = new Drawing($drawing->title, $drawing->bounds, array_values($behind), $drawing->symbols, $drawing->placements);
 
@@ -366,6 +366,7 @@ final readonly class ElevationView
             'hosts' => $hosts,
             'bands' => [
                 ...ScreenView::of($this->design, $this->frontage),
+                ...RoofView::of($this->design, $this->bodies, $this->frontage),
                 ...FloorBandView::of($this->design, $this->bodies, $this->frontage),
                 ...FieldView::of($this->design, $this->frontage),
                 ...BandView::of($this->design, $this->bodies, $this->frontage),

@@ -276,6 +276,7 @@ use OpenApi\Attributes as OA;
     'grids',
     'bands',
     'floorBands',
+    'roofs',
     'fields',
     'screens',
     'runs',
@@ -284,6 +285,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'screens', type: 'array', items: new OA\Items(ref: '#/components/schemas/Screen')),
     new OA\Property(property: 'fields', type: 'array', items: new OA\Items(ref: '#/components/schemas/Field')),
     new OA\Property(property: 'floorBands', type: 'array', items: new OA\Items(ref: '#/components/schemas/FloorBand')),
+    new OA\Property(property: 'roofs', type: 'array', items: new OA\Items(ref: '#/components/schemas/Roof')),
     new OA\Property(property: 'grids', type: 'array', items: new OA\Items(ref: '#/components/schemas/RackGrid')),
     new OA\Property(property: 'runs', type: 'array', items: new OA\Items(ref: '#/components/schemas/RunPlace')),
     new OA\Property(property: 'settings', ref: '#/components/schemas/Settings'),
@@ -395,6 +397,7 @@ final readonly class ProjectView
             'runs' => GridsView::runs($design),
             'bands' => BandsView::all($design),
             'floorBands' => FloorBandView::all($design),
+            'roofs' => RoofView::all($design),
             'screens' => ScreenView::all($design),
             'fields' => array_map(static fn (Field $f): array => $f->toArray(), FieldsOn::in($design)->all()),
         ];

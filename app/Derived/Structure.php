@@ -29,6 +29,8 @@ use Isleward\Core\Layer\FloorBands;
 use Isleward\Core\Layer\Screen;
 use Isleward\Core\Layer\Screens;
 use Isleward\Core\Measure\Fields;
+use Isleward\Core\Roof\Roof;
+use Isleward\Core\Roof\Roofs;
 
 /** A project's storeys, outlines, walls, types and lines, how the walls stand, and any part of its openings on request. */
 final class Structure
@@ -281,7 +283,7 @@ final class Structure
                 array_filter($rows[$kind->value], static fn (array $row): bool => isset($used[$row['id']])),
             );
         }
-        foreach ([Kind::Band, Kind::FloorBand, Kind::Field, Kind::Screen] as $kind) {
+        foreach ([Kind::Band, Kind::FloorBand, Kind::Field, Kind::Screen, Kind::Roof] as $kind) {
             $rows[$kind->value] = $this->layersBefore($kind, $walls);
         }
         $lines = $this->linesOf($walls, $openings);
@@ -308,6 +310,7 @@ final class Structure
             $before[$id] = match (true) {
                 $layer instanceof Band => Bands::in($design)->wallsOf($layer),
                 $layer instanceof FloorBand => FloorBands::in($design)->wallsOf($layer),
+                $layer instanceof Roof => Roofs::in($design)->wallsOf($layer),
                 $layer instanceof Field => [$layer->wall],
                 $layer instanceof Screen => Screens::in($design)->wallsOf($layer),
                 default => [],

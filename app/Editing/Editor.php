@@ -10,6 +10,7 @@ use App\Derived\BandView;
 use App\Derived\CurtainView;
 use App\Derived\FieldView;
 use App\Derived\FloorBandView;
+use App\Derived\RoofView;
 use App\Derived\ScreenView;
 use App\Models\Change as Logged;
 use App\Models\Opening;
@@ -43,6 +44,8 @@ use Isleward\Core\Layer\Screen;
 use Isleward\Core\Layer\Screens;
 use Isleward\Core\Measure\Fields;
 use Isleward\Core\Measure\Refusal;
+use Isleward\Core\Roof\Roof;
+use Isleward\Core\Roof\Roofs;
 
 /** Runs edits, undoes and redoes: one transaction each, with the project held. */
 final readonly class Editor
@@ -150,6 +153,7 @@ final readonly class Editor
             curtains: CurtainView::tried($after, $change),
             bands: [
                 ...ScreenView::tried($after, $change), ...FieldView::tried($after, $change), ...FloorBandView::tried($after, $change),
+                ...RoofView::tried($after, $change),
                 ...BandView::tried($after, $change),
             ],
         );
@@ -411,7 +415,7 @@ final readonly class Editor
         $walls = [];
         $design = null;
         foreach ($change->operations as $operation) {
-            if (! in_array($operation->kind, [Kind::Band, Kind::FloorBand, Kind::Field, Kind::Screen], true)) {
+            if (! in_array($operation->kind, [Kind::Band, Kind::FloorBand, Kind::Field, Kind::Screen, Kind::Roof], true)) {
                 continue;
             }
             $design ??= $this->assembly->design($project, Scope::none());
@@ -421,6 +425,7 @@ final readonly class Editor
                 $walls += array_fill_keys(match (true) {
                     $band instanceof Band => Bands::in($with)->wallsOf($band),
                     $band instanceof FloorBand => FloorBands::in($with)->wallsOf($band),
+                    $band instanceof Roof => Roofs::in($with)->wallsOf($band),
                     $band instanceof Field => [$band->wall],
                     $band instanceof Screen => Screens::in($with)->wallsOf($band),
                     default => [],

@@ -22,6 +22,7 @@ use Isleward\Core\Layer\Band;
 use Isleward\Core\Layer\Field;
 use Isleward\Core\Layer\FloorBand;
 use Isleward\Core\Layer\Screen;
+use Isleward\Core\Roof\Roof;
 use Isleward\Core\Schedule\Layout;
 use Isleward\Core\Sheet\SheetPlan;
 
@@ -39,6 +40,7 @@ return [
     new Descriptor(Kind::FloorBand, 'floor band', 'fb', FloorBand::class, bearing: true),
     new Descriptor(Kind::Field, 'field', 'fl', Field::class, bearing: true),
     new Descriptor(Kind::Screen, 'screen', 'sn', Screen::class, bearing: true),
+    new Descriptor(Kind::Roof, 'roof', 'rf', Roof::class, bearing: true),
     new Descriptor(Kind::Set, 'set', 'se', NamedSet::class),
     new Descriptor(Kind::Acceptance, 'accepted finding', 'ac', Acceptance::class),
     new Descriptor(Kind::Given, 'given schedule', 'gi', GivenSchedule::class),

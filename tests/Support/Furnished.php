@@ -62,6 +62,7 @@ final class Furnished
             'position' => ['from' => 'right', 'value' => 900, 'to' => 'near'], 'sill' => ['from' => 'floor', 'height' => 0],
         ])['chosen'][0];
         $this->ids['floor'] = $this->do('floor-band.add', ['storey' => $quay, 'outline' => $this->ids['outline']])['chosen'][0];
+        $this->ids['roof'] = $this->do('roof.add', ['outline' => $this->ids['outline']])['chosen'][0];
         $this->ids['field'] = $this->do('field.fill', ['opening' => $this->ids['second']])['chosen'][0];
         $this->ids['band'] = $this->do('band.add', ['storey' => $quay, 'walls' => [$south], 'spaced' => ['size' => 500]])['chosen'][0];
         $this->ids['screen'] = $this->do('screen.add', ['storey' => $quay, 'walls' => [$south], 'gap' => 200])['chosen'][0];
@@ -197,6 +198,9 @@ final class Furnished
                 'edge' => 'chamfered'],
             'floor-band.change' => ['id' => $i['floor'], 'top' => $i['charts'], 'out' => ['kind' => 'ramp', 'from' => 0, 'to' => 300]],
             'floor-band.remove' => ['ids' => [$i['floor']]],
+            'roof.add' => ['outline' => $i['outline'], 'storey' => $i['quay'], 'pitch' => '9 : 12', 'overhang' => '0.3 m'],
+            'roof.change' => ['id' => $i['roof'], 'pitch' => 40],
+            'roof.remove' => ['ids' => [$i['roof']]],
             'band.remove' => ['ids' => [$i['band']]],
             'band.pin' => ['id' => $i['band'], 'pieces' => [1, 2], 'reach' => '0.2 m'],
             'band.draw' => ['id' => $i['band'], 'of' => 'reach', 'kind' => 'wave'],

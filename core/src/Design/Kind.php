@@ -21,6 +21,7 @@ enum Kind: string
     case FloorBand = 'floor-band';
     case Field = 'field';
     case Screen = 'screen';
+    case Roof = 'roof';
     case Set = 'set';
     case Acceptance = 'acceptance';
     case Given = 'given';

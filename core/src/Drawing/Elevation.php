@@ -43,7 +43,7 @@ final class Elevation
             }
         }
 
-        $bounds = [0.0, $frontage->foot, $frontage->width, $frontage->head];
+        $bounds = [0.0, $frontage->foot, $frontage->width, max($frontage->head, self::roofs($shapes))];
 
         return [new Drawing($frontage->name, $bounds, $shapes, $symbols->all, $placements), $hosts];
     }
@@ -82,6 +82,25 @@ final class Elevation
             $drawing->symbols,
             $drawing->placements,
         );
+    }
+
+    /**
+     * How high roofs over it reach; nothing where there are none.
+     *
+     * @param  list<Shape>  $shapes
+     */
+    private static function roofs(array $shapes): float
+    {
+        $top = -INF;
+        foreach ($shapes as $shape) {
+            foreach ($shape->layer === Layer::Roof ? $shape->rings : [] as $ring) {
+                for ($i = 1, $n = count($ring); $i < $n; $i += 2) {
+                    $top = max($top, $ring[$i]);
+                }
+            }
+        }
+
+        return $top;
     }
 
     /**

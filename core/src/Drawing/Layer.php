@@ -22,6 +22,7 @@ enum Layer: string
     case Operation = 'operation';
     case Swing = 'swing';
     case Floor = 'floor';
+    case Roof = 'roof';
     case Screen = 'screen';
     case Fin = 'fin';
     case Level = 'level';
@@ -33,7 +34,8 @@ enum Layer: string
     {
         return match ($this) {
             self::Face, self::Cut => 0.5,
-            self::Void, self::Frame, self::Sash, self::Infill, self::Member, self::Spandrel, self::Fin, self::Floor, self::Screen => 0.25,
+            self::Void, self::Frame, self::Sash, self::Infill, self::Member, self::Spandrel, self::Fin, self::Floor, self::Screen,
+            self::Roof => 0.25,
             default => 0.13,
         };
     }
@@ -52,6 +54,7 @@ enum Layer: string
             self::Glass => '#e3edec',
             self::Fin => '#b9c6c4',
             self::Floor => '#ffffff',
+            self::Roof => '#dcd6ca',
             self::Screen => '#d3dcd9',
             default => null,
         };

@@ -384,6 +384,17 @@ final class Arguments
             'finish' => A::text()->orNull(),
         ];
 
+        $pitch = A::either(A::number(), A::text());
+        $edge = [
+            'wall' => A::text()->required(), 'gable' => A::flag(), 'pitch' => $pitch->orNull(), 'overhang' => A::length()->orNull(),
+        ];
+        $roof = [
+            'name' => A::text(), 'outline' => A::text(), 'storey' => A::text(), 'level' => A::length(),
+            'pitch' => $pitch->says('degrees, or rise over run: “9 : 12”'), 'overhang' => A::length(), 'thick' => A::length(),
+            'edges' => A::list(A::object($edge)), 'edge' => A::object($edge)->says('what is otherwise over one wall'),
+            'finish' => A::text()->orNull(),
+        ];
+
         return [
             'band.add' => [...$band, 'storey' => A::text()->required()],
             'band.change' => [
@@ -396,6 +407,9 @@ final class Arguments
             'floor-band.add' => [...$floor, 'storey' => A::text()->required()],
             'floor-band.change' => ['id' => A::text()->required(), ...$floor],
             'floor-band.remove' => ['ids' => A::ids()->required()],
+            'roof.add' => [...$roof, 'outline' => A::text()->required()],
+            'roof.change' => ['id' => A::text()->required(), ...$roof],
+            'roof.remove' => ['ids' => A::ids()->required()],
             'band.pin' => [
                 'id' => A::text()->required(), 'pieces' => A::list(A::count(), 1)->required(), 'out' => A::flag(), 'release' => A::flag(),
                 ...$figures,

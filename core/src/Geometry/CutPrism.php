@@ -29,6 +29,17 @@ final readonly class CutPrism implements Solid
     }
 
     /**
+     * One between two planes, the upper of which lies over the lower all over its profile.
+     *
+     * @param  array{float, float, float}  $lower  z of its lower end: [a, b, c] for a + b·x + c·y
+     * @param  array{float, float, float}  $upper
+     */
+    public static function slanted(Contour $profile, array $lower, array $upper): self
+    {
+        return new self($profile, $lower, $upper);
+    }
+
+    /**
      * What of an endless member lies within half-spaces.
      *
      * @param  list<Contour>  $profiles  in the (x, y) of the axes

@@ -19,7 +19,7 @@ final class DependenciesTest extends TestCase
         ['Design'],
         ['Building'],
         ['Arrange', 'Drawing', 'Scene', 'Schedule', 'Check'],
-        ['CurtainWall', 'Layer'],
+        ['CurtainWall', 'Layer', 'Roof'],
         ['Bench', 'Given', 'Tracing', 'Revision', 'Exchange', 'Sheet', 'Edit'],
     ];
 

@@ -10,6 +10,7 @@ use Isleward\Core\Layer\Band;
 use Isleward\Core\Layer\Field;
 use Isleward\Core\Layer\FloorBand;
 use Isleward\Core\Layer\Screen;
+use Isleward\Core\Roof\Roof;
 
 /** Edits as chance has them, of every name there is, for laws that hold over all of them. */
 final class AnyEdit
@@ -68,7 +69,7 @@ final class AnyEdit
         $parts = $pick($parts) ?? [7];
         $stood = $design->layers[$screen] ?? null;
         $front = $stood instanceof Screen ? $pick($stood->walls) ?? $pick($design->wallsOf($stood->outline))?->id : $wall;
-        [$band, $floor] = [$of(Band::class, 'ba-none'), $of(FloorBand::class, 'fb-none')];
+        [$band, $floor, $roof] = [$of(Band::class, 'ba-none'), $of(FloorBand::class, 'fb-none'), $of(Roof::class, 'rf-none')];
         $law = static fn (): array|int => $pick([
             mt_rand(20, 400),
             ['kind' => 'ramp', 'from' => mt_rand(30, 300), 'to' => mt_rand(30, 900)],
@@ -358,6 +359,13 @@ final class AnyEdit
                 ['edge' => $pick(['square', 'chamfered', 'rounded']), 'edgeSize' => mt_rand(10, 60)],
             ]),
             'floor-band.remove' => ['ids' => [$floor]],
+            'roof.add' => ['outline' => $design->walls[$wall]->outline ?? 'ou-none', 'storey' => $storey, 'pitch' => mt_rand(5, 60)],
+            'roof.change' => ['id' => $roof] + $pick([
+                ['pitch' => $pick(['9 : 12', 22.5, 40])], ['overhang' => mt_rand(0, 700), 'thick' => mt_rand(100, 400)],
+                ['level' => mt_rand(-500, 500) / 7], ['edge' => ['wall' => $wall, 'pitch' => $pick([null, 20, 50])]],
+                ['edge' => ['wall' => $wall, 'gable' => (bool) mt_rand(0, 1)]],
+            ]),
+            'roof.remove' => ['ids' => [$roof]],
             'band.remove' => ['ids' => [$band]],
             'band.pin' => ['id' => $band, 'pieces' => [mt_rand(0, 30)]]
                 + $pick([['reach' => mt_rand(50, 500) / 3], ['out' => true], ['release' => true]]),

@@ -18,6 +18,7 @@ export type CurtainGrid = Schemas['CurtainGrid'];
 export type GridCell = Schemas['GridCell'];
 export type Band = Schemas['Band'];
 export type FloorBand = Schemas['FloorBand'];
+export type Roof = Schemas['Roof'];
 export type Screen = Schemas['Screen'];
 export type ScreenPart = Schemas['ScreenPart'];
 export type Field = Schemas['Field'];

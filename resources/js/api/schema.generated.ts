@@ -1318,7 +1318,7 @@ export interface components {
             id: string;
             name: string;
             /** @enum {string} */
-            source: "openings" | "types" | "walls" | "runs" | "members" | "infills" | "joints" | "cutting" | "fins" | "fin-cutting" | "floor-bands" | "battens" | "screens" | "cut-outs";
+            source: "openings" | "types" | "walls" | "runs" | "members" | "infills" | "joints" | "cutting" | "fins" | "fin-cutting" | "floor-bands" | "battens" | "screens" | "cut-outs" | "roofs" | "roof-lines";
             columns: components["schemas"]["LayoutColumn"][];
             merge: boolean;
             groups: string[];
@@ -1512,7 +1512,7 @@ export interface components {
             element: string;
             host: string;
             /** @enum {string} */
-            what: "fins" | "floor" | "field" | "screen";
+            what: "fins" | "floor" | "field" | "screen" | "roof";
             /** @description Of pieces seen as rectangles: number from 0, u, level, u, level, number …; u from the wall’s left end */
             boxes: number[];
             /** @description Of the others: number, u, level, u, level … */
@@ -2317,6 +2317,7 @@ export interface components {
             screens: components["schemas"]["Screen"][];
             fields: components["schemas"]["Field"][];
             floorBands: components["schemas"]["FloorBand"][];
+            roofs: components["schemas"]["Roof"][];
             grids: components["schemas"]["RackGrid"][];
             runs: components["schemas"]["RunPlace"][];
             settings: components["schemas"]["Settings"];
@@ -2348,6 +2349,51 @@ export interface components {
                 element: string;
                 part: string;
             }[];
+        };
+        Roof: {
+            id: string;
+            name: string;
+            position: number;
+            outline: string;
+            /** @description At whose head it springs */
+            storey: string;
+            /** @description Over that */
+            level: number;
+            /** @description Degrees */
+            pitch: number;
+            overhang: number;
+            /** @description Square to its slope */
+            thick: number;
+            /** @description Through it upright */
+            upright: number;
+            edges: {
+                wall: string;
+                gable: boolean;
+                pitch: number | null;
+                overhang: number | null;
+            }[];
+            finish: string | null;
+            /** @description Why it cannot stand */
+            why: string | null;
+            /** @description Walls it lies over */
+            before: string[];
+            faces: {
+                wall: string;
+                /** @description Degrees */
+                pitch: number;
+                /** @description mm² */
+                area: number;
+                /** @description mm² */
+                plan: number;
+            }[];
+            /** @description By what the lines are: eaves, ridge, hip, valley, verge, break */
+            lengths: {
+                [key: string]: number;
+            };
+            /** @description Level of the underside of its eaves */
+            springs: number | null;
+            /** @description Level of its highest line */
+            top: number | null;
         };
         ScreenShape: {
             /** @enum {string} */
@@ -3691,6 +3737,64 @@ export interface components {
         FloorBandRemoveArgs: {
             ids: string[];
         };
+        RoofAddArgs: {
+            name?: string;
+            outline: string;
+            storey?: string;
+            /** @description mm, or a text in people’s units */
+            level?: number | string;
+            /** @description degrees, or rise over run: “9 : 12” */
+            pitch?: number | string;
+            /** @description mm, or a text in people’s units */
+            overhang?: number | string;
+            /** @description mm, or a text in people’s units */
+            thick?: number | string;
+            edges?: {
+                wall: string;
+                gable?: boolean;
+                pitch?: (number | string) | null;
+                overhang?: (number | string) | null;
+            }[];
+            /** @description what is otherwise over one wall */
+            edge?: {
+                wall: string;
+                gable?: boolean;
+                pitch?: (number | string) | null;
+                overhang?: (number | string) | null;
+            };
+            finish?: string | null;
+        };
+        RoofChangeArgs: {
+            id: string;
+            name?: string;
+            outline?: string;
+            storey?: string;
+            /** @description mm, or a text in people’s units */
+            level?: number | string;
+            /** @description degrees, or rise over run: “9 : 12” */
+            pitch?: number | string;
+            /** @description mm, or a text in people’s units */
+            overhang?: number | string;
+            /** @description mm, or a text in people’s units */
+            thick?: number | string;
+            edges?: {
+                wall: string;
+                gable?: boolean;
+                pitch?: (number | string) | null;
+                overhang?: (number | string) | null;
+            }[];
+            /** @description what is otherwise over one wall */
+            edge?: {
+                wall: string;
+                gable?: boolean;
+                pitch?: (number | string) | null;
+                overhang?: (number | string) | null;
+            };
+            finish?: string | null;
+        };
+        RoofRemoveArgs: {
+            ids: string[];
+        };
         BandPinArgs: {
             id: string;
             pieces: (number | string)[];
@@ -4750,6 +4854,30 @@ export interface operations {
                     /** @constant */
                     edit: "floor-band.remove";
                     args: components["schemas"]["FloorBandRemoveArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "roof.add";
+                    args: components["schemas"]["RoofAddArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "roof.change";
+                    args: components["schemas"]["RoofChangeArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "roof.remove";
+                    args: components["schemas"]["RoofRemoveArgs"];
                     /** @description Number of the latest change you have seen */
                     base: number;
                     /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */

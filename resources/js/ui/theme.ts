@@ -33,7 +33,7 @@ const colours = new Map<string, string>();
 /** What drawings are painted with. */
 const PAINTED = [
     ...(['ink', 'quiet', 'hairline', 'sheet', 'tide', 'tide-wash'] as const),
-    ...(['wall', 'cut', 'glass', 'frame', 'opening', 'spandrel', 'screen', 'fin'] as const),
+    ...(['wall', 'cut', 'glass', 'frame', 'opening', 'spandrel', 'screen', 'fin', 'roof'] as const),
 ];
 type Painted = (typeof PAINTED)[number];
 

@@ -105,6 +105,18 @@ export function BandsBefore({ wall }: { wall: Wall }) {
                     >
                         Floor bands {outline.closed ? 'round' : 'along'} {outline.name}
                     </Button>
+                    {outline.closed && !outline.inner && !data.project.roofs.some((r) => r.outline === outline.id) && (
+                        <Button
+                            small
+                            onClick={() =>
+                                void data
+                                    .edit('roof.add', { outline: outline.id })
+                                    .then((done) => done && useDesk.getState().choose(done.chosen))
+                            }
+                        >
+                            A roof over {outline.name}
+                        </Button>
+                    )}
                     {many && (
                         <Button small onClick={() => void standBand(data, { ...usual, outline: wall.outline })}>
                             {outline.closed ? 'All round' : 'Along'} {outline.name}

@@ -27,7 +27,8 @@ export function paintBands(
         const [x0, y0, x1, y1] = band.bounds as [number, number, number, number];
         if (from + x0 > seen.x1 || from + x1 < seen.x0 || y0 > seen.y1 || y1 < seen.y0) continue;
         const lit = chosen.includes(band.element);
-        ctx.fillStyle = colour(band.what === 'floor' ? (lit ? 'tide-wash' : 'sheet') : lit ? 'tide' : 'fin');
+        const broad = band.what === 'floor' || band.what === 'roof';
+        ctx.fillStyle = colour(broad ? (lit ? 'tide-wash' : band.what === 'roof' ? 'roof' : 'sheet') : lit ? 'tide' : 'fin');
         ctx.strokeStyle = colour('ink');
         ctx.globalAlpha = showing.dimmed ? 0.35 : 1;
         ctx.setTransform(dpr, 0, 0, dpr, 0, 0);
@@ -63,7 +64,7 @@ export function paintBands(
                 path.closePath();
             }
             ctx.fill(path);
-            ctx.lineWidth = 0.7 / view.k;
+            ctx.lineWidth = (broad && lit ? 1.6 : 0.7) / view.k;
             ctx.stroke(path);
         }
         ctx.globalAlpha = 1;

@@ -13,6 +13,7 @@ export const layersOf = (data: Pick<Data, 'project'>) => [
         storey: b.storey,
         remove: 'floor-band.remove' as const,
     })),
+    ...data.project.roofs.map((r) => ({ id: r.id, name: r.name, before: r.before, storey: r.storey, remove: 'roof.remove' as const })),
     ...data.project.screens.map((s) => ({ id: s.id, name: s.name, before: s.before, storey: s.storey, remove: 'screen.remove' as const })),
     ...data.project.fields.map((f) => ({ id: f.id, name: f.name, before: [f.wall], storey: f.storey, remove: 'field.remove' as const })),
 ];

@@ -58,7 +58,7 @@ type Foot = {
     id: string;
     name: string;
     what: string;
-    edit: 'band.remove' | 'floor-band.remove' | 'field.remove' | 'screen.remove';
+    edit: 'band.remove' | 'floor-band.remove' | 'field.remove' | 'screen.remove' | 'roof.remove';
     onName: Sent;
 };
 

@@ -24,6 +24,7 @@ const BandCard = later('The card of the band', () => import('../bands/BandCard')
 
 const FieldCard = later('The card of the field', () => import('../bands/FieldCard').then((m) => m.FieldCard));
 const ScreenCard = later('The card of the screen', () => import('../screens/ScreenCard').then((m) => m.ScreenCard));
+const RoofCard = later('The card of the roof', () => import('../roofs/RoofCard').then((m) => m.RoofCard));
 const FloorBandCard = later('The card of the floor band', () => import('../bands/FloorBandCard').then((m) => m.FloorBandCard));
 
 const tries = { drop: dropTried };
@@ -47,6 +48,7 @@ export function Card() {
     const band = one ? data.project.bands.find((b) => b.id === one) : undefined;
     const field = one ? data.project.fields.find((f) => f.id === one) : undefined;
     const floor = one ? data.project.floorBands.find((b) => b.id === one) : undefined;
+    const roof = one ? data.project.roofs.find((r) => r.id === one) : undefined;
     const screen = one ? data.project.screens.find((s) => s.id === one) : undefined;
     const outline = one ? data.project.outlines.find((o) => o.id === one) : undefined;
     const outlineWall = outline && data.project.walls.find((w) => w.outline === outline.id);
@@ -74,6 +76,8 @@ export function Card() {
         <FieldCard key={field.id} field={field} />
     ) : screen ? (
         <ScreenCard key={screen.id} screen={screen} />
+    ) : roof ? (
+        <RoofCard key={roof.id} roof={roof} />
     ) : floor ? (
         <FloorBandCard key={floor.id} band={floor} />
     ) : line ? (

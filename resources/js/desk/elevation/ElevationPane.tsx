@@ -45,7 +45,7 @@ export function ElevationPane() {
             0,
             Math.min(...all.map((f) => f.foot)),
             Math.max(...all.map((f) => f.offset + f.width)),
-            Math.max(...all.map((f) => f.head)),
+            Math.max(...all.map((f) => f.head), ...(face === 'inner' ? [] : data.project.roofs.map((r) => r.top ?? -Infinity))),
         ];
     }, [data.project, face]);
 

@@ -12,6 +12,27 @@ const ROW = 28;
 /** Headings and totals stand still over the rows, px. */
 const HEAD = 29;
 
+/** What a schedule says that has no rows yet, by what it lists. */
+const EMPTY: Record<string, string> = {
+    walls: 'No walls yet: draw an outline in plan.',
+    types: 'No unit types yet: make one at the bench.',
+    joints: 'No joints: they stand where a grid type has no member between its infills, or glass to glass at a corner.',
+    screens: 'None yet: choose a wall and stand a screen before it, then draw cut-outs in it.',
+    'cut-outs': 'None yet: choose a wall and stand a screen before it, then draw cut-outs in it.',
+    battens: 'No battens yet: choose an opening and fill it with them.',
+    'floor-bands': 'No floor bands yet: choose a wall and stand one round its outline.',
+    roofs: 'No roofs yet: choose a wall and lay one over its outline.',
+    'roof-lines': 'No roofs yet: choose a wall and lay one over its outline.',
+    fins: 'No fins yet: choose a wall and stand a band of them before it.',
+    'fin-cutting': 'No fins yet: choose a wall and stand a band of them before it.',
+    ...Object.fromEntries(
+        ['runs', 'members', 'infills', 'cutting'].map((of) => [
+            of,
+            'No curtain walls yet: take a grid type from the rack, or make one at the bench.',
+        ]),
+    ),
+};
+
 /** A schedule's rows: choosing one chooses what it stands for, and what is chosen is lit in it. */
 export function ReportTable({ report, onSort }: { report: Report; onSort: (key: string) => void }) {
     const data = useData();
@@ -71,23 +92,7 @@ export function ReportTable({ report, onSort }: { report: Report; onSort: (key: 
             <p className="p-4 text-quiet">
                 {layout.filters.length > 0
                     ? 'No row passes the filters.'
-                    : layout.source === 'walls'
-                      ? 'No walls yet: draw an outline in plan.'
-                      : layout.source === 'types'
-                        ? 'No unit types yet: make one at the bench.'
-                        : layout.source === 'joints'
-                          ? 'No joints: they stand where a grid type has no member between its infills, or glass to glass at a corner.'
-                          : layout.source === 'screens' || layout.source === 'cut-outs'
-                            ? 'None yet: choose a wall and stand a screen before it, then draw cut-outs in it.'
-                            : layout.source === 'battens'
-                              ? 'No battens yet: choose an opening and fill it with them.'
-                              : layout.source === 'floor-bands'
-                                ? 'No floor bands yet: choose a wall and stand one round its outline.'
-                                : layout.source.startsWith('fin')
-                                  ? 'No fins yet: choose a wall and stand a band of them before it.'
-                                  : ['runs', 'members', 'infills', 'cutting'].includes(layout.source)
-                                    ? 'No curtain walls yet: take a grid type from the rack, or make one at the bench.'
-                                    : 'No openings yet: they are listed here as they are placed.'}
+                    : (EMPTY[layout.source] ?? 'No openings yet: they are listed here as they are placed.')}
             </p>
         );
     const alike = layout.merge || layout.source === 'types';

@@ -23,6 +23,8 @@ const ready = [
     { id: 'cutting', name: 'Cutting list' },
     { id: 'shares', name: 'Shares' },
     { id: 'floor-bands', name: 'Floor bands' },
+    { id: 'roofs', name: 'Roofs' },
+    { id: 'roof-lines', name: 'Roof lines' },
     { id: 'battens', name: 'Battens' },
     { id: 'screens', name: 'Screens' },
     { id: 'cut-outs', name: 'Cut-outs' },
@@ -46,6 +48,8 @@ const others = [
     'battens',
     'screens',
     'cut-outs',
+    'roofs',
+    'roof-lines',
 ];
 
 /** The field of the draft that is meant: filters without a value are not sent, so those behind them are counted otherwise. */
@@ -89,6 +93,7 @@ export function Schedules() {
                             (l) =>
                                 (!l.id.startsWith('fin') || data.project.bands.length > 0) &&
                                 (l.id !== 'floor-bands' || data.project.floorBands.length > 0) &&
+                                (!l.id.startsWith('roof') || data.project.roofs.length > 0) &&
                                 (l.id !== 'battens' || data.project.fields.length > 0) &&
                                 ((l.id !== 'screens' && l.id !== 'cut-outs') || data.project.screens.length > 0),
                         ),

@@ -1,0 +1,128 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Derived;
+
+use Isleward\Core\Building\Bodies;
+use Isleward\Core\Building\Body;
+use Isleward\Core\Building\Frontage;
+use Isleward\Core\Design\Change;
+use Isleward\Core\Design\Design;
+use Isleward\Core\Roof\Roof;
+use Isleward\Core\Roof\Roofs;
+use Isleward\Core\Roof\RoofsDrawn;
+use Isleward\Core\Roof\RoofSide;
+use OpenApi\Attributes as OA;
+
+/** Roofs as the desk shows them: over each wall, and as a whole. */
+#[OA\Schema(schema: 'Roof', required: [
+    'id', 'name', 'position', 'outline', 'storey', 'level', 'pitch', 'overhang', 'thick', 'upright', 'edges', 'finish', 'why', 'before',
+    'faces', 'lengths', 'springs', 'top',
+], properties: [
+    new OA\Property(property: 'id', type: 'string'),
+    new OA\Property(property: 'name', type: 'string'),
+    new OA\Property(property: 'position', type: 'integer'),
+    new OA\Property(property: 'outline', type: 'string'),
+    new OA\Property(property: 'storey', type: 'string', description: 'At whose head it springs'),
+    new OA\Property(property: 'level', type: 'number', description: 'Over that'),
+    new OA\Property(property: 'pitch', type: 'number', description: 'Degrees'),
+    new OA\Property(property: 'overhang', type: 'number'),
+    new OA\Property(property: 'thick', type: 'number', description: 'Square to its slope'),
+    new OA\Property(property: 'upright', type: 'number', description: 'Through it upright'),
+    new OA\Property(property: 'edges', type: 'array', items: new OA\Items(required: ['wall', 'gable', 'pitch', 'overhang'], properties: [
+        new OA\Property(property: 'wall', type: 'string'),
+        new OA\Property(property: 'gable', type: 'boolean'),
+        new OA\Property(property: 'pitch', type: 'number', nullable: true),
+        new OA\Property(property: 'overhang', type: 'number', nullable: true),
+    ], type: 'object')),
+    new OA\Property(property: 'finish', type: 'string', nullable: true),
+    new OA\Property(property: 'why', type: 'string', nullable: true, description: 'Why it cannot stand'),
+    new OA\Property(property: 'before', type: 'array', items: new OA\Items(type: 'string'), description: 'Walls it lies over'),
+    new OA\Property(property: 'faces', type: 'array', items: new OA\Items(required: ['wall', 'pitch', 'area', 'plan'], properties: [
+        new OA\Property(property: 'wall', type: 'string'),
+        new OA\Property(property: 'pitch', type: 'number', description: 'Degrees'),
+        new OA\Property(property: 'area', type: 'number', description: 'mm²'),
+        new OA\Property(property: 'plan', type: 'number', description: 'mm²'),
+    ], type: 'object')),
+    new OA\Property(property: 'lengths', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'number'),
+        description: 'By what the lines are: eaves, ridge, hip, valley, verge, break'),
+    new OA\Property(property: 'springs', type: 'number', nullable: true, description: 'Level of the underside of its eaves'),
+    new OA\Property(property: 'top', type: 'number', nullable: true, description: 'Level of its highest line'),
+])]
+final readonly class RoofView
+{
+    /** @return list<array<string, mixed>> */
+    public static function all(Design $design): array
+    {
+        $roofs = Roofs::in($design);
+
+        return array_map(static function (Roof $roof) use ($roofs): array {
+            $shape = $roofs->find($roof);
+            $lengths = [];
+            foreach ($shape->lines ?? [] as [$what, $p, $q]) {
+                $length = sqrt(($q[0] - $p[0]) ** 2 + ($q[1] - $p[1]) ** 2 + ($q[2] - $p[2]) ** 2);
+                $lengths[$what->value] = ($lengths[$what->value] ?? 0.0) + $length;
+            }
+
+            return [
+                ...$roof->toArray(), 'upright' => $roof->upright(), 'why' => $roofs->why($roof), 'before' => $roofs->wallsOf($roof),
+                'faces' => array_map(static fn (RoofSide $s): array => [
+                    'wall' => $s->wall, 'pitch' => rad2deg((float) $s->pitch), 'area' => $s->area(), 'plan' => $s->planArea(),
+                ], $shape?->slopes() ?? []),
+                'lengths' => (object) $lengths, 'springs' => $shape?->foot(), 'top' => $shape?->top(),
+            ];
+        }, $roofs->all());
+    }
+
+    /**
+     * @param  array<string, Body>  $bodies
+     * @return list<array<string, mixed>>
+     */
+    public static function of(Design $design, array $bodies, Frontage $frontage): array
+    {
+        $out = [];
+        foreach (array_keys($frontage->walls) as $wall) {
+            array_push($out, ...self::over($design, $bodies[$wall], null));
+        }
+
+        return $out;
+    }
+
+    /** @return list<array<string, mixed>> the roofs that a change touches as they would lie */
+    public static function tried(Design $after, Change $change): array
+    {
+        $out = [];
+        foreach ($change->operations as $operation) {
+            $roof = $operation->after;
+            foreach ($roof instanceof Roof ? Roofs::in($after)->wallsOf($roof) : [] as $wall) {
+                array_push($out, ...self::over($after, Bodies::one($after, $after->host($wall)), $operation->id));
+            }
+        }
+
+        return $out;
+    }
+
+    /** @return list<array<string, mixed>> as bands come: each face a piece */
+    private static function over(Design $design, Body $body, ?string $only): array
+    {
+        $rings = $bounds = [];
+        foreach (Roofs::in($design)->over($body->host->id()) as $i => [$shape, $side]) {
+            $id = $shape->roof->id;
+            foreach ($only !== null && $only !== $id ? [] : RoofsDrawn::seenFrom($body->surface, $shape, $side) as $ring) {
+                $ring = array_map(static fn (float $c): float => round($c, 2), $ring);
+                $rings[$id][] = [$i, ...$ring];
+                [$a, $b, $c, $d] = $bounds[$id] ?? [INF, INF, -INF, -INF];
+                foreach (array_chunk($ring, 2) as [$x, $y]) {
+                    [$a, $b, $c, $d] = [min($a, $x), min($b, $y), max($c, $x), max($d, $y)];
+                }
+                $bounds[$id] = [$a, $b, $c, $d];
+            }
+        }
+
+        return array_map(static fn (string $id): array => [
+            'element' => $id, 'host' => $body->host->id(), 'what' => 'roof', 'boxes' => [], 'rings' => $rings[$id], 'along' => [],
+            'curves' => [], 'graph' => [], 'bounds' => $bounds[$id],
+        ], array_map(strval(...), array_keys($rings)));
+    }
+}

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\Assembly\ElementTable;
+use App\Assembly\HoldsElement;
+use Illuminate\Database\Eloquent\Model;
+use Isleward\Core\Design\Kind;
+
+/** A stored {@see \Isleward\Core\Roof\Roof}. */
+class Roof extends Model implements HoldsElement
+{
+    public $incrementing = false;
+
+    public $timestamps = false;
+
+    protected $keyType = 'string';
+
+    protected $guarded = [];
+
+    public static function elements(): ElementTable
+    {
+        return new ElementTable(Kind::Roof, 'roofs', [
+            'id' => 'id', 'name' => 'name', 'position' => 'position', 'outline' => 'outline_id', 'storey' => 'storey_id',
+            'level' => 'level', 'pitch' => 'pitch', 'overhang' => 'overhang', 'thick' => 'thick', 'edges' => 'edges', 'finish' => 'finish',
+        ], json: ['edges']);
+    }
+}

@@ -1,0 +1,102 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Edit;
+
+use Isleward\Core\Design\Change;
+use Isleward\Core\Design\Design;
+use Isleward\Core\Design\Ids;
+use Isleward\Core\Design\Kind;
+use Isleward\Core\Design\Operation;
+use Isleward\Core\Measure\Fields;
+use Isleward\Core\Measure\Refusal;
+use Isleward\Core\Roof\Roof;
+use Isleward\Core\Roof\Roofs;
+
+/** Lays a roof over an "outline", or with "id" changes what is given of one; with "edge" what is given of it over one wall. */
+final readonly class RoofAdd implements Edit
+{
+    private function __construct(private Fields $args)
+    {
+    }
+
+    public static function from(Fields $args): self
+    {
+        return new self($args);
+    }
+
+    public function scope(): Scope
+    {
+        return Scope::none();
+    }
+
+    public function apply(Design $design, Ids $ids): Change
+    {
+        $before = $this->args->has('id') ? Roofs::roof($design, $this->args->string('id')) : null;
+        $values = $before?->toArray() ?? [
+            'id' => $ids->next(Kind::Roof), 'position' => BandRules::lastPosition($design) + 1,
+            'name' => BandRules::freeName($design, 'Roof'),
+        ];
+        $given = $this->args->all();
+        if ($this->args->has('edge')) {
+            $given['edges'] = $this->edges($design, $before?->toArray()['edges'] ?? []);
+        }
+        $outline = $given['outline'] ?? $values['outline'] ?? null;
+        if (! is_string($outline)) {
+            throw Refusal::because('roof.where', 'A roof lies over an outline: say which.', details: ['field' => 'outline']);
+        }
+        $given += $before === null ? ['storey' => self::highest($design, $outline)] : [];
+        $roof = Roof::from(new Fields([...$values, ...$given], $this->args->units()));
+        BandRules::requireLayer($design, $roof, $roof->finish);
+        foreach ($design->layers as $other) {
+            if ($other instanceof Roof && $other->id !== $roof->id && $other->outline === $roof->outline
+                && $other->storey === $roof->storey) {
+                throw Refusal::because('roof.there', sprintf('%s lies over that outline already.', $other->name), [$other->id],
+                    ['field' => 'outline']);
+            }
+        }
+        $change = new Change('', [$before === null ? Operation::add($roof) : Operation::alter($before, $roof)]);
+        $shape = Roofs::in($design->after($change))->of($roof);
+
+        return new Change(
+            $before === null
+                ? sprintf('Laid %s of %s', $roof->name, Words::counts(['face' => count($shape->slopes())]))
+                : sprintf('Changed %s', $roof->name),
+            $change->operations, [$roof->id], wanted: count($shape->slopes()),
+        );
+    }
+
+    /**
+     * @param  mixed  $edges  as they were
+     * @return list<mixed>
+     */
+    private function edges(Design $design, mixed $edges): array
+    {
+        $edge = $this->args->fields('edge');
+        $wall = $design->wall($edge->string('wall'))->id;
+        $kept = ['wall' => $wall];
+        $others = [];
+        foreach (is_array($edges) ? $edges : [] as $old) {
+            if (is_array($old) && ($old['wall'] ?? null) === $wall) {
+                $kept = $old;
+            } else {
+                $others[] = $old;
+            }
+        }
+
+        return [...$others, [...$kept, ...$edge->all()]];
+    }
+
+    /** The storey under whose head the walls of an outline end that reach highest. */
+    private static function highest(Design $design, string $outline): string
+    {
+        $storeys = $design->storeys;
+        $best = null;
+        foreach ($design->wallsOf($design->outline($outline)->id) as $wall) {
+            $best = $best === null || $storeys->indexOf($wall->top) > $storeys->indexOf($best) ? $wall->top : $best;
+        }
+
+        return $best ?? throw Refusal::because('roof.no_walls', 'That outline has no walls to lay a roof on.', [$outline]);
+    }
+}

@@ -1,0 +1,122 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Roof;
+
+use Isleward\Core\Design\Kind;
+use Isleward\Core\Design\Layered;
+use Isleward\Core\Design\Naming;
+use Isleward\Core\Design\Tie;
+use Isleward\Core\Measure\Fields;
+
+/**
+ * A roof over an outline: sloped over every wall, or a gable there. Its eaves lie at one level all round, so that over walls with a
+ * flatter slope or less overhang it lies higher; over none does its underside come lower than where it springs.
+ */
+final readonly class Roof implements Layered
+{
+    /**
+     * @param  string  $storey  at whose head it springs
+     * @param  float  $level  over that, mm
+     * @param  float  $pitch  degrees
+     * @param  float  $overhang  from the walls' outer faces, level, mm
+     * @param  float  $thick  square to a slope of its own pitch; upright it is as much everywhere, mm
+     * @param  list<RoofEdge>  $edges  walls over which it is otherwise
+     */
+    private function __construct(
+        public string $id,
+        public string $name,
+        public int $position,
+        public string $outline,
+        public string $storey,
+        public float $level,
+        public float $pitch,
+        public float $overhang,
+        public float $thick,
+        public array $edges,
+        public ?string $finish,
+    ) {
+    }
+
+    public static function from(Fields $f): self
+    {
+        $edges = [];
+        foreach ($f->has('edges') ? array_keys(array_values($f->array('edges'))) : [] as $i) {
+            $edge = RoofEdge::from((new Fields(array_values($f->array('edges')), $f->units()))->fields((string) $i));
+            if (! $edge->isUsual()) {
+                $edges[$edge->wall] = $edge;
+            }
+        }
+
+        return new self(
+            $f->string('id'), $f->name('name'), $f->int('position'), $f->string('outline'), $f->string('storey'),
+            $f->has('level') ? $f->length('level') : 0.0, $f->has('pitch') ? Pitch::read($f->all()['pitch']) : 35.0,
+            $f->has('overhang') ? $f->size('overhang', 'The overhang', 0.0) : 400.0,
+            $f->has('thick') ? $f->size('thick', 'The thickness of a roof') : 250.0, array_values($edges), $f->stringOrNull('finish'),
+        );
+    }
+
+    /** What is otherwise over a wall; null where nothing is. */
+    public function edge(string $wall): ?RoofEdge
+    {
+        foreach ($this->edges as $edge) {
+            if ($edge->wall === $wall) {
+                return $edge;
+            }
+        }
+
+        return null;
+    }
+
+    /** Upright through it, mm. */
+    public function upright(): float
+    {
+        return $this->thick / cos(deg2rad($this->pitch));
+    }
+
+    public function id(): string
+    {
+        return $this->id;
+    }
+
+    public function kind(): Kind
+    {
+        return Kind::Roof;
+    }
+
+    public function called(): string
+    {
+        return $this->name;
+    }
+
+    public function position(): int
+    {
+        return $this->position;
+    }
+
+    public function outline(): string
+    {
+        return $this->outline;
+    }
+
+    public function storeys(): array
+    {
+        return [$this->storey];
+    }
+
+    public function names(): array
+    {
+        return Naming::of(Tie::StandsIn, $this->outline, $this->storey);
+    }
+
+    public function toArray(): array
+    {
+        return [
+            'id' => $this->id, 'name' => $this->name, 'position' => $this->position, 'outline' => $this->outline,
+            'storey' => $this->storey, 'level' => $this->level, 'pitch' => $this->pitch, 'overhang' => $this->overhang,
+            'thick' => $this->thick, 'edges' => array_map(static fn (RoofEdge $e): array => $e->toArray(), $this->edges),
+            'finish' => $this->finish,
+        ];
+    }
+}

@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Roof;
+
+use Isleward\Core\Check\Finding;
+use Isleward\Core\Check\Remedy;
+use Isleward\Core\Check\Rule;
+use Isleward\Core\Check\WallInQuestion;
+use Isleward\Core\Measure\Length;
+
+/** What is doubtful about roofs: those that cannot stand, walls that end short of them or run up through them. */
+final class RoofDoubts implements Rule
+{
+    public function check(WallInQuestion $wall): array
+    {
+        $findings = [];
+        $roofs = Roofs::in($wall->design);
+        foreach ($roofs->all() as $roof) {
+            $why = $roofs->home($roof) === $wall->body->host->id() ? $roofs->why($roof) : null;
+            if ($why !== null) {
+                $findings[] = self::about($wall, 'roof.cannot', $roof, 1.0, $roof->name.' cannot stand as it is: '.$why, null,
+                    new Remedy('Remove the roof', 'roof.remove', ['ids' => [$roof->id]]));
+            }
+        }
+        $sides = $roofs->over($wall->body->host->id());
+        foreach ($sides as $i => [$shape, $side]) {
+            if ($i > 0 && $sides[$i - 1][0] === $shape) {
+                continue; // another chord of an arc
+            }
+            [$low, $high] = self::over($wall, $shape, $side);
+            $head = $wall->body->head;
+            if ($low > $head + 1.0 || $high > $head + 1.0) {
+                $findings[] = self::about($wall, 'roof.short', $shape->roof, $high - $head, sprintf(
+                    '%s lies %s over this wall’s head%s: the wall ends short of it.', $shape->roof->name, Length::mark($high - $head),
+                    $low > $head + 1.0 || $side->pitch !== null ? '' : ' at its gable’s highest',
+                ), $high);
+            } elseif ($low < $head - 1.0) {
+                $findings[] = self::about($wall, 'roof.through', $shape->roof, $head - $low, sprintf(
+                    'This wall runs up %s into %s.', Length::mark($head - $low), $shape->roof->name,
+                ), $low);
+            }
+        }
+
+        return $findings;
+    }
+
+    /** @return array{float, float} the lowest and the highest level of its underside over the wall's outer face */
+    private static function over(WallInQuestion $wall, RoofShape $shape, RoofSide $side): array
+    {
+        $surface = $wall->body->surface;
+        if ($side->pitch !== null) {
+            $at = $surface->inPlan(($wall->body->start() + $wall->body->end()) / 2);
+            $level = $side->levelAt($at->x, $at->y);
+
+            return [$level, $level];
+        }
+        // along a gable the slopes on both sides rise to its top
+        $levels = array_column($side->corners, 2);
+        foreach ([$wall->body->start(), $wall->body->end()] as $u) {
+            $at = $surface->inPlan($u);
+            $levels[] = min([INF, ...array_map(static fn (RoofSide $s): float => $s->levelAt($at->x, $at->y), $shape->slopes())]);
+        }
+
+        return [max(min([INF, ...$levels]), $wall->body->head), max([-INF, ...$levels])];
+    }
+
+    private static function about(
+        WallInQuestion $wall,
+        string $rule,
+        Roof $roof,
+        float $figure,
+        string $says,
+        ?float $level = null,
+        ?Remedy $remedy = null,
+    ): Finding {
+        $body = $wall->body;
+
+        return new Finding(
+            $rule, $body->host->id(), [$roof->id, $body->host->id()], $figure, Length::said($says, $wall->design->settings->units),
+            [($body->start() + $body->end()) / 2, $level ?? ($body->foot + $body->head) / 2], $remedy,
+        );
+    }
+}

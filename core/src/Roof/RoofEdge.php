@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Roof;
+
+use Isleward\Core\Measure\Fields;
+
+/** What of a roof is otherwise over one wall than over the rest: its pitch, its overhang, or a gable in place of a slope. */
+final readonly class RoofEdge
+{
+    /**
+     * @param  float|null  $pitch  degrees; null for the roof's
+     * @param  float|null  $overhang  mm, level; null for the roof's
+     */
+    private function __construct(public string $wall, public bool $gable, public ?float $pitch, public ?float $overhang)
+    {
+    }
+
+    public static function from(Fields $f): self
+    {
+        return new self(
+            $f->string('wall'), $f->bool('gable', false), $f->has('pitch') ? Pitch::read($f->all()['pitch']) : null,
+            $f->has('overhang') ? $f->size('overhang', 'The overhang', 0.0) : null,
+        );
+    }
+
+    /** Whether it is as the rest. */
+    public function isUsual(): bool
+    {
+        return ! $this->gable && $this->pitch === null && $this->overhang === null;
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return ['wall' => $this->wall, 'gable' => $this->gable, 'pitch' => $this->pitch, 'overhang' => $this->overhang];
+    }
+}

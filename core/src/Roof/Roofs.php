@@ -1,0 +1,103 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Roof;
+
+use Isleward\Core\Design\Design;
+use Isleward\Core\Design\Wall;
+use Isleward\Core\Measure\Refusal;
+
+/** The roofs of a design as they stand, each worked out when it is first asked for. */
+final class Roofs
+{
+    /** @var array<string, RoofShape|Refusal> */
+    private array $found = [];
+
+    private function __construct(private readonly Design $design)
+    {
+    }
+
+    public static function in(Design $design): self
+    {
+        return $design->once(self::class, static fn (Design $d): self => new self($d));
+    }
+
+    /** @return list<Roof> in the order they were put in */
+    public function all(): array
+    {
+        $roofs = array_values(array_filter($this->design->layers, static fn (object $l): bool => $l instanceof Roof));
+        usort($roofs, static fn (Roof $a, Roof $b): int => $a->position <=> $b->position);
+
+        return $roofs;
+    }
+
+    public static function roof(Design $design, string $id): Roof
+    {
+        $roof = $design->layers[$id] ?? null;
+
+        return $roof instanceof Roof ? $roof : throw Refusal::because('roof.unknown', 'That roof is not in this project any more.', [$id]);
+    }
+
+    /** @throws Refusal when it cannot stand */
+    public function of(Roof $roof): RoofShape
+    {
+        $found = $this->look($roof);
+
+        return $found instanceof Refusal ? throw $found : $found;
+    }
+
+    /** None where it cannot stand. */
+    public function find(Roof $roof): ?RoofShape
+    {
+        $found = $this->look($roof);
+
+        return $found instanceof Refusal ? null : $found;
+    }
+
+    public function why(Roof $roof): ?string
+    {
+        $found = $this->look($roof);
+
+        return $found instanceof Refusal ? $found->getMessage() : null;
+    }
+
+    /** @return list<string> walls of the outline it lies over */
+    public function wallsOf(Roof $roof): array
+    {
+        return array_map(static fn (Wall $w): string => $w->id, $this->design->wallsOf($roof->outline));
+    }
+
+    /** The wall that it is told and modelled with. */
+    public function home(Roof $roof): ?string
+    {
+        return $this->wallsOf($roof)[0] ?? array_key_first($this->design->walls);
+    }
+
+    /** @return list<array{RoofShape, RoofSide}> what of roofs lies over a wall */
+    public function over(string $wall): array
+    {
+        $outline = ($this->design->walls[$wall] ?? null)?->outline;
+        $out = [];
+        foreach ($this->all() as $roof) {
+            foreach ($roof->outline === $outline ? $this->find($roof)?->over($wall) ?? [] : [] as $side) {
+                $out[] = [$this->of($roof), $side];
+            }
+        }
+
+        return $out;
+    }
+
+    private function look(Roof $roof): RoofShape|Refusal
+    {
+        if (! isset($this->found[$roof->id])) {
+            try {
+                $this->found[$roof->id] = RoofShape::of($this->design, $roof);
+            } catch (Refusal $why) {
+                $this->found[$roof->id] = $why;
+            }
+        }
+
+        return $this->found[$roof->id];
+    }
+}

@@ -1,0 +1,181 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Roof;
+
+use Isleward\Core\Building\Body;
+use Isleward\Core\Design\Design;
+use Isleward\Core\Drawing\Contributor;
+use Isleward\Core\Drawing\Layer;
+use Isleward\Core\Drawing\SectionCut;
+use Isleward\Core\Drawing\SeenFace;
+use Isleward\Core\Drawing\Shape;
+use Isleward\Core\Drawing\Symbols;
+use Isleward\Core\Drawing\View;
+use Isleward\Core\Geometry\Upright;
+use Isleward\Core\Geometry\Vec2;
+
+/** Roofs: what lies over a wall seen square on to it, their lines and falls in plan, themselves where they are cut. */
+final class RoofsDrawn implements Contributor
+{
+    public function elevation(Design $design, Body $body, Symbols $symbols): array
+    {
+        $shapes = [];
+        foreach (Roofs::in($design)->over($body->host->id()) as [$shape, $side]) {
+            foreach (self::seenFrom($body->surface, $shape, $side) as $ring) {
+                $shapes[] = Shape::area(Layer::Roof, [$ring]);
+            }
+        }
+
+        return $shapes;
+    }
+
+    /**
+     * What of a roof lies over a wall, as it is seen square on: its edge and its slope, or the edge along a gable.
+     *
+     * @return list<list<float>> rings in (u, level)
+     */
+    public static function seenFrom(Upright $surface, RoofShape $shape, RoofSide $side): array
+    {
+        return self::rings($shape, $side, static fn (float $x, float $y): float => $surface->u(new Vec2($x, $y)));
+    }
+
+    /**
+     * @param  callable(float, float): float  $across  where a place in plan lies along what is drawn
+     * @return list<list<float>>
+     */
+    private static function rings(RoofShape $shape, RoofSide $side, callable $across): array
+    {
+        $up = $shape->roof->upright();
+        $corners = array_map(static fn (array $c): array => [$across($c[0], $c[1]), $c[2]], $side->corners);
+        [[$a, $foot], [$b]] = $corners;
+        $over = array_slice($corners, 2);
+        if ($side->pitch !== null) {
+            $slope = [$b, $foot + $up];
+            foreach ($over as [$x, $level]) {
+                array_push($slope, $x, $level + $up);
+            }
+
+            return [[$a, $foot, $b, $foot, $b, $foot + $up, $a, $foot + $up], [...$slope, $a, $foot + $up]];
+        }
+        $under = $edge = [];
+        foreach ([$corners[1], ...$over, $corners[0]] as [$x, $level]) {
+            array_push($under, $x, $level);
+            array_unshift($edge, $x, $level + $up);
+        }
+
+        return [[...$under, ...$edge]];
+    }
+
+    public function plan(Design $design, Body $body, string $storey, float $letters): array
+    {
+        $drawn = [];
+        $roofs = Roofs::in($design);
+        foreach ($roofs->all() as $roof) {
+            $shape = $roof->storey === $storey && $roofs->home($roof) === $body->host->id() ? $roofs->find($roof) : null;
+            foreach ($shape->lines ?? [] as [, $p, $q]) {
+                $drawn[$roof->id][] = Shape::line(Layer::Roof, [$p[0], $p[1], $q[0], $q[1]], true);
+            }
+            foreach ($shape?->slopes() ?? [] as $side) {
+                array_push($drawn[$roof->id], ...self::fall($side));
+            }
+        }
+
+        return $drawn;
+    }
+
+    /** @return list<Shape> an arrow the way water runs, from the middle of a face towards its eaves, and its pitch */
+    private static function fall(RoofSide $side): array
+    {
+        [$x, $y] = $side->contour()->firstMoments();
+        [$x, $y] = [$x / $side->planArea(), $y / $side->planArea()];
+        $steep = hypot($side->plane[1], $side->plane[2]);
+        $way = new Vec2(-$side->plane[1] / $steep, -$side->plane[2] / $steep);
+        $long = min(600.0, sqrt($side->planArea()) / 4);
+        $tip = new Vec2($x + $way->x * $long, $y + $way->y * $long);
+        [$l, $r] = array_map(static fn (float $s): Vec2 => new Vec2(
+            $tip->x - $way->x * $long / 4 - $way->y * $s * $long / 8, $tip->y - $way->y * $long / 4 + $way->x * $s * $long / 8,
+        ), [1.0, -1.0]);
+
+        return [
+            Shape::line(Layer::Roof, [$x - $way->x * $long, $y - $way->y * $long, $tip->x, $tip->y]),
+            Shape::line(Layer::Roof, [$l->x, $l->y, $tip->x, $tip->y, $r->x, $r->y]),
+        ];
+    }
+
+    public function section(SectionCut $cut): array
+    {
+        $shapes = [];
+        $roofs = Roofs::in($cut->design);
+        foreach ($roofs->all() as $roof) {
+            $shape = self::isFirstCut($cut, $roofs->wallsOf($roof)) ? $roofs->find($roof) : null;
+            foreach ($shape?->slopes() ?? [] as $side) {
+                foreach (self::spans($cut->view, $side) as [[$s0, $z0], [$s1, $z1]]) {
+                    $up = $roof->upright();
+                    $shapes[] = Shape::area(Layer::Cut, [[$s0, $z0, $s1, $z1, $s1, $z1 + $up, $s0, $z0 + $up]]);
+                }
+            }
+        }
+
+        return $shapes;
+    }
+
+    /**
+     * Whether the wall that is cut is the first of some that the line runs through: a roof is drawn with that one.
+     *
+     * @param  list<string>  $walls
+     */
+    private static function isFirstCut(SectionCut $cut, array $walls): bool
+    {
+        if (! in_array($cut->body->host->id(), $walls, true)) {
+            return false;
+        }
+        foreach ($walls as $id) {
+            if ($id === $cut->body->host->id()) {
+                return true;
+            }
+            $face = $cut->design->wall($id)->face();
+            if ($cut->view->away($face->start()) > 0.0 !== $cut->view->away($face->end()) > 0.0) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /** @return list<array{array{float, float}, array{float, float}}> where a line runs under a face: place along it and level */
+    private static function spans(View $view, RoofSide $side): array
+    {
+        $at = [];
+        $n = count($side->corners);
+        foreach ($side->corners as $i => [$x, $y, $level]) {
+            [$bx, $by, $high] = $side->corners[($i + 1) % $n];
+            [$a, $b] = [new Vec2($x, $y), new Vec2($bx, $by)];
+            [$da, $db] = [$view->away($a), $view->away($b)];
+            if ($da > 0 !== $db > 0) {
+                $share = $da / ($da - $db);
+                $at[] = [$view->s($a->plus($b->minus($a)->times($share))), $level + ($high - $level) * $share];
+            }
+        }
+        sort($at);
+        $spans = [];
+        for ($i = 1, $n = count($at); $i < $n; $i += 2) {
+            $spans[] = [$at[$i - 1], $at[$i]];
+        }
+
+        return $spans;
+    }
+
+    public function seen(SeenFace $face): array
+    {
+        $shapes = [];
+        foreach ($face->depth > 0.0 ? [] : Roofs::in($face->design)->over($face->body->host->id()) as [$shape, $side]) {
+            foreach (self::rings($shape, $side, static fn (float $x, float $y): float => $face->view->s(new Vec2($x, $y))) as $ring) {
+                $shapes[] = Shape::area($face->afar ? Layer::Beyond : Layer::Roof, [$ring]);
+            }
+        }
+
+        return $shapes;
+    }
+}

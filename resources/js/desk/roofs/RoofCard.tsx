@@ -1,0 +1,139 @@
+import type { EditArgs, Roof } from '../../api/client';
+import { formatArea } from '../../measure/format';
+import { Choice } from '../../ui/Choice';
+import { BandFoot, FinishChoice } from '../bands/shared';
+import { Figure } from '../card/Figure';
+import { Facts, Heading, Sentence, useAsk, useSend } from '../card/parts';
+import { useData } from '../data';
+import { useDesk } from '../store';
+
+const degrees = (pitch: number) => `${Math.round(pitch * 100) / 100}°`;
+
+/** A roof: how steep, how far out and how thick it is, and over which walls it is otherwise. */
+export function RoofCard({ roof }: { roof: Roof }) {
+    const data = useData();
+    const send = useSend();
+    const ask = useAsk();
+    const fixed = !data.mayEdit;
+    type Args = Omit<EditArgs<'roof.change'>, 'id'>;
+    const set = (args: Args) => send('roof.change', { id: roof.id, ...args });
+    const choose = (args: Args) => void ask('roof.change', { id: roof.id, ...args });
+    const outline = data.project.outlines.find((o) => o.id === roof.outline);
+    const { units } = data.project.settings;
+    const sum = (key: 'area' | 'plan') => roof.faces.reduce((total, face) => total + face[key], 0);
+    return (
+        <>
+            <Heading
+                title={roof.name}
+                note={`${roof.faces.length === 1 ? 'one face' : `${roof.faces.length} faces`} over ${outline?.name ?? 'its outline'}`}
+            />
+            {roof.why && (
+                <p role="alert" className="my-2 border-l-3 border-buoy bg-buoy-wash px-2 py-1 text-buoy">
+                    {roof.why}
+                </p>
+            )}
+            <Sentence>
+                Pitched at <Figure label="Pitch" shown={degrees(roof.pitch)} disabled={fixed} onSend={(pitch) => set({ pitch })} />, its
+                eaves{' '}
+                <Figure label="Overhang" shown={data.length(roof.overhang)} disabled={fixed} onSend={(overhang) => set({ overhang })} /> out
+                from the walls.
+            </Sentence>
+            <Sentence>
+                It springs{' '}
+                <Figure label="Over the head" shown={data.length(roof.level)} disabled={fixed} onSend={(level) => set({ level })} /> over
+                the head of{' '}
+                <Choice
+                    label="Storey"
+                    value={roof.storey}
+                    options={data.project.storeys.map((s) => ({ value: s.id, label: s.name }))}
+                    disabled={fixed}
+                    onChange={(storey) => choose({ storey })}
+                />
+                , <Figure label="Thickness" shown={data.length(roof.thick)} disabled={fixed} onSend={(thick) => set({ thick })} /> thick
+                square to its slope, in <FinishChoice finish={roof.finish} onChange={(finish) => choose({ finish })} />.
+            </Sentence>
+            <p className="text-xs text-quiet">
+                Upright it is {data.length(roof.upright)} through everywhere; its eaves are cut upright and lie at one level all round.
+            </p>
+            <div className="mt-3 border-t border-hairline pt-2">
+                <p className="text-quiet">Over each wall</p>
+                {roof.before.map((wall, i) => (
+                    <Edge key={wall} roof={roof} wall={wall} number={i + 1} />
+                ))}
+            </div>
+            {roof.springs !== null && (
+                <Facts
+                    rows={[
+                        ['Area', formatArea(sum('area'), units)],
+                        ['Area in plan', formatArea(sum('plan'), units)],
+                        ['Level of its eaves', data.length(roof.springs)],
+                        ['Level of its highest line', data.length(roof.top!)],
+                        ...Object.entries(roof.lengths).map(([what, length]): [string, string] => [
+                            LINES[what] ?? what,
+                            data.length(length),
+                        ]),
+                    ]}
+                />
+            )}
+            <BandFoot id={roof.id} name={roof.name} what="roof" edit="roof.remove" onName={(name) => set({ name })} />
+        </>
+    );
+}
+
+const LINES: Record<string, string> = {
+    eaves: 'Eaves',
+    ridge: 'Ridges',
+    hip: 'Hips',
+    valley: 'Valleys',
+    verge: 'Verges',
+    break: 'Breaks of slope',
+};
+
+/** What the roof is over one wall: a slope, of its own pitch where that is said, or a gable. */
+function Edge({ roof, wall, number }: { roof: Roof; wall: string; number: number }) {
+    const data = useData();
+    const send = useSend();
+    const ask = useAsk();
+    const fixed = !data.mayEdit;
+    const edge = roof.edges.find((e) => e.wall === wall);
+    const name = data.frontageOf.get(wall)?.name ?? `Wall ${number}`;
+    const set = (values: { pitch?: string; overhang?: string }) => send('roof.change', { id: roof.id, edge: { wall, ...values } });
+    return (
+        <Sentence>
+            <button type="button" className="font-semibold text-tide hover:underline" onClick={() => useDesk.getState().choose([wall])}>
+                {name}
+            </button>
+            :{' '}
+            <Choice
+                label={`Over ${name}`}
+                value={edge?.gable ? 'gable' : 'slope'}
+                options={[
+                    { value: 'slope', label: 'a slope' },
+                    { value: 'gable', label: 'a gable' },
+                ]}
+                disabled={fixed}
+                onChange={(to) => void ask('roof.change', { id: roof.id, edge: { wall, gable: to === 'gable' } })}
+            />
+            {!edge?.gable && (
+                <>
+                    {' '}
+                    of{' '}
+                    <Figure
+                        label={`Pitch over ${name}`}
+                        shown={degrees(edge?.pitch ?? roof.pitch)}
+                        disabled={fixed}
+                        onSend={(pitch) => set({ pitch })}
+                    />
+                </>
+            )}
+            ,{' '}
+            <Figure
+                label={`Overhang over ${name}`}
+                shown={data.length(edge?.overhang ?? roof.overhang)}
+                disabled={fixed}
+                onSend={(overhang) => set({ overhang })}
+            />{' '}
+            out
+        </Sentence>
+    );
+}
