@@ -26,6 +26,8 @@ $grid = $read('grid');
 $tower = $read('tower');
 $fins = $read('fins');
 $regions = $read('regions');
+$roof = $read('roof');
+$skeleton = $read('skeleton')['ms'];
 $rounds = array_map(static fn (int $n): array => [$read("unit-$n")['ms'], $read("clipping-$n")['ms']], range(1, 7));
 usort($rounds, static fn (array $a, array $b): int => $a[0] / $a[1] <=> $b[0] / $b[1]);
 [$unit, $clipping] = $rounds[3];
@@ -98,6 +100,12 @@ $figures['grid.glb_bytes_per_cell'] = [
 $figures['grid.fps.8000'] = [$tower['fps'], 'panning all four sides, frames a second (30 is wanted)', null];
 $figures['grid.growth.10_40'] = [$grid['solve40'] / $grid['solve10'] / 4, 'time ratio over 4', 1.1];
 $figures['pack.growth.2000_20000'] = [$grid['pack20000'] / $grid['pack2000'] / 10, 'time ratio over 10', 1.5];
+$figures['roof.growth.40_400'] = [
+    $roof['400'] / $roof['40'] / 10,
+    sprintf('%.1f ms and %.1f ms: time ratio over 10', $roof['40'], $roof['400']),
+    3.0,
+];
+$figures['roof.vs_skeleton.100'] = [$roof['100'] / $skeleton, sprintf('%.1f ms against %.1f ms', $roof['100'], $skeleton), 3.0];
 $figures['regions.growth.100_1000'] = [
     $regions['1000'] / $regions['100'] / 10,
     sprintf('%.1f ms and %.1f ms: time ratio over 10', $regions['100'], $regions['1000']),

@@ -31,6 +31,9 @@ php bench/tower.php "$APP_URL" >"$VAR/bench-tower.json"
 php "${PHP_JIT[@]}" artisan isleward:export "Bench tower" --format=glb --out "$VAR/bench-tower.glb" --quiet
 say "100 and 1 000 cut-outs in one screen"
 php "${PHP_JIT[@]}" bench/regions.php >"$VAR/bench-regions.json"
+say "roofs over 40, 100 and 400 corners, against straight-skeleton"
+php "${PHP_JIT[@]}" bench/roof.php "$VAR/bench-roof-rings.json" >"$VAR/bench-roof.json"
+node bench/roof.mjs "$VAR/bench-roof-rings.json" >"$VAR/bench-skeleton.json"
 say "fins under laws, against plain arrays; a law tried, against a bare read; their model and frames"
 php "${PHP_JIT[@]}" bench/fins.php "$APP_URL" >"$VAR/bench-fins.json"
 php "${PHP_JIT[@]}" artisan isleward:export "Bench fins" --format=glb --out "$VAR/bench-fins.glb" --quiet

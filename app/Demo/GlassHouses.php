@@ -57,6 +57,10 @@ final readonly class GlassHouses
             'base' => $this->storeys['Quay'], 'top' => $this->storeys['Quay'],
         ]);
         $front = $this->wallsOf($walls[0])[0];
+        ($this->run)('roof.add', [
+            'name' => 'Lobby roof', 'outline' => Wall::query()->findOrFail($front)->outline_id, 'pitch' => 22, 'overhang' => 450,
+            'thick' => 240,
+        ]);
         $opening = ($this->run)('opening.place', [
             'host' => $front, 'storey' => $this->storeys['Quay'], 'type' => null, 'grid' => $shopfront, 'width' => 4400, 'height' => 3200,
             'position' => ['from' => 'left', 'value' => 900, 'to' => 'near'], 'sill' => ['from' => 'floor', 'height' => 0],

@@ -55,6 +55,12 @@ final class Wavefront
     /** @var array<int, float> when the side after it has shrunk to nothing */
     private array $shrunk = [];
 
+    /** @var array<int, true> corners that point inward */
+    private array $inward = [];
+
+    /** @var array<int, float> until when it was looked for what a corner that points inward comes onto */
+    private array $seen = [];
+
     /** @var array<int, array{float, int}> of corners that point inward: when they come onto a side, and the corner it begins at */
     private array $hits = [];
 
@@ -150,21 +156,21 @@ final class Wavefront
         $t = $this->now;
         $here = array_fill_keys($forced, true);
         foreach ($this->way as $i => [$x, $y, $dx, $dy]) {
-            if (abs($x + $dx * $t - $px) < self::NEAR && abs($y + $dy * $t - $py) < self::NEAR) {
+            $off = $x + $dx * $t - $px;
+            if ($off < self::NEAR && $off > -self::NEAR && abs($y + $dy * $t - $py) < self::NEAR) {
                 $here[$i] = true;
             }
         }
-        // sides that run through the point between two corners
+        // sides that run through the point between two corners: those that corners which are here now come onto
         $through = [];
-        foreach ($this->after as $j => $side) {
-            [$dx, $dy, $c, $speed] = $this->lines[$side];
-            if (abs(-$dy * $px + $dx * $py - $c - $speed * $t) < self::NEAR && ! isset($here[$j]) && ! isset($here[$this->next[$j]])) {
-                $along = $dx * $px + $dy * $py;
-                [$ax, $ay] = $this->at($j, $t);
-                [$bx, $by] = $this->at($this->next[$j], $t);
-                if ($dx * $ax + $dy * $ay < $along && $along < $dx * $bx + $dy * $by) {
-                    $through[] = $j;
-                }
+        foreach ($here as $i => $_) {
+            $j = $this->hits[$i][1] ?? null;
+            if ($j === null || ! isset($this->after[$j]) || isset($here[$j]) || isset($here[$this->next[$j]])) {
+                continue;
+            }
+            [$dx, $dy, $c, $speed] = $this->lines[$this->after[$j]];
+            if (abs(-$dy * $px + $dx * $py - $c - $speed * $t) < self::NEAR && $this->within($i, $j, $t)) {
+                $through[$j] = $j;
             }
         }
         $node = $this->node($px, $py);
@@ -288,6 +294,9 @@ final class Wavefront
         [$ax, $ay, $ac, $as] = $this->lines[$before];
         [$bx, $by, $bc, $bs] = $this->lines[$after];
         $det = $ax * $by - $ay * $bx;
+        if ($det < -self::ALIKE) {
+            $this->inward[$i] = true;
+        }
         if (abs($det) > self::ALIKE) {
             // where −ay·x + ax·y = ac + as·t and the same of b
             $this->way[$i] = [
@@ -311,7 +320,7 @@ final class Wavefront
         if ($this->born[$i] !== $node) {
             $this->arcs[] = [$this->born[$i], $node, $this->before[$i], $this->after[$i]];
         }
-        unset($this->before[$i], $this->after[$i], $this->way[$i], $this->shrunk[$i], $this->hits[$i]);
+        unset($this->before[$i], $this->after[$i], $this->way[$i], $this->shrunk[$i], $this->hits[$i], $this->inward[$i], $this->seen[$i]);
     }
 
     /** @return array{float, float} */
@@ -337,44 +346,55 @@ final class Wavefront
         return max($this->now, -($dx * ($bx - $ax) + $dy * ($by - $ay)) / $rate);
     }
 
-    /** Finds the first side that a corner which points inward comes onto. */
+    /**
+     * Finds the first side that a corner which points inward comes onto, before one of its own has shrunk to nothing: then it is gone.
+     */
     private function look(int $i): void
     {
         unset($this->hits[$i]);
-        if (! $this->pointsInward($i)) {
+        if (! isset($this->inward[$i])) {
             return;
         }
-        foreach ($this->after as $j => $_) {
-            $this->lookAt($i, $j);
+        $best = $this->seen[$i] = $this->lasts($i);
+        [$x, $y, $vx, $vy] = $this->way[$i];
+        [$own, $other] = [$this->before[$i], $this->after[$i]];
+        foreach ($this->after as $j => $side) {
+            [$dx, $dy, $c, $speed] = $this->lines[$side];
+            $rate = $dx * $vy - $dy * $vx - $speed;
+            if ($rate > -1e-12) {
+                continue;
+            }
+            $when = ($dy * $x - $dx * $y + $c) / $rate;
+            if ($when < $best && $when > $this->now - 1e-6 && $side !== $own && $side !== $other && $this->within($i, $j, $when)) {
+                $best = max($when, $this->now);
+                $this->hits[$i] = [$best, $j];
+            }
         }
     }
 
-    private function pointsInward(int $i): bool
-    {
-        [$ax, $ay] = $this->lines[$this->before[$i]];
-        [$bx, $by] = $this->lines[$this->after[$i]];
-
-        return $ax * $by - $ay * $bx < -self::ALIKE;
-    }
-
-    /** Keeps when corner $i comes onto the side after corner $j, if that is sooner than all that were looked at. */
-    private function lookAt(int $i, int $j): void
+    /** Keeps for every corner that points inward when it comes onto the side after corner $j, if that is sooner than all others. */
+    private function lookFrom(int $j): void
     {
         $side = $this->after[$j];
-        if ($side === $this->before[$i] || $side === $this->after[$i]) {
-            return;
-        }
         [$dx, $dy, $c, $speed] = $this->lines[$side];
-        [$x, $y, $vx, $vy] = $this->way[$i];
-        $rate = -$dy * $vx + $dx * $vy - $speed;
-        if ($rate > -1e-12) {
-            return;
+        foreach ($this->inward as $i => $_) {
+            [$x, $y, $vx, $vy] = $this->way[$i];
+            $rate = $dx * $vy - $dy * $vx - $speed;
+            if ($rate > -1e-12) {
+                continue;
+            }
+            $when = ($dy * $x - $dx * $y + $c) / $rate;
+            if ($when > $this->now - 1e-6 && $when < ($this->hits[$i][0] ?? $this->lasts($i)) && $side !== $this->before[$i]
+                && $side !== $this->after[$i] && $this->within($i, $j, $when)) {
+                $this->hits[$i] = [max($when, $this->now), $j];
+            }
         }
-        $when = -(-$dy * $x + $dx * $y - $c) / $rate;
-        if ($when < $this->now - 1e-6 || $when >= ($this->hits[$i][0] ?? INF) || ! $this->within($i, $j, $when)) {
-            return;
-        }
-        $this->hits[$i] = [max($when, $this->now), $j];
+    }
+
+    /** How long a corner lasts at the most. */
+    private function lasts(int $i): float
+    {
+        return min($this->shrunk[$i] ?? INF, $this->shrunk[$this->prev[$i]] ?? INF) + 1e-6;
     }
 
     /** Whether a corner lies between the ends of the side after another. */
@@ -400,23 +420,29 @@ final class Wavefront
     private function changed(array $corners): void
     {
         $corners = array_values(array_filter(array_unique($corners), fn (int $i): bool => isset($this->after[$i])));
+        $again = [];
         foreach ($corners as $i) {
             $this->shrunk[$i] = $this->shrinks($i);
         }
-        foreach (array_keys($this->after) as $i) {
-            if (isset($this->hits[$i]) && (! isset($this->after[$this->hits[$i][1]]) || in_array($this->hits[$i][1], $corners, true))) {
-                $this->look($i);
-
-                continue;
-            }
-            if ($this->pointsInward($i)) {
-                foreach ($corners as $j) {
-                    $this->lookAt($i, $j);
+        foreach ($corners as $i) {
+            foreach ([$i, $this->next[$i]] as $end) {
+                // it was not looked for what comes after it would have been gone
+                if (! isset($this->hits[$end]) && $this->lasts($end) > ($this->seen[$end] ?? -INF)) {
+                    $again[$end] = true;
                 }
             }
         }
-        foreach ($corners as $i) {
+        $other = array_flip($corners);
+        foreach ($this->hits as $i => [, $j]) {
+            if (! isset($this->after[$j]) || isset($other[$j])) {
+                $again[$i] = true;
+            }
+        }
+        foreach ($again as $i => $_) {
             $this->look($i);
+        }
+        foreach ($corners as $j) {
+            $this->lookFrom($j);
         }
     }
 }
