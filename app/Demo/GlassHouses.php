@@ -58,7 +58,7 @@ final readonly class GlassHouses
         ]);
         $front = $this->wallsOf($walls[0])[0];
         ($this->run)('roof.add', [
-            'name' => 'Lobby roof', 'outline' => Wall::query()->findOrFail($front)->outline_id, 'pitch' => 22, 'overhang' => 450,
+            'name' => 'Lobby roof', 'outline' => Wall::query()->whereKey($front)->value('outline_id'), 'pitch' => 22, 'overhang' => 450,
             'thick' => 240,
         ]);
         $opening = ($this->run)('opening.place', [
