@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Peers;
+
+use Isleward\Core\Geometry\Moved;
+use Isleward\Core\Measure\Refusal;
+use Isleward\Core\Roof\Roofs;
+use Isleward\Core\Roof\RoofShape;
+use Isleward\Core\Roof\RoofSide;
+use Isleward\Core\Tests\Support\House;
+
+/** Roofs over seeded outlines, read by manifold-3d: every face's solid is closed and as large as is said, and no two share volume. */
+final class RoofsTest extends PeerCase
+{
+    public function test_faces_are_closed_and_fill_the_roof_without_overlap(): void
+    {
+        mt_srand(20261127);
+        $cases = $ours = [];
+        for ($case = 0; $case < 40; $case++) {
+            $shape = self::roof($case % 3);
+            if ($shape === null) {
+                continue; // gables that leave no roof
+            }
+            [$meshes, $volumes] = [[], []];
+            $foot = $shape->sides[0]->from;
+            foreach ($shape->solids() as $solid) {
+                $mesh = (new Moved($solid, static fn (float $x, float $y, float $z): array => [$x - $foot->x, $y - $foot->y, $z]))->mesh(1.0);
+                $meshes[] = ['positions' => $mesh->positions, 'triangles' => $mesh->triangles];
+                $volumes[] = $solid->volume();
+            }
+            $cases[] = $meshes;
+            $plan = array_sum(array_map(static fn (RoofSide $s): float => $s->planArea(), $shape->slopes()));
+            $ours[] = [$volumes, $plan * $shape->roof->upright()];
+        }
+        self::assertGreaterThan(30, count($cases));
+        foreach (self::ask('runs.mjs', $cases) as $i => $theirs) {
+            [$volumes, $whole] = $ours[$i];
+            self::assertSame(['NoError'], $theirs['status'], "roof $i");
+            foreach ($volumes as $k => $volume) {
+                self::assertEqualsWithDelta($volume, $theirs['volumes'][$k], $volume * 1e-4 + 1e3, "face $k of roof $i");
+            }
+            self::assertEqualsWithDelta($whole, array_sum($volumes), $whole * 1e-9, "roof $i");
+            self::assertEqualsWithDelta($whole, $theirs['union'], $whole * 1e-5, "no two faces of roof $i share any volume");
+        }
+    }
+
+    /** A roof over an outline round a middle; every third with pitches of their own, every third with a gable. */
+    private static function roof(int $kind): ?RoofShape
+    {
+        $house = House::box();
+        [$storey, $x] = [$house->storey(0), 100000.0];
+        $points = [];
+        $n = mt_rand(4, 9);
+        for ($i = 0; $i < $n; $i++) {
+            [$angle, $far] = [2 * M_PI * ($i + mt_rand(-25, 25) / 100) / $n, mt_rand(6000, 14000)];
+            $points[] = [round($x + $far * cos($angle)), round($far * sin($angle))];
+        }
+        try {
+            $house->do('outline.draw', [
+                'points' => $points, 'closed' => true, 'thickness' => 300, 'base' => $storey, 'top' => $storey,
+            ]);
+            $outline = (string) array_key_last($house->design->outlines);
+            $id = $house->do('roof.add', ['outline' => $outline, 'pitch' => mt_rand(15, 55), 'overhang' => mt_rand(0, 500)])->chosen[0];
+            foreach ($kind === 1 ? $house->design->wallsOf($outline) : [] as $wall) {
+                $house->do('roof.change', ['id' => $id, 'edge' => ['wall' => $wall->id, 'pitch' => mt_rand(15, 60)]]);
+            }
+            if ($kind === 2) {
+                $house->do('roof.change', ['id' => $id, 'edge' => ['wall' => $house->design->wallsOf($outline)[0]->id, 'gable' => true]]);
+            }
+        } catch (Refusal) {
+            return null;
+        }
+
+        return Roofs::in($house->design)->find(Roofs::roof($house->design, $id));
+    }
+}
