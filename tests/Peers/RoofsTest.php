@@ -26,7 +26,8 @@ final class RoofsTest extends PeerCase
             [$meshes, $volumes] = [[], []];
             $foot = $shape->sides[0]->from;
             foreach ($shape->solids() as $solid) {
-                $mesh = (new Moved($solid, static fn (float $x, float $y, float $z): array => [$x - $foot->x, $y - $foot->y, $z]))->mesh(1.0);
+                $near = new Moved($solid, static fn (float $x, float $y, float $z): array => [$x - $foot->x, $y - $foot->y, $z]);
+                $mesh = $near->mesh(1.0);
                 $meshes[] = ['positions' => $mesh->positions, 'triangles' => $mesh->triangles];
                 $volumes[] = $solid->volume();
             }

@@ -136,8 +136,13 @@ final class RoofsDrawn implements Contributor
                 return true;
             }
             $face = $cut->design->wall($id)->face();
-            if ($cut->view->away($face->start()) > 0.0 !== $cut->view->away($face->end()) > 0.0) {
-                return false;
+            [$before, $after] = [$cut->view->away($face->start()), $cut->view->away($face->end())];
+            if ($before > 0.0 !== $after > 0.0) {
+                $share = $before / ($before - $after);
+                $at = $cut->view->s($face->start()) * (1 - $share) + $cut->view->s($face->end()) * $share;
+                if ($at > 0.0 && $at < $cut->view->length) {
+                    return false;
+                }
             }
         }
 
@@ -161,7 +166,13 @@ final class RoofsDrawn implements Contributor
         sort($at);
         $spans = [];
         for ($i = 1, $n = count($at); $i < $n; $i += 2) {
-            $spans[] = [$at[$i - 1], $at[$i]];
+            [[$s0, $z0], [$s1, $z1]] = [$at[$i - 1], $at[$i]];
+            // no farther than the line runs
+            [$from, $to] = [max($s0, 0.0), min($s1, $view->length)];
+            if ($to - $from > 1e-6) {
+                $rise = ($z1 - $z0) / ($s1 - $s0);
+                $spans[] = [[$from, $z0 + ($from - $s0) * $rise], [$to, $z0 + ($to - $s0) * $rise]];
+            }
         }
 
         return $spans;

@@ -151,6 +151,16 @@ final class RoofTest extends TestCase
         $cut = array_filter(Section::of($design, $bodies, $line)[0]->shapes, static fn (Shape $s): bool => $s->layer === Layer::Cut
             && max(array_map(static fn (int $i): float => $s->rings[0][$i], range(1, count($s->rings[0]) - 1, 2))) > 6500);
         self::assertCount(2, $cut, 'both slopes, once');
+        // one that ends under the northern slope, 2 400 beyond the ridge, cuts that no farther: 3 300 over its eaves
+        $line = SectionLine::from(new Fields([
+            'id' => '', 'name' => 'half', 'fromX' => 9000, 'fromY' => -5000, 'toX' => 9000, 'toY' => 8100,
+        ]));
+        $half = array_values(array_filter(
+            Section::of($design, $bodies, $line)[0]->shapes,
+            static fn (Shape $s): bool => $s->layer === Layer::Cut && $s->rings[0][1] > 5999 && $s->rings[0][0] > 10000,
+        ));
+        self::assertCount(1, $half);
+        self::assertEqualsWithDelta([10700.0, 11700.0, 13100.0, 9300.0], array_slice($half[0]->rings[0], 0, 4), 1e-6);
         $rows = (new RoofSchedule)->rows($design, $bodies, $frontages);
         self::assertCount(4, $rows);
         self::assertEqualsWithDelta(18000 * 11400.0, array_sum(array_map(
