@@ -32,12 +32,12 @@ final class InvalidPath extends Refusal
 
     public static function neverMeets(): self
     {
-        return new self('path.never_meets', 'Sides that move so never meet: at least two that lie across from each other must come together.');
+        return new self('path.never_meets', 'Sides that move so never meet: two that lie across from each other must come together.');
     }
 
     public static function sidesInLine(): self
     {
-        return new self('path.sides_in_line', 'Two sides that lie in one line move at different speeds: where they part is not to be told.');
+        return new self('path.sides_in_line', 'Two sides that lie in one line move at different speeds: they would part.');
     }
 
     public static function beyond(float $distance, float $length): self

@@ -23,7 +23,7 @@ final class Pitch
             ! is_string($text) => null,
             preg_match("/^$number\s*°?$/u", $text, $m) === 1 => (float) $m[1],
             preg_match("/^$number\s*%$/u", $text, $m) === 1 => rad2deg(atan((float) $m[1] / 100)),
-            preg_match("/^$number\s*[:\/]\s*$number$/u", $text, $m) === 1 && (float) $m[2] > 0.0 => rad2deg(atan((float) $m[1] / (float) $m[2])),
+            preg_match("/^$number\s*[:\/]\s*$number$/u", $text, $m) === 1 => rad2deg(atan2((float) $m[1], (float) $m[2])),
             default => null,
         };
         if ($degrees === null) {
