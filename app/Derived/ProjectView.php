@@ -147,7 +147,27 @@ use OpenApi\Attributes as OA;
     'leftJoint',
     'rightJoint',
     'curtain',
+    'ring',
+    'headEdge',
+    'footEdge',
 ], properties: [
+    new OA\Property(
+        property: 'ring',
+        type: 'array',
+        nullable: true,
+        description: 'Where its head or foot is not level: its outer face, u and level in twos; foot and head are the outermost levels then',
+        items: new OA\Items(type: 'number'),
+    ),
+    new OA\Property(
+        property: 'headEdge',
+        description: 'Null where it is level',
+        anyOf: [new OA\Schema(ref: '#/components/schemas/WallEdge'), new OA\Schema(type: 'null')],
+    ),
+    new OA\Property(
+        property: 'footEdge',
+        description: 'Null where it is level',
+        anyOf: [new OA\Schema(ref: '#/components/schemas/WallEdge'), new OA\Schema(type: 'null')],
+    ),
     new OA\Property(
         property: 'curtain',
         description: 'Where it is curtain wall',
@@ -189,6 +209,18 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'leftJoint', type: 'string'),
     new OA\Property(property: 'rightJoint', type: 'string'),
 ])]
+#[OA\Schema(
+    schema: 'WallEdge',
+    type: 'object',
+    description: 'What the head or the foot of a wall follows: a roof, or levels by figures',
+    properties: [
+        new OA\Property(property: 'roof', type: 'string'),
+        new OA\Property(property: 'points', type: 'array', items: new OA\Items(required: ['along', 'over'], properties: [
+            new OA\Property(property: 'along', type: 'number', description: 'From the wall’s left end'),
+            new OA\Property(property: 'over', type: 'number', description: 'Over the level it would have'),
+        ], type: 'object')),
+    ],
+)]
 #[OA\Schema(schema: 'Arc', required: ['x', 'y', 'radius', 'start', 'turn', 'chord', 'centreLine', 'innerFace'], properties: [
     new OA\Property(property: 'x', type: 'number', description: 'Of its centre'),
     new OA\Property(property: 'y', type: 'number'),
@@ -384,10 +416,11 @@ final readonly class ProjectView
             'outlines' => array_values(array_map(static fn (Outline $o): array => $o->toArray(), $design->outlines)),
             'walls' => array_map(
                 static fn ($b): array => [
-                    ...array_diff_key($b->host->toArray(), ['curtain' => 0]), 'curtain' => self::curtain($b), 'arc' => self::arc($b),
+                    ...array_diff_key($b->host->toArray(), ['curtain' => 0]), 'headEdge' => $b->host->head()?->toArray(),
+                    'footEdge' => $b->host->foot()?->toArray(), 'curtain' => self::curtain($b), 'arc' => self::arc($b),
                     'length' => $b->length, 'start' => $b->start(), 'end' => $b->end(),
                     'innerStart' => $b->left->inner, 'innerEnd' => $b->right->inner,
-                    'foot' => $b->foot, 'head' => $b->head,
+                    'foot' => $b->foot, 'head' => $b->head, 'ring' => $b->isLevel() ? null : self::ring($b),
                     'leftJoint' => $b->left->joint->value,
                     'rightJoint' => $b->right->joint->value], self::inOrder($design, $structure->bodies())),
             'frontages' => $rows,
@@ -412,6 +445,12 @@ final readonly class ProjectView
         }
 
         return $all;
+    }
+
+    /** @return list<float> */
+    private static function ring(Body $body): array
+    {
+        return array_map(static fn (float $c): float => round($c, 2), $body->face()->rings[0] ?? []);
     }
 
     /** @return array<string, mixed>|null without what was changed by hand, which comes with its elevation */

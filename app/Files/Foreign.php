@@ -22,7 +22,7 @@ final class Foreign
     private const SECONDS = 10;
 
     /** Seconds of the clock, after which it is ended on a busy machine too. */
-    private const CLOCK = 60;
+    private const CLOCK = 20;
 
     /** Bytes that it may take for data. */
     private const MEMORY = 256 * 1024 * 1024;
@@ -47,7 +47,7 @@ final class Foreign
         try {
             Whole::write("$folder/in", $content);
             $process = new Process([
-                'timeout', '--signal=KILL', (string) self::CLOCK, 'nice', '-n', '10',
+                'timeout', '--signal=KILL', (string) self::CLOCK, 'nice', '-n', '5',
                 'prlimit', '--cpu='.self::SECONDS, '--data='.self::MEMORY, '--fsize='.self::WRITES, '--core=0',
                 PHP_BINDIR.'/php', '-d', 'memory_limit='.self::MEMORY, '-d', 'opcache.enable_cli=0', '-d', 'display_errors=stderr', '-d',
                 'log_errors=0',

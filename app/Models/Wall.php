@@ -27,7 +27,7 @@ class Wall extends Model implements HoldsElement
             'fromX' => 'from_x', 'fromY' => 'from_y', 'toX' => 'to_x', 'toY' => 'to_y', 'rise' => 'rise',
             'keeps' => 'keeps',
             'thickness' => 'thickness', 'base' => 'base_storey_id', 'top' => 'top_storey_id',
-            'curtain' => 'curtain',
-        ], json: ['curtain']);
+            'curtain' => 'curtain', 'head' => 'head', 'foot' => 'foot',
+        ], json: ['curtain', 'head', 'foot']);
     }
 }

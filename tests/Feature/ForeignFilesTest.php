@@ -54,7 +54,7 @@ final class ForeignFilesTest extends ProjectCase
         $content = $make();
         $began = microtime(true);
         $answer = $this->upload($kind, $content);
-        self::assertFalse(Pace::over($began, 15.0));
+        self::assertFalse(Pace::over($began, 25.0));
         if (self::COMES_TO[$name] === null) {
             $answer->assertOk();
         } else {

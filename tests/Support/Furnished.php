@@ -201,6 +201,9 @@ final class Furnished
             'roof.add' => ['outline' => $i['outline'], 'storey' => $i['quay'], 'pitch' => '9 : 12', 'overhang' => '0.3 m'],
             'roof.change' => ['id' => $i['roof'], 'pitch' => 40],
             'roof.remove' => ['ids' => [$i['roof']]],
+            'wall.edge' => ['walls' => [$i['south']], 'head' => ['points' => [
+                ['along' => 0, 'over' => '0.3 m'], ['along' => 2000, 'over' => 300], ['along' => 2000, 'over' => 0],
+            ]]],
             'band.remove' => ['ids' => [$i['band']]],
             'band.pin' => ['id' => $i['band'], 'pieces' => [1, 2], 'reach' => '0.2 m'],
             'band.draw' => ['id' => $i['band'], 'of' => 'reach', 'kind' => 'wave'],

@@ -99,7 +99,7 @@ final class Bodies
                 'A wall %.0f long leaves no room between its corners when it is %.0f thick.', $length, $wall->depth()), [$wall->id()]);
         }
 
-        return new Body(
+        $body = new Body(
             $wall,
             $surface,
             $length,
@@ -108,6 +108,8 @@ final class Bodies
             $left,
             $right,
         );
+
+        return $wall->curtain() !== null || ($wall->head() === null && $wall->foot() === null) ? $body : Edges::follow($design, $body);
     }
 
     /**

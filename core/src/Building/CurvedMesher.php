@@ -21,6 +21,9 @@ final class CurvedMesher
     /** Openings are sought in strips of so much, mm. */
     private const STRIP = 1000.0;
 
+    /** Points this near to the head or the foot lie on it, mm. */
+    private const AT = 0.1;
+
     /** Points are known again by their place in steps of so much, mm. */
     private const SPOT = 1e-4;
 
@@ -34,7 +37,7 @@ final class CurvedMesher
         [$outer, $inners] = self::holes($body, $openings);
         $known = self::known($outer, $inners);
         $sides = null;
-        $whole = Region::rectangle($body->left->at, $body->foot, $body->right->at, $body->head)->cut($outer);
+        $whole = $body->faceBetween($body->left->at, $body->right->at)->cut($outer);
         $rings = [];
         foreach ($whole->rings as $ring) {
             $inner = [];
@@ -46,7 +49,7 @@ final class CurvedMesher
                     default => $known[self::spot($u, $v)] ?? self::across($sides ??= self::sides($outer, $inners), $u, $v),
                 };
                 $inner[] = $there;
-                $inner[] = $v;
+                $inner[] = $body->isLevel() ? $v : self::levelBehind($body, $u, $there, $v);
             }
             $rings[] = [$ring, $inner];
         }
@@ -58,6 +61,18 @@ final class CurvedMesher
         }
 
         return CurvedSheet::mesh($body->surface, $body->surface->start(), $rings, 0.0, $t, $sagitta, $ends);
+    }
+
+    /** On the inner face of a point of the outer one: as high, or the head or the foot there. */
+    private static function levelBehind(Body $body, float $u, float $there, float $v): float
+    {
+        [$out, $in] = [$body->surface->inPlan($u), $body->surface->inPlan($there, $body->host->depth())];
+
+        return match (true) {
+            abs($v - $body->headAt($out)) < self::AT => $body->headAt($in),
+            abs($v - $body->footAt($out)) < self::AT => $body->footAt($in),
+            default => $v,
+        };
     }
 
     /**

@@ -25,9 +25,13 @@ final class Mesher
      */
     public static function wall(Body $body, array $openings, float $sagitta = CurvedMesher::SAGITTA): Mesh
     {
-        return $body->isPlane()
-            ? self::mesh($body, array_map(static fn (PlacedOpening $p): array => $p->ring(), $openings))
-            : CurvedMesher::mesh($body, $openings, $sagitta);
+        $holes = static fn (): array => array_map(static fn (PlacedOpening $p): array => $p->ring(), $openings);
+
+        return match (true) {
+            ! $body->isPlane() => CurvedMesher::mesh($body, $openings, $sagitta),
+            $body->isLevel() => self::mesh($body, $holes()),
+            default => SlopedMesher::mesh($body, $holes()),
+        };
     }
 
     /**
@@ -167,7 +171,7 @@ final class Mesher
      *
      * @return list<array{float, float, float}> u, v, depth; empty when nothing of it is left
      */
-    private static function side(Body $body, float $ua, float $va, float $ub, float $vb): array
+    public static function side(Body $body, float $ua, float $va, float $ub, float $vb): array
     {
         $t = $body->host->depth();
         $polygon = [[$ua, $va, 0.0], [$ua, $va, $t], [$ub, $vb, $t], [$ub, $vb, 0.0]];

@@ -136,15 +136,61 @@ final readonly class PlacedOpening
         );
     }
 
+    /** By how much its outline reaches over the wall's head on the outer face, under the slope that is there; negative under it. */
+    public function pastHead(Body $body): float
+    {
+        return $body->heads === null ? $this->head - $body->head : $this->past($body->headLine($this->left, $this->right), 1.0);
+    }
+
+    /** By how much its outline reaches under the wall's foot on the outer face. */
+    public function pastFoot(Body $body): float
+    {
+        return $body->feet === null ? $body->foot - $this->sill : $this->past($body->footLine($this->left, $this->right), -1.0);
+    }
+
+    /**
+     * @param  list<array{float, float}>  $line  u and level
+     * @param  float  $way  1 for over it, −1 for under it
+     */
+    private function past(array $line, float $way): float
+    {
+        $ring = $this->ring();
+        $most = -INF;
+        // both are made of straight stretches: the most lies over a corner of either
+        for ($n = count($ring), $i = 0, $j = $n - 2; $i < $n; $j = $i, $i += 2) {
+            foreach ($line as $k => [$u, $v]) {
+                $most = self::crosses($ring[$j], $ring[$j + 1], $ring[$i], $ring[$i + 1], $u, $v, $way, $most);
+                [$a, $b] = [$line[max(0, $k - 1)], $line[$k]];
+                if ($k > 0 && $ring[$i] >= $a[0] && $ring[$i] <= $b[0] && $b[0] > $a[0]) {
+                    $at = $a[1] + ($b[1] - $a[1]) * ($ring[$i] - $a[0]) / ($b[0] - $a[0]);
+                    $most = max($most, $way * ($ring[$i + 1] - $at));
+                }
+            }
+        }
+
+        return $most;
+    }
+
+    /** How far a side of a ring reaches past a point, or what was reached before. */
+    private static function crosses(float $xa, float $ya, float $xb, float $yb, float $u, float $v, float $way, float $most): float
+    {
+        if (($xa - $u) * ($xb - $u) > 0.0 || $xa === $xb) {
+            return $most;
+        }
+
+        return max($most, $way * ($ya + ($yb - $ya) * ($u - $xa) / ($xb - $xa) - $v));
+    }
+
     /** Whether it lies wholly beside, over or under the wall's face. */
     public function isOff(Body $body): bool
     {
         $slack = Tolerance::LENGTH;
+        [$foot, $head] = $body->reach($this->left, $this->right);
 
         return $this->right <= $body->start() + $slack
                     || $this->left >= $body->end() - $slack
-                    || $this->head <= $body->foot + $slack
-                    || $this->sill >= $body->head - $slack;
+                    || $this->head <= $foot + $slack
+                    || $this->sill >= $head - $slack;
     }
 
     /** Whether the two share some of the wall. */

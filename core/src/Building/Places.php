@@ -36,6 +36,9 @@ final class Places
     /** @var array<string, array{float, float}> */
     private array $spans = [];
 
+    /** @var array<string, Body> */
+    private array $sloped = [];
+
     private function __construct(private readonly Design $design)
     {
     }
@@ -213,6 +216,15 @@ final class Places
         }
 
         return $this->spans[$host->id().$face->value] ??= $this->cutSpan($host, $face);
+    }
+
+    /** As it stands, where its head or its foot is not level; else null. */
+    public function sloped(Host $host): ?Body
+    {
+        $body = $host->head() === null && $host->foot() === null ? null
+            : $this->sloped[$host->id()] ??= Bodies::one($this->design, $host);
+
+        return $body?->isLevel() === false ? $body : null;
     }
 
     public function surface(Host $host): Upright

@@ -18,6 +18,9 @@ use Isleward\Core\Geometry\Solid;
  */
 final readonly class WallSolid implements Solid
 {
+    /** Of a curved wall under slopes the volume is that of its mesh, made of chords this near to the arc, mm. */
+    private const SAGITTA = 0.02;
+
     /** @param  list<PlacedOpening>  $voids */
     public function __construct(public Body $body, public array $voids)
     {
@@ -53,7 +56,11 @@ final readonly class WallSolid implements Solid
             $taken += count($group) === 1 ? $this->one($group[0]) : $this->together($group);
         }
 
-        return $this->body->footprint()->area() * $this->body->height() - $taken;
+        return match (true) {
+            $this->body->isLevel() => $this->body->footprint()->area() * $this->body->height() - $taken,
+            $this->body->isPlane() => SlopedMesher::volume($this->body) - $taken,
+            default => Mesher::wall($this->body, [], self::SAGITTA)->volume() - $taken,
+        };
     }
 
     /** @return list<non-empty-list<PlacedOpening>> those that overlap, together */
@@ -82,10 +89,16 @@ final readonly class WallSolid implements Solid
         $body = $this->body;
         $t = $body->host->depth();
         $whole = $this->clearOfEnds($void);
-        if ($whole && $void->cut === null && $void->sill >= $body->foot && $void->head <= $body->head) {
+        if ($whole && $void->cut === null && $this->lies($void)) {
             return self::shape($void)->area() * $t;
         }
         $marks = self::marks(self::shape($void));
+        $lines = $body->isLevel() ? [] : [
+            ...$body->headLine($void->left, $void->right), ...$body->footLine($void->left, $void->right),
+        ];
+        foreach ($lines as [$u]) {
+            $marks[] = max(0.0, min($void->opening->width, $u - $void->left));
+        }
         foreach ($whole ? [] : $body->footprint()->edges() as $edge) {
             $x = $void->across($body->surface, $edge->start());
             $marks[] = max(0.0, min($void->opening->width, $x));
@@ -123,6 +136,23 @@ final readonly class WallSolid implements Solid
         ) * $this->wayIn(Curve::line($surface->inPlan($u, -1.0), $surface->inPlan($u, $t + 1.0)), null, $u), $marks);
     }
 
+    /** Whether it keeps between foot and head all over its width. */
+    private function lies(PlacedOpening $void): bool
+    {
+        $body = $this->body;
+        if ($body->isLevel()) {
+            return $void->sill >= $body->foot && $void->head <= $body->head;
+        }
+        foreach ([0.0, $body->host->depth()] as $depth) {
+            if ($void->sill < max(array_column($body->footLine($void->left, $void->right, $depth), 1))
+                || $void->head > min(array_column($body->headLine($void->left, $void->right, $depth), 1))) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
     /** Whether it goes through the wall between its ends on both faces. */
     private function clearOfEnds(PlacedOpening $void): bool
     {
@@ -144,8 +174,15 @@ final readonly class WallSolid implements Solid
     {
         $spans = [];
         foreach ($voids as $void) {
-            foreach (self::shape($void)->spans(true, $place($void)) as [$low, $high]) {
-                $spans[] = [max($this->body->foot, $void->sill + $low), min($this->body->head, $void->sill + $high)];
+            $x = $place($void);
+            // an opening past a slope, which a finding tells, is taken as cut off at the middle of the wall
+            [$foot, $head] = [$this->body->foot, $this->body->head];
+            if (! $this->body->isLevel()) {
+                $middle = $this->body->surface->inPlan($void->left + $x, $this->body->host->depth() / 2);
+                [$foot, $head] = [$this->body->footAt($middle), $this->body->headAt($middle)];
+            }
+            foreach (self::shape($void)->spans(true, $x) as [$low, $high]) {
+                $spans[] = [max($foot, $void->sill + $low), min($head, $void->sill + $high)];
             }
         }
         sort($spans);
@@ -211,7 +248,7 @@ final readonly class WallSolid implements Solid
         foreach ($a === $b ? [] : $mine as $edge) {
             foreach ($theirs as $other) {
                 $at = $edge->meetsLine($other);
-                if ($at !== null && self::lies($edge, $at->x, $at->y) && self::lies($other, $at->x, $at->y)) {
+                if ($at !== null && self::isOn($edge, $at->x, $at->y) && self::isOn($other, $at->x, $at->y)) {
                     $found[] = $at->x;
                 }
             }
@@ -220,7 +257,7 @@ final readonly class WallSolid implements Solid
         return $found;
     }
 
-    private static function lies(Curve $edge, float $x, float $y): bool
+    private static function isOn(Curve $edge, float $x, float $y): bool
     {
         return $edge->shareOf($x, $y) >= 0.0 && $edge->shareOf($x, $y) <= 1.0;
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Check;
 
+use Isleward\Core\Building\PlacedOpening;
 use Isleward\Core\Geometry\Tolerance;
 
 /** An opening that runs past an end, the head or the foot of its wall, or lies off it altogether. */
@@ -28,8 +29,8 @@ final class PastEdge implements Rule
                     'the right end of the wall', $p->right - $body->end(),
                     static fn (): ?Remedy => $wall->moveAside($p, $wall->clearJamb($p, true) - $p->right),
                 ],
-                ['the wall’s head', $p->head - $body->head, static fn (): ?Remedy => $wall->moveUp($p, $body->head - $p->head)],
-                ['the wall’s foot', $body->foot - $p->sill, static fn (): ?Remedy => $wall->moveUp($p, $body->foot - $p->sill)],
+                self::upDown($wall, $p, 'the wall’s head', $p->pastHead($body), -1.0),
+                self::upDown($wall, $p, 'the wall’s foot', $p->pastFoot($body), 1.0),
             ];
             foreach ($past as [$edge, $by, $remedy]) {
                 if ($by > Tolerance::LENGTH) {
@@ -45,5 +46,11 @@ final class PastEdge implements Rule
         }
 
         return $findings;
+    }
+
+    /** @return array{string, float, \Closure(): ?Remedy} */
+    private static function upDown(WallInQuestion $wall, PlacedOpening $p, string $edge, float $by, float $way): array
+    {
+        return [$edge, $by, static fn (): ?Remedy => $wall->moveUp($p, $way * $by)];
     }
 }

@@ -158,8 +158,9 @@ final readonly class WallInQuestion
     /** A move up or down, when the opening fits there. */
     public function moveUp(PlacedOpening $p, float $by): ?Remedy
     {
-        $fits = $p->sill + $by >= $this->body->foot - Tolerance::LENGTH
-                    && $p->head + $by <= $this->body->head + Tolerance::LENGTH
+        $moved = $p->at($p->left, $p->sill + $by);
+        $fits = $moved->pastFoot($this->body) <= Tolerance::LENGTH
+                    && $moved->pastHead($this->body) <= Tolerance::LENGTH
                     && $this->isClear($p, $p->left, $p->sill + $by);
 
         return $fits ? new Remedy(

@@ -30,6 +30,12 @@ interface Host extends Element
     /** What it is made by where it is curtain wall; null of a wall. */
     public function curtain(): ?Curtain;
 
+    /** What its head follows; null where it is level at its last storey's head. */
+    public function head(): ?WallEdge;
+
+    /** What its foot follows; null where it is level on its first storey's floor. */
+    public function foot(): ?WallEdge;
+
     /** From its outer to its inner face, mm. */
     public function depth(): float;
 

@@ -25,6 +25,8 @@ final readonly class Wall implements Host
      * @param  string  $base  storey on whose floor it stands
      * @param  string  $top  last storey it runs through
      * @param  Curtain|null  $curtain  where this stretch is curtain wall; its thickness is as deep as its type makes it then
+     * @param  WallEdge|null  $head  what its head follows; null where it is level at its last storey's head
+     * @param  WallEdge|null  $foot  null where it is level on its first storey's floor
      */
     private function __construct(
         public string $id,
@@ -38,6 +40,8 @@ final readonly class Wall implements Host
         public string $base,
         public string $top,
         public ?Curtain $curtain,
+        public ?WallEdge $head = null,
+        public ?WallEdge $foot = null,
     ) {
     }
 
@@ -55,6 +59,8 @@ final readonly class Wall implements Host
             $f->string('base'),
             $f->string('top'),
             $f->has('curtain') ? Curtain::from($f->fields('curtain')) : null,
+            $f->has('head') ? WallEdge::from($f->fields('head')) : null,
+            $f->has('foot') ? WallEdge::from($f->fields('foot')) : null,
         );
     }
 
@@ -88,6 +94,16 @@ final readonly class Wall implements Host
     public function curtain(): ?Curtain
     {
         return $this->curtain;
+    }
+
+    public function head(): ?WallEdge
+    {
+        return $this->head;
+    }
+
+    public function foot(): ?WallEdge
+    {
+        return $this->foot;
     }
 
     public function depth(): float
@@ -131,6 +147,17 @@ final readonly class Wall implements Host
     public function withCurtain(?Curtain $curtain, float $thickness): self
     {
         return $this->but(curtain: $curtain, thickness: $thickness);
+    }
+
+    /** Its head follows this, or is level again. */
+    public function withHead(?WallEdge $head): self
+    {
+        return $this->but(head: $head);
+    }
+
+    public function withFoot(?WallEdge $foot): self
+    {
+        return $this->but(foot: $foot);
     }
 
     public function withId(string $id): self
@@ -184,7 +211,10 @@ final readonly class Wall implements Host
         // in line with lines of its own it names nothing else
         $curtain = array_filter($this->curtain?->names() ?? [], fn (Naming $n): bool => $n->to !== $this->id);
 
-        return [...Naming::of(Tie::StandsIn, $this->outline, $this->base, $this->top), ...array_values($curtain)];
+        return [
+            ...Naming::of(Tie::StandsIn, $this->outline, $this->base, $this->top), ...array_values($curtain),
+            ...Naming::of(Tie::MeasuredFrom, $this->head?->roof, $this->foot?->roof),
+        ];
     }
 
     public function toArray(): array
@@ -194,7 +224,7 @@ final readonly class Wall implements Host
             'fromX' => $this->from->x, 'fromY' => $this->from->y, 'toX' => $this->to->x, 'toY' => $this->to->y, 'rise' => $this->rise,
             'keeps' => $this->keeps->value,
             'thickness' => $this->thickness, 'base' => $this->base, 'top' => $this->top,
-            'curtain' => $this->curtain?->toArray(),
+            'curtain' => $this->curtain?->toArray(), 'head' => $this->head?->toArray(), 'foot' => $this->foot?->toArray(),
         ];
     }
 }

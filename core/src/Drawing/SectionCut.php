@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Isleward\Core\Drawing;
 
 use Isleward\Core\Building\Body;
+use Isleward\Core\Building\Cover;
 use Isleward\Core\Building\PlacedOpening;
 use Isleward\Core\Building\Places;
 use Isleward\Core\Design\Design;
@@ -36,6 +37,22 @@ final class SectionCut
             }
         }
         $this->holes = $holes;
+    }
+
+    /** What of the wall the line runs through, without openings, in (place along it, level). */
+    public function face(): Region
+    {
+        $body = $this->body;
+        if ($body->isLevel()) {
+            return Region::rectangle($this->s0, $body->foot, $this->s1, $body->head);
+        }
+        [$a, $b] = [$this->view->at($this->s0), $this->view->at($this->s1)];
+        $line = fn (?Cover $cover, float $level): array => array_map(
+            fn (array $p): array => [$this->s0 + ($this->s1 - $this->s0) * $p[0], $p[1]],
+            $cover?->along($body->surface, $a, $b) ?? [[0.0, $level], [1.0, $level]],
+        );
+
+        return Region::polygon(Body::ring($line($body->feet, $body->foot), $line($body->heads, $body->head)));
     }
 
     /** Whether the line crosses a curved wall where an opening is: what lies across the arc has places over its width too. */

@@ -8,6 +8,7 @@ use Isleward\Core\Building\Body;
 use Isleward\Core\Building\PlacedOpening;
 use Isleward\Core\Building\Places;
 use Isleward\Core\Design\Design;
+use Isleward\Core\Geometry\Region;
 
 /** A stretch of a face of what stands, seen square on over a line in plan. */
 final readonly class SeenFace
@@ -40,6 +41,17 @@ final readonly class SeenFace
         [$a, $b] = [$this->s($this->from), $this->s($this->to)];
 
         return [min($a, $b), $this->body->foot, max($a, $b), $this->body->head];
+    }
+
+    /** @return list<float> what of it is seen, counter-clockwise from its lower left */
+    public function ring(): array
+    {
+        $ring = [];
+        foreach (array_chunk($this->body->faceBetween($this->from, $this->to, $this->depth)->rings[0] ?? [], 2) as [$u, $v]) {
+            array_push($ring, $this->s($u), $v);
+        }
+
+        return Region::signedArea($ring) < 0.0 ? Region::reverse($ring) : $ring;
     }
 
     /** @return list<PlacedOpening> those that are wholly in sight */

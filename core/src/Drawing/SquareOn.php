@@ -19,7 +19,7 @@ final class SquareOn
     /** @var list<Shape> */
     private array $shapes = [];
 
-    /** @var list<array{float, float, float, float}> boxes of faces that stand nearer */
+    /** @var list<array{array{float, float, float, float}, list<float>}> faces that stand nearer: box and ring */
     private array $nearer = [];
 
     /**
@@ -61,7 +61,7 @@ final class SquareOn
                 }
             }
         }
-        $this->nearer[] = $face->box();
+        $this->nearer[] = [$face->box(), $face->ring()];
     }
 
     /**
@@ -75,22 +75,21 @@ final class SquareOn
         if ($covers === []) {
             return $rings;
         }
-        $holes = array_map(static fn (array $b): array => [$b[0], $b[1], $b[2], $b[1], $b[2], $b[3], $b[0], $b[3]], $covers);
-        $left = Region::fromRings(array_map(static fn (array $r): array => Region::polygon($r)->rings[0], $rings))->cut($holes);
+        $left = Region::fromRings(array_map(static fn (array $r): array => Region::polygon($r)->rings[0], $rings))->cut($covers);
 
         return $left->rings;
     }
 
     /**
      * @param  array{float, float, float, float}  $box
-     * @return list<array{float, float, float, float}>
+     * @return list<list<float>> rings of what stands before some of it
      */
     private function covers(array $box): array
     {
-        return array_values(array_filter(
+        return array_column(array_filter(
             $this->nearer,
-            static fn (array $n): bool => $n[0] < $box[2] - 0.01 && $n[2] > $box[0] + 0.01
-                && $n[1] < $box[3] - 0.01 && $n[3] > $box[1] + 0.01,
-        ));
+            static fn (array $near): bool => $near[0][0] < $box[2] - 0.01 && $near[0][2] > $box[0] + 0.01
+                && $near[0][1] < $box[3] - 0.01 && $near[0][3] > $box[1] + 0.01,
+        ), 1);
     }
 }

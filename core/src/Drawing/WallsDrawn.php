@@ -55,7 +55,7 @@ final class WallsDrawn implements Contributor
             return [];
         }
         $holes = array_merge(...array_column($cut->holes, 1));
-        $rings = Region::rectangle($cut->s0, $cut->body->foot, $cut->s1, $cut->body->head)->cut($holes)->rings;
+        $rings = $cut->face()->cut($holes)->rings;
 
         return [
             ...($rings === [] ? [] : [Shape::area(Layer::Cut, $rings)]),
@@ -68,9 +68,8 @@ final class WallsDrawn implements Contributor
         if ($face->body->host->curtain() !== null) {
             return [];
         }
-        [$x0, $y0, $x1, $y1] = $face->box();
 
-        return [Shape::area($face->afar ? Layer::Beyond : Layer::Face, [[$x0, $y0, $x1, $y0, $x1, $y1, $x0, $y1]])];
+        return [Shape::area($face->afar ? Layer::Beyond : Layer::Face, [$face->ring()])];
     }
 
     /**

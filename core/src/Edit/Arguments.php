@@ -94,6 +94,11 @@ final class Arguments
             'x' => A::length(), 'y' => A::length(), 'through' => A::point(), 'tangent' => A::flag(),
         ] + $arc);
 
+        $edge = A::object([
+            'roof' => A::text(),
+            'points' => A::list(A::object(['along' => A::length()->required(), 'over' => A::length()->required()]), 1),
+        ]);
+
         return [
             'settings.change' => [
                 'name' => A::text(), 'units' => A::choice(Units::class), 'cornerMargin' => A::length(), 'baseLevel' => A::length(),
@@ -132,6 +137,7 @@ final class Arguments
                 'depth' => A::length()->required(),
             ],
             'wall.change' => ['walls' => A::ids()->required(), 'thickness' => A::length(), 'base' => A::text(), 'top' => A::text()],
+            'wall.edge' => ['walls' => A::ids()->required(), 'head' => $edge->orNull(), 'foot' => $edge->orNull()],
             'wall.move' => ['wall' => A::text()->required(), 'by' => A::length()->required()],
             'wall.turn' => [
                 'wall' => A::text()->required(), 'degrees' => A::number()->required(), 'about' => A::choice(['left', 'middle', 'right']),

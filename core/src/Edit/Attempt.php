@@ -202,9 +202,11 @@ final class Attempt
         [$start, $end] = Places::in($design)->span($wall);
         $foot = $design->storeys->floor($wall->base());
         $head = $design->storeys->ceiling($wall->top());
+        $sloped = Places::in($design)->sloped($wall);
         $by = [
             'the wall’s left end' => $start - $placed->left, 'the wall’s right end' => $placed->right - $end,
-            'the wall’s head' => $placed->head - $head, 'the wall’s foot' => $foot - $placed->sill,
+            'the wall’s head' => $sloped?->heads === null ? $placed->head - $head : $placed->pastHead($sloped),
+            'the wall’s foot' => $sloped?->feet === null ? $foot - $placed->sill : $placed->pastFoot($sloped),
         ];
         foreach ($by as $edge => $mm) {
             if ($mm > Tolerance::LENGTH) {

@@ -64,6 +64,15 @@ final class BandRules
         return "$word $i";
     }
 
+    /**
+     * @param  list<Layered>  $layers
+     * @return list<string>
+     */
+    public static function ids(array $layers): array
+    {
+        return array_map(static fn (Layered $l): string => $l->id(), $layers);
+    }
+
     /** @return list<Layered> what follows an outline or stands on a storey that goes */
     public static function on(Design $design, string ...$gone): array
     {

@@ -26,6 +26,7 @@ final class Edits
         'wall.turn' => WallTurn::class,
         'wall.stack' => WallStack::class,
         'wall.bend' => WallBend::class,
+        'wall.edge' => WallEdges::class,
         'outline.round' => OutlineRound::class,
         'outline.recess' => OutlineRecess::class,
         'line.add' => LineAdd::class,

@@ -45,8 +45,8 @@ final class OpeningRules
         self::requireBends($design, $opening);
         [$start, $end] = Places::in($design)->span($wall);
         $placed = Places::in($design)->of($opening);
-        $foot = $design->storeys->floor($wall->base());
-        $head = $design->storeys->ceiling($wall->top());
+        [$foot, $head] = Places::in($design)->sloped($wall)?->reach($placed->left, $placed->right)
+            ?? [$design->storeys->floor($wall->base()), $design->storeys->ceiling($wall->top())];
         $say = static fn (float $mm): string => Length::format($mm, $design->settings->units);
         $slack = Tolerance::LENGTH;
         $why = match (true) {

@@ -80,6 +80,12 @@ final readonly class OutlineRecess implements Edit
         );
     }
 
+    /** Its head and foot counted from where a part of it begins. */
+    private static function beginning(Wall $wall, float $along): Wall
+    {
+        return $wall->withHead($wall->head?->shifted($along))->withFoot($wall->foot?->shifted($along));
+    }
+
     /** @return array{non-empty-list<Side>, int} the sides in place of the wall, and which is set back */
     private function sides(Design $design, Wall $wall, Reshape $shape, int $at, bool $left, bool $right): array
     {
@@ -108,10 +114,10 @@ final readonly class OutlineRecess implements Edit
             $shape->setFrom($after, $met);
         }
         $end = $met ?? $bBack;
-        $sides[] = Side::along($wall, $recessed->between($aBack->x, $aBack->y, $end->x, $end->y), true);
+        $sides[] = Side::along(self::beginning($wall, $this->from), $recessed->between($aBack->x, $aBack->y, $end->x, $end->y), true);
         if ($right) {
             $sides[] = Side::straight($wall, $bBack, $b);
-            $sides[] = Side::along($wall, $wall->face()->part($this->to / $length, 1.0), $left);
+            $sides[] = Side::along(self::beginning($wall, $this->to), $wall->face()->part($this->to / $length, 1.0), $left);
         } elseif ($after !== null && $met === null) {
             $sides[] = Side::straight($wall, $bBack, $b);
         }

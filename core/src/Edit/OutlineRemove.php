@@ -51,6 +51,7 @@ final readonly class OutlineRemove implements Edit
 
         return new Change(sprintf('Removed %s', $outline->name), [
             ...References::letGo($design, $openings + $lines + $ofWalls),
+            ...WallEdges::released($design, $ofWalls + array_fill_keys(BandRules::ids($layers), true)),
             ...array_map(Operation::remove(...), [...array_values($openings), ...array_values($lines), ...$layers, ...$walls, $outline]),
         ]);
     }

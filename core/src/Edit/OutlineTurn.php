@@ -41,7 +41,8 @@ final readonly class OutlineTurn implements Edit
         $operations = [];
         foreach ($walls as $i => $wall) {
             $operations[] = Operation::alter($wall, $wall->withPosition(count($walls) - 1 - $i)
-                ->withFace($wall->to, $wall->from, Zero::plain(-$wall->rise)));
+                ->withFace($wall->to, $wall->from, Zero::plain(-$wall->rise))
+                ->withHead($wall->head?->turned($wall->face()->length()))->withFoot($wall->foot?->turned($wall->face()->length())));
         }
         // what is measured along the inner face gets the figure that leaves it where it is: that face lies on the other side now
         $then = $design->after(new Change('', $operations));

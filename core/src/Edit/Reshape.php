@@ -114,7 +114,7 @@ final class Reshape
                 throw Refusal::because('outline.turned_over', sprintf('Side %d would be left with no length.', $i + 1), [$like->id]);
             }
             $walls[] = $wall = $side->wall($side->new ? $ids->next(Kind::Wall) : $like->id, $i);
-            $operations[] = $side->new ? Operation::add($wall) : Operation::alter($like, $wall);
+            $operations[] = $side->new ? Operation::add($wall) : Operation::alter($this->design->wall($like->id), $wall);
             $order[] = $wall->id;
         }
         OutlineShape::require(array_map(static fn (Wall $w): Curve => $w->face(), $walls), $this->outline->closed);

@@ -39,7 +39,10 @@ final readonly class RoofRemove implements Edit
 
         return new Change(
             count($roofs) === 1 ? 'Removed '.$roofs[0]->name : sprintf('Removed %d roofs', count($roofs)),
-            array_map(Operation::remove(...), $roofs),
+            [
+                ...WallEdges::released($design, array_fill_keys($this->ids, true)),
+                ...array_map(Operation::remove(...), $roofs),
+            ],
         );
     }
 }

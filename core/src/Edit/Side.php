@@ -32,7 +32,10 @@ final readonly class Side
 
     public static function straight(Wall $like, Vec2 $from, Vec2 $to): self
     {
-        return new self($like, $from, $to, true, 0.0);
+        // levels by figures are along the wall they were given for
+        $level = $like->withHead($like->head?->ofRoof())->withFoot($like->foot?->ofRoof());
+
+        return new self($level, $from, $to, true, 0.0);
     }
 
     public function from(Vec2 $from): self

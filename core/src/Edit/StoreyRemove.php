@@ -43,14 +43,14 @@ final readonly class StoreyRemove implements Edit
             throw Refusal::because('storey.last', 'A building keeps one storey at least.', [$this->id]);
         }
         $at = $storeys->indexOf($this->id);
-        $goneWalls = $operations = [];
+        $goneWalls = $moved = [];
         foreach ($design->walls as $wall) {
             if ($wall->base === $this->id && $wall->top === $this->id) {
                 $goneWalls[$wall->id] = $wall;
             } elseif ($wall->base === $this->id) {
-                $operations[] = Operation::alter($wall, $wall->withBase($storeys->all[$at + 1]->id));
+                $moved[] = [$wall, $wall->withBase($storeys->all[$at + 1]->id)];
             } elseif ($wall->top === $this->id) {
-                $operations[] = Operation::alter($wall, $wall->withTop($storeys->all[$at - 1]->id));
+                $moved[] = [$wall, $wall->withTop($storeys->all[$at - 1]->id)];
             }
         }
         $goneOpenings = array_filter($design->openings, fn (Opening $o): bool => $o->storey === $this->id || isset($goneWalls[$o->host]));
@@ -64,7 +64,14 @@ final readonly class StoreyRemove implements Edit
                 ['openings' => count($goneOpenings), 'walls' => count($goneWalls), 'bands' => count($layers)]);
         }
         $goneLines = array_filter($design->lines, fn (SettingOutLine $l): bool => $l->storey === $this->id || isset($goneWalls[$l->host]));
-        array_push($operations, ...References::letGo($design, $goneOpenings + $goneLines + $goneWalls));
+        $operations = References::letGo($design, $goneOpenings + $goneLines + $goneWalls);
+        $roofs = $goneWalls + array_fill_keys(BandRules::ids($layers), true);
+        foreach ($moved as [$wall, $after]) {
+            $after = isset($roofs[(string) $wall->head?->roof]) ? $after->withHead(null) : $after;
+            $operations[] = Operation::alter($wall, isset($roofs[(string) $wall->foot?->roof]) ? $after->withFoot(null) : $after);
+            $roofs[$wall->id] = true;
+        }
+        array_push($operations, ...WallEdges::released($design, $roofs));
         foreach ([...$goneOpenings, ...$goneLines, ...$goneWalls, ...$layers, ...$outlines, $storey] as $gone) {
             $operations[] = Operation::remove($gone);
         }

@@ -123,7 +123,8 @@ final readonly class WallStack implements Edit
                     $operations[] = Operation::add($copy);
                 }
                 $new = $wall->withId($ids->next(Kind::Wall))->withOutline($copies[$wall->outline]->id)
-                    ->withBase($storey)->withTop($storey);
+                    ->withBase($storey)->withTop($storey)
+                    ->withHead($wall->head?->elsewhere())->withFoot($wall->foot?->elsewhere());
                 $operations[] = Operation::add($new);
                 $onto[$id] = $new->id;
             }

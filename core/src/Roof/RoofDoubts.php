@@ -24,6 +24,7 @@ final class RoofDoubts implements Rule
                     new Remedy('Remove the roof', 'roof.remove', ['ids' => [$roof->id]]));
             }
         }
+        $findings = [...$findings, ...self::left($wall)];
         $sides = $roofs->over($wall->body->host->id());
         foreach ($sides as $i => [$shape, $side]) {
             if ($i > 0 && $sides[$i - 1][0] === $shape) {
@@ -31,19 +32,59 @@ final class RoofDoubts implements Rule
             }
             [$low, $high] = self::over($wall, $shape, $side);
             $head = $wall->body->head;
+            if ($wall->body->host->head()?->roof === $shape->roof->id && $wall->body->heads !== null) {
+                continue; // it runs up to it
+            }
+            $up = self::runsUp($wall, $shape->roof);
             if ($low > $head + 1.0 || $high > $head + 1.0) {
                 $findings[] = self::about($wall, 'roof.short', $shape->roof, $high - $head, sprintf(
                     '%s lies %s over this wall’s head%s: the wall ends short of it.', $shape->roof->name, Length::mark($high - $head),
                     $low > $head + 1.0 || $side->pitch !== null ? '' : ' at its gable’s highest',
-                ), $high);
+                ), $high, $up);
             } elseif ($low < $head - 1.0) {
                 $findings[] = self::about($wall, 'roof.through', $shape->roof, $head - $low, sprintf(
                     'This wall runs up %s into %s.', Length::mark($head - $low), $shape->roof->name,
-                ), $low);
+                ), $low, $up);
             }
         }
 
         return $findings;
+    }
+
+    /**
+     * Heads and feet that follow a roof which does not lie over all of their wall any more, or leaves it no height.
+     *
+     * @return list<Finding>
+     */
+    private static function left(WallInQuestion $wall): array
+    {
+        $body = $wall->body;
+        $findings = [];
+        foreach (['head' => [$body->host->head(), $body->heads], 'foot' => [$body->host->foot(), $body->feet]] as $which => [$edge, $cover]) {
+            $roof = $edge === null ? null : $wall->design->layers[(string) $edge->roof] ?? null;
+            if ($cover === null && $roof instanceof Roof && $body->host->curtain() === null) {
+                $findings[] = self::about($wall, 'roof.not_followed', $roof, 1.0, sprintf(
+                    'This wall’s %s is to follow %s, which does not lie over all of it or leaves it no height: it is level.', $which,
+                    $roof->name,
+                ), null, new Remedy('Keep it level', 'wall.edge', ['walls' => [$body->host->id()], $which => null]));
+            }
+        }
+
+        return $findings;
+    }
+
+    /** What puts a wall right that ends elsewhere than its roof. */
+    private static function runsUp(WallInQuestion $wall, Roof $roof): ?Remedy
+    {
+        $cover = Roofs::in($wall->design)->cover($roof, false);
+        $body = $wall->body;
+
+        if ($cover === null || $body->host->curtain() !== null || ! $body->isCoveredBy($cover)
+            || ! $body->between($cover, $body->feet)->stands()) {
+            return null;
+        }
+
+        return new Remedy('Run the wall up to it', 'wall.edge', ['walls' => [$body->host->id()], 'head' => ['roof' => $roof->id]]);
     }
 
     /** @return array{float, float} the lowest and the highest level of its underside over the wall's outer face */

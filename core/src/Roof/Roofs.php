@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Roof;
 
+use Isleward\Core\Building\Planes;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Wall;
 use Isleward\Core\Measure\Refusal;
@@ -13,6 +14,9 @@ final class Roofs
 {
     /** @var array<string, RoofShape|Refusal> */
     private array $found = [];
+
+    /** @var array<string, Planes> */
+    private array $covers = [];
 
     private function __construct(private readonly Design $design)
     {
@@ -60,6 +64,18 @@ final class Roofs
         $found = $this->look($roof);
 
         return $found instanceof Refusal ? $found->getMessage() : null;
+    }
+
+    /** Its underside or its upper side as what walls end at; none where it cannot stand. */
+    public function cover(Roof $roof, bool $upper): ?Planes
+    {
+        $shape = $this->find($roof);
+        $up = $upper ? $roof->upright() : 0.0;
+
+        return $shape === null ? null : $this->covers[$roof->id.($upper ? ' upper' : '')] ??= new Planes(array_map(
+            static fn (RoofSide $s): array => [$s->contour()->ring(), [$s->plane[0] + $up, $s->plane[1], $s->plane[2]]],
+            $shape->slopes(),
+        ));
     }
 
     /** @return list<string> walls of the outline it lies over */

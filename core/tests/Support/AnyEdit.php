@@ -366,6 +366,14 @@ final class AnyEdit
                 ['edge' => ['wall' => $wall, 'gable' => (bool) mt_rand(0, 1)]],
             ]),
             'roof.remove' => ['ids' => [$roof]],
+            'wall.edge' => ['walls' => [$wall]] + $pick([
+                ['head' => ['roof' => $roof]], ['foot' => ['roof' => $roof]], ['head' => null],
+                ['foot' => null, 'head' => ['roof' => $roof]],
+                ['head' => ['points' => [
+                    ['along' => mt_rand(0, 3000), 'over' => mt_rand(-400, 900)],
+                    ['along' => mt_rand(3000, 6000), 'over' => mt_rand(-400, 900)],
+                ]]],
+            ]),
             'band.remove' => ['ids' => [$band]],
             'band.pin' => ['id' => $band, 'pieces' => [mt_rand(0, 30)]]
                 + $pick([['reach' => mt_rand(50, 500) / 3], ['out' => true], ['release' => true]]),

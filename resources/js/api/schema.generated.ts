@@ -2228,6 +2228,12 @@ export interface components {
             inner: boolean;
         };
         Wall: {
+            /** @description Where its head or foot is not level: its outer face, u and level in twos; foot and head are the outermost levels then */
+            ring: number[] | null;
+            /** @description Null where it is level */
+            headEdge: components["schemas"]["WallEdge"] | null;
+            /** @description Null where it is level */
+            footEdge: components["schemas"]["WallEdge"] | null;
             /** @description Where it is curtain wall */
             curtain: components["schemas"]["Curtain"] | null;
             id: string;
@@ -2260,6 +2266,16 @@ export interface components {
             head: number;
             leftJoint: string;
             rightJoint: string;
+        };
+        /** @description What the head or the foot of a wall follows: a roof, or levels by figures */
+        WallEdge: {
+            roof?: string;
+            points?: {
+                /** @description From the wall’s left end */
+                along: number;
+                /** @description Over the level it would have */
+                over: number;
+            }[];
         };
         Arc: {
             /** @description Of its centre */
@@ -2679,6 +2695,27 @@ export interface components {
             thickness?: number | string;
             base?: string;
             top?: string;
+        };
+        WallEdgeArgs: {
+            walls: string[];
+            head?: {
+                roof?: string;
+                points?: {
+                    /** @description mm, or a text in people’s units */
+                    along: number | string;
+                    /** @description mm, or a text in people’s units */
+                    over: number | string;
+                }[];
+            } | null;
+            foot?: {
+                roof?: string;
+                points?: {
+                    /** @description mm, or a text in people’s units */
+                    along: number | string;
+                    /** @description mm, or a text in people’s units */
+                    over: number | string;
+                }[];
+            } | null;
         };
         WallMoveArgs: {
             wall: string;
@@ -4478,6 +4515,14 @@ export interface operations {
                     /** @constant */
                     edit: "wall.change";
                     args: components["schemas"]["WallChangeArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "wall.edge";
+                    args: components["schemas"]["WallEdgeArgs"];
                     /** @description Number of the latest change you have seen */
                     base: number;
                     /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */

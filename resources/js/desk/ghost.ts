@@ -37,12 +37,29 @@ export function neighbours(data: Data, wall: string): PlacedOpening[] {
     return (frontage && data.elevations.get(frontage.id)?.openings.filter((o) => o.host === wall)) ?? [];
 }
 
+/** Whether a point lies within a ring of coordinates in twos. */
+export function isWithin(ring: number[], x: number, y: number): boolean {
+    let within = false;
+    for (let i = 0, j = ring.length - 2; i < ring.length; j = i, i += 2) {
+        const [xa, ya, xb, yb] = [ring[i]!, ring[i + 1]!, ring[j]!, ring[j + 1]!];
+        if (ya > y !== yb > y && x < ((xb - xa) * (y - ya)) / (yb - ya) + xa) within = !within;
+    }
+    return within;
+}
+
+const isThrough = (data: Data, wall: Wall, storey: Storey) =>
+    storey.floor >= data.storeys.get(wall.base)!.floor - 0.01 && storey.ceiling <= data.storeys.get(wall.top)!.ceiling + 0.01;
+
+const endOf = (data: Data, wall: Wall, v: number) => data.storeys.get(v >= data.storeys.get(wall.top)!.ceiling ? wall.top : wall.base);
+
 /** The wall and storey at a point of a frontage. */
 export function wallAt(data: Data, frontage: Frontage, u: number, v: number): { wall: Wall; start: number; storey: Storey } | null {
     for (const [id, start] of Object.entries(frontage.walls)) {
         const wall = data.walls.get(id);
         if (!wall || u < start || u > start + wall.length || v < wall.foot || v > wall.head) continue;
-        const storey = data.project.storeys.find((s) => v >= s.floor && v < s.ceiling);
+        if (wall.ring && !isWithin(wall.ring, u - start, v)) continue;
+        // over the ceiling of its last storey a wall belongs to that still, as in a gable
+        const storey = data.project.storeys.find((s) => v >= s.floor && v < s.ceiling && isThrough(data, wall, s)) ?? endOf(data, wall, v);
         if (storey) return { wall, start, storey };
     }
     return null;

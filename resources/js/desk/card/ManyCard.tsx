@@ -9,6 +9,8 @@ import { useDesk } from '../store';
 import { Figure } from './Figure';
 import { ActionRow, Facts, FindingNote, Heading, RemoveButton, Sentence, useSend } from './parts';
 
+const RunUpAll = later('Roofs', () => import('../roofs/RunUpAll').then((m) => m.RunUpAll), null);
+
 const CurtainsCard = later('The card of the curtain walls', () => import('../curtain/CurtainsCard').then((m) => m.CurtainsCard));
 
 /** Figures that are the same in all are shown, others as a range: "1 200 … 1 500". */
@@ -33,6 +35,7 @@ export function ManyCard({ ids }: { ids: string[] }) {
                     note={walls.length > 0 ? `${walls.length} walls` : 'Lines, storeys or what is not in view'}
                 />
                 <ActionRow actions={wallActions(data)} />
+                {walls.length > 0 && data.mayEdit && <RunUpAll walls={walls} />}
             </>
         );
     }

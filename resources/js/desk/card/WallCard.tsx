@@ -18,6 +18,8 @@ const MakeCurtain = later('Curtain walls', () => import('../curtain/MakeCurtain'
 
 const BandsBefore = later('Bands', () => import('../bands/BandsBefore').then((m) => m.BandsBefore), null);
 
+const WallEnds = later('What it ends at', () => import('../roofs/WallEnds').then((m) => m.WallEnds), null);
+
 const joints: Record<string, string> = {
     free: 'free',
     flush: 'runs on',
@@ -67,7 +69,7 @@ export function WallCard({ wall }: { wall: Wall }) {
             <ActionRow actions={[...wallActions(data), ...deskActions(data).filter((a) => a.short !== undefined)]} />
             <Sentence>
                 <b>{data.length(outline?.inner ? wall.end - wall.start : wall.length)}</b> {along} and{' '}
-                <b>{data.length(wall.head - wall.foot)}</b> high.
+                <b>{data.length(wall.head - wall.foot)}</b> high{wall.ring && ' at the most'}.
             </Sentence>
             <ArcWords wall={wall} />
             <Sentence>
@@ -98,6 +100,7 @@ export function WallCard({ wall }: { wall: Wall }) {
                 />
                 .
             </Sentence>
+            <WallEnds wall={wall} />
             <Facts
                 rows={[
                     ...(wall.arc

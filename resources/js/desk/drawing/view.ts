@@ -53,3 +53,13 @@ export function zoomAt(view: View, size: Size, px: number, py: number, factor: n
     const at = toModel(view, size, px, py);
     return { ...view, x: at.x - (way(view) * (px - size.width / 2)) / k, y: at.y - (size.height / 2 - py) / k, k };
 }
+
+/** A ring of coordinates in twos, so far along, as a polygon's points. */
+export function pointsOnScreen(view: View, size: Size, ring: number[], left = 0): string {
+    const points: string[] = [];
+    for (let i = 0; i < ring.length; i += 2) {
+        const p = toScreen(view, size, left + ring[i]!, ring[i + 1]!);
+        points.push(`${p.x},${p.y}`);
+    }
+    return points.join(' ');
+}

@@ -2,7 +2,7 @@ import { ChosenStretch } from '../curtain/ChosenStretch';
 import { later } from '../../ui/later';
 import { useData, type FoundOpening } from '../data';
 import { DimensionLine } from '../drawing/DimensionLine';
-import { boxOnScreen, toScreen, type Size } from '../drawing/view';
+import { boxOnScreen, pointsOnScreen, toScreen, type Size } from '../drawing/view';
 import { gaps } from '../ghost';
 import { useShowing } from '../showing';
 import { ghostOf, useDesk, type Dimension, type Ghost, type View } from '../store';
@@ -53,11 +53,13 @@ export function ElevationOverlay({ view, size, dragged }: Props & { dragged: Dra
                 const f = data.frontageOf.get(w.id);
                 if (!f || f.inner !== inner) return null;
                 if (w.curtain) return <ChosenStretch key={w.id} wall={w.id} view={view} size={size} />;
+                const left = f.offset + (f.walls[w.id] ?? 0);
+                const ring = w.ring ?? [0, w.foot, w.length, w.foot, w.length, w.head, 0, w.head];
                 return (
-                    <rect
+                    <polygon
                         key={w.id}
                         data-chosen={w.id}
-                        {...boxOnScreen(view, size, f.offset + (f.walls[w.id] ?? 0), w.foot, w.length, w.head - w.foot)}
+                        points={pointsOnScreen(view, size, ring, left)}
                         fill="var(--tide)"
                         fillOpacity={0.07}
                         stroke="var(--tide)"

@@ -1,5 +1,6 @@
 import type { EditArgs, Roof } from '../../api/client';
 import { formatArea } from '../../measure/format';
+import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { BandFoot, FinishChoice } from '../bands/shared';
 import { Figure } from '../card/Figure';
@@ -61,6 +62,7 @@ export function RoofCard({ roof }: { roof: Roof }) {
                     <Edge key={wall} roof={roof} wall={wall} number={i + 1} />
                 ))}
             </div>
+            {roof.springs !== null && <RunUp roof={roof} />}
             {roof.springs !== null && (
                 <Facts
                     rows={[
@@ -77,6 +79,45 @@ export function RoofCard({ roof }: { roof: Roof }) {
             )}
             <BandFoot id={roof.id} name={roof.name} what="roof" edit="roof.remove" onName={(name) => set({ name })} />
         </>
+    );
+}
+
+/** How many of the walls it lies over run up to it, and all of them in one step. */
+function RunUp({ roof }: { roof: Roof }) {
+    const data = useData();
+    const ask = useAsk();
+    const walls = roof.before.map((id) => data.walls.get(id)).filter((w) => w !== undefined && !w.curtain);
+    const up = walls.filter((w) => w!.headEdge?.roof === roof.id).length;
+    const ids = walls.map((w) => w!.id);
+    if (walls.length === 0) return null;
+    return (
+        <div className="mt-3 border-t border-hairline pt-2">
+            <p className="mb-1.5">
+                {up === 0 ? 'None' : up === walls.length ? 'All' : up} of its {walls.length} walls {up === 1 ? 'runs' : 'run'} up to it.
+            </p>
+            {data.mayEdit && (
+                <p className="flex flex-wrap gap-1.5">
+                    {up < walls.length && (
+                        <Button small onClick={() => void ask('wall.edge', { walls: ids, head: { roof: roof.id } })}>
+                            Run all walls up to it
+                        </Button>
+                    )}
+                    {up > 0 && (
+                        <Button
+                            small
+                            onClick={() =>
+                                void ask('wall.edge', {
+                                    walls: ids.filter((id) => data.walls.get(id)?.headEdge?.roof === roof.id),
+                                    head: null,
+                                })
+                            }
+                        >
+                            Make their heads level
+                        </Button>
+                    )}
+                </p>
+            )}
+        </div>
     );
 }
 

@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Demo;
+
+use App\Models\Wall;
+
+/** The boat workshop's roof of two pitches between gables, and the raised strip with high windows that stands on it. */
+final readonly class Roofs
+{
+    /**
+     * @param  \Closure(string, array<string, mixed>): list<string>  $run
+     * @param  array<string, string>  $storeys
+     * @param  array<string, string>  $types
+     */
+    public function __construct(private \Closure $run, private array $storeys, private array $types)
+    {
+    }
+
+    /** @param  list<string>  $workshop  its walls: south, east, north, west */
+    public function make(array $workshop): void
+    {
+        $roof = $this->over('Workshop roof', $workshop, ['pitch' => 35, 'overhang' => 350, 'thick' => 240]);
+        ($this->run)('roof.change', ['id' => $roof, 'edge' => ['wall' => $workshop[2], 'pitch' => 28]]);
+        ($this->run)('wall.edge', ['walls' => $workshop, 'head' => ['roof' => $roof]]);
+
+        $drawn = ($this->run)('outline.draw', [
+            'name' => 'High windows', 'points' => [[-12100, 5500], [-2900, 5500], [-2900, 7300], [-12100, 7300]], 'thickness' => 200,
+            'base' => $this->storeys['Charts'], 'top' => $this->storeys['Charts'],
+        ])[0];
+        $strip = Wall::query()->where('outline_id', $drawn)->orderBy('position')->pluck('id')->all();
+        ($this->run)('wall.edge', ['walls' => $strip, 'foot' => ['roof' => $roof]]);
+        $lid = $this->over('Raised roof', $strip, ['pitch' => 12, 'overhang' => 250, 'thick' => 180, 'level' => -100]);
+        ($this->run)('wall.edge', ['walls' => $strip, 'head' => ['roof' => $lid]]);
+        $first = ($this->run)('opening.place', [
+            'host' => $strip[0], 'storey' => $this->storeys['Charts'], 'type' => $this->types['W-01'], 'width' => 1800, 'height' => 700,
+            'position' => ['from' => 'left', 'value' => 500, 'to' => 'near'], 'sill' => ['from' => 'floor', 'height' => 2500],
+        ]);
+        ($this->run)('opening.mirror', ['ids' => $first, 'about' => 'middle', 'copy' => true]);
+    }
+
+    /**
+     * @param  list<string>  $walls  of a rectangle: the second and the fourth get gables
+     * @param  array<string, mixed>  $figures
+     */
+    private function over(string $name, array $walls, array $figures): string
+    {
+        $roof = ($this->run)('roof.add', [
+            'name' => $name, 'outline' => Wall::query()->whereKey($walls[0])->value('outline_id'), ...$figures,
+        ])[0];
+        foreach ([1, 3] as $i) {
+            ($this->run)('roof.change', ['id' => $roof, 'edge' => ['wall' => $walls[$i], 'gable' => true]]);
+        }
+
+        return $roof;
+    }
+}
