@@ -6,7 +6,10 @@ namespace App\Demo;
 
 use App\Models\Wall;
 
-/** The boat workshop's roof of two pitches between gables, and the raised strip with high windows that stands on it. */
+/**
+ * Flat roofs between parapets over the main house and the watch room, whose parapet steps; the boat workshop's roof of two pitches
+ * between gables, and the raised strip with high windows that stands on it.
+ */
 final readonly class Roofs
 {
     /**
@@ -18,9 +21,19 @@ final readonly class Roofs
     {
     }
 
-    /** @param  list<string>  $workshop  its walls: south, east, north, west */
-    public function make(array $workshop): void
+    /**
+     * @param  list<string>  $main  its walls: south, east, north, west; so of the others
+     * @param  list<string>  $watch
+     * @param  list<string>  $workshop
+     */
+    public function make(array $main, array $watch, array $workshop): void
     {
+        $this->flat('Terrace roof', $main, ['level' => -600, 'thick' => 400, 'pitch' => '1.5 %']);
+        $this->flat('Watch roof', $watch, ['level' => -450, 'thick' => 250, 'pitch' => '2 %']);
+        ($this->run)('wall.edge', ['walls' => [$watch[0]], 'head' => ['points' => [
+            ['along' => 0, 'over' => 0], ['along' => 2400, 'over' => 0], ['along' => 2400, 'over' => 450], ['along' => 4800, 'over' => 450],
+            ['along' => 4800, 'over' => 0], ['along' => 7200, 'over' => 0],
+        ]]]);
         $roof = $this->over('Workshop roof', $workshop, ['pitch' => 35, 'overhang' => 350, 'thick' => 240]);
         ($this->run)('roof.change', ['id' => $roof, 'edge' => ['wall' => $workshop[2], 'pitch' => 28]]);
         ($this->run)('wall.edge', ['walls' => $workshop, 'head' => ['roof' => $roof]]);
@@ -38,6 +51,17 @@ final readonly class Roofs
             'position' => ['from' => 'left', 'value' => 500, 'to' => 'near'], 'sill' => ['from' => 'floor', 'height' => 2500],
         ]);
         ($this->run)('opening.mirror', ['ids' => $first, 'about' => 'middle', 'copy' => true]);
+    }
+
+    /**
+     * @param  list<string>  $walls
+     * @param  array<string, mixed>  $figures
+     */
+    private function flat(string $name, array $walls, array $figures): void
+    {
+        ($this->run)('roof.add', [
+            'name' => $name, 'outline' => Wall::query()->whereKey($walls[0])->value('outline_id'), 'within' => true, ...$figures,
+        ]);
     }
 
     /**

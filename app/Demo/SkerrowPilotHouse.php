@@ -100,7 +100,7 @@ final class SkerrowPilotHouse
         $this->tracing();
         $this->sheets();
         $this->given();
-        (new Roofs($this->run(...), $this->storeys, $this->types))->make($workshop);
+        (new Roofs($this->run(...), $this->storeys, $this->types))->make($main, $watch, $workshop);
         $this->mistakes($main[0], $main[3]);
 
         return $this->project;

@@ -17,8 +17,8 @@ use OpenApi\Attributes as OA;
 
 /** Roofs as the desk shows them: over each wall, and as a whole. */
 #[OA\Schema(schema: 'Roof', required: [
-    'id', 'name', 'position', 'outline', 'storey', 'level', 'pitch', 'overhang', 'thick', 'upright', 'edges', 'finish', 'why', 'before',
-    'faces', 'lengths', 'springs', 'top',
+    'id', 'name', 'position', 'outline', 'storey', 'level', 'pitch', 'overhang', 'within', 'thick', 'upright', 'edges', 'finish', 'why',
+    'before', 'faces', 'lengths', 'springs', 'top',
 ], properties: [
     new OA\Property(property: 'id', type: 'string'),
     new OA\Property(property: 'name', type: 'string'),
@@ -28,14 +28,18 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'level', type: 'number', description: 'Over that'),
     new OA\Property(property: 'pitch', type: 'number', description: 'Degrees'),
     new OA\Property(property: 'overhang', type: 'number'),
+    new OA\Property(property: 'within', type: 'boolean', description: 'Whether it ends at its walls’ inner faces'),
     new OA\Property(property: 'thick', type: 'number', description: 'Square to its slope'),
     new OA\Property(property: 'upright', type: 'number', description: 'Through it upright'),
-    new OA\Property(property: 'edges', type: 'array', items: new OA\Items(required: ['wall', 'gable', 'pitch', 'overhang'], properties: [
+    new OA\Property(property: 'edges', type: 'array', items: new OA\Items(type: 'object', required: [
+        'wall', 'gable', 'pitch', 'overhang', 'hip',
+    ], properties: [
         new OA\Property(property: 'wall', type: 'string'),
         new OA\Property(property: 'gable', type: 'boolean'),
         new OA\Property(property: 'pitch', type: 'number', nullable: true),
         new OA\Property(property: 'overhang', type: 'number', nullable: true),
-    ], type: 'object')),
+        new OA\Property(property: 'hip', type: 'number', nullable: true, description: 'Of a gable: where a half hip begins over the eaves'),
+    ])),
     new OA\Property(property: 'finish', type: 'string', nullable: true),
     new OA\Property(property: 'why', type: 'string', nullable: true, description: 'Why it cannot stand'),
     new OA\Property(property: 'before', type: 'array', items: new OA\Items(type: 'string'), description: 'Walls it lies over'),
@@ -109,7 +113,7 @@ final readonly class RoofView
         $rings = $bounds = [];
         foreach (Roofs::in($design)->over($body->host->id()) as $i => [$shape, $side]) {
             $id = $shape->roof->id;
-            foreach ($only !== null && $only !== $id ? [] : RoofsDrawn::seenFrom($body->surface, $shape, $side) as $ring) {
+            foreach ($only !== null && $only !== $id ? [] : RoofsDrawn::seenOver($body, $shape, $side) as $ring) {
                 $ring = array_map(static fn (float $c): float => round($c, 2), $ring);
                 $rings[$id][] = [$i, ...$ring];
                 [$a, $b, $c, $d] = $bounds[$id] ?? [INF, INF, -INF, -INF];

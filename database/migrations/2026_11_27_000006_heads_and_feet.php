@@ -6,7 +6,7 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
-/** What heads and feet of walls follow in place of a level. */
+/** What heads and feet of walls follow in place of a level; roofs between their walls. */
 return new class extends Migration
 {
     public function up(): void
@@ -15,10 +15,12 @@ return new class extends Migration
             $table->json('head')->nullable();
             $table->json('foot')->nullable();
         });
+        Schema::table('roofs', static fn (Blueprint $table) => $table->boolean('within')->default(false));
     }
 
     public function down(): void
     {
+        Schema::table('roofs', static fn (Blueprint $table) => $table->dropColumn('within'));
         Schema::table('walls', static fn (Blueprint $table) => $table->dropColumn(['head', 'foot']));
     }
 };

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Peers;
 
+use Isleward\Core\Building\Bodies;
+use Isleward\Core\Building\WallSolid;
 use Isleward\Core\Geometry\Moved;
 use Isleward\Core\Measure\Refusal;
 use Isleward\Core\Roof\Roofs;
@@ -47,8 +49,67 @@ final class RoofsTest extends PeerCase
         }
     }
 
+    /** Walls that run up to their roof touch it and one another, and share no volume: what they are told to hold is what they fill. */
+    public function test_walls_run_up_to_the_roof_without_overlap(): void
+    {
+        mt_srand(20261128);
+        $cases = $ours = [];
+        for ($case = 0; $case < 40; $case++) {
+            $found = self::house($case % 4);
+            if ($found === null) {
+                continue;
+            }
+            [$house, $id] = $found;
+            $walls = array_slice(array_keys($house->design->walls), 4);
+            try {
+                $house->do('wall.edge', ['walls' => $walls, 'head' => ['roof' => $id]]);
+            } catch (Refusal) {
+                continue; // thinner than its walls' corners somewhere
+            }
+            [$meshes, $volumes] = [[], []];
+            $bodies = Bodies::of($house->design);
+            $foot = $bodies[$walls[0]]->surface->start();
+            foreach ($walls as $wall) {
+                $solid = new WallSolid($bodies[$wall], []);
+                $mesh = $solid->mesh(1.0);
+                $positions = [];
+                foreach (array_chunk($mesh->positions, 3) as [$u, $v, $n]) {
+                    $at = $bodies[$wall]->surface->inPlan($u, -$n);
+                    array_push($positions, $at->x - $foot->x, $at->y - $foot->y, $v);
+                }
+                $meshes[] = ['positions' => $positions, 'triangles' => $mesh->triangles];
+                $volumes[] = $solid->volume();
+            }
+            foreach (Roofs::in($house->design)->of(Roofs::roof($house->design, $id))->solids() as $solid) {
+                $near = new Moved($solid, static fn (float $x, float $y, float $z): array => [$x - $foot->x, $y - $foot->y, $z]);
+                $mesh = $near->mesh(1.0);
+                $meshes[] = ['positions' => $mesh->positions, 'triangles' => $mesh->triangles];
+                $volumes[] = $solid->volume();
+            }
+            $cases[] = $meshes;
+            $ours[] = $volumes;
+        }
+        self::assertGreaterThan(25, count($cases));
+        foreach (self::ask('runs.mjs', $cases) as $i => $theirs) {
+            self::assertSame(['NoError'], $theirs['status'], "house $i");
+            foreach ($ours[$i] as $k => $volume) {
+                self::assertEqualsWithDelta($volume, $theirs['volumes'][$k], $volume * 1e-4 + 1e3, "solid $k of house $i");
+            }
+            $sum = array_sum($ours[$i]);
+            self::assertEqualsWithDelta($sum, $theirs['union'], $sum * 2e-5, "nothing of house $i shares volume");
+        }
+    }
+
     /** A roof over an outline round a middle; every third with pitches of their own, every third with a gable. */
     private static function roof(int $kind): ?RoofShape
+    {
+        $found = self::house($kind);
+
+        return $found === null ? null : Roofs::in($found[0]->design)->find(Roofs::roof($found[0]->design, $found[1]));
+    }
+
+    /** @return array{House, string}|null the house and the roof over its second outline */
+    private static function house(int $kind): ?array
     {
         $house = House::box();
         [$storey, $x] = [$house->storey(0), 100000.0];
@@ -74,6 +135,6 @@ final class RoofsTest extends PeerCase
             return null;
         }
 
-        return Roofs::in($house->design)->find(Roofs::roof($house->design, $id));
+        return [$house, $id];
     }
 }

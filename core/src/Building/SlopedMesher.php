@@ -6,6 +6,7 @@ namespace Isleward\Core\Building;
 
 use Isleward\Core\Geometry\Mesh;
 use Isleward\Core\Geometry\Region;
+use Isleward\Core\Geometry\Spots;
 
 /**
  * The solid of a plane wall whose head or foot is not level, with its openings, in (u, v, n): its faces and ends as far as they reach up
@@ -101,12 +102,11 @@ final class SlopedMesher
     private function faces(array $holes): void
     {
         [$left, $right, $t] = [$this->body->left, $this->body->right, $this->t];
+        // region, what is cut out of it, where it lies, and whether it is seen from behind
+        $sheets = [];
         foreach ([[$left->at, $right->at, 0.0, false], [$left->inner, $right->inner, $t, true]] as [$from, $to, $depth, $behind]) {
             $face = $this->body->faceBetween($from, $to, $depth);
-            $this->put($face->cut($holes), static fn (float $u, float $v): array => [$u, $v, $depth], $behind);
-            if (! $behind) {
-                $this->risers($face->rings[0] ?? [], $from, $to);
-            }
+            $sheets[] = [$face, $holes, static fn (float $u, float $v): array => [$u, $v, $depth], $behind];
         }
         foreach ([[$left, true], [$right, false]] as [$end, $behind]) {
             $way = $end->inner - $end->at;
@@ -119,16 +119,77 @@ final class SlopedMesher
 
                 return array_values($hole);
             }, $holes);
-            $this->put($region->cut($through), static fn (float $d, float $v): array => [$end->atDepth($d, $t), $v, $d], $behind);
+            $sheets[] = [$region, $through, static fn (float $d, float $v): array => [$end->atDepth($d, $t), $v, $d], $behind];
+        }
+        foreach ([[true, false], [false, true]] as [$upper, $behind]) {
+            $pieces = $this->pieces($upper);
+            foreach ($pieces as [$region, $level]) {
+                $sheets[] = [$region, [], static fn (float $u, float $d): array => [$u, $level($u, $d), $d], $behind];
+            }
+            $this->risers($pieces, $behind);
+        }
+        foreach ($sheets as [$region, , $place]) {
+            foreach ($region->rings as $ring) {
+                foreach (array_chunk($ring, 2) as [$x, $y]) {
+                    $this->at($place($x, $y));
+                }
+            }
+        }
+        // where one ends on the edge of another, that has a corner there too
+        $corners = array_chunk($this->positions, 3);
+        foreach ($sheets as [$region, $through, $place, $behind]) {
+            $whole = Region::fromRings(array_map(fn (array $ring): array => $this->withCorners($ring, $place, $corners), $region->rings));
+            $this->put($through === [] ? $whole : $whole->cut($through), $place, $behind);
         }
         foreach ($holes as $hole) {
             $this->sides(Region::polygon($hole)->rings[0] ?? []);
         }
-        foreach ([[true, false], [false, true]] as [$upper, $behind]) {
-            foreach ($this->pieces($upper) as [$region, $level]) {
-                $this->put($region, static fn (float $u, float $d): array => [$u, $level($u, $d), $d], $behind);
+    }
+
+    /**
+     * A ring with the corners that lie on its edges.
+     *
+     * @param  list<float>  $ring
+     * @param  \Closure(float, float): array{float, float, float}  $place
+     * @param  list<list<float>>  $corners
+     * @return list<float>
+     */
+    private function withCorners(array $ring, \Closure $place, array $corners): array
+    {
+        $out = [];
+        for ($i = 0, $n = count($ring); $i < $n; $i += 2) {
+            $j = ($i + 2) % $n;
+            [$a, $b] = [$place($ring[$i], $ring[$i + 1]), $place($ring[$j], $ring[$j + 1])];
+            $way = self::from($a, $b);
+            $long = $way[0] ** 2 + $way[1] ** 2 + $way[2] ** 2;
+            $on = [];
+            foreach ($long < self::ONE ** 2 ? [] : $corners as [$u, $v, $n3]) {
+                $to = self::from($a, [$u, $v, -$n3]);
+                $share = ($to[0] * $way[0] + $to[1] * $way[1] + $to[2] * $way[2]) / $long;
+                if ($share > 0.0 && $share < 1.0
+                    && max(abs($to[0] - $way[0] * $share), abs($to[1] - $way[1] * $share), abs($to[2] - $way[2] * $share)) < self::ONE
+                    && min($share, 1.0 - $share) * sqrt($long) > self::ONE) {
+                    $on[] = $share;
+                }
+            }
+            sort($on);
+            array_push($out, $ring[$i], $ring[$i + 1]);
+            foreach ($on as $share) {
+                array_push($out, $ring[$i] + ($ring[$j] - $ring[$i]) * $share, $ring[$i + 1] + ($ring[$j + 1] - $ring[$i + 1]) * $share);
             }
         }
+
+        return $out;
+    }
+
+    /**
+     * @param  array{float, float, float}  $a
+     * @param  array{float, float, float}  $b
+     * @return array{float, float, float}
+     */
+    private static function from(array $a, array $b): array
+    {
+        return [$b[0] - $a[0], $b[1] - $a[1], $b[2] - $a[2]];
     }
 
     /** @return list<array{float, float}> depth and level along an end, from the outer face to the inner one */
@@ -163,21 +224,49 @@ final class SlopedMesher
                 $out[] = [$part, $level];
             }
         }
+        $flat = static fn (float $u, float $d): array => [$u, 0.0, $d];
+        $corners = [];
+        foreach ($out as [$part]) {
+            foreach (array_chunk(array_merge(...$part->rings), 2) as [$u, $d]) {
+                $corners[] = [$u, 0.0, -$d];
+            }
+        }
 
-        return $out;
+        return array_map(fn (array $piece): array => [Region::fromRings(array_map(
+            fn (array $ring): array => $this->withCorners($ring, $flat, $corners), $piece[0]->rings,
+        )), $piece[1]], $out);
     }
 
     /**
-     * Upright sides where the head or the foot steps.
+     * Upright sides where the head or the foot steps from one piece to the next.
      *
-     * @param  list<float>  $ring  of the outer face
+     * @param  list<array{Region, \Closure(float, float): float}>  $pieces
      */
-    private function risers(array $ring, float $from, float $to): void
+    private function risers(array $pieces, bool $behind): void
     {
-        for ($i = 0, $n = count($ring); $i < $n; $i += 2) {
-            $j = ($i + 2) % $n;
-            if (abs($ring[$i] - $ring[$j]) < 1e-6 && $ring[$i] > $from + 1e-6 && $ring[$i] < $to - 1e-6) {
-                $this->side($ring[$i], $ring[$i + 1], $ring[$j], $ring[$j + 1]);
+        $spots = new Spots;
+        $edges = [];
+        foreach ($pieces as $k => [$region]) {
+            foreach ($region->rings as $ring) {
+                for ($i = 0, $n = count($ring); $i < $n; $i += 2) {
+                    $j = ($i + 2) % $n;
+                    $edges[$spots->at($ring[$i], $ring[$i + 1]).' '.$spots->at($ring[$j], $ring[$j + 1])] = [
+                        $k, $ring[$i], $ring[$i + 1], $ring[$j], $ring[$j + 1],
+                    ];
+                }
+            }
+        }
+        foreach ($edges as $key => [$k, $ua, $da, $ub, $db]) {
+            $other = $edges[implode(' ', array_reverse(explode(' ', $key)))][0] ?? null;
+            if ($other === null || $other < $k) {
+                continue;
+            }
+            [$mine, $its] = [$pieces[$k][1], $pieces[$other][1]];
+            $corners = array_map($this->at(...), [
+                [$ub, $mine($ub, $db), $db], [$ua, $mine($ua, $da), $da], [$ua, $its($ua, $da), $da], [$ub, $its($ub, $db), $db],
+            ]);
+            foreach ([[0, 1, 2], [0, 2, 3]] as [$a, $b, $c]) {
+                $this->triangle($corners[$a], $corners[$behind ? $c : $b], $corners[$behind ? $b : $c]);
             }
         }
     }

@@ -393,10 +393,12 @@ final class Arguments
         $pitch = A::either(A::number(), A::text());
         $edge = [
             'wall' => A::text()->required(), 'gable' => A::flag(), 'pitch' => $pitch->orNull(), 'overhang' => A::length()->orNull(),
+            'hip' => A::length()->orNull()->says('of a gable: how far over the eaves a half hip begins'),
         ];
         $roof = [
             'name' => A::text(), 'outline' => A::text(), 'storey' => A::text(), 'level' => A::length(),
             'pitch' => $pitch->says('degrees, or rise over run: “9 : 12”'), 'overhang' => A::length(), 'thick' => A::length(),
+            'within' => A::flag()->says('between its walls, which stand up round it as parapets'),
             'edges' => A::list(A::object($edge)), 'edge' => A::object($edge)->says('what is otherwise over one wall'),
             'finish' => A::text()->orNull(),
         ];

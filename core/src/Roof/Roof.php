@@ -21,6 +21,7 @@ final readonly class Roof implements Layered
      * @param  float  $level  over that, mm
      * @param  float  $pitch  degrees
      * @param  float  $overhang  from the walls' outer faces, level, mm
+     * @param  bool  $within  whether it ends at its walls' inner faces, and springs there: they stand up round it as parapets
      * @param  float  $thick  square to a slope of its own pitch; upright it is as much everywhere, mm
      * @param  list<RoofEdge>  $edges  walls over which it is otherwise
      */
@@ -33,6 +34,7 @@ final readonly class Roof implements Layered
         public float $level,
         public float $pitch,
         public float $overhang,
+        public bool $within,
         public float $thick,
         public array $edges,
         public ?string $finish,
@@ -52,7 +54,7 @@ final readonly class Roof implements Layered
         return new self(
             $f->string('id'), $f->name('name'), $f->int('position'), $f->string('outline'), $f->string('storey'),
             $f->has('level') ? $f->length('level') : 0.0, $f->has('pitch') ? Pitch::read($f->all()['pitch']) : 35.0,
-            $f->has('overhang') ? $f->size('overhang', 'The overhang', 0.0) : 400.0,
+            $f->has('overhang') ? $f->size('overhang', 'The overhang', 0.0) : 400.0, $f->bool('within', false),
             $f->has('thick') ? $f->size('thick', 'The thickness of a roof') : 250.0, array_values($edges), $f->stringOrNull('finish'),
         );
     }
@@ -115,7 +117,7 @@ final readonly class Roof implements Layered
         return [
             'id' => $this->id, 'name' => $this->name, 'position' => $this->position, 'outline' => $this->outline,
             'storey' => $this->storey, 'level' => $this->level, 'pitch' => $this->pitch, 'overhang' => $this->overhang,
-            'thick' => $this->thick, 'edges' => array_map(static fn (RoofEdge $e): array => $e->toArray(), $this->edges),
+            'within' => $this->within, 'thick' => $this->thick, 'edges' => array_map(static fn (RoofEdge $e): array => $e->toArray(), $this->edges),
             'finish' => $this->finish,
         ];
     }

@@ -31,6 +31,19 @@ final class RoofDoubts implements Rule
                 continue; // another chord of an arc
             }
             [$low, $high] = self::over($wall, $shape, $side);
+            if ($shape->roof->within) {
+                // a parapet has to reach over its edge
+                $edge = $shape->foot() + $shape->roof->upright();
+                $lowest = min(array_column($wall->body->headLine($wall->body->start(), $wall->body->end()), 1));
+                if ($lowest < $edge - 1.0) {
+                    $findings[] = self::about($wall, 'roof.over_parapet', $shape->roof, $edge - $lowest, sprintf(
+                        'This wall is no parapet to %s: its head lies %s under that roof’s upper side.', $shape->roof->name,
+                        Length::mark($edge - $lowest),
+                    ), $edge);
+                }
+
+                continue;
+            }
             $head = $wall->body->head;
             if ($wall->body->host->head()?->roof === $shape->roof->id && $wall->body->heads !== null) {
                 continue; // it runs up to it

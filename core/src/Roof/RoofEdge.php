@@ -6,15 +6,24 @@ namespace Isleward\Core\Roof;
 
 use Isleward\Core\Measure\Fields;
 
-/** What of a roof is otherwise over one wall than over the rest: its pitch, its overhang, or a gable in place of a slope. */
+/**
+ * What of a roof is otherwise over one wall than over the rest: its pitch, its overhang, or a gable in place of a slope, whole or
+ * with a half hip over it.
+ */
 final readonly class RoofEdge
 {
     /**
      * @param  float|null  $pitch  degrees; null for the roof's
      * @param  float|null  $overhang  mm, level; null for the roof's
+     * @param  float|null  $hip  of a gable: how far over the eaves a slope of that pitch begins, mm; null for none
      */
-    private function __construct(public string $wall, public bool $gable, public ?float $pitch, public ?float $overhang)
-    {
+    private function __construct(
+        public string $wall,
+        public bool $gable,
+        public ?float $pitch,
+        public ?float $overhang,
+        public ?float $hip,
+    ) {
     }
 
     public static function from(Fields $f): self
@@ -22,6 +31,7 @@ final readonly class RoofEdge
         return new self(
             $f->string('wall'), $f->bool('gable', false), $f->has('pitch') ? Pitch::read($f->all()['pitch']) : null,
             $f->has('overhang') ? $f->size('overhang', 'The overhang', 0.0) : null,
+            $f->has('hip') && $f->bool('gable', false) ? $f->size('hip', 'The height of a half hip over the eaves', 1.0) : null,
         );
     }
 
@@ -34,6 +44,8 @@ final readonly class RoofEdge
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['wall' => $this->wall, 'gable' => $this->gable, 'pitch' => $this->pitch, 'overhang' => $this->overhang];
+        return [
+            'wall' => $this->wall, 'gable' => $this->gable, 'pitch' => $this->pitch, 'overhang' => $this->overhang, 'hip' => $this->hip,
+        ];
     }
 }

@@ -36,7 +36,7 @@ final readonly class RoofShape
         $springs = $design->storeys->ceiling($roof->storey) + $roof->level;
         $drop = INF;
         foreach ($sides as [, , , $pitch, $overhang]) {
-            $drop = $pitch === null ? $drop : min($drop, $overhang * tan($pitch));
+            $drop = $pitch === null ? $drop : min($drop, max(0.0, $overhang) * tan($pitch));
         }
         if ($drop === INF) {
             throw Refusal::because('roof.gables_only', sprintf('%s has gables on all sides: one at least must slope.', $roof->name),
@@ -63,7 +63,9 @@ final readonly class RoofShape
             $made[] = new RoofSide($wall, $pitch, $overhang, $from, $to, $corners, $plane);
         }
 
-        return new self($roof, $made, self::lines($made, $nodes, $found));
+        [$made, $lines] = HalfHips::cut($roof, $made, self::lines($made, $nodes, $found), $level);
+
+        return new self($roof, $made, $lines);
     }
 
     /** @return list<CutPrism> its solid, one piece a face, that touch and do not overlap: z is the level */
@@ -121,7 +123,7 @@ final readonly class RoofShape
             for ($i = 2, $n = count($points); $i < $n; $i += 2) {
                 $sides[] = [
                     $wall->id, new Vec2($points[$i - 2], $points[$i - 1]), new Vec2($points[$i], $points[$i + 1]), $pitch,
-                    $edge->overhang ?? $roof->overhang,
+                    $roof->within ? -$wall->thickness : $edge->overhang ?? $roof->overhang,
                 ];
             }
         }
@@ -181,7 +183,9 @@ final readonly class RoofShape
 
     private static function overhangsCross(Roof $roof): Refusal
     {
-        return Refusal::because('roof.overhangs_cross', sprintf(
+        return $roof->within ? Refusal::because('roof.no_room', sprintf(
+            'Between its walls there is no room for %s.', $roof->name,
+        ), [$roof->id], ['field' => 'within']) : Refusal::because('roof.overhangs_cross', sprintf(
             'With an overhang of %s the eaves of %s would cross each other.', Length::mark($roof->overhang), $roof->name,
         ), [$roof->id], ['field' => 'overhang']);
     }

@@ -27,6 +27,16 @@ final readonly class RoofSide
     ) {
     }
 
+    /**
+     * The same with something taken off.
+     *
+     * @param  list<array{float, float, float}>  $corners
+     */
+    public function with(array $corners): self
+    {
+        return new self($this->wall, $this->pitch, $this->overhang, $this->from, $this->to, $corners, $this->plane);
+    }
+
     /** In plan; only of a sloped one. */
     public function contour(): Contour
     {

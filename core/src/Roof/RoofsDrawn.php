@@ -13,6 +13,7 @@ use Isleward\Core\Drawing\SeenFace;
 use Isleward\Core\Drawing\Shape;
 use Isleward\Core\Drawing\Symbols;
 use Isleward\Core\Drawing\View;
+use Isleward\Core\Geometry\Region;
 use Isleward\Core\Geometry\Upright;
 use Isleward\Core\Geometry\Vec2;
 
@@ -23,7 +24,7 @@ final class RoofsDrawn implements Contributor
     {
         $shapes = [];
         foreach (Roofs::in($design)->over($body->host->id()) as [$shape, $side]) {
-            foreach (self::seenFrom($body->surface, $shape, $side) as $ring) {
+            foreach (self::seenOver($body, $shape, $side) as $ring) {
                 $shapes[] = Shape::area(Layer::Roof, [$ring]);
             }
         }
@@ -32,11 +33,25 @@ final class RoofsDrawn implements Contributor
     }
 
     /**
+     * What of a roof is seen over a wall: where its walls stand up round it, what they do not hide.
+     *
+     * @return list<list<float>> rings in (u, level)
+     */
+    public static function seenOver(Body $body, RoofShape $shape, RoofSide $side): array
+    {
+        $rings = self::seenFrom($body->surface, $shape, $side);
+
+        return $shape->roof->within ? array_merge(...array_map(
+            static fn (array $ring): array => Region::polygon($ring)->difference($body->face())->rings, $rings,
+        )) : $rings;
+    }
+
+    /**
      * What of a roof lies over a wall, as it is seen square on: its edge and its slope, or the edge along a gable.
      *
      * @return list<list<float>> rings in (u, level)
      */
-    public static function seenFrom(Upright $surface, RoofShape $shape, RoofSide $side): array
+    private static function seenFrom(Upright $surface, RoofShape $shape, RoofSide $side): array
     {
         return self::rings($shape, $side, static fn (float $x, float $y): float => $surface->u(new Vec2($x, $y)));
     }
@@ -183,7 +198,8 @@ final class RoofsDrawn implements Contributor
         $shapes = [];
         foreach ($face->depth > 0.0 ? [] : Roofs::in($face->design)->over($face->body->host->id()) as [$shape, $side]) {
             foreach (self::rings($shape, $side, static fn (float $x, float $y): float => $face->view->s(new Vec2($x, $y))) as $ring) {
-                $shapes[] = Shape::area($face->afar ? Layer::Beyond : Layer::Roof, [$ring]);
+                $rings = $shape->roof->within ? Region::polygon($ring)->difference(Region::polygon($face->ring()))->rings : [$ring];
+                array_push($shapes, ...($rings === [] ? [] : [Shape::area($face->afar ? Layer::Beyond : Layer::Roof, $rings)]));
             }
         }
 

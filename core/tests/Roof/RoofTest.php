@@ -168,6 +168,87 @@ final class RoofTest extends TestCase
         )), 1e-3);
     }
 
+    /**
+     * A half hip over a gable of 11 400 at 35°, its slope as steep, from 2 000 over the eaves on. By hand: it is 1 991.18 high, reaches
+     * 1 991.18 / tan 35° = 2 843.68 in, and is 2 · (5 700 − 2 000 / tan 35°) = 5 687.36 wide at its eaves.
+     */
+    public function test_a_half_hip(): void
+    {
+        $id = $this->roof(['pitch' => 35]);
+        foreach ([1, 3] as $wall) {
+            $this->house->do('roof.change', ['id' => $id, 'edge' => ['wall' => $this->house->wall($wall)->id, 'gable' => true]]);
+        }
+        $this->house->do('roof.change', ['id' => $id, 'edge' => ['wall' => $this->house->wall(1)->id, 'hip' => 2000]]);
+        $shape = $this->shape($id);
+        $t = tan(deg2rad(35));
+        $in = (5700 * $t - 2000) / $t;
+        $wide = 2 * (5700 - 2000 / $t);
+        $lengths = $this->lengths($shape);
+        self::assertEqualsWithDelta([18000 - $in], $lengths['ridge'], 0.01);
+        self::assertEqualsWithDelta(array_fill(0, 2, hypot(hypot($wide / 2, $in), $in * $t)), $lengths['hip'], 0.01);
+        self::assertEqualsWithDelta([$wide, 18000.0, 18000.0], $lengths['eaves'], 0.01);
+        self::assertCount(3, $shape->slopes());
+        self::assertEqualsWithDelta($wide * $in / 2, $shape->slopes()[2]->planArea(), 20.0);
+        // equal pitches: the area as it lies is the plan's over cos 35°, whatever was cut off
+        $area = array_sum(array_map(static fn (RoofSide $s): float => $s->area(), $shape->slopes()));
+        self::assertEqualsWithDelta(18000 * 11400 / cos(deg2rad(35)), $area, 100.0);
+        // a wall that runs up to it ends level where the half hip begins
+        $this->house->do('wall.edge', ['walls' => [$this->house->wall(1)->id], 'head' => ['roof' => $id]]);
+        $head = $this->house->body(1)->headLine(0.0, 11400.0);
+        self::assertEqualsWithDelta(
+            [[0.0, 6000.0], [2000 / $t, 8000.0], [11400 - 2000 / $t, 8000.0], [11400.0, 6000.0]], $head, 0.01,
+        );
+    }
+
+    /** At any height and slope, one or two of them that may meet: what half hips take off their faces give. */
+    public function test_half_hips_leave_the_plan_whole(): void
+    {
+        mt_srand(7);
+        for ($round = 0; $round < 40; $round++) {
+            $this->house = House::box(mt_rand(9000, 20000), mt_rand(6000, 12000), 300, [3000]);
+            $id = $this->roof(['pitch' => mt_rand(20, 55), 'overhang' => mt_rand(0, 500)]);
+            foreach ($round % 2 ? [1] : [1, 3] as $wall) {
+                $this->house->do('roof.change', ['id' => $id, 'edge' => [
+                    'wall' => $this->house->wall($wall)->id, 'gable' => true, 'pitch' => mt_rand(20, 60),
+                ]]);
+                $before = $this->shape($id);
+                $high = $before->top() - Roofs::roof($this->house->design, $id)->upright() - $before->foot();
+                $this->house->do('roof.change', ['id' => $id, 'edge' => [
+                    'wall' => $this->house->wall($wall)->id, 'hip' => $high * mt_rand(20, 90) / 100,
+                ]]);
+            }
+            $plan = array_sum(array_map(static fn (RoofSide $s): float => $s->planArea(), $before->slopes()));
+            $after = $this->shape($id);
+            self::assertGreaterThan(count($before->slopes()), count($after->slopes()) + ($round % 2 ? 0 : 1));
+            self::assertEqualsWithDelta($plan, array_sum(array_map(
+                static fn (RoofSide $s): float => $s->planArea(), $after->slopes(),
+            )), 100.0);
+        }
+    }
+
+    /** Within its walls: 300 smaller all round, springing at their inner faces; what stands up round it is a parapet. */
+    public function test_a_flat_roof_lies_between_its_parapets(): void
+    {
+        $id = $this->roof(['pitch' => '2 %', 'within' => true, 'thick' => 300, 'level' => -900]);
+        $shape = $this->shape($id);
+        self::assertEqualsWithDelta(5100.0, $shape->foot(), 1e-6);
+        self::assertEqualsWithDelta(17400 * 10800.0, array_sum(array_map(
+            static fn (RoofSide $s): float => $s->planArea(), $shape->slopes(),
+        )), 1.0);
+        self::assertEqualsWithDelta(5100 + 5400 * 0.02 + 300 / cos(atan(0.02)), $shape->top(), 1e-6);
+        $rules = fn (): array => array_map(
+            static fn (Finding $f): string => $f->rule, Findings::of($this->house->design, $this->house->body(0)),
+        );
+        self::assertSame([], $rules(), 'the walls reach 600 over it');
+        $this->house->do('roof.change', ['id' => $id, 'level' => -100]);
+        self::assertSame(['roof.over_parapet'], $rules());
+        // nothing of it shows over walls that reach higher
+        $this->house->do('roof.change', ['id' => $id, 'level' => -900]);
+        $bodies = Bodies::of($this->house->design);
+        $drawn = Elevation::of($this->house->design, $bodies, Frontages::of($this->house->design, $bodies)[0]);
+        self::assertSame([], array_filter($drawn->shapes, static fn (Shape $s): bool => $s->layer === Layer::Roof));
+    }
+
     public function test_walls_that_end_short_of_it_or_run_into_it_are_found(): void
     {
         $id = $this->roof(['pitch' => 45]);

@@ -364,6 +364,7 @@ final class AnyEdit
                 ['pitch' => $pick(['9 : 12', 22.5, 40])], ['overhang' => mt_rand(0, 700), 'thick' => mt_rand(100, 400)],
                 ['level' => mt_rand(-500, 500) / 7], ['edge' => ['wall' => $wall, 'pitch' => $pick([null, 20, 50])]],
                 ['edge' => ['wall' => $wall, 'gable' => (bool) mt_rand(0, 1)]],
+                ['edge' => ['wall' => $wall, 'gable' => true, 'hip' => mt_rand(300, 2500)]], ['within' => (bool) mt_rand(0, 1)],
             ]),
             'roof.remove' => ['ids' => [$roof]],
             'wall.edge' => ['walls' => [$wall]] + $pick([

@@ -2378,6 +2378,8 @@ export interface components {
             /** @description Degrees */
             pitch: number;
             overhang: number;
+            /** @description Whether it ends at its walls’ inner faces */
+            within: boolean;
             /** @description Square to its slope */
             thick: number;
             /** @description Through it upright */
@@ -2387,6 +2389,8 @@ export interface components {
                 gable: boolean;
                 pitch: number | null;
                 overhang: number | null;
+                /** @description Of a gable: where a half hip begins over the eaves */
+                hip: number | null;
             }[];
             finish: string | null;
             /** @description Why it cannot stand */
@@ -3786,11 +3790,15 @@ export interface components {
             overhang?: number | string;
             /** @description mm, or a text in people’s units */
             thick?: number | string;
+            /** @description between its walls, which stand up round it as parapets */
+            within?: boolean;
             edges?: {
                 wall: string;
                 gable?: boolean;
                 pitch?: (number | string) | null;
                 overhang?: (number | string) | null;
+                /** @description of a gable: how far over the eaves a half hip begins */
+                hip?: (number | string) | null;
             }[];
             /** @description what is otherwise over one wall */
             edge?: {
@@ -3798,6 +3806,8 @@ export interface components {
                 gable?: boolean;
                 pitch?: (number | string) | null;
                 overhang?: (number | string) | null;
+                /** @description of a gable: how far over the eaves a half hip begins */
+                hip?: (number | string) | null;
             };
             finish?: string | null;
         };
@@ -3814,11 +3824,15 @@ export interface components {
             overhang?: number | string;
             /** @description mm, or a text in people’s units */
             thick?: number | string;
+            /** @description between its walls, which stand up round it as parapets */
+            within?: boolean;
             edges?: {
                 wall: string;
                 gable?: boolean;
                 pitch?: (number | string) | null;
                 overhang?: (number | string) | null;
+                /** @description of a gable: how far over the eaves a half hip begins */
+                hip?: (number | string) | null;
             }[];
             /** @description what is otherwise over one wall */
             edge?: {
@@ -3826,6 +3840,8 @@ export interface components {
                 gable?: boolean;
                 pitch?: (number | string) | null;
                 overhang?: (number | string) | null;
+                /** @description of a gable: how far over the eaves a half hip begins */
+                hip?: (number | string) | null;
             };
             finish?: string | null;
         };

@@ -34,10 +34,31 @@ export function RoofCard({ roof }: { roof: Roof }) {
                 </p>
             )}
             <Sentence>
-                Pitched at <Figure label="Pitch" shown={degrees(roof.pitch)} disabled={fixed} onSend={(pitch) => set({ pitch })} />, its
-                eaves{' '}
-                <Figure label="Overhang" shown={data.length(roof.overhang)} disabled={fixed} onSend={(overhang) => set({ overhang })} /> out
-                from the walls.
+                Pitched at <Figure label="Pitch" shown={degrees(roof.pitch)} disabled={fixed} onSend={(pitch) => set({ pitch })} />, it lies{' '}
+                <Choice
+                    label="It lies"
+                    value={roof.within ? 'within' : 'over'}
+                    options={[
+                        { value: 'over', label: 'over its walls' },
+                        { value: 'within', label: 'between its walls' },
+                    ]}
+                    disabled={fixed}
+                    onChange={(to) => choose({ within: to === 'within' })}
+                />
+                {roof.within ? (
+                    ', which stand up round it as parapets.'
+                ) : (
+                    <>
+                        , its eaves{' '}
+                        <Figure
+                            label="Overhang"
+                            shown={data.length(roof.overhang)}
+                            disabled={fixed}
+                            onSend={(overhang) => set({ overhang })}
+                        />{' '}
+                        out from them.
+                    </>
+                )}
             </Sentence>
             <Sentence>
                 It springs{' '}
@@ -62,7 +83,7 @@ export function RoofCard({ roof }: { roof: Roof }) {
                     <Edge key={wall} roof={roof} wall={wall} number={i + 1} />
                 ))}
             </div>
-            {roof.springs !== null && <RunUp roof={roof} />}
+            {roof.springs !== null && !roof.within && <RunUp roof={roof} />}
             {roof.springs !== null && (
                 <Facts
                     rows={[
@@ -138,6 +159,8 @@ function Edge({ roof, wall, number }: { roof: Roof; wall: string; number: number
     const fixed = !data.mayEdit;
     const edge = roof.edges.find((e) => e.wall === wall);
     const name = data.frontageOf.get(wall)?.name ?? `Wall ${number}`;
+    // half way up is where a half hip begins until it is said
+    const high = roof.top === null || roof.springs === null ? 1000 : roof.top - roof.upright - roof.springs;
     const set = (values: { pitch?: string; overhang?: string }) => send('roof.change', { id: roof.id, edge: { wall, ...values } });
     return (
         <Sentence>
@@ -147,15 +170,34 @@ function Edge({ roof, wall, number }: { roof: Roof; wall: string; number: number
             :{' '}
             <Choice
                 label={`Over ${name}`}
-                value={edge?.gable ? 'gable' : 'slope'}
+                value={edge?.hip ? 'hip' : edge?.gable ? 'gable' : 'slope'}
                 options={[
                     { value: 'slope', label: 'a slope' },
                     { value: 'gable', label: 'a gable' },
+                    { value: 'hip', label: 'a half hip' },
                 ]}
                 disabled={fixed}
-                onChange={(to) => void ask('roof.change', { id: roof.id, edge: { wall, gable: to === 'gable' } })}
+                onChange={(to) =>
+                    void ask('roof.change', {
+                        id: roof.id,
+                        edge: { wall, gable: to !== 'slope', hip: to === 'hip' ? Math.max(1, Math.round(high / 2)) : null },
+                    })
+                }
             />
-            {!edge?.gable && (
+            {edge?.hip && (
+                <>
+                    {' '}
+                    from{' '}
+                    <Figure
+                        label={`Half hip over ${name}`}
+                        shown={data.length(edge.hip)}
+                        disabled={fixed}
+                        onSend={(hip) => send('roof.change', { id: roof.id, edge: { wall, hip } })}
+                    />{' '}
+                    over the eaves
+                </>
+            )}
+            {(!edge?.gable || edge.hip) && (
                 <>
                     {' '}
                     of{' '}
@@ -167,14 +209,18 @@ function Edge({ roof, wall, number }: { roof: Roof; wall: string; number: number
                     />
                 </>
             )}
-            ,{' '}
-            <Figure
-                label={`Overhang over ${name}`}
-                shown={data.length(edge?.overhang ?? roof.overhang)}
-                disabled={fixed}
-                onSend={(overhang) => set({ overhang })}
-            />{' '}
-            out
+            {!roof.within && (
+                <>
+                    ,{' '}
+                    <Figure
+                        label={`Overhang over ${name}`}
+                        shown={data.length(edge?.overhang ?? roof.overhang)}
+                        disabled={fixed}
+                        onSend={(overhang) => set({ overhang })}
+                    />{' '}
+                    out
+                </>
+            )}
         </Sentence>
     );
 }
