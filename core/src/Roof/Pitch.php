@@ -9,7 +9,7 @@ use Isleward\Core\Measure\Refusal;
 /** The pitch of a roof's face, in degrees, read as people say it: "35", "35°", "9 : 12" rise over run, "75 %". */
 final class Pitch
 {
-    public const LEAST = 1.0;
+    public const LEAST = 0.2;
 
     public const MOST = 85.0;
 

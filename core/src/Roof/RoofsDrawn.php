@@ -125,12 +125,14 @@ final class RoofsDrawn implements Contributor
         $roofs = Roofs::in($cut->design);
         foreach ($roofs->all() as $roof) {
             $shape = self::isFirstCut($cut, $roofs->wallsOf($roof)) ? $roofs->find($roof) : null;
+            $whole = Region::empty();
             foreach ($shape?->slopes() ?? [] as $side) {
                 foreach (self::spans($cut->view, $side) as [[$s0, $z0], [$s1, $z1]]) {
                     $up = $roof->upright();
-                    $shapes[] = Shape::area(Layer::Cut, [[$s0, $z0, $s1, $z1, $s1, $z1 + $up, $s0, $z0 + $up]]);
+                    $whole = $whole->union(Region::polygon([$s0, $z0, $s1, $z1, $s1, $z1 + $up, $s0, $z0 + $up]));
                 }
             }
+            array_push($shapes, ...($whole->isEmpty() ? [] : [Shape::area(Layer::Cut, $whole->rings)]));
         }
 
         return $shapes;
