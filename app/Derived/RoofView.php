@@ -17,7 +17,8 @@ use OpenApi\Attributes as OA;
 
 /** Roofs as the desk shows them: over each wall, and as a whole. */
 #[OA\Schema(schema: 'Roof', required: [
-    'id', 'name', 'position', 'outline', 'storey', 'level', 'pitch', 'overhang', 'within', 'thick', 'upright', 'edges', 'finish', 'why',
+    'id', 'name', 'position', 'outline', 'storey', 'level', 'pitch', 'overhang', 'along', 'within', 'thick', 'upright',
+    'edges', 'finish', 'why',
     'before', 'faces', 'lengths', 'springs', 'top',
 ], properties: [
     new OA\Property(property: 'id', type: 'string'),
@@ -28,6 +29,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'level', type: 'number', description: 'Over that'),
     new OA\Property(property: 'pitch', type: 'number', description: 'Degrees'),
     new OA\Property(property: 'overhang', type: 'number'),
+    new OA\Property(property: 'along', type: 'boolean', description: 'Whether the overhang is measured along the slope'),
     new OA\Property(property: 'within', type: 'boolean', description: 'Whether it ends at its walls’ inner faces'),
     new OA\Property(property: 'thick', type: 'number', description: 'Square to its slope'),
     new OA\Property(property: 'upright', type: 'number', description: 'Through it upright'),

@@ -15,12 +15,15 @@ return new class extends Migration
             $table->json('head')->nullable();
             $table->json('foot')->nullable();
         });
-        Schema::table('roofs', static fn (Blueprint $table) => $table->boolean('within')->default(false));
+        Schema::table('roofs', static function (Blueprint $table): void {
+            $table->boolean('along_slope')->default(false);
+            $table->boolean('within')->default(false);
+        });
     }
 
     public function down(): void
     {
-        Schema::table('roofs', static fn (Blueprint $table) => $table->dropColumn('within'));
+        Schema::table('roofs', static fn (Blueprint $table) => $table->dropColumn(['along_slope', 'within']));
         Schema::table('walls', static fn (Blueprint $table) => $table->dropColumn(['head', 'foot']));
     }
 };

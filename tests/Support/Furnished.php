@@ -199,7 +199,7 @@ final class Furnished
             'floor-band.change' => ['id' => $i['floor'], 'top' => $i['charts'], 'out' => ['kind' => 'ramp', 'from' => 0, 'to' => 300]],
             'floor-band.remove' => ['ids' => [$i['floor']]],
             'roof.add' => ['outline' => $i['outline'], 'storey' => $i['quay'], 'pitch' => '9 : 12', 'overhang' => '0.3 m'],
-            'roof.change' => ['id' => $i['roof'], 'pitch' => 40, 'within' => true],
+            'roof.change' => ['id' => $i['roof'], 'eaves' => '4.1 m', 'ridge' => 9000, 'along' => true],
             'roof.remove' => ['ids' => [$i['roof']]],
             'wall.edge' => ['walls' => [$i['south']], 'head' => ['points' => [
                 ['along' => 0, 'over' => '0.3 m'], ['along' => 2000, 'over' => 300], ['along' => 2000, 'over' => 0],

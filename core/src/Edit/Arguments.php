@@ -398,6 +398,9 @@ final class Arguments
         $roof = [
             'name' => A::text(), 'outline' => A::text(), 'storey' => A::text(), 'level' => A::length(),
             'pitch' => $pitch->says('degrees, or rise over run: “9 : 12”'), 'overhang' => A::length(), 'thick' => A::length(),
+            'along' => A::flag()->says('the overhang is measured along the slope'),
+            'eaves' => A::length()->says('level of the underside of its eaves, for its level'),
+            'ridge' => A::length()->says('level of its highest line, for its pitch'),
             'within' => A::flag()->says('between its walls, which stand up round it as parapets'),
             'edges' => A::list(A::object($edge)), 'edge' => A::object($edge)->says('what is otherwise over one wall'),
             'finish' => A::text()->orNull(),

@@ -10,13 +10,22 @@ use Isleward\Core\Design\Ids;
 use Isleward\Core\Design\Kind;
 use Isleward\Core\Design\Operation;
 use Isleward\Core\Measure\Fields;
+use Isleward\Core\Measure\Length;
 use Isleward\Core\Measure\Refusal;
+use Isleward\Core\Roof\Pitch;
 use Isleward\Core\Roof\Roof;
 use Isleward\Core\Roof\Roofs;
+use Isleward\Core\Roof\RoofShape;
 
-/** Lays a roof over an "outline", or with "id" changes what is given of one; with "edge" what is given of it over one wall. */
+/**
+ * Lays a roof over an "outline", or with "id" changes what is given of one; with "edge" what is given of it over one wall.
+ * "eaves" and "ridge" give its heights in place of its level and its pitch.
+ */
 final readonly class RoofAdd implements Edit
 {
+    /** Pitches are found to 1e-12 of the range. */
+    private const HALVINGS = 40;
+
     private function __construct(private Fields $args)
     {
     }
@@ -38,7 +47,7 @@ final readonly class RoofAdd implements Edit
             'id' => $ids->next(Kind::Roof), 'position' => BandRules::lastPosition($design) + 1,
             'name' => BandRules::freeName($design, 'Roof'),
         ];
-        $given = $this->args->all();
+        $given = array_diff_key($this->args->all(), ['eaves' => 1, 'ridge' => 1]);
         if ($this->args->has('edge')) {
             $given['edges'] = $this->edges($design, $before?->toArray()['edges'] ?? []);
         }
@@ -49,6 +58,7 @@ final readonly class RoofAdd implements Edit
         $given += $before === null ? ['storey' => self::highest($design, $outline)] : [];
         $roof = Roof::from(new Fields([...$values, ...$given], $this->args->units()));
         BandRules::requireLayer($design, $roof, $roof->finish);
+        $roof = $this->atHeights($design, $roof);
         foreach ($design->layers as $other) {
             if ($other instanceof Roof && $other->id !== $roof->id && $other->outline === $roof->outline
                 && $other->storey === $roof->storey) {
@@ -65,6 +75,32 @@ final readonly class RoofAdd implements Edit
                 : sprintf('Changed %s', $roof->name),
             $change->operations, [$roof->id], wanted: count($shape->slopes()),
         );
+    }
+
+    /** With the level and the pitch that bring its eaves and its highest line to the levels that are given. */
+    private function atHeights(Design $design, Roof $roof): Roof
+    {
+        if ($this->args->has('eaves')) {
+            $roof = $roof->atLevel($roof->level + $this->args->length('eaves') - RoofShape::of($design, $roof)->foot());
+        }
+        if (! $this->args->has('ridge')) {
+            return $roof;
+        }
+        $wanted = $this->args->length('ridge');
+        $top = static fn (float $pitch): float => RoofShape::of($design, $roof->pitched($pitch))->top();
+        [$low, $high] = [Pitch::LEAST, Pitch::MOST];
+        if ($wanted < $top($low) || $wanted > $top($high)) {
+            throw Refusal::because('roof.ridge', Length::said(sprintf(
+                'At no pitch does %s reach %s: between %s° and %s° its highest line lies from %s to %s.', $roof->name, Length::mark($wanted),
+                Pitch::LEAST, Pitch::MOST, Length::mark($top($low)), Length::mark($top($high)),
+            ), $this->args->units()), [$roof->id], ['field' => 'ridge']);
+        }
+        for ($i = 0; $i < self::HALVINGS; $i++) {
+            $middle = ($low + $high) / 2;
+            $top($middle) < $wanted ? $low = $middle : $high = $middle;
+        }
+
+        return $roof->pitched(($low + $high) / 2);
     }
 
     /**

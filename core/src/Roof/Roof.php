@@ -8,6 +8,7 @@ use Isleward\Core\Design\Kind;
 use Isleward\Core\Design\Layered;
 use Isleward\Core\Design\Naming;
 use Isleward\Core\Design\Tie;
+use Isleward\Core\Design\Withers;
 use Isleward\Core\Measure\Fields;
 
 /**
@@ -16,11 +17,14 @@ use Isleward\Core\Measure\Fields;
  */
 final readonly class Roof implements Layered
 {
+    use Withers;
+
     /**
      * @param  string  $storey  at whose head it springs
      * @param  float  $level  over that, mm
      * @param  float  $pitch  degrees
-     * @param  float  $overhang  from the walls' outer faces, level, mm
+     * @param  float  $overhang  from the walls' outer faces, mm
+     * @param  bool  $along  whether the overhang is measured along the slope; else level. At gables it is level
      * @param  bool  $within  whether it ends at its walls' inner faces, and springs there: they stand up round it as parapets
      * @param  float  $thick  square to a slope of its own pitch; upright it is as much everywhere, mm
      * @param  list<RoofEdge>  $edges  walls over which it is otherwise
@@ -34,6 +38,7 @@ final readonly class Roof implements Layered
         public float $level,
         public float $pitch,
         public float $overhang,
+        public bool $along,
         public bool $within,
         public float $thick,
         public array $edges,
@@ -54,9 +59,21 @@ final readonly class Roof implements Layered
         return new self(
             $f->string('id'), $f->name('name'), $f->int('position'), $f->string('outline'), $f->string('storey'),
             $f->has('level') ? $f->length('level') : 0.0, $f->has('pitch') ? Pitch::read($f->all()['pitch']) : 35.0,
-            $f->has('overhang') ? $f->size('overhang', 'The overhang', 0.0) : 400.0, $f->bool('within', false),
+            $f->has('overhang') ? $f->size('overhang', 'The overhang', 0.0) : 400.0,
+            $f->bool('along', false), $f->bool('within', false),
             $f->has('thick') ? $f->size('thick', 'The thickness of a roof') : 250.0, array_values($edges), $f->stringOrNull('finish'),
         );
+    }
+
+    public function atLevel(float $level): self
+    {
+        return $this->but(level: $level);
+    }
+
+    /** @param  float  $pitch  degrees */
+    public function pitched(float $pitch): self
+    {
+        return $this->but(pitch: $pitch);
     }
 
     /** What is otherwise over a wall; null where nothing is. */
@@ -117,7 +134,8 @@ final readonly class Roof implements Layered
         return [
             'id' => $this->id, 'name' => $this->name, 'position' => $this->position, 'outline' => $this->outline,
             'storey' => $this->storey, 'level' => $this->level, 'pitch' => $this->pitch, 'overhang' => $this->overhang,
-            'within' => $this->within, 'thick' => $this->thick, 'edges' => array_map(static fn (RoofEdge $e): array => $e->toArray(), $this->edges),
+            'along' => $this->along, 'within' => $this->within,
+            'thick' => $this->thick, 'edges' => array_map(static fn (RoofEdge $e): array => $e->toArray(), $this->edges),
             'finish' => $this->finish,
         ];
     }

@@ -123,7 +123,7 @@ final readonly class RoofShape
             for ($i = 2, $n = count($points); $i < $n; $i += 2) {
                 $sides[] = [
                     $wall->id, new Vec2($points[$i - 2], $points[$i - 1]), new Vec2($points[$i], $points[$i + 1]), $pitch,
-                    $roof->within ? -$wall->thickness : $edge->overhang ?? $roof->overhang,
+                    $roof->within ? -$wall->thickness : ($edge->overhang ?? $roof->overhang) * ($roof->along ? cos($pitch ?? 0.0) : 1.0),
                 ];
             }
         }

@@ -229,6 +229,35 @@ final class RoofTest extends TestCase
         }
     }
 
+    /** Eaves at 5 900 and the highest line 4 300 over them: 4 300 = 5 700 · tan p + 200 / cos p; the others follow what is typed. */
+    public function test_heights_are_typed_and_the_pitch_follows(): void
+    {
+        $id = $this->roof();
+        $this->house->do('roof.change', ['id' => $id, 'eaves' => 5900, 'ridge' => 10200]);
+        $roof = Roofs::roof($this->house->design, $id);
+        $p = deg2rad($roof->pitch);
+        self::assertEqualsWithDelta(4300.0, 5700 * tan($p) + 200 / cos($p), 1e-6);
+        self::assertEqualsWithDelta(5900.0, $this->shape($id)->foot(), 1e-6);
+        self::assertEqualsWithDelta(10200.0, $this->shape($id)->top(), 1e-6);
+        self::assertSame(-100.0, round($roof->level, 6));
+        try {
+            $this->house->do('roof.change', ['id' => $id, 'ridge' => 5000]);
+            self::fail('It lies under its eaves.');
+        } catch (Refusal $why) {
+            self::assertSame('roof.ridge', $why->reason);
+        }
+    }
+
+    /** 600 along a slope of 35° are 600 · cos 35° = 491.49 level. */
+    public function test_an_overhang_is_measured_along_the_slope(): void
+    {
+        $id = $this->roof(['overhang' => 600, 'along' => true]);
+        $out = 600 * cos(deg2rad(35));
+        self::assertEqualsWithDelta((18000 + 2 * $out) * (11400 + 2 * $out), array_sum(array_map(
+            static fn (RoofSide $s): float => $s->planArea(), $this->shape($id)->slopes(),
+        )), 1.0);
+    }
+
     /** Within its walls: 300 smaller all round, springing at their inner faces; what stands up round it is a parapet. */
     public function test_a_flat_roof_lies_between_its_parapets(): void
     {

@@ -365,6 +365,7 @@ final class AnyEdit
                 ['level' => mt_rand(-500, 500) / 7], ['edge' => ['wall' => $wall, 'pitch' => $pick([null, 20, 50])]],
                 ['edge' => ['wall' => $wall, 'gable' => (bool) mt_rand(0, 1)]],
                 ['edge' => ['wall' => $wall, 'gable' => true, 'hip' => mt_rand(300, 2500)]], ['within' => (bool) mt_rand(0, 1)],
+                ['along' => (bool) mt_rand(0, 1)], ['eaves' => mt_rand(0, 9000)], ['ridge' => mt_rand(4000, 16000)],
             ]),
             'roof.remove' => ['ids' => [$roof]],
             'wall.edge' => ['walls' => [$wall]] + $pick([

@@ -2378,6 +2378,8 @@ export interface components {
             /** @description Degrees */
             pitch: number;
             overhang: number;
+            /** @description Whether the overhang is measured along the slope */
+            along: boolean;
             /** @description Whether it ends at its walls’ inner faces */
             within: boolean;
             /** @description Square to its slope */
@@ -3790,6 +3792,12 @@ export interface components {
             overhang?: number | string;
             /** @description mm, or a text in people’s units */
             thick?: number | string;
+            /** @description the overhang is measured along the slope */
+            along?: boolean;
+            /** @description level of the underside of its eaves, for its level */
+            eaves?: number | string;
+            /** @description level of its highest line, for its pitch */
+            ridge?: number | string;
             /** @description between its walls, which stand up round it as parapets */
             within?: boolean;
             edges?: {
@@ -3824,6 +3832,12 @@ export interface components {
             overhang?: number | string;
             /** @description mm, or a text in people’s units */
             thick?: number | string;
+            /** @description the overhang is measured along the slope */
+            along?: boolean;
+            /** @description level of the underside of its eaves, for its level */
+            eaves?: number | string;
+            /** @description level of its highest line, for its pitch */
+            ridge?: number | string;
             /** @description between its walls, which stand up round it as parapets */
             within?: boolean;
             edges?: {

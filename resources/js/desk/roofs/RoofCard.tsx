@@ -56,7 +56,18 @@ export function RoofCard({ roof }: { roof: Roof }) {
                             disabled={fixed}
                             onSend={(overhang) => set({ overhang })}
                         />{' '}
-                        out from them.
+                        out from them, measured{' '}
+                        <Choice
+                            label="Overhang measured"
+                            value={roof.along ? 'along' : 'level'}
+                            options={[
+                                { value: 'level', label: 'level' },
+                                { value: 'along', label: 'along the slope' },
+                            ]}
+                            disabled={fixed}
+                            onChange={(to) => choose({ along: to === 'along' })}
+                        />
+                        .
                     </>
                 )}
             </Sentence>
@@ -74,6 +85,25 @@ export function RoofCard({ roof }: { roof: Roof }) {
                 , <Figure label="Thickness" shown={data.length(roof.thick)} disabled={fixed} onSend={(thick) => set({ thick })} /> thick
                 square to its slope, in <FinishChoice finish={roof.finish} onChange={(finish) => choose({ finish })} />.
             </Sentence>
+            {roof.springs !== null && (
+                <Sentence>
+                    The underside of its eaves lies at{' '}
+                    <Figure
+                        label="Level of its eaves"
+                        shown={data.length(roof.springs)}
+                        disabled={fixed}
+                        onSend={(eaves) => set({ eaves })}
+                    />
+                    , its highest line at{' '}
+                    <Figure
+                        label="Level of its highest line"
+                        shown={data.length(roof.top!)}
+                        disabled={fixed}
+                        onSend={(ridge) => set({ ridge })}
+                    />
+                    .
+                </Sentence>
+            )}
             <p className="text-xs text-quiet">
                 Upright it is {data.length(roof.upright)} through everywhere; its eaves are cut upright and lie at one level all round.
             </p>
@@ -89,8 +119,6 @@ export function RoofCard({ roof }: { roof: Roof }) {
                     rows={[
                         ['Area', formatArea(sum('area'), units)],
                         ['Area in plan', formatArea(sum('plan'), units)],
-                        ['Level of its eaves', data.length(roof.springs)],
-                        ['Level of its highest line', data.length(roof.top!)],
                         ...Object.entries(roof.lengths).map(([what, length]): [string, string] => [
                             LINES[what] ?? what,
                             data.length(length),
