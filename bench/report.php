@@ -27,6 +27,7 @@ $tower = $read('tower');
 $fins = $read('fins');
 $regions = $read('regions');
 $roof = $read('roof');
+$under = $read('under-roof');
 $skeleton = $read('skeleton')['ms'];
 $rounds = array_map(static fn (int $n): array => [$read("unit-$n")['ms'], $read("clipping-$n")['ms']], range(1, 7));
 usort($rounds, static fn (array $a, array $b): int => $a[0] / $a[1] <=> $b[0] / $b[1]);
@@ -105,6 +106,7 @@ $figures['roof.growth.40_400'] = [
     sprintf('%.1f ms and %.1f ms: time ratio over 10', $roof['40'], $roof['400']),
     3.0,
 ];
+$figures['roof.edit'] = [$under['edit'] / $under['bare'], sprintf('%.1f ms against %.1f ms', $under['edit'], $under['bare']), 4.0];
 $figures['roof.vs_skeleton.100'] = [$roof['100'] / $skeleton, sprintf('%.1f ms against %.1f ms', $roof['100'], $skeleton), 3.0];
 $figures['regions.growth.100_1000'] = [
     $regions['1000'] / $regions['100'] / 10,

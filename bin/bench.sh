@@ -31,6 +31,8 @@ php bench/tower.php "$APP_URL" >"$VAR/bench-tower.json"
 php "${PHP_JIT[@]}" artisan isleward:export "Bench tower" --format=glb --out "$VAR/bench-tower.glb" --quiet
 say "100 and 1 000 cut-outs in one screen"
 php "${PHP_JIT[@]}" bench/regions.php >"$VAR/bench-regions.json"
+say "one edge of a roof that 40 walls run up to"
+php bench/under-roof.php "$APP_URL" >"$VAR/bench-under-roof.json"
 say "roofs over 40, 100 and 400 corners, against straight-skeleton"
 php "${PHP_JIT[@]}" bench/roof.php "$VAR/bench-roof-rings.json" >"$VAR/bench-roof.json"
 node bench/roof.mjs "$VAR/bench-roof-rings.json" >"$VAR/bench-skeleton.json"

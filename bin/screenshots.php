@@ -38,11 +38,6 @@ usleep(400_000);
 $desk->driver->navigate()->refresh();
 $desk->ready();
 sleep(2);
-$desk->click('elevation', 11800 + 600, 600);
-$focus();
-$desk->keys('r', '3.3 m', Keys::TAB, '1');
-$desk->waitFor('[data-preview]:not([data-preview=""])');
-$shoot('repeat');
 // many at once
 $desk->keys(Keys::ESCAPE, Keys::ESCAPE);
 $desk->click('elevation', 1730 + 600, 4200 + 1600);
@@ -76,6 +71,14 @@ $desk->waitForText('before one wall');
 $desk->click('elevation', $north + 2880, 3280);
 $desk->waitForText('Cut-out 3 of Wind screen');
 $shoot('screen');
+// a roof with gables, and the raised strip on it
+$desk->keys(Keys::ESCAPE, Keys::ESCAPE);
+$desk->css('nav[aria-label="Frontages"] button[title^="East 2 ·"]')->click();
+$desk->ready();
+$desk->button('Workshop roof')->click();
+$desk->waitForText('faces over Boat workshop');
+sleep(2);
+$shoot('roof');
 $desk->keys(Keys::ESCAPE, Keys::ESCAPE);
 $desk->keys(Keys::ESCAPE, Keys::HOME);
 $desk->ready();

@@ -32,7 +32,7 @@ abstract class BrowserCase extends TestCase
             $this->desk->driver->get((string) getenv('ISLEWARD_ADDRESS'));
         }
         $this->desk->openProject('Skerrow Pilot House');
-        $this->desk->takeBackTo('Placed W-09', 113);
+        $this->desk->takeBackTo('Placed W-09', 115);
     }
 
     protected function tearDown(): void

@@ -12,15 +12,35 @@ final class RoofTest extends BrowserCase
     /** @return array<string, mixed> */
     private function roof(): array
     {
+        return $this->named('Roof 1');
+    }
+
+    /** @return array<string, mixed> */
+    private function named(string $name): array
+    {
         $roofs = $this->desk->driver->executeAsyncScript(
             'const done = arguments[0]; fetch(`/api${location.pathname}`).then((r) => r.json()).then((p) => done(p.roofs));',
         );
 
-        return array_column($roofs, null, 'name')['Roof 1'] ?? [];
+        return array_column($roofs, null, 'name')[$name] ?? [];
+    }
+
+    /** The flat one that the demo has there is taken off first. */
+    private function clearMainHouse(): void
+    {
+        $this->desk->button('Terrace roof')->click();
+        $this->desk->waitForText('over Main house');
+        $this->desk->driver->executeScript("document.querySelector('[data-pane=elevation]').focus()");
+        $this->desk->keys(Keys::DELETE);
+        $this->desk->waitUntil(fn (): bool => $this->named('Terrace roof') === [], 'it is taken off');
+        // where the view stood before it was led to that roof
+        $this->desk->driver->navigate()->refresh();
+        $this->desk->ready();
     }
 
     public function test_a_roof_is_laid_pitched_gabled_chosen_and_taken_off(): void
     {
+        $this->clearMainHouse();
         $this->desk->click('elevation', 300, 13000);
         $this->desk->waitForText('A roof over Main house');
         $this->desk->button('A roof over Main house')->click();
@@ -43,5 +63,45 @@ final class RoofTest extends BrowserCase
         $this->desk->waitForText('4 faces over Main house');
         $this->desk->keys(Keys::DELETE);
         $this->desk->waitUntil(fn (): bool => $this->roof() === [], 'it is taken off');
+    }
+
+    public function test_gables_close_and_a_parapet_steps(): void
+    {
+        $this->clearMainHouse();
+        $this->desk->click('elevation', 300, 13000);
+        $this->desk->waitForText('A roof over Main house');
+        $this->desk->button('A roof over Main house')->click();
+        $this->desk->waitForText('None of its 4 walls run up to it.');
+        $this->pick('Over East', 'a gable');
+        $this->desk->waitUntil(fn (): bool => ($this->roof()['edges'][0]['gable'] ?? false) === true, 'a gable');
+        $this->desk->button('Run all walls up to it')->click();
+        $this->desk->waitForText('All of its 4 walls run up to it.');
+        // its gable is 11 400 wide: at 35° it rises by 5 700 · tan 35° = 3 991.2 over the eaves
+        $this->desk->click('elevation', 18000 + 5700, 16500);
+        $this->desk->waitForText('high at the most');
+        self::assertEqualsWithDelta(15000 + 5700 * tan(deg2rad(35)), $this->eastWall()['head'], 1.0);
+        self::assertSame([], $this->axe());
+        $this->pick('Its head', 'goes by figures');
+        $this->desk->waitFor('[aria-label="Levels of the head"]');
+        $this->desk->type('Head 1 over', '0.9 m');
+        $this->desk->waitUntil(fn (): bool => ($this->eastWall()['headEdge']['points'][0]['over'] ?? 0) == 900, 'a level');
+        // a place left of the one before is not taken, and stays typed
+        $this->desk->write('Head 2 along', '-50')->sendKeys(Keys::ENTER);
+        $this->desk->waitForText('comes after');
+        self::assertSame('-50', $this->desk->value('Head 2 along'));
+        $this->desk->keys(Keys::ESCAPE);
+        $this->desk->button('Add a step')->click();
+        $this->desk->waitUntil(fn (): bool => count($this->eastWall()['headEdge']['points'] ?? []) === 4, 'a step');
+        $this->pick('Its head', 'is level');
+        $this->desk->waitUntil(fn (): bool => $this->eastWall()['headEdge'] === null, 'level again');
+    }
+
+    /** @return array<string, mixed> */
+    private function eastWall(): array
+    {
+        return $this->desk->driver->executeAsyncScript(
+            'const done = arguments[0]; fetch(`/api${location.pathname}`).then((r) => r.json()).then((p) => {'
+            .' const east = p.frontages.find((f) => f.name === "East"); done(p.walls.find((w) => w.id in east.walls)); });',
+        );
     }
 }

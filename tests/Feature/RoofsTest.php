@@ -32,7 +32,7 @@ final class RoofsTest extends ProjectCase
         $this->edit('roof.change', ['id' => $id, 'edge' => ['wall' => $east, 'gable' => true]])->assertOk();
         $gabled = $this->project()['roofs'][0];
         self::assertCount(3, $gabled['faces']);
-        self::assertSame([['wall' => $east, 'gable' => true, 'pitch' => null, 'overhang' => null]], $gabled['edges']);
+        self::assertSame([['wall' => $east, 'gable' => true, 'pitch' => null, 'overhang' => null, 'hip' => null]], $gabled['edges']);
         $this->assertProblem($this->edit('roof.change', ['id' => $id, 'pitch' => 90]), 422, 'roof.pitch');
         $this->assertProblem($this->edit('roof.add', ['outline' => $project['outlines'][0]['id']]), 422, 'roof.there');
         $this->postJson("/api/projects/{$this->project->id}/undo")->assertOk();
@@ -62,5 +62,59 @@ final class RoofsTest extends ProjectCase
         self::assertSame(['roof.short'], array_column($this->get("$url/elevations/$frontage")->json('findings'), 'rule'));
         $glb = $this->get("$url/scenes/fr-".substr($this->wall(0), 3))->assertOk()->getContent();
         self::assertStringContainsString('roof', (string) $glb);
+    }
+
+    public function test_walls_run_up_to_a_roof_and_follow_it(): void
+    {
+        $url = "/api/projects/{$this->project->id}";
+        [$south, $east] = [$this->wall(0), $this->wall(1)];
+        $id = $this->edit('roof.add', ['outline' => $this->project()['outlines'][0]['id'], 'pitch' => 45, 'overhang' => 0])
+            ->assertOk()->json('chosen.0');
+        $this->edit('roof.change', ['id' => $id, 'edge' => ['wall' => $east, 'gable' => true]])->assertOk();
+        $wall = fn (string $of): array => array_column($this->project()['walls'], null, 'id')[$of];
+        self::assertNull($wall($east)['ring']);
+        // the gable is 8 000 wide: at 45° it rises by 4 000 over 7 800
+        $done = $this->edit('wall.edge', ['walls' => [$east, $south], 'head' => ['roof' => $id]])->assertOk();
+        self::assertSame('Ran 2 walls up to Roof 1', $done->json('summary'));
+        self::assertEqualsWithDelta(11800.0, $wall($east)['head'], 1e-3);
+        self::assertSame([0.0, 0.0, 8000.0, 0.0, 8000.0, 7800.0, 4000.0, 11800.0, 0.0, 7800.0], array_map(
+            static fn (int|float $c): float => round($c, 2), $wall($east)['ring'],
+        ));
+        self::assertSame(['roof' => $id], $wall($east)['headEdge']);
+        $frontage = 'fr-'.substr($east, 3);
+        $elevation = $this->getJson("$url/elevations/$frontage")->assertOk();
+        self::assertEqualsWithDelta(8000 * 7800 + 8000 * 4000 / 2, $elevation->json("areas.$east.gross"), 1.0);
+        self::assertSame([], $elevation->json('findings'));
+        $tag = $elevation->headers->get('ETag');
+        $this->edit('roof.change', ['id' => $id, 'pitch' => 30])->assertOk();
+        $after = $this->getJson("$url/elevations/$frontage", ['If-None-Match' => (string) $tag])->assertOk();
+        self::assertEqualsWithDelta(8000 * 7800 + 4000 ** 2 * tan(deg2rad(30)), $after->json("areas.$east.gross"), 1.0);
+        // a try tells and does nothing; what cannot be is refused; undo brings each back
+        $this->assertProblem($this->edit('wall.edge', ['walls' => [$south], 'foot' => ['roof' => $id]]), 422, 'wall.no_height');
+        $this->assertProblem($this->edit('wall.edge', ['walls' => [$south], 'head' => ['points' => []]]), 422, 'wall.points');
+        $this->assertProblem($this->edit('wall.edge', ['walls' => [$south]]), 422, 'wall.edge');
+        $this->edit('roof.remove', ['ids' => [$id]])->assertOk();
+        self::assertNull($wall($east)['headEdge']);
+        foreach ([0, 1] as $step) {
+            $this->postJson("$url/undo")->assertOk();
+            self::assertSame(['roof' => $id], $wall($east)['headEdge']);
+        }
+        self::assertEqualsWithDelta(11800.0, $wall($east)['head'], 1e-3);
+    }
+
+    public function test_a_parapet_steps_by_figures(): void
+    {
+        $south = $this->wall(0);
+        $this->edit('wall.edge', ['walls' => [$south], 'head' => ['points' => [
+            ['along' => 0, 'over' => '0.45 m'], ['along' => 3000, 'over' => 450], ['along' => 3000, 'over' => 0],
+        ]]])->assertOk();
+        $wall = array_column($this->project()['walls'], null, 'id')[$south];
+        self::assertEqualsWithDelta(8250.0, $wall['head'], 1e-6);
+        self::assertCount(3, $wall['headEdge']['points']);
+        $rows = $this->getJson("/api/projects/{$this->project->id}/schedules/walls")->assertOk()->json('rows');
+        $row = array_values(array_filter($rows, static fn (array $r): bool => ($r['ids'][0] ?? '') === $south))[0] ?? null;
+        self::assertNotNull($row);
+        $this->edit('wall.edge', ['walls' => [$south], 'head' => null])->assertOk();
+        self::assertNull(array_column($this->project()['walls'], null, 'id')[$south]['ring']);
     }
 }

@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+/*
+ * A house of 40 sides whose walls all run up to its roof: one edge's pitch changed over HTTP, against a bare authenticated Eloquent write
+ * on the same server, the two in turn. Argument: the server's address.
+ */
+
+require __DIR__.'/../vendor/autoload.php';
+
+/** @var list<string> $argv */
+[, $address] = $argv;
+['call' => $call, 'median' => $median] = require __DIR__.'/client.php';
+$call = $call($address);
+$id = $call('POST', '/api/projects', [
+    'name' => 'Bench roof', 'units' => 'mm', 'key' => 'benchRoof.1', 'storeys' => [['name' => 'Ground', 'height' => 3600]],
+])[1]['id'];
+$view = $call('GET', "/api/projects/$id")[1];
+$base = $view['number'];
+$do = static function (string $edit, array $args) use ($call, $id, &$base): array {
+    [$ms, $outcome] = $call('POST', "/api/projects/$id/edits", ['edit' => $edit, 'args' => $args, 'base' => $base]);
+    $base = $outcome['number'];
+
+    return [$ms, $outcome['chosen']];
+};
+mt_srand(20261127);
+$points = [];
+for ($i = 0; $i < 40; $i++) {
+    [$angle, $far] = [2 * M_PI * $i / 40, 18000 + mt_rand(-600, 600)];
+    $points[] = [round($far * cos($angle)), round($far * sin($angle))];
+}
+$storey = $view['storeys'][0]['id'];
+$do('outline.draw', ['points' => $points, 'closed' => true, 'thickness' => 300, 'base' => $storey, 'top' => $storey]);
+$view = $call('GET', "/api/projects/$id")[1];
+$walls = array_column($view['walls'], 'id');
+$roof = $do('roof.add', ['outline' => $view['outlines'][0]['id'], 'pitch' => 30])[1][0];
+$do('wall.edge', ['walls' => $walls, 'head' => ['roof' => $roof]]);
+$edits = $bare = [];
+for ($i = 0; $i < 60; $i++) {
+    $edits[] = $do('roof.change', ['id' => $roof, 'edge' => ['wall' => $walls[3], 'pitch' => $i % 2 === 0 ? 35 : 32]])[0];
+    $bare[] = $call('POST', "/api/projects/$id/bare-write", ['level' => 0])[0];
+}
+$follow = array_filter($call('GET', "/api/projects/$id")[1]['walls'], static fn (array $w): bool => $w['ring'] !== null);
+if (count($follow) !== 40) {
+    throw new LogicException(count($follow).' of 40 walls run up to the roof.');
+}
+echo json_encode(['edit' => $median(array_slice($edits, 12)), 'bare' => $median(array_slice($bare, 12))]), "\n";
