@@ -102,7 +102,7 @@ final class Foreign
         };
     }
 
-    private static function tooSlow(): Refusal
+    public static function tooSlow(): Refusal
     {
         return Refusal::because('file.too_slow', sprintf(
             'Reading this file takes longer than %d seconds, so it was stopped. Take out of it what is not needed, or read in a part of it.',

@@ -112,8 +112,11 @@ final class RoofsTest extends ProjectCase
         self::assertEqualsWithDelta(8250.0, $wall['head'], 1e-6);
         self::assertCount(3, $wall['headEdge']['points']);
         $rows = $this->getJson("/api/projects/{$this->project->id}/schedules/walls")->assertOk()->json('rows');
-        $row = array_values(array_filter($rows, static fn (array $r): bool => ($r['ids'][0] ?? '') === $south))[0] ?? null;
-        self::assertNotNull($row);
+        $row = array_values(array_filter($rows, static fn (array $r): bool => in_array($south, $r['elements'], true)))[0];
+        // 12 000 × 7 800, and 3 000 × 450 on top
+        self::assertContains(93600000.0 + 1350000.0, array_map(
+            static fn (mixed $v): mixed => is_numeric($v) ? round((float) $v, 1) : $v, $row['values'],
+        ));
         $this->edit('wall.edge', ['walls' => [$south], 'head' => null])->assertOk();
         self::assertNull(array_column($this->project()['walls'], null, 'id')[$south]['ring']);
     }

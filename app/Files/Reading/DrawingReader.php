@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Files\Reading;
 
+use App\Files\Foreign;
 use Isleward\Core\Exchange\SvgReader;
 use Isleward\Core\Measure\Refusal;
 use Isleward\Core\Tracing\Vectors;
+use Symfony\Component\Process\Exception\ProcessSignaledException;
 use Symfony\Component\Process\Process;
 
 /**
@@ -124,11 +126,18 @@ final class DrawingReader
      *
      * @param  list<string>  $command
      * @return array{bool, string} whether it did it, and what it said
+     *
+     * @throws Refusal when its time was over
      */
     private static function run(array $command): array
     {
         $process = new Process($command, timeout: null);
-        $process->run();
+        try {
+            $process->run();
+        } catch (ProcessSignaledException $ended) {
+            // the system ends what has used up its time of the processor
+            throw in_array($ended->getSignal(), [SIGXCPU, SIGKILL], true) ? Foreign::tooSlow() : $ended;
+        }
 
         return [$process->isSuccessful(), $process->getOutput().$process->getErrorOutput()];
     }
