@@ -7,8 +7,8 @@ namespace App\Demo;
 use App\Models\Wall;
 
 /**
- * Flat roofs between parapets over the main house and the watch room, whose parapet steps; the boat workshop's roof of two pitches
- * between gables, and the raised strip with high windows that stands on it.
+ * Slabs with an opening for the stair and a flat roof between parapets over the main house, another over the watch room, whose parapet
+ * steps; the boat workshop's roof of two pitches between gables, and the raised strip with high windows that stands on it.
  */
 final readonly class Roofs
 {
@@ -28,6 +28,13 @@ final readonly class Roofs
      */
     public function make(array $main, array $watch, array $workshop): void
     {
+        $outline = Wall::query()->whereKey($main[0])->value('outline_id');
+        $slab = ['outline' => $outline, 'depth' => null, 'inner' => true, 'height' => 300];
+        ($this->run)('floor-band.add', ['name' => 'Ground slab', 'storey' => $this->storeys['Quay']] + $slab);
+        ($this->run)('floor-band.add', [
+            'name' => 'Floors', 'storey' => $this->storeys['Charts'], 'top' => $this->storeys['Office'],
+            'hole' => ['rectangle' => ['x' => 15600, 'y' => 7000, 'width' => 1900, 'depth' => 3600]],
+        ] + $slab);
         $this->flat('Terrace roof', $main, ['level' => -600, 'thick' => 400, 'pitch' => '1.5 %']);
         $this->flat('Watch roof', $watch, ['level' => -450, 'thick' => 250, 'pitch' => '2 %']);
         ($this->run)('wall.edge', ['walls' => [$watch[0]], 'head' => ['points' => [

@@ -9,15 +9,17 @@ use Isleward\Core\Building\Body;
 use Isleward\Core\Building\Frontage;
 use Isleward\Core\Design\Change;
 use Isleward\Core\Design\Design;
+use Isleward\Core\Geometry\Contour;
 use Isleward\Core\Layer\FloorBand;
 use Isleward\Core\Layer\FloorBands;
 use Isleward\Core\Layer\FloorsDrawn;
+use Isleward\Core\Layer\OwnLine;
 use OpenApi\Attributes as OA;
 
 /** Floor bands as the desk shows them: before each wall, and as a whole. */
 #[OA\Schema(schema: 'FloorBand', required: [
     'id', 'name', 'position', 'outline', 'line', 'storey', 'top', 'level', 'height', 'depth', 'out', 'edge', 'edgeSize', 'profile',
-    'finish', 'why', 'before', 'rows', 'volume',
+    'inner', 'holes', 'finish', 'why', 'before', 'rows', 'volume',
 ], properties: [
     new OA\Property(property: 'id', type: 'string'),
     new OA\Property(property: 'name', type: 'string'),
@@ -35,6 +37,12 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'edge', type: 'string', enum: ['square', 'chamfered', 'rounded', 'drawn']),
     new OA\Property(property: 'edgeSize', type: 'number'),
     new OA\Property(property: 'profile', type: 'array', items: new OA\Items(type: 'array', items: new OA\Items(type: 'number'))),
+    new OA\Property(property: 'inner', type: 'boolean', description: 'Whether it follows the inner faces of the walls'),
+    new OA\Property(property: 'holes', type: 'array', items: new OA\Items(required: ['area', 'width', 'depth'], properties: [
+        new OA\Property(property: 'area', type: 'number', description: 'mm²'),
+        new OA\Property(property: 'width', type: 'number', description: 'Along x'),
+        new OA\Property(property: 'depth', type: 'number', description: 'Along y'),
+    ], type: 'object')),
     new OA\Property(property: 'finish', type: 'string', nullable: true),
     new OA\Property(property: 'why', type: 'string', nullable: true, description: 'Why it cannot stand'),
     new OA\Property(property: 'before', type: 'array', items: new OA\Items(type: 'string'), description: 'Walls it runs before'),
@@ -62,11 +70,21 @@ final readonly class FloorBandView
 
             return [
                 ...$band->toArray(), 'why' => $bands->why($band), 'before' => $bands->wallsOf($band), 'volume' => $volume,
+                'holes' => array_map(self::hole(...), $band->holes),
                 'rows' => array_map(static fn ($row): array => [
                     'storey' => $row->storey, 'top' => $row->top, 'out' => $row->out, 'length' => $row->length(),
                 ], $rows),
             ];
         }, $bands->all());
+    }
+
+    /** @return array{area: float, width: float, depth: float} */
+    private static function hole(OwnLine $hole): array
+    {
+        $curves = $hole->curves();
+        $contour = Contour::of($curves === [] ? throw new \LogicException('An opening has sides.') : $curves);
+
+        return ['area' => abs($contour->area()), 'width' => $contour->width(), 'depth' => $contour->height()];
     }
 
     /**
@@ -103,7 +121,7 @@ final readonly class FloorBandView
         $boxes = $bounds = [];
         foreach (FloorBands::in($design)->before($body->host->id()) as [$row, $i]) {
             $id = $row->band->id;
-            if ($only !== null && $only !== $id) {
+            if ($row->band->inner || ($only !== null && $only !== $id)) {
                 continue;
             }
             [$x0, $y0, $x1, $y1] = array_map(

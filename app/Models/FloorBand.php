@@ -25,7 +25,7 @@ class FloorBand extends Model implements HoldsElement
         return new ElementTable(Kind::FloorBand, 'floor_bands', [
             'id' => 'id', 'name' => 'name', 'position' => 'position', 'outline' => 'outline_id', 'line' => 'line', 'storey' => 'storey_id',
             'top' => 'top_storey_id', 'level' => 'level', 'height' => 'height', 'depth' => 'depth', 'out' => 'outset', 'edge' => 'edge',
-            'edgeSize' => 'edge_size', 'profile' => 'profile', 'finish' => 'finish',
-        ], json: ['line', 'out', 'profile']);
+            'edgeSize' => 'edge_size', 'profile' => 'profile', 'finish' => 'finish', 'inner' => 'inner_faces', 'holes' => 'holes',
+        ], json: ['line', 'out', 'profile', 'holes'], flags: ['inner']);
     }
 }

@@ -11,12 +11,13 @@ final class OffsetPath
 {
     /**
      * @param  list<Curve>  $path  in order, each ending where the next begins
-     * @param  float  $right  how far to the right of them, mm; negative to the left
+     * @param  float|list<float>  $right  how far to the right of them, mm, or of each; negative to the left
      * @return list<Curve>
      */
-    public static function of(array $path, float $right, bool $closed): array
+    public static function of(array $path, float|array $right, bool $closed): array
     {
-        $sides = array_map(static fn (Curve $c): Curve => $c->offset(-$right), $path);
+        $by = is_array($right) ? $right : array_fill(0, count($path), $right);
+        $sides = array_map(static fn (Curve $c, float $r): Curve => $c->offset(-$r), $path, $by);
         $n = count($sides);
         $corners = [];
         for ($i = 0; $i < ($closed ? $n : $n + 1); $i++) {

@@ -11,7 +11,6 @@ use Isleward\Core\Design\Contributors;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Design\SectionLine;
 use Isleward\Core\Geometry\Contour;
-use Isleward\Core\Geometry\Crossing;
 use Isleward\Core\Geometry\Curve;
 use Isleward\Core\Geometry\Vec2;
 use Isleward\Core\Measure\Fields;
@@ -108,7 +107,7 @@ final class Section
     /** What stands where the line runs through it. */
     private function cut(Body $body): void
     {
-        foreach ($this->inside($body->footprint()) as [$s0, $s1]) {
+        foreach ($this->view->inside($body->footprint()) as [$s0, $s1]) {
             $cut = new SectionCut($this->design, $body, $this->view, $s0, $s1);
             foreach ($cut->holes as [$placed]) {
                 $this->openings[] = OpeningsDrawn::comesFirst($cut, $placed) ? [$placed, $s0, $s1] : [$placed, $s1, $s0];
@@ -119,7 +118,7 @@ final class Section
         }
     }
 
-    /** Floors within closed outer walls: as thick as the project says, their upper sides at the storeys' levels. */
+    /** Floors within closed outer walls that have no slab there: as thick as the project says, their upper sides at the storeys' levels. */
     private function slabs(): void
     {
         foreach ($this->design->outlines as $outline) {
@@ -131,12 +130,12 @@ final class Section
                 $here = array_values(
                     array_filter($walls, fn ($w): bool => $this->design->storeys->isWithin($storey->id, $w->base, $w->top)),
                 );
-                if (count($here) < 2 || count($here) !== count($walls)) {
+                if (count($here) < 2 || count($here) !== count($walls) || $this->hasSlab($outline->id, $storey->id)) {
                     continue;
                 }
                 $inner = $this->within(array_map(fn ($w): Body => $this->bodies[$w->id], $here));
                 $floor = $this->design->storeys->floor($storey->id);
-                foreach ($this->inside($inner) as [$s0, $s1]) {
+                foreach ($this->view->inside($inner) as [$s0, $s1]) {
                     if ($s1 - $s0 > 1) {
                         $this->shapes[] = Shape::area(
                             Layer::Cut,
@@ -157,6 +156,17 @@ final class Section
         }
     }
 
+    private function hasSlab(string $outline, string $storey): bool
+    {
+        foreach (Contributors::to(Floors::class) as $floors) {
+            if ($floors->isFloorOf($this->design, $outline, $storey)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     /** @param  non-empty-list<Body>  $bodies  what they enclose, along their inner faces */
     private function within(array $bodies): Contour
     {
@@ -174,52 +184,5 @@ final class Section
         }
 
         return Contour::of($sides);
-    }
-
-    /**
-     * Where the line runs inside a shape in plan, from its first end to its last.
-     *
-     * @return list<array{float, float}>
-     */
-    private function inside(Contour $shape): array
-    {
-        $at = [];
-        $line = $this->view->line();
-        foreach ($shape->edges() as $e) {
-            $marks = [0.0, 1.0];
-            foreach ($e->isCurved() ? Crossing::endless($line, $e) : [] as [$x, $y]) {
-                $share = $e->shareOf($x, $y);
-                if ($share > 0.0 && $share < 1.0) {
-                    $marks[] = $share;
-                }
-            }
-            sort($marks);
-            // an arc stays on one side between two crossings, so its middles there say where it crosses; an end on the line counts as
-            // lying beyond it, so that it counts once
-            $probes = [0.0];
-            for ($i = 1, $n = count($marks); $e->isCurved() && $i < $n; $i++) {
-                $probes[] = ($marks[$i - 1] + $marks[$i]) / 2;
-            }
-            $probes[] = 1.0;
-            for ($i = 1, $n = count($probes); $i < $n; $i++) {
-                [$a, $b] = [new Vec2(...$e->at($probes[$i - 1])), new Vec2(...$e->at($probes[$i]))];
-                [$da, $db] = [$this->view->away($a), $this->view->away($b)];
-                if (($da >= 0) !== ($db >= 0)) {
-                    $at[] = $e->isCurved()
-                        ? $this->view->s(new Vec2(...$e->at($marks[$i - 1])))
-                        : $this->view->s($a) + ($this->view->s($b) - $this->view->s($a)) * $da / ($da - $db);
-                }
-            }
-        }
-        sort($at);
-        $spans = [];
-        for ($i = 1, $n = count($at); $i < $n; $i += 2) {
-            [$s0, $s1] = [max(0.0, $at[$i - 1]), min($this->view->length, $at[$i])];
-            if ($s1 - $s0 > 0.01) {
-                $spans[] = [$s0, $s1];
-            }
-        }
-
-        return $spans;
     }
 }

@@ -55,6 +55,32 @@ final class SectionCut
         return Region::polygon(Body::ring($line($body->feet, $body->foot), $line($body->heads, $body->head)));
     }
 
+    /**
+     * Whether what is cut is the first of some walls that the line runs through: what lies over or between them is drawn with that one.
+     *
+     * @param  list<string>  $walls
+     */
+    public function isFirstOf(array $walls): bool
+    {
+        $mine = $this->body->host->id();
+        foreach (in_array($mine, $walls, true) ? $walls : [] as $id) {
+            if ($id === $mine) {
+                return true;
+            }
+            $face = $this->design->wall($id)->face();
+            [$before, $after] = [$this->view->away($face->start()), $this->view->away($face->end())];
+            if ($before > 0.0 !== $after > 0.0) {
+                $share = $before / ($before - $after);
+                $at = $this->view->s($face->start()) * (1 - $share) + $this->view->s($face->end()) * $share;
+                if ($at > 0.0 && $at < $this->view->length) {
+                    return false;
+                }
+            }
+        }
+
+        return false;
+    }
+
     /** Whether the line crosses a curved wall where an opening is: what lies across the arc has places over its width too. */
     private function isNear(PlacedOpening $placed): bool
     {

@@ -6,6 +6,7 @@ namespace Isleward\Core\Drawing;
 
 use Isleward\Core\Building\Body;
 use Isleward\Core\Design\Design;
+use Isleward\Core\Geometry\Contour;
 use Isleward\Core\Geometry\Crossing;
 use Isleward\Core\Geometry\Curve;
 use Isleward\Core\Geometry\Vec2;
@@ -132,5 +133,77 @@ final readonly class View
         }
 
         return $seen;
+    }
+
+    /**
+     * Where the line runs inside a shape in plan, from its first end to its last.
+     *
+     * @return list<array{float, float}>
+     */
+    public function inside(Contour $shape): array
+    {
+        $at = [];
+        $line = $this->line();
+        foreach ($shape->edges() as $e) {
+            $marks = [0.0, 1.0];
+            foreach ($e->isCurved() ? Crossing::endless($line, $e) : [] as [$x, $y]) {
+                $share = $e->shareOf($x, $y);
+                if ($share > 0.0 && $share < 1.0) {
+                    $marks[] = $share;
+                }
+            }
+            sort($marks);
+            // an arc stays on one side between two crossings, so its middles there say where it crosses; an end on the line counts as
+            // lying beyond it, so that it counts once
+            $probes = [0.0];
+            for ($i = 1, $n = count($marks); $e->isCurved() && $i < $n; $i++) {
+                $probes[] = ($marks[$i - 1] + $marks[$i]) / 2;
+            }
+            $probes[] = 1.0;
+            for ($i = 1, $n = count($probes); $i < $n; $i++) {
+                [$a, $b] = [new Vec2(...$e->at($probes[$i - 1])), new Vec2(...$e->at($probes[$i]))];
+                [$da, $db] = [$this->away($a), $this->away($b)];
+                if (($da >= 0) !== ($db >= 0)) {
+                    $at[] = $e->isCurved()
+                        ? $this->s(new Vec2(...$e->at($marks[$i - 1])))
+                        : $this->s($a) + ($this->s($b) - $this->s($a)) * $da / ($da - $db);
+                }
+            }
+        }
+        sort($at);
+        $spans = [];
+        for ($i = 1, $n = count($at); $i < $n; $i += 2) {
+            [$s0, $s1] = [max(0.0, $at[$i - 1]), min($this->length, $at[$i])];
+            if ($s1 - $s0 > 0.01) {
+                $spans[] = [$s0, $s1];
+            }
+        }
+
+        return $spans;
+    }
+
+    /**
+     * Where the line runs over what lies between curves in plan that close, but for holes in it.
+     *
+     * @param  list<Curve>  $outer
+     * @param  list<list<Curve>>  $holes  that lie apart
+     * @return list<array{float, float}>
+     */
+    public function spans(array $outer, array $holes): array
+    {
+        $spans = $outer === [] ? [] : $this->inside(Contour::of($outer));
+        foreach ($holes as $hole) {
+            foreach ($hole === [] ? [] : $this->inside(Contour::of($hole)) as [$from, $to]) {
+                $left = [];
+                foreach ($spans as [$a, $b]) {
+                    array_push($left, ...array_values(array_filter(
+                        [[$a, min($b, $from)], [max($a, $to), $b]], static fn (array $s): bool => $s[1] - $s[0] > 0.01,
+                    )));
+                }
+                $spans = $left;
+            }
+        }
+
+        return $spans;
     }
 }

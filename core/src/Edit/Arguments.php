@@ -386,6 +386,9 @@ final class Arguments
             'name' => A::text(), 'outline' => A::text()->orNull(), ...$drawn, 'storey' => A::text(),
             'top' => A::text()->says('the last storey it stands on'), 'level' => A::length(), 'height' => A::length(),
             'depth' => A::length()->orNull(), 'out' => $law, 'edge' => A::choice(FloorEdge::class), 'edgeSize' => A::length(),
+            'inner' => A::flag()->says('it follows the inner faces of the walls'),
+            'hole' => A::object(array_diff_key($drawn, ['closed' => 1])),
+            'withoutHole' => A::count()->says('number of the opening in the slab that closes, from 0'),
             'profile' => A::list(A::list(A::number()))->says('of a drawn edge: inward and down, as shares of its height'),
             'finish' => A::text()->orNull(),
         ];

@@ -12,8 +12,12 @@ use Isleward\Core\Design\Operation;
 use Isleward\Core\Layer\FloorBand;
 use Isleward\Core\Layer\FloorBands;
 use Isleward\Core\Measure\Fields;
+use Isleward\Core\Measure\Refusal;
 
-/** Adds a floor band, or with "id" changes what is given of one: along an "outline", or a line of its own drawn as outlines are. */
+/**
+ * Adds a floor band, or with "id" changes what is given of one: along an "outline", or a line of its own drawn as outlines are.
+ * "hole" draws one more opening in a whole slab, "withoutHole" closes one by its number.
+ */
 final readonly class FloorBandAdd implements Edit
 {
     private const DRAWN = ['points' => 1, 'rectangle' => 1, 'circle' => 1, 'closed' => 1, 'closing' => 1];
@@ -32,14 +36,51 @@ final readonly class FloorBandAdd implements Edit
         return Scope::none();
     }
 
+    /**
+     * @param  array<string, mixed>  $values
+     * @return list<mixed>
+     */
+    private static function holes(array $values): array
+    {
+        $holes = $values['holes'] ?? [];
+
+        return is_array($holes) ? array_values($holes) : [];
+    }
+
+    /**
+     * @param  list<mixed>  $holes
+     * @return list<mixed>
+     */
+    private function without(array $holes): array
+    {
+        $i = $this->args->int('withoutHole');
+        if (! isset($holes[$i])) {
+            throw Refusal::because(
+                'floor-band.hole_unknown', sprintf('There is no opening %d in it.', $i + 1), details: ['field' => 'holes'],
+            );
+        }
+        unset($holes[$i]);
+
+        return array_values($holes);
+    }
+
     public function apply(Design $design, Ids $ids): Change
     {
         $before = $this->args->has('id') ? FloorBands::band($design, $this->args->string('id')) : null;
         $values = $before?->toArray() ?? [
             'id' => $ids->next(Kind::FloorBand), 'position' => BandRules::lastPosition($design) + 1,
-            'name' => BandRules::freeName($design, 'Floor band'), 'depth' => 600.0,
+            'name' => BandRules::freeName($design, array_key_exists('depth', $this->args->all()) && ! $this->args->has('depth')
+                ? 'Slab' : 'Floor band'),
+            'depth' => 600.0,
         ];
-        $given = array_diff_key($this->args->all(), self::DRAWN);
+        $given = array_diff_key($this->args->all(), self::DRAWN, ['hole' => 1, 'withoutHole' => 1]);
+        if ($this->args->has('hole')) {
+            $given['holes'] = [...self::holes($values), BandAdd::line(
+                new Fields([...$this->args->fields('hole')->all(), 'closed' => true], $this->args->units()),
+            )];
+        } elseif ($this->args->has('withoutHole')) {
+            $given['holes'] = $this->without(self::holes($values));
+        }
         if ($this->args->has('outline')) {
             $given['line'] = null;
         } elseif (array_intersect_key($this->args->all(), array_diff_key(self::DRAWN, ['closed' => 1, 'closing' => 1])) !== []) {

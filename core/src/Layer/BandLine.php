@@ -101,19 +101,22 @@ final readonly class BandLine
 
     /**
      * @param  list<Curve>  $curves
+     * @param  float|list<float>  $gap  of all, or of each
      * @return list<Curve>
      */
-    private static function before(array $curves, float $gap, bool $closed): array
+    private static function before(array $curves, float|array $gap, bool $closed): array
     {
+        $each = is_array($gap) ? $gap : array_fill(0, count($curves), $gap);
         if ($gap === 0.0) {
             return $curves;
         }
         try {
             $out = OffsetPath::of($curves, $gap, $closed);
         } catch (InvalidPath) {
+            $most = max([0.0, ...array_map(abs(...), $each)]);
             throw Refusal::because('band.hollow', sprintf(
                 'Nothing can stand %s %s the line: an arc of it is rounder than that.',
-                Length::mark(abs($gap)), $gap > 0 ? 'before' : 'behind',
+                Length::mark($most), ($each[0] ?? 0.0) > 0 ? 'before' : 'behind',
             ));
         }
         foreach ($out as $i => $curve) {
@@ -121,7 +124,7 @@ final readonly class BandLine
             if ($curve->length() <= Tolerance::LENGTH || $curve->directionAt(0.0)->dot($curves[$i]->directionAt(0.0)) <= 0) {
                 throw Refusal::because('band.no_length', sprintf(
                     '%s %s the line its stretch %d is left with no length.',
-                    Length::mark(abs($gap)), $gap > 0 ? 'before' : 'behind', $i + 1,
+                    Length::mark(abs($each[$i])), $each[$i] > 0 ? 'before' : 'behind', $i + 1,
                 ));
             }
         }
@@ -143,6 +146,24 @@ final readonly class BandLine
         }
 
         return new self($stretches, $walls, $starts, $closed);
+    }
+
+    /**
+     * Along the inner faces of the walls of a closed outline.
+     *
+     * @throws Refusal when there is no such line
+     */
+    public static function inside(Design $design, Layered $layer): self
+    {
+        $outline = $design->outline((string) $layer->outline());
+        $walls = $design->wallsOf($outline->id);
+        $curves = self::before(
+            array_map(static fn (Wall $w): Curve => $w->face(), $walls),
+            array_map(static fn (Wall $w): float => -$w->thickness, $walls),
+            $outline->closed,
+        );
+
+        return self::made($curves, array_map(static fn (Wall $w): string => $w->id, $walls), $outline->closed);
     }
 
     /** @return list<float> distances of its corners from its start; of a closed one also the one it begins at */

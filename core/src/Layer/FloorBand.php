@@ -32,6 +32,8 @@ final readonly class FloorBand implements Layered
      * @param  float|null  $depth  from its outer edge inward, mm; null for a whole slab
      * @param  Law  $out  how far outward of its line its outer edge lies, over the storeys, mm
      * @param  float  $edgeSize  of a chamfer or a rounding, mm
+     * @param  bool  $inner  whether it follows the inner faces of the outline's walls; else their outer ones
+     * @param  list<OwnLine>  $holes  openings in a whole slab
      * @param  list<array{float, float}>  $profile  of a drawn edge, from its top down: inward and down, as shares of its height
      */
     private function __construct(
@@ -50,6 +52,8 @@ final readonly class FloorBand implements Layered
         public float $edgeSize,
         public array $profile,
         public ?string $finish,
+        public bool $inner,
+        public array $holes,
     ) {
     }
 
@@ -75,6 +79,12 @@ final readonly class FloorBand implements Layered
             throw Refusal::because('floor-band.open', 'A whole slab needs a line that closes: say how deep it is.',
                 details: ['field' => 'depth']);
         }
+        $inner = $outline !== null && $f->bool('inner', false);
+        $holes = array_map(OwnLine::from(...), $f->has('holes') ? $f->list('holes') : []);
+        if ($holes !== [] && $depth !== null) {
+            throw Refusal::because('floor-band.holes', 'Openings are cut in whole slabs: make it one, or take them out of it first.',
+                details: ['field' => 'depth']);
+        }
         $out = $f->has('out') ? $f->all()['out'] : 0.0;
 
         return new self(
@@ -83,7 +93,7 @@ final readonly class FloorBand implements Layered
             is_array($out) && ! array_is_list($out) ? Law::from($f->fields('out'), Driven::Length)
                 : Law::constant($f->has('out') ? $f->length('out') : 0.0),
             $edge, $size, $edge === FloorEdge::Drawn ? self::profile($f, $depth === null ? INF : $depth / $height) : [],
-            $f->stringOrNull('finish'),
+            $f->stringOrNull('finish'), $inner, $holes,
         );
     }
 
@@ -168,7 +178,8 @@ final readonly class FloorBand implements Layered
             'id' => $this->id, 'name' => $this->name, 'position' => $this->position, 'outline' => $this->outline,
             'line' => $this->line?->toArray(), 'storey' => $this->storey, 'top' => $this->top, 'level' => $this->level,
             'height' => $this->height, 'depth' => $this->depth, 'out' => $this->out->toArray(), 'edge' => $this->edge->value,
-            'edgeSize' => $this->edgeSize, 'profile' => $this->profile, 'finish' => $this->finish,
+            'edgeSize' => $this->edgeSize, 'profile' => $this->profile, 'finish' => $this->finish, 'inner' => $this->inner,
+            'holes' => array_map(static fn (OwnLine $h): array => $h->toArray(), $this->holes),
         ];
     }
 }

@@ -7,13 +7,17 @@ namespace Isleward\Core\Layer;
 use Isleward\Core\Building\Bodies;
 use Isleward\Core\Building\Body;
 use Isleward\Core\Design\Design;
+use Isleward\Core\Geometry\Contour;
 use Isleward\Core\Geometry\Curve;
+use Isleward\Core\Geometry\Region;
 use Isleward\Core\Measure\Length;
 use Isleward\Core\Measure\Refusal;
 
 /** The floor bands of a design as they stand, each worked out when it is first asked for. */
 final class FloorBands
 {
+    private const SAGITTA = 0.5;
+
     /** @var array<string, list<FloorRow>|Refusal> */
     private array $found = [];
 
@@ -84,6 +88,20 @@ final class FloorBands
         ), is_string(...))));
     }
 
+    /** Whether a whole slab that follows an outline is its floor at a storey. */
+    public function isFloorOf(string $outline, string $storey): bool
+    {
+        foreach ($this->all() as $band) {
+            foreach ($band->depth === null && $band->outline === $outline ? $this->find($band) : [] as $row) {
+                if ($row->storey === $storey) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
+    }
+
     /** The wall that it is told and modelled with. */
     public function home(FloorBand $band): ?string
     {
@@ -141,6 +159,34 @@ final class FloorBands
         return $this->found[$band->id];
     }
 
+    /** @throws Refusal when an opening reaches past its edge, or into another */
+    private function requireWithin(FloorBand $band, BandLine $line, float $out): void
+    {
+        if ($band->holes === []) {
+            return;
+        }
+        $left = Region::polygon(self::ring($line->offset($out - $band->edgeDepth())));
+        foreach ($band->holes as $i => $hole) {
+            $asked = Region::polygon(self::ring($hole->curves()));
+            $past = $asked->difference($left)->area();
+            if ($past > 1.0) {
+                throw Refusal::because('floor-band.hole_past', sprintf(
+                    'Opening %d of %s reaches past its edge, or into another opening, by %.3F m².', $i + 1, $band->name, $past / 1e6,
+                ), [$band->id], ['field' => 'holes']);
+            }
+            $left = $left->difference($asked);
+        }
+    }
+
+    /**
+     * @param  list<Curve>  $curves
+     * @return list<float>
+     */
+    private static function ring(array $curves): array
+    {
+        return Contour::of($curves === [] ? throw new \LogicException('It has sides.') : $curves)->ring(self::SAGITTA);
+    }
+
     /** @return list<FloorRow> */
     private function rows(FloorBand $band): array
     {
@@ -152,7 +198,7 @@ final class FloorBands
                 $band->name, $storeys->get($band->storey)->name, $storeys->get($band->top)->name,
             ), [$band->id]);
         }
-        $line = BandLine::along($this->design, $band, [], $band->line, 0.0);
+        $line = $band->inner ? BandLine::inside($this->design, $band) : BandLine::along($this->design, $band, [], $band->line, 0.0);
         if ($band->depth === null && ! $line->closed) {
             throw Refusal::because('floor-band.open', sprintf(
                 '%s follows a line that does not close, so it cannot be a whole slab: say how deep it is.', $band->name,
@@ -167,6 +213,7 @@ final class FloorBands
             if (abs($out) > 50000.0) {
                 throw Refusal::because('floor-band.out', sprintf('At %s it would lie %s off its line.', $storey->name, Length::mark($out)));
             }
+            $this->requireWithin($band, $line, $out);
             $rows[] = new FloorRow($band, $line, $n, $storey->id, $storeys->floor($storey->id) + $band->level, $out, $edge);
         }
 

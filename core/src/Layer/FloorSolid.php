@@ -41,7 +41,8 @@ final readonly class FloorSolid implements Solid
     {
         $outer = $this->line->offset($this->out);
         if ($this->band->depth === null) {
-            return abs(Contour::of($outer === [] ? throw new \LogicException('A line has stretches.') : $outer)->area());
+            return abs(Contour::of($outer === [] ? throw new \LogicException('A line has stretches.') : $outer)->area())
+                - array_sum(array_map(static fn (Contour $h): float => abs($h->area()), $this->holes()));
         }
         $middle = $this->line->offset($this->out - $this->band->depth / 2);
 
@@ -92,6 +93,17 @@ final readonly class FloorSolid implements Solid
         return $section->area() < 0 ? $section->reversed() : $section;
     }
 
+    /** @return list<Contour> its openings, clockwise */
+    private function holes(): array
+    {
+        return array_map(static function (OwnLine $hole): Contour {
+            $curves = $hole->curves();
+            $contour = Contour::of($curves === [] ? throw new \LogicException('An opening has sides.') : $curves);
+
+            return $contour->area() > 0 ? $contour->reversed() : $contour;
+        }, $this->band->holes);
+    }
+
     private function inner(): ?Solid
     {
         if ($this->band->depth !== null) {
@@ -100,7 +112,9 @@ final readonly class FloorSolid implements Solid
         $edge = $this->line->offset($this->out - $this->band->edgeDepth());
         $contour = Contour::of($edge === [] ? throw new \LogicException('A line has stretches.') : $edge);
 
-        return new Prism(new Profile($contour->area() < 0 ? $contour->reversed() : $contour), -$this->band->height, $this->band->height);
+        return new Prism(
+            new Profile($contour->area() < 0 ? $contour->reversed() : $contour, $this->holes()), -$this->band->height, $this->band->height,
+        );
     }
 
     /**

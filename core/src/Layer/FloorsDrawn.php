@@ -26,6 +26,9 @@ final class FloorsDrawn implements Contributor
     {
         $shapes = [];
         foreach (FloorBands::in($design)->before($body->host->id()) as [$row, $i]) {
+            if ($row->band->inner) {
+                continue; // its walls stand before it
+            }
             [$x0, $y0, $x1, $y1] = self::box($body->surface, $row, $i);
             $shapes[] = Shape::area(Layer::Floor, [[$x0, $y0, $x1, $y0, $x1, $y1, $x0, $y1]]);
             foreach (self::arrises($row) as $level) {
@@ -71,20 +74,41 @@ final class FloorsDrawn implements Contributor
                 continue;
             }
             $inner = $row->band->depth === null ? [] : [$row->line->offset($row->out - $row->band->depth)[$i]];
-            foreach ([$row->edge[$i], ...$inner] as $curve) {
+            foreach ($row->band->inner ? [] : [$row->edge[$i], ...$inner] as $curve) {
                 $drawn[$row->band->id][] = Shape::line(Layer::Floor, [$curve->x0, $curve->y0, ...$curve->chords(self::SAGITTA)]);
+            }
+            foreach ($i === 0 ? $row->band->holes : [] as $hole) {
+                $drawn[$row->band->id] = [...$drawn[$row->band->id] ?? [], ...self::hole($hole)];
             }
         }
 
         return $drawn;
     }
 
-    public function section(SectionCut $cut): array
+    /** @return list<Shape> an opening in a slab: its outline, and where it has four corners what crosses it */
+    private static function hole(OwnLine $hole): array
     {
         $shapes = [];
+        foreach ($hole->curves() as $curve) {
+            $shapes[] = Shape::line(Layer::Floor, [$curve->x0, $curve->y0, ...$curve->chords(self::SAGITTA)]);
+        }
+        foreach (count($hole->points) === 4 ? [[0, 2], [1, 3]] : [] as [$a, $b]) {
+            [[$ax, $ay], [$bx, $by]] = [$hole->points[$a], $hole->points[$b]];
+            $shapes[] = Shape::line(Layer::Floor, [$ax, $ay, $bx, $by], true);
+        }
+
+        return $shapes;
+    }
+
+    public function section(SectionCut $cut): array
+    {
+        $shapes = self::slabs($cut);
         $near = $cut->view->at(($cut->s0 + $cut->s1) / 2);
         foreach (FloorBands::in($cut->design)->before($cut->body->host->id()) as [$row, $i]) {
             $band = $row->band;
+            if ($band->depth === null && $band->edge === FloorEdge::Square) {
+                continue; // it is all of the slab
+            }
             $depth = $band->depth ?? $band->edgeDepth();
             $ring = $band->section($depth)->ring(self::SAGITTA);
             $points = [];
@@ -96,6 +120,30 @@ final class FloorsDrawn implements Contributor
                 array_push($points, $cut->view->s($at), $row->top + $ring[$k + 1]);
             }
             $shapes[] = Shape::area(Layer::Cut, [$points]);
+        }
+
+        return $shapes;
+    }
+
+    /**
+     * Whole slabs where they are cut, each with the first wall that the line runs through: behind their edges, but for their openings.
+     *
+     * @return list<Shape>
+     */
+    private static function slabs(SectionCut $cut): array
+    {
+        $shapes = [];
+        $bands = FloorBands::in($cut->design);
+        foreach ($bands->all() as $band) {
+            $walls = $band->outline === null ? array_keys($cut->design->walls) : $bands->wallsOf($band);
+            foreach ($band->depth === null && $cut->isFirstOf($walls) ? $bands->find($band) : [] as $row) {
+                $edge = $band->edge === FloorEdge::Square ? 0.0 : $band->edgeDepth();
+                foreach ($cut->view->spans($row->line->offset($row->out - $edge), array_map(
+                    static fn (OwnLine $h): array => $h->curves(), $band->holes,
+                )) as [$s0, $s1]) {
+                    $shapes[] = Shape::area(Layer::Cut, [[$s0, $row->foot(), $s1, $row->foot(), $s1, $row->top, $s0, $row->top]]);
+                }
+            }
         }
 
         return $shapes;
@@ -121,7 +169,7 @@ final class FloorsDrawn implements Contributor
         $shapes = [];
         foreach (FloorBands::in($face->design)->before($face->body->host->id()) as [$row, $i]) {
             [$u0, , $u1] = self::box($face->body->surface, $row, $i);
-            if ($u1 < $face->from || $u0 > $face->to) {
+            if ($row->band->inner || $u1 < $face->from || $u0 > $face->to) {
                 continue;
             }
             [$a, $b] = [$face->view->s($row->edge[$i]->start()), $face->view->s($row->edge[$i]->end())];

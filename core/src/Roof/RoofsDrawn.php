@@ -124,7 +124,7 @@ final class RoofsDrawn implements Contributor
         $shapes = [];
         $roofs = Roofs::in($cut->design);
         foreach ($roofs->all() as $roof) {
-            $shape = self::isFirstCut($cut, $roofs->wallsOf($roof)) ? $roofs->find($roof) : null;
+            $shape = $cut->isFirstOf($roofs->wallsOf($roof)) ? $roofs->find($roof) : null;
             $whole = Region::empty();
             foreach ($shape?->slopes() ?? [] as $side) {
                 foreach (self::spans($cut->view, $side) as [[$s0, $z0], [$s1, $z1]]) {
@@ -136,34 +136,6 @@ final class RoofsDrawn implements Contributor
         }
 
         return $shapes;
-    }
-
-    /**
-     * Whether the wall that is cut is the first of some that the line runs through: a roof is drawn with that one.
-     *
-     * @param  list<string>  $walls
-     */
-    private static function isFirstCut(SectionCut $cut, array $walls): bool
-    {
-        if (! in_array($cut->body->host->id(), $walls, true)) {
-            return false;
-        }
-        foreach ($walls as $id) {
-            if ($id === $cut->body->host->id()) {
-                return true;
-            }
-            $face = $cut->design->wall($id)->face();
-            [$before, $after] = [$cut->view->away($face->start()), $cut->view->away($face->end())];
-            if ($before > 0.0 !== $after > 0.0) {
-                $share = $before / ($before - $after);
-                $at = $cut->view->s($face->start()) * (1 - $share) + $cut->view->s($face->end()) * $share;
-                if ($at > 0.0 && $at < $cut->view->length) {
-                    return false;
-                }
-            }
-        }
-
-        return true;
     }
 
     /** @return list<array{array{float, float}, array{float, float}}> where a line runs under a face: place along it and level */

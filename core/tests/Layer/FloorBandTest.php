@@ -6,12 +6,17 @@ namespace Isleward\Core\Tests\Layer;
 
 use Isleward\Core\Building\Bodies;
 use Isleward\Core\Building\Frontages;
+use Isleward\Core\Design\SectionLine;
 use Isleward\Core\Drawing\Elevation;
 use Isleward\Core\Drawing\Layer;
+use Isleward\Core\Drawing\Plan;
+use Isleward\Core\Drawing\Section;
 use Isleward\Core\Drawing\Shape;
+use Isleward\Core\Geometry\Region;
 use Isleward\Core\Layer\FloorBands;
 use Isleward\Core\Layer\FloorRow;
 use Isleward\Core\Layer\FloorSchedule;
+use Isleward\Core\Measure\Fields;
 use Isleward\Core\Measure\Length;
 use Isleward\Core\Measure\Refusal;
 use Isleward\Core\Measure\Units;
@@ -164,5 +169,78 @@ final class FloorBandTest extends TestCase
         yield 'a drawn edge that turns back' => [
             ['edge' => 'drawn', 'profile' => [[0, 0], [0, 0.5], [0.1, 0.4], [0, 1]]], 'Point 3 of the drawn edge does not go on',
         ];
+    }
+
+    /** Within walls of 300 and one of 500: 12 000 − 600 by 8 000 − 300 − 500; a stair of 1 200 × 3 000 is taken out of each. */
+    public function test_storey_slabs_reach_the_inner_faces_and_have_openings(): void
+    {
+        $this->house->do('wall.change', ['walls' => [$this->house->wall(0)->id], 'thickness' => 500]);
+        $rows = $this->stood(['depth' => null, 'inner' => true, 'height' => 250, 'top' => $this->house->storey(4)]);
+        self::assertCount(5, $rows);
+        self::assertEqualsWithDelta(11400 * 7200.0, $rows[2]->solid()->area(), 1e-3);
+        self::assertSame('Slab 1', $rows[0]->band->name);
+        $this->house->do('floor-band.change', ['id' => $rows[0]->band->id, 'hole' => [
+            'points' => [[2000, 2000], [3200, 2000], [3200, 5000], [2000, 5000]],
+        ]]);
+        $band = FloorBands::band($this->house->design, $rows[0]->band->id);
+        $row = FloorBands::in($this->house->design)->of($band)[1];
+        self::assertEqualsWithDelta(11400 * 7200.0 - 1200 * 3000, $row->solid()->area(), 1e-3);
+        self::assertEqualsWithDelta((11400 * 7200.0 - 1200 * 3000) * 250, $row->solid()->volume(), 1.0);
+        self::assertEqualsWithDelta($row->solid()->volume(), $row->solid()->mesh(1.0)->volume(), 1e4);
+        $this->house->do('floor-band.change', ['id' => $band->id, 'withoutHole' => 0]);
+        self::assertSame([], FloorBands::band($this->house->design, $band->id)->holes);
+    }
+
+    /** A section through the stair: slabs in place of the floors that are drawn where there are none, in two pieces. */
+    public function test_sections_take_slabs_in_place_of_drawn_floors(): void
+    {
+        $cut = function (): array {
+            $line = SectionLine::from(new Fields([
+                'id' => '', 'name' => 'A', 'fromX' => 2600, 'fromY' => -1000, 'toX' => 2600, 'toY' => 9000,
+            ]));
+            $spans = [];
+            foreach (Section::of($this->house->design, Bodies::of($this->house->design), $line)[0]->shapes as $shape) {
+                [$x0, $y0, $x1, $y1] = $shape->kind === 'area' ? Region::fromRings($shape->rings)->bounds() ?? [] : [0.0, 0.0, 0.0, 0.0];
+                if ($shape->layer === Layer::Cut && abs($y1 - 3600) < 1.0 && $y1 - $y0 < 1000) {
+                    $spans[] = [round($x0), round($x1), round($y1 - $y0)];
+                }
+            }
+            sort($spans);
+
+            return $spans;
+        };
+        $drawn = $this->house->design->settings->slab;
+        self::assertSame([[1300.0, 8700.0, $drawn]], $cut(), 'a floor, as nothing else is said');
+        $id = $this->stood(['depth' => null, 'inner' => true, 'height' => 180, 'top' => $this->house->storey(4)])[0]->band->id;
+        self::assertSame([[1300.0, 8700.0, 180.0]], $cut());
+        $this->house->do('floor-band.change', ['id' => $id, 'hole' => [
+            'rectangle' => ['x' => 2000, 'y' => 2000, 'width' => 1200, 'depth' => 3000],
+        ]]);
+        self::assertSame([[1300.0, 3000.0, 180.0], [6000.0, 8700.0, 180.0]], $cut());
+        $plan = Plan::of($this->house->design, Bodies::of($this->house->design), $this->house->storey(1))[1];
+        self::assertCount(4 + 2, $plan[$id], 'the opening and what crosses it; its edges are behind the walls');
+    }
+
+    public function test_an_opening_past_its_edge_is_refused_with_the_figure(): void
+    {
+        $id = $this->stood(['depth' => null, 'inner' => true])[0]->band->id;
+        $refused = function (array $args) use ($id): string {
+            try {
+                $this->house->do('floor-band.change', ['id' => $id, ...$args]);
+            } catch (Refusal $why) {
+                return $why->getMessage();
+            }
+            self::fail('It was not refused.');
+        };
+        // 1 000 × 500 of it lie under the wall, and a rim of 1 stays round a slab
+        self::assertStringContainsString('by 0.501 m²', $refused(['hole' => [
+            'rectangle' => ['x' => 2000, 'y' => -200, 'width' => 1000, 'depth' => 1500],
+        ]]));
+        $this->house->do('floor-band.change', ['id' => $id, 'hole' => ['circle' => ['x' => 5000, 'y' => 4000, 'radius' => 800]]]);
+        self::assertStringContainsString('into another opening', $refused(['hole' => [
+            'rectangle' => ['x' => 5000, 'y' => 4000, 'width' => 1000, 'depth' => 1500],
+        ]]));
+        self::assertStringContainsString('make it one', $refused(['depth' => 600]));
+        self::assertStringContainsString('no opening 4', $refused(['withoutHole' => 3]));
     }
 }

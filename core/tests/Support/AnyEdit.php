@@ -357,6 +357,8 @@ final class AnyEdit
             'floor-band.change' => ['id' => $floor] + $pick([
                 ['height' => mt_rand(100, 400), 'level' => mt_rand(-100, 100) / 7], ['out' => $law()], ['depth' => $pick([null, 300, 500])],
                 ['edge' => $pick(['square', 'chamfered', 'rounded']), 'edgeSize' => mt_rand(10, 60)],
+                ['inner' => (bool) mt_rand(0, 1)], ['withoutHole' => mt_rand(0, 2)],
+                ['hole' => ['rectangle' => ['x' => mt_rand(500, 6000), 'y' => mt_rand(500, 4000), 'width' => 900, 'depth' => 1200]]],
             ]),
             'floor-band.remove' => ['ids' => [$floor]],
             'roof.add' => ['outline' => $design->walls[$wall]->outline ?? 'ou-none', 'storey' => $storey, 'pitch' => mt_rand(5, 60)],

@@ -1968,6 +1968,16 @@ export interface components {
             edge: "square" | "chamfered" | "rounded" | "drawn";
             edgeSize: number;
             profile: number[][];
+            /** @description Whether it follows the inner faces of the walls */
+            inner: boolean;
+            holes: {
+                /** @description mm² */
+                area: number;
+                /** @description Along x */
+                width: number;
+                /** @description Along y */
+                depth: number;
+            }[];
             finish: string | null;
             /** @description Why it cannot stand */
             why: string | null;
@@ -3697,6 +3707,64 @@ export interface components {
             edge?: "square" | "chamfered" | "rounded" | "drawn";
             /** @description mm, or a text in people’s units */
             edgeSize?: number | string;
+            /** @description it follows the inner faces of the walls */
+            inner?: boolean;
+            hole?: {
+                points?: ((number | string)[] | {
+                    /** @description mm, or a text in people’s units */
+                    x?: number | string;
+                    /** @description mm, or a text in people’s units */
+                    y?: number | string;
+                    through?: (number | string)[];
+                    tangent?: boolean;
+                    /** @description mm, or a text in people’s units */
+                    rise?: number | string;
+                    /** @description mm, or a text in people’s units */
+                    radius?: number | string;
+                    /** @description degrees */
+                    angle?: number;
+                    /** @description mm, or a text in people’s units */
+                    length?: number | string;
+                    /** @description the longer way round */
+                    major?: boolean;
+                })[];
+                closing?: {
+                    /** @description mm, or a text in people’s units */
+                    rise?: number | string;
+                    /** @description mm, or a text in people’s units */
+                    radius?: number | string;
+                    /** @description degrees */
+                    angle?: number;
+                    /** @description mm, or a text in people’s units */
+                    length?: number | string;
+                    /** @description the longer way round */
+                    major?: boolean;
+                    through?: (number | string)[];
+                    tangent?: boolean;
+                };
+                rectangle?: {
+                    /** @description mm, or a text in people’s units */
+                    x?: number | string;
+                    /** @description mm, or a text in people’s units */
+                    y?: number | string;
+                    /** @description mm, or a text in people’s units */
+                    width: number | string;
+                    /** @description mm, or a text in people’s units */
+                    depth: number | string;
+                    /** @description mm, or a text in people’s units */
+                    radius?: number | string;
+                };
+                circle?: {
+                    /** @description mm, or a text in people’s units */
+                    x?: number | string;
+                    /** @description mm, or a text in people’s units */
+                    y?: number | string;
+                    /** @description mm, or a text in people’s units */
+                    radius: number | string;
+                };
+            };
+            /** @description number of the opening in the slab that closes, from 0 */
+            withoutHole?: number | string;
             /** @description of a drawn edge: inward and down, as shares of its height */
             profile?: number[][];
             finish?: string | null;
@@ -3773,6 +3841,64 @@ export interface components {
             edge?: "square" | "chamfered" | "rounded" | "drawn";
             /** @description mm, or a text in people’s units */
             edgeSize?: number | string;
+            /** @description it follows the inner faces of the walls */
+            inner?: boolean;
+            hole?: {
+                points?: ((number | string)[] | {
+                    /** @description mm, or a text in people’s units */
+                    x?: number | string;
+                    /** @description mm, or a text in people’s units */
+                    y?: number | string;
+                    through?: (number | string)[];
+                    tangent?: boolean;
+                    /** @description mm, or a text in people’s units */
+                    rise?: number | string;
+                    /** @description mm, or a text in people’s units */
+                    radius?: number | string;
+                    /** @description degrees */
+                    angle?: number;
+                    /** @description mm, or a text in people’s units */
+                    length?: number | string;
+                    /** @description the longer way round */
+                    major?: boolean;
+                })[];
+                closing?: {
+                    /** @description mm, or a text in people’s units */
+                    rise?: number | string;
+                    /** @description mm, or a text in people’s units */
+                    radius?: number | string;
+                    /** @description degrees */
+                    angle?: number;
+                    /** @description mm, or a text in people’s units */
+                    length?: number | string;
+                    /** @description the longer way round */
+                    major?: boolean;
+                    through?: (number | string)[];
+                    tangent?: boolean;
+                };
+                rectangle?: {
+                    /** @description mm, or a text in people’s units */
+                    x?: number | string;
+                    /** @description mm, or a text in people’s units */
+                    y?: number | string;
+                    /** @description mm, or a text in people’s units */
+                    width: number | string;
+                    /** @description mm, or a text in people’s units */
+                    depth: number | string;
+                    /** @description mm, or a text in people’s units */
+                    radius?: number | string;
+                };
+                circle?: {
+                    /** @description mm, or a text in people’s units */
+                    x?: number | string;
+                    /** @description mm, or a text in people’s units */
+                    y?: number | string;
+                    /** @description mm, or a text in people’s units */
+                    radius: number | string;
+                };
+            };
+            /** @description number of the opening in the slab that closes, from 0 */
+            withoutHole?: number | string;
             /** @description of a drawn edge: inward and down, as shares of its height */
             profile?: number[][];
             finish?: string | null;

@@ -15,6 +15,10 @@ export function BandsBefore({ wall }: { wall: Wall }) {
     const screens = data.project.screens.filter((s) => s.before.includes(wall.id));
     const within = data.project.storeys.filter((s) => s.floor >= wall.foot - 1 && s.ceiling <= wall.head + 1);
     const storey = within.find((s) => s.id === active) ?? within[0] ?? data.storeys.get(wall.base);
+    const slabbed = data.project.floorBands.some((b) => b.outline === outline?.id && b.depth === null);
+    const through = data.project.storeys.filter((s) =>
+        data.project.walls.some((w) => w.outline === wall.outline && s.floor >= w.foot - 1 && s.floor < w.head - 1),
+    );
     const many = data.project.walls.filter((w) => w.outline === wall.outline).length > 1;
     if (!storey || !outline || (bands.length + floors.length + screens.length === 0 && !data.mayEdit)) return null;
     const usual = {
@@ -105,6 +109,26 @@ export function BandsBefore({ wall }: { wall: Wall }) {
                     >
                         Floor bands {outline.closed ? 'round' : 'along'} {outline.name}
                     </Button>
+                    {outline.closed && !outline.inner && !slabbed && (
+                        <Button
+                            small
+                            onClick={() =>
+                                void data
+                                    .edit('floor-band.add', {
+                                        outline: outline.id,
+                                        name: `Slabs of ${outline.name}`.slice(0, 80),
+                                        storey: through[0]?.id ?? storey.id,
+                                        top: through.at(-1)?.id ?? storey.id,
+                                        depth: null,
+                                        inner: true,
+                                        height: data.length(data.project.settings.slab),
+                                    })
+                                    .then((done) => done && useDesk.getState().choose(done.chosen))
+                            }
+                        >
+                            Storey slabs in {outline.name}
+                        </Button>
+                    )}
                     {outline.closed && !outline.inner && !data.project.roofs.some((r) => r.outline === outline.id) && (
                         <Button
                             small

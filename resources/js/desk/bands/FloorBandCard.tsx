@@ -1,8 +1,11 @@
 import type { EditArgs, FloorBand, Law } from '../../api/client';
+import { formatArea } from '../../measure/format';
+import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { Figure } from '../card/Figure';
 import { Facts, Heading, Sentence, useAsk, useSend } from '../card/parts';
 import { useData } from '../data';
+import { startHole } from '../plan/outlining';
 import { BandFoot, FinishChoice, ProfileFigure } from './shared';
 import { LawFigures, lawKinds } from './LawSentence';
 
@@ -76,7 +79,25 @@ export function FloorBandCard({ band }: { band: FloorBand }) {
                 <Figure label="Height" shown={data.length(band.height)} disabled={fixed} onSend={typed('height')} /> high, its top{' '}
                 <Figure label="Top" shown={data.length(band.level)} disabled={fixed} onSend={typed('level')} /> over the floor,{' '}
                 {band.depth === null ? (
-                    'a whole slab'
+                    <>
+                        a whole slab
+                        {outline && (
+                            <>
+                                {' '}
+                                to the{' '}
+                                <Choice
+                                    label="Faces it reaches"
+                                    value={band.inner ? 'inner' : 'outer'}
+                                    options={[
+                                        { value: 'inner', label: 'inner faces' },
+                                        { value: 'outer', label: 'outer faces' },
+                                    ]}
+                                    disabled={fixed}
+                                    onChange={(to) => choose({ inner: to === 'inner' })}
+                                />
+                            </>
+                        )}
+                    </>
                 ) : (
                     <>
                         <Figure label="Depth" shown={data.length(band.depth)} disabled={fixed} onSend={typed('depth')} /> deep
@@ -142,6 +163,7 @@ export function FloorBandCard({ band }: { band: FloorBand }) {
                 )}
                 , finished in <FinishChoice finish={band.finish} onChange={(finish) => choose({ finish })} />.
             </Sentence>
+            {band.depth === null && <Holes band={band} />}
             <Facts
                 rows={[
                     ...band.rows.map((r): [string, string] => [
@@ -153,6 +175,42 @@ export function FloorBandCard({ band }: { band: FloorBand }) {
             />
             <BandFoot id={band.id} name={band.name} what="floor band" edit="floor-band.remove" onName={(text) => set({ name: text })} />
         </>
+    );
+}
+
+/** The openings in a slab: how large, closed one by one, and one more drawn in plan. */
+function Holes({ band }: { band: FloorBand }) {
+    const data = useData();
+    const ask = useAsk();
+    const { units } = data.project.settings;
+    return (
+        <div className="mt-3 border-t border-hairline pt-2">
+            <p className="text-quiet">{band.holes.length === 0 ? 'No openings in it.' : 'Openings in it, through every storey'}</p>
+            {band.holes.map((hole, i) => (
+                <p key={i} className="flex min-h-7 items-center gap-2">
+                    <span className="grow">
+                        {i + 1}: {data.length(hole.width)} × {data.length(hole.depth)}
+                    </span>
+                    <span className="text-quiet">{formatArea(hole.area, units)}</span>
+                    {data.mayEdit && (
+                        <button
+                            type="button"
+                            className="px-1 text-quiet hover:text-buoy"
+                            aria-label={`Close opening ${i + 1}`}
+                            title="Close this opening"
+                            onClick={() => void ask('floor-band.change', { id: band.id, withoutHole: i })}
+                        >
+                            ×
+                        </button>
+                    )}
+                </p>
+            ))}
+            {data.mayEdit && (
+                <Button small onClick={() => startHole(data, band.id, band.storey)}>
+                    Draw an opening
+                </Button>
+            )}
+        </div>
     );
 }
 

@@ -8,7 +8,7 @@ import { StartShape } from './StartShape';
 /** What the walls of the outline being drawn will be, and the ways to end it. */
 export function OutlineBar() {
     const data = useData();
-    const { thickness, base, top, inner, line, grid, band } = useOutlining();
+    const { thickness, base, top, inner, line, grid, band, slab } = useOutlining();
     const outline = useDesk(outlineOf);
     if (!outline) return null;
     const storeys = data.project.storeys.map((s) => ({ value: s.id, label: s.name }));
@@ -16,9 +16,9 @@ export function OutlineBar() {
     return (
         <div className="absolute top-2 right-3 left-3 flex flex-wrap items-center gap-x-3 gap-y-1 rounded-md border border-hairline bg-paper px-3 py-2">
             <span className="font-semibold">
-                {band ? 'Line of a band of fins' : grid ? 'New run' : inner ? 'Inner walls' : 'New outline'}
+                {slab ? 'Opening in a slab' : band ? 'Line of a band of fins' : grid ? 'New run' : inner ? 'Inner walls' : 'New outline'}
             </span>
-            {band ? (
+            {slab ? null : band ? (
                 <span>
                     standing on{' '}
                     <Choice label="Storey" value={base ?? ''} options={storeys} onChange={(v) => useOutlining.setState({ base: v })} />; its
@@ -91,20 +91,22 @@ export function OutlineBar() {
             {sides === 0 && !inner && <StartShape />}
             <Button
                 small
-                look={inner || grid || band ? 'outline' : 'main'}
+                look={(inner || grid || band) && !slab ? 'outline' : 'main'}
                 disabled={sides < (outline.corners.some((c) => c.rise) ? 2 : 3)}
                 onClick={() => void finishOutline(data, true)}
             >
-                {band ? 'Close and stand them' : 'Close and build'}
+                {slab ? 'Close and cut' : band ? 'Close and stand them' : 'Close and build'}
             </Button>
-            <Button
-                small
-                look={inner || grid || band ? 'main' : 'outline'}
-                disabled={sides < 2}
-                onClick={() => void finishOutline(data, false)}
-            >
-                {band ? 'Stand them' : inner || grid ? 'Build' : 'Build open'}
-            </Button>
+            {!slab && (
+                <Button
+                    small
+                    look={inner || grid || band ? 'main' : 'outline'}
+                    disabled={sides < 2}
+                    onClick={() => void finishOutline(data, false)}
+                >
+                    {band ? 'Stand them' : inner || grid ? 'Build' : 'Build open'}
+                </Button>
+            )}
             <Button small look="plain" onClick={() => useDesk.getState().leave()}>
                 Cancel
             </Button>

@@ -24,6 +24,8 @@ export const useOutlining = create<{
     grid: string | null;
     /** what is drawn is the line of a band of fins */
     band: boolean;
+    /** the slab that what is drawn is an opening in */
+    slab: string | null;
     next: { x: number; y: number; caught: string | null; closes?: boolean } | null;
 }>(() => ({
     thickness: '300',
@@ -33,6 +35,7 @@ export const useOutlining = create<{
     line: 'centre',
     grid: null,
     band: false,
+    slab: null,
     next: null,
 }));
 
@@ -61,6 +64,7 @@ export function startOutline(data: Data, inner = false, grid: string | null = nu
         line: 'centre',
         grid,
         band,
+        slab: null,
         next: null,
     });
     if (inner) useDesk.setState({ storey: active.id });
@@ -71,6 +75,13 @@ export function startOutline(data: Data, inner = false, grid: string | null = nu
         side: s.main === 'plan' ? s.side : 'elevation',
     }));
     window.setTimeout(() => document.querySelector<HTMLElement>('[data-pane=plan]')?.focus({ preventScroll: true }), 50);
+}
+
+/** Starts to draw an opening in a slab, in the plan of the storey it is the floor of. */
+export function startHole(data: Data, slab: string, storey: string): void {
+    useDesk.setState({ storey });
+    startOutline(data, false, null, true);
+    useOutlining.setState({ slab });
 }
 
 /** The stretch drawn last, as a wall would stand there. */
@@ -267,7 +278,8 @@ export async function build(
     data: Data,
     shape: Pick<EditArgs<'outline.draw'>, 'points' | 'closing' | 'closed' | 'rectangle' | 'circle'>,
 ): Promise<boolean> {
-    const { thickness, base, top, inner, line, grid, band } = useOutlining.getState();
+    const { thickness, base, top, inner, line, grid, band, slab } = useOutlining.getState();
+    if (slab !== null) return cutHole(data, slab, shape);
     if (base === null || top === null) return false;
     if (band) return standBand(data, { ...shape, storey: base });
     const outcome = await data.edit('outline.draw', {
@@ -287,6 +299,17 @@ export async function build(
         views: { ...s.views, elevation: null },
     }));
     useDesk.getState().show(grid ? outcome.chosen : 'all');
+    return true;
+}
+
+/** Cuts an opening in a slab; drawn open it is closed. */
+async function cutHole(data: Data, slab: string, shape: Parameters<typeof build>[1]): Promise<boolean> {
+    const { points, closing, rectangle, circle } = shape;
+    const hole = { ...(points && { points }), ...(closing && { closing }), ...(rectangle && { rectangle }), ...(circle && { circle }) };
+    const outcome = await data.edit('floor-band.change', { id: slab, hole });
+    if (!outcome) return false;
+    useDesk.getState().leave();
+    useDesk.getState().choose([slab]);
     return true;
 }
 
