@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Roof;
 
+use Isleward\Core\Building\PlacedOpening;
 use Isleward\Core\Check\Finding;
+use Isleward\Core\Check\LeafSweep;
 use Isleward\Core\Check\Remedy;
 use Isleward\Core\Check\Rule;
 use Isleward\Core\Check\WallInQuestion;
+use Isleward\Core\Geometry\Tolerance;
 use Isleward\Core\Measure\Length;
 
 /** What is doubtful about roofs: those that cannot stand, walls that end short of them or run up through them. */
@@ -26,6 +29,9 @@ final class RoofDoubts implements Rule
         }
         $findings = [...$findings, ...self::left($wall)];
         $sides = $roofs->over($wall->body->host->id());
+        foreach ($sides === [] ? [] : $wall->asked as $placed) {
+            array_push($findings, ...self::struck($wall, $placed, $sides));
+        }
         foreach ($sides as $i => [$shape, $side]) {
             if ($i > 0 && $sides[$i - 1][0] === $shape) {
                 continue; // another chord of an arc
@@ -84,6 +90,42 @@ final class RoofDoubts implements Rule
         }
 
         return $findings;
+    }
+
+    /**
+     * Leaves that strike the underside of eaves before they stand open.
+     *
+     * @param  list<array{RoofShape, RoofSide}>  $sides
+     * @return list<Finding>
+     */
+    private static function struck(WallInQuestion $wall, PlacedOpening $placed, array $sides): array
+    {
+        $worst = null;
+        $surface = $wall->body->surface;
+        foreach (LeafSweep::all($wall, $placed) as $sweep) {
+            foreach ($sides as [$shape, $side]) {
+                $middle = $surface->inPlan($placed->middle());
+                // as far out as its underside comes down to the leaf's head
+                $out = $side->pitch === null ? INF : max(0.0, ($side->levelAt($middle->x, $middle->y) - $sweep->head) / tan($side->pitch));
+                if ($out >= $side->overhang - Tolerance::LENGTH) {
+                    continue;
+                }
+                $ring = [];
+                [$end, $far] = [$wall->body->length, $side->overhang];
+                foreach ([[0.0, $out], [$end, $out], [$end, $far], [0.0, $far]] as [$u, $d]) {
+                    $at = $surface->inPlan($u, -$d);
+                    array_push($ring, $at->x, $at->y);
+                }
+                $angle = $sweep->struckBy($ring);
+                if ($angle !== null && ($worst === null || $angle < $worst[0])) {
+                    $worst = [$angle, $shape->roof->name];
+                }
+            }
+        }
+
+        return $worst === null ? [] : [$wall->finding('roof.swing', $placed, $worst[0], sprintf(
+            'has a leaf that opens to %s° only: then it strikes the eaves of %s', round($worst[0], 1), $worst[1],
+        ), null)];
     }
 
     /** What puts a wall right that ends elsewhere than its roof. */

@@ -258,6 +258,24 @@ final class RoofTest extends TestCase
         )), 1.0);
     }
 
+    /** Doors open outward under eaves that reach 900 out at 45°: 250 under where they spring they are hardly 300 out, less than a leaf. */
+    public function test_a_leaf_that_strikes_the_eaves_is_found(): void
+    {
+        $this->roof(['pitch' => 45, 'overhang' => 900]);
+        $place = fn (int $storey, float $sill): string => $this->house->place([
+            'type' => $this->house->type('D-04')->id, 'left' => 4000, 'sill' => ['from' => 'floor', 'height' => $sill],
+        ], 0, $storey)->id;
+        [$high, $low] = [$place(1, 3000 - 2300 - 250), $place(0, 0)];
+        $found = array_values(array_filter(
+            Findings::of($this->house->design, $this->house->body(0)), static fn (Finding $f): bool => $f->rule === 'roof.swing',
+        ));
+        self::assertCount(1, $found);
+        self::assertSame([$high], $found[0]->elements);
+        self::assertNotContains($low, $found[0]->elements);
+        self::assertGreaterThan(5.0, $found[0]->figure);
+        self::assertLessThan(90.0, $found[0]->figure);
+    }
+
     /** Within its walls: 300 smaller all round, springing at their inner faces; what stands up round it is a parapet. */
     public function test_a_flat_roof_lies_between_its_parapets(): void
     {
