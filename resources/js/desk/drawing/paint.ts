@@ -24,6 +24,7 @@ export function pens(): Record<string, Pen> {
         bar: { fill: colour('frame'), stroke: ink, weight: 0.35 },
         operation: { stroke: colour('quiet'), weight: 0.7 },
         roof: { fill: colour('roof'), stroke: ink, weight: 0.9 },
+        floor: { stroke: ink, weight: 0.7 },
         screen: { fill: colour('screen'), stroke: ink, weight: 0.7 },
         fin: { fill: colour('fin'), stroke: ink, weight: 0.7 },
         swing: { stroke: colour('quiet'), weight: 0.7 },

@@ -87,7 +87,7 @@ export function OutlineBar() {
                     onChange={(kind) => drawAs(kind as StretchKind)}
                 />
             </span>
-            <span className="grow text-xs text-quiet">{hint(outline, inner, grid !== null || band)}</span>
+            <span className="grow text-xs text-quiet">{hint(outline, inner, (grid !== null || band) && !slab)}</span>
             {sides === 0 && !inner && <StartShape />}
             <Button
                 small
