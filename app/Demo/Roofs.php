@@ -33,7 +33,7 @@ final readonly class Roofs
         ($this->run)('floor-band.add', ['name' => 'Ground slab', 'storey' => $this->storeys['Quay']] + $slab);
         ($this->run)('floor-band.add', [
             'name' => 'Floors', 'storey' => $this->storeys['Charts'], 'top' => $this->storeys['Office'],
-            'hole' => ['rectangle' => ['x' => 15600, 'y' => 7000, 'width' => 1900, 'depth' => 3600]],
+            'hole' => ['rectangle' => ['x' => 15600, 'y' => 7700, 'width' => 1900, 'depth' => 3000]],
         ] + $slab);
         $this->flat('Terrace roof', $main, ['level' => -600, 'thick' => 400, 'pitch' => '1.5 %']);
         $this->flat('Watch roof', $watch, ['level' => -450, 'thick' => 250, 'pitch' => '2 %']);

@@ -89,6 +89,12 @@ abstract class ProjectCase extends TestCase
         ];
     }
 
+    /** @return array<string, mixed> as the desk gets it */
+    protected function project(): array
+    {
+        return $this->getJson("/api/projects/{$this->project->id}")->assertOk()->json();
+    }
+
     protected function wall(int $i = 0): string
     {
         $first = Outline::query()->where('project_id', $this->project->id)->orderBy('position')->value('id');

@@ -7,12 +7,6 @@ namespace Tests\Feature;
 /** Roofs by the API: laid, changed, told in drawings, schedules and findings, undone. */
 final class RoofsTest extends ProjectCase
 {
-    /** @return array<string, mixed> */
-    private function project(): array
-    {
-        return $this->getJson("/api/projects/{$this->project->id}")->assertOk()->json();
-    }
-
     public function test_a_roof_is_laid_changed_and_undone(): void
     {
         $project = $this->project();

@@ -19,7 +19,7 @@ final class SlabsTest extends ProjectCase
         self::assertSame([], $slab()['holes']);
         $whole = $slab()['volume'];
         $this->edit('floor-band.change', ['id' => $id, 'hole' => [
-            'points' => [[2000, 2000], [3000, 2000], [3000, '4 m'], [2000, 4000]],
+            'points' => [[2000, 2000], [3000, 2000], [3000, 4000], [2000, 4000]],
         ]])->assertOk();
         self::assertEqualsWithDelta([['area' => 2e6, 'width' => 1000, 'depth' => 2000]], $slab()['holes'], 1e-6);
         // through both storeys
