@@ -191,10 +191,12 @@ function SidePane() {
                 {main !== 'elevation' && shown !== 'elevation' && (
                     <button
                         type="button"
+                        aria-label="Back to the elevation"
+                        title="Back to the elevation, large"
                         className="text-xs whitespace-nowrap text-tide underline"
                         onClick={() => useDesk.getState().enlarge('elevation')}
                     >
-                        Elevation back
+                        Back
                     </button>
                 )}
             </header>
