@@ -32,7 +32,7 @@ return [
         Check\Overlap::class, Check\PastEdge::class, Check\NearCorner::class, Check\AcrossWall::class, Check\AcrossFloor::class,
         Check\SwingStruck::class, Check\SillFromElsewhere::class, Check\FacingIn::class, Check\Floating::class, Check\NameAndSize::class,
         Check\OffLine::class, Check\LintelBearing::class, Check\BowedReveal::class, Check\UnitDoubts::class,
-        CurtainWall\CurtainDoubts::class, Layer\BandDoubts::class, Layer\ScreenDoubts::class,
+        CurtainWall\CurtainDoubts::class, Layer\BandDoubts::class, Layer\ScreenDoubts::class, Layer\SlabDoubts::class,
         Roof\RoofDoubts::class,
     ],
 ];

@@ -6,6 +6,7 @@ namespace Isleward\Core\Tests\Layer;
 
 use Isleward\Core\Building\Bodies;
 use Isleward\Core\Building\Frontages;
+use Isleward\Core\Check\Findings;
 use Isleward\Core\Design\SectionLine;
 use Isleward\Core\Drawing\Elevation;
 use Isleward\Core\Drawing\Layer;
@@ -242,5 +243,28 @@ final class FloorBandTest extends TestCase
         ]]));
         self::assertStringContainsString('make it one', $refused(['depth' => 600]));
         self::assertStringContainsString('no opening 4', $refused(['withoutHole' => 3]));
+    }
+
+    /** A balcony before the wall at y = 0: 1 mm off it is held still, 40 off it floats on every storey that it stands at. */
+    public function test_a_slab_that_no_wall_touches_is_found(): void
+    {
+        $found = function (float $off): array {
+            $id = $this->stood([
+                'rectangle' => ['x' => 3000, 'y' => -1500 - $off, 'width' => 4000, 'depth' => 1500], 'depth' => null,
+                'storey' => $this->house->storey(1), 'top' => $this->house->storey(2),
+            ])[0]->band->id;
+            $findings = [];
+            foreach (Bodies::of($this->house->design) as $body) {
+                foreach (Findings::of($this->house->design, $body) as $finding) {
+                    if ($finding->rule === 'slab.floating' && in_array($id, $finding->elements, true)) {
+                        $findings[] = [$finding->figure, $finding->sentence];
+                    }
+                }
+            }
+
+            return $findings;
+        };
+        self::assertSame([], $found(0.5));
+        self::assertSame([[2.0, 'Slab 2 floats at S1, S2: no wall touches it there.']], $found(40.0));
     }
 }
