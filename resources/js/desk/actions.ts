@@ -3,7 +3,7 @@ import { layersOf } from './bands/placed';
 import { chosenParts, type PartName } from './curtain/parts';
 import { sectionThrough, startSection } from './section/cutting';
 import { startMeasuring } from './measuring';
-import { startOutline } from './plan/outlining';
+import { startOutline, startSlab } from './plan/outlining';
 import { chosenOf } from './screens/placed';
 import { showEverything, toggleHidden, workAlone } from './showing';
 import { hideable, useDesk, type Hideable, type Sheet } from './store';
@@ -111,6 +111,7 @@ export function deskActions(data: Data): Action[] {
               sheet('Tracings under the plan', 'tracings', 'j'),
               { name: 'Draw an outline of walls', run: () => startOutline(data) },
               { name: 'Draw inner walls', run: () => startOutline(data, true) },
+              { name: 'Draw a slab', run: () => startSlab(data) },
               ...(data.project.storeys.length > 0 && data.project.walls.length > 0
                   ? [{ name: 'Draw a line for a band of fins', run: () => startOutline(data, false, null, true) }]
                   : []),

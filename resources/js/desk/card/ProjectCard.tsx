@@ -2,7 +2,7 @@ import { formatArea } from '../../measure/format';
 import { Button } from '../../ui/Button';
 import type { NamedSet } from '../../api/client';
 import { useData } from '../data';
-import { startOutline } from '../plan/outlining';
+import { startOutline, startSlab } from '../plan/outlining';
 import { chooseSet, isThere } from '../curtain/parts';
 import { toggleSet } from '../showing';
 import { layersOf } from '../bands/placed';
@@ -96,6 +96,9 @@ export function ProjectCard() {
                             </Button>
                             <Button small onClick={() => startOutline(data, true)}>
                                 Draw inner walls
+                            </Button>
+                            <Button small onClick={() => startSlab(data)}>
+                                Draw a slab
                             </Button>
                             <Button small onClick={() => useDesk.getState().open('line')}>
                                 Setting-out line <kbd className="font-sans text-[10px] text-quiet">L</kbd>

@@ -13,16 +13,20 @@ export function OutlineBar() {
     if (!outline) return null;
     const storeys = data.project.storeys.map((s) => ({ value: s.id, label: s.name }));
     const sides = outline.corners.length;
+    const heading = () => {
+        if (slab) return slab === 'new' ? 'New slab' : 'Opening in a slab';
+        if (band) return 'Line of a band of fins';
+        if (grid) return 'New run';
+        return inner ? 'Inner walls' : 'New outline';
+    };
     return (
         <div className="absolute top-2 right-3 left-3 flex flex-wrap items-center gap-x-3 gap-y-1 rounded-md border border-hairline bg-paper px-3 py-2">
-            <span className="font-semibold">
-                {slab ? 'Opening in a slab' : band ? 'Line of a band of fins' : grid ? 'New run' : inner ? 'Inner walls' : 'New outline'}
-            </span>
-            {slab ? null : band ? (
+            <span className="font-semibold">{heading()}</span>
+            {slab && slab !== 'new' ? null : band ? (
                 <span>
-                    standing on{' '}
-                    <Choice label="Storey" value={base ?? ''} options={storeys} onChange={(v) => useOutlining.setState({ base: v })} />; its
-                    outside to the right
+                    {slab ? 'the floor of' : 'standing on'}{' '}
+                    <Choice label="Storey" value={base ?? ''} options={storeys} onChange={(v) => useOutlining.setState({ base: v })} />
+                    {!slab && '; its outside to the right'}
                 </span>
             ) : (
                 <span>
@@ -95,7 +99,7 @@ export function OutlineBar() {
                 disabled={sides < (outline.corners.some((c) => c.rise) ? 2 : 3)}
                 onClick={() => void finishOutline(data, true)}
             >
-                {slab ? 'Close and cut' : band ? 'Close and stand them' : 'Close and build'}
+                {slab === 'new' ? 'Close and build' : slab ? 'Close and cut' : band ? 'Close and stand them' : 'Close and build'}
             </Button>
             {!slab && (
                 <Button

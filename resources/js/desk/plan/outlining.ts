@@ -24,7 +24,7 @@ export const useOutlining = create<{
     grid: string | null;
     /** what is drawn is the line of a band of fins */
     band: boolean;
-    /** the slab that what is drawn is an opening in */
+    /** the slab that what is drawn is an opening in; “new” for a slab by itself */
     slab: string | null;
     next: { x: number; y: number; caught: string | null; closes?: boolean } | null;
 }>(() => ({
@@ -82,6 +82,12 @@ export function startHole(data: Data, slab: string, storey: string): void {
     useDesk.setState({ storey });
     startOutline(data, false, null, true);
     useOutlining.setState({ slab });
+}
+
+/** Starts to draw a slab in the plan of the storey that it is the floor of. */
+export function startSlab(data: Data): void {
+    startOutline(data, false, null, true);
+    useOutlining.setState({ slab: 'new' });
 }
 
 /** The stretch drawn last, as a wall would stand there. */
@@ -279,6 +285,7 @@ export async function build(
     shape: Pick<EditArgs<'outline.draw'>, 'points' | 'closing' | 'closed' | 'rectangle' | 'circle'>,
 ): Promise<boolean> {
     const { thickness, base, top, inner, line, grid, band, slab } = useOutlining.getState();
+    if (slab === 'new' && base) return standSlab(data, { ...shape, closed: true, storey: base });
     if (slab !== null) return cutHole(data, slab, shape);
     if (base === null || top === null) return false;
     if (band) return standBand(data, { ...shape, storey: base });
@@ -310,6 +317,15 @@ async function cutHole(data: Data, slab: string, shape: Parameters<typeof build>
     if (!outcome) return false;
     useDesk.getState().leave();
     useDesk.getState().choose([slab]);
+    return true;
+}
+
+/** Makes a slab as thick as the settings say, its top on the floor. */
+async function standSlab(data: Data, args: EditArgs<'floor-band.add'>): Promise<boolean> {
+    const outcome = await data.edit('floor-band.add', { ...args, depth: null, height: data.length(data.project.settings.slab) });
+    if (!outcome) return false;
+    useDesk.getState().leave();
+    useDesk.getState().choose(outcome.chosen);
     return true;
 }
 
