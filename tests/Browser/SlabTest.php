@@ -57,7 +57,7 @@ final class SlabTest extends BrowserCase
         $this->desk->waitForText('New slab');
         $this->draw([[8000, -6000], [11000, -6000], [11000, -4000], [8000, -4000]]);
         $this->desk->button('Close and build')->click();
-        $this->desk->waitUntil(fn (): bool => ($this->slab('Slab 1')['depth'] ?? 0) === null, 'a slab');
+        $this->desk->waitUntil(fn (): bool => $this->slab('Slab 1') !== [], 'a slab');
         $this->desk->waitForText('8 findings');
     }
 }
