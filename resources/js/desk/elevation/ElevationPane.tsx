@@ -143,16 +143,13 @@ export function ElevationPane() {
                 overlay={(view, size) => <ElevationOverlay view={view} size={size} dragged={dragged} />}
                 onHover={hover}
                 onPress={(at) => {
-                    const { mode, sheet, views, chosen } = useDesk.getState();
+                    const { mode, sheet, views } = useDesk.getState();
                     if (mode.is === 'placing' && mode.inHand.grid) {
                         rectangle.current = { x: at.x, y: at.y };
                         return true;
                     }
                     if (mode.is !== 'nothing' || sheet || !data.mayEdit) return false;
                     if (pieceAt(data, face === 'inner', at.x, at.y, views.elevation?.k ?? 1, showing.band)) return false;
-                    // of a screen that is chosen its cut-outs are meant, and not a line near them
-                    const own = chosen.length === 1 ? data.project.screens.find((s) => s.id === chosen[0]) : undefined;
-                    if (own && cutAt(data, own.id, at.x, at.y) !== null) return false;
                     const opening = openingAt(at);
                     const line = opening ? null : lineAt(data.lines.values(), shownIds, at.x, at.y, views.elevation?.k ?? 1);
                     if (line && (line.rule as { from: string }).from !== 'across') {
