@@ -50,10 +50,10 @@ final class ScreenTest extends BrowserCase
         self::assertSame([150, 20], [$this->screen()['gap'], $this->screen()['thick']]);
         self::assertSame([], $this->axe());
         // over the floor of Charts, at 4 200
-        $this->draw('Rectangle', 9000, 4200 + 200, 9800, 4200 + 700);
+        $this->draw('Rectangle', 9000, 4200 + 500, 9800, 4200 + 900);
         $this->desk->waitUntil(fn (): bool => ($this->shape(2)['form'] ?? '') === 'rectangle', 'a rectangle is cut out');
         self::assertEqualsWithDelta(800.0, $this->shape(2)['width'], 60.0);
-        $this->desk->click('elevation', 9400, 4200 + 450);
+        $this->desk->click('elevation', 9400, 4200 + 700);
         $this->desk->waitForText('Cut-out 2 of Screen 1');
         $this->desk->type('Width', '640');
         $this->desk->waitUntil(fn (): bool => $this->shape(2)['width'] == 640, 'a width of 640');
@@ -64,7 +64,7 @@ final class ScreenTest extends BrowserCase
         $this->desk->keys(Keys::ESCAPE);
         // dragged along
         $before = $this->shape(2)['u'];
-        $this->desk->drag('elevation', $before + 300, 4200 + 450, $before + 900, 4200 + 450);
+        $this->desk->drag('elevation', $before + 300, 4200 + 700, $before + 900, 4200 + 700);
         $this->desk->waitUntil(fn (): bool => abs($this->shape(2)['u'] - $before - 600) < 80, 'it is dragged along');
         $this->desk->type('Further by', '1300');
         $this->desk->waitUntil(fn (): bool => count($this->screen()['parts']) === 3, 'it is copied');
@@ -88,7 +88,7 @@ final class ScreenTest extends BrowserCase
         $this->desk->button('Battens over all of it')->click();
         $this->desk->waitForText('lies over all of Screen 1');
         $this->desk->button('To the screen it lies over')->click();
-        $this->desk->click('elevation', $this->shape(2)['u'] + 300, 4200 + 450);
+        $this->desk->click('elevation', $this->shape(2)['u'] + 300, 4200 + 700);
         $this->desk->waitForText('Cut-out 2 of Screen 1');
         $this->desk->keys(Keys::DELETE);
         $this->desk->waitUntil(fn (): bool => count($this->screen()['parts']) === 2, 'it is closed, and the screen stays');
