@@ -38,8 +38,8 @@ final readonly class Roofs
         $this->flat('Terrace roof', $main, ['level' => -600, 'thick' => 400, 'pitch' => '1.5 %']);
         $this->flat('Watch roof', $watch, ['level' => -550, 'thick' => 200, 'pitch' => '2 %']);
         ($this->run)('wall.edge', ['walls' => [$watch[0]], 'head' => ['points' => [
-            ['along' => 0, 'over' => -300], ['along' => 2400, 'over' => -300], ['along' => 2400, 'over' => 0], ['along' => 4800, 'over' => 0],
-            ['along' => 4800, 'over' => -300], ['along' => 7200, 'over' => -300],
+            ['along' => 0, 'over' => -300], ['along' => 2400, 'over' => -300], ['along' => 2400, 'over' => 0],
+            ['along' => 4800, 'over' => 0], ['along' => 4800, 'over' => -300], ['along' => 7200, 'over' => -300],
         ]]]);
         $roof = $this->over('Workshop roof', $workshop, ['pitch' => 35, 'overhang' => 350, 'thick' => 240]);
         ($this->run)('roof.change', ['id' => $roof, 'edge' => ['wall' => $workshop[2], 'pitch' => 28]]);
