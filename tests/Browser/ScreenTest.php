@@ -50,10 +50,10 @@ final class ScreenTest extends BrowserCase
         self::assertSame([150, 20], [$this->screen()['gap'], $this->screen()['thick']]);
         self::assertSame([], $this->axe());
         // over the floor of Charts, at 4 200
-        $this->draw('Rectangle', 9000, 4200 + 500, 9800, 4200 + 900);
+        $this->draw('Rectangle', 9000, 4200 + 200, 9800, 4200 + 700);
         $this->desk->waitUntil(fn (): bool => ($this->shape(2)['form'] ?? '') === 'rectangle', 'a rectangle is cut out');
         self::assertEqualsWithDelta(800.0, $this->shape(2)['width'], 60.0);
-        $this->desk->click('elevation', 9400, 4200 + 700);
+        $this->desk->click('elevation', 9400, 4200 + 450);
         $this->desk->waitForText('Cut-out 2 of Screen 1');
         $this->desk->type('Width', '640');
         $this->desk->waitUntil(fn (): bool => $this->shape(2)['width'] == 640, 'a width of 640');
@@ -64,7 +64,7 @@ final class ScreenTest extends BrowserCase
         $this->desk->keys(Keys::ESCAPE);
         // dragged along
         $before = $this->shape(2)['u'];
-        $this->desk->drag('elevation', $before + 300, 4200 + 700, $before + 900, 4200 + 700);
+        $this->desk->drag('elevation', $before + 300, 4200 + 450, $before + 900, 4200 + 450);
         $this->desk->waitUntil(fn (): bool => abs($this->shape(2)['u'] - $before - 600) < 80, 'it is dragged along');
         $this->desk->type('Further by', '1300');
         $this->desk->waitUntil(fn (): bool => count($this->screen()['parts']) === 3, 'it is copied');
@@ -88,7 +88,7 @@ final class ScreenTest extends BrowserCase
         $this->desk->button('Battens over all of it')->click();
         $this->desk->waitForText('lies over all of Screen 1');
         $this->desk->button('To the screen it lies over')->click();
-        $this->desk->click('elevation', $this->shape(2)['u'] + 300, 4200 + 700);
+        $this->desk->click('elevation', $this->shape(2)['u'] + 300, 4200 + 450);
         $this->desk->waitForText('Cut-out 2 of Screen 1');
         $this->desk->keys(Keys::DELETE);
         $this->desk->waitUntil(fn (): bool => count($this->screen()['parts']) === 2, 'it is closed, and the screen stays');
@@ -97,10 +97,10 @@ final class ScreenTest extends BrowserCase
     public function test_corners_are_dragged_and_battens_fill_a_region_that_is_drawn(): void
     {
         $this->stand();
-        $this->draw('Rectangle', 9000, 4200 + 500, 9800, 4200 + 900);
+        $this->draw('Rectangle', 9000, 4200 + 200, 9800, 4200 + 700);
         $this->desk->waitUntil(fn (): bool => ($this->shape(2)['form'] ?? '') === 'rectangle', 'a rectangle is cut out');
         $shape = $this->shape(2);
-        $this->desk->click('elevation', $shape['u'] + 400, 4200 + 700);
+        $this->desk->click('elevation', $shape['u'] + 400, 4200 + 450);
         $this->desk->waitFor('[data-corner="2"]');
         $right = $shape['u'] + $shape['width'];
         $this->desk->drag('elevation', $right, 4200 + $shape['v'] + $shape['height'], $right + 700, 4200 + $shape['v'] + $shape['height']);
@@ -125,8 +125,8 @@ final class ScreenTest extends BrowserCase
     {
         $this->stand();
         $this->desk->button('Rectangle')->click();
-        $this->desk->hover('elevation', 9000, 4200 + 500);
-        $this->desk->click('elevation', 9000, 4200 + 500);
+        $this->desk->hover('elevation', 9000, 4200 + 400);
+        $this->desk->click('elevation', 9000, 4200 + 400);
         $this->desk->waitFor('[data-cutting="1"]');
         $this->desk->keys('1200x300', Keys::ENTER);
         $this->desk->waitUntil(fn (): bool => ($this->shape(2)['height'] ?? 0) == 300, 'as it was typed');
@@ -138,7 +138,7 @@ final class ScreenTest extends BrowserCase
         $this->desk->waitUntil(fn (): bool => ($this->shape(3)['form'] ?? '') === 'openings', 'round the openings');
         self::assertCount(7, $this->shape(3)['around']);
         // where something is cut out already nothing more is taken: said, and nothing is lost
-        $this->desk->click('elevation', 9200, 4200 + 600);
+        $this->desk->click('elevation', 9200, 4200 + 500);
         $this->desk->waitForText('Cut-out 2 of Screen 1');
         $this->desk->type('Foot', '9000');
         $this->desk->waitForText('would take nothing of Screen 1');
