@@ -155,7 +155,7 @@ use OpenApi\Attributes as OA;
         property: 'ring',
         type: 'array',
         nullable: true,
-        description: 'Where its head or foot is not level: its outer face, u and level in twos; foot and head are the outermost levels then',
+        description: 'Where its head or foot is not level: its outer face, u and level in twos; foot and head are its outermost levels',
         items: new OA\Items(type: 'number'),
     ),
     new OA\Property(

@@ -91,8 +91,8 @@ final readonly class RoofAdd implements Edit
         [$low, $high] = [Pitch::LEAST, Pitch::MOST];
         if ($wanted < $top($low) || $wanted > $top($high)) {
             throw Refusal::because('roof.ridge', Length::said(sprintf(
-                'At no pitch does %s reach %s: between %s° and %s° its highest line lies from %s to %s.', $roof->name, Length::mark($wanted),
-                Pitch::LEAST, Pitch::MOST, Length::mark($top($low)), Length::mark($top($high)),
+                'At no pitch does %s reach %s: between %s° and %s° its highest line lies from %s to %s.',
+                $roof->name, Length::mark($wanted), Pitch::LEAST, Pitch::MOST, Length::mark($top($low)), Length::mark($top($high)),
             ), $this->args->units()), [$roof->id], ['field' => 'ridge']);
         }
         for ($i = 0; $i < self::HALVINGS; $i++) {

@@ -79,7 +79,8 @@ final class RoofDoubts implements Rule
     {
         $body = $wall->body;
         $findings = [];
-        foreach (['head' => [$body->host->head(), $body->heads], 'foot' => [$body->host->foot(), $body->feet]] as $which => [$edge, $cover]) {
+        $edges = ['head' => [$body->host->head(), $body->heads], 'foot' => [$body->host->foot(), $body->feet]];
+        foreach ($edges as $which => [$edge, $cover]) {
             $roof = $edge === null ? null : $wall->design->layers[(string) $edge->roof] ?? null;
             if ($cover === null && $roof instanceof Roof && $body->host->curtain() === null) {
                 $findings[] = self::about($wall, 'roof.not_followed', $roof, 1.0, sprintf(

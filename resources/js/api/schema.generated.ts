@@ -2238,7 +2238,7 @@ export interface components {
             inner: boolean;
         };
         Wall: {
-            /** @description Where its head or foot is not level: its outer face, u and level in twos; foot and head are the outermost levels then */
+            /** @description Where its head or foot is not level: its outer face, u and level in twos; foot and head are its outermost levels */
             ring: number[] | null;
             /** @description Null where it is level */
             headEdge: components["schemas"]["WallEdge"] | null;

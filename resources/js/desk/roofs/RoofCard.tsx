@@ -34,13 +34,13 @@ export function RoofCard({ roof }: { roof: Roof }) {
                 </p>
             )}
             <Sentence>
-                Pitched at <Figure label="Pitch" shown={degrees(roof.pitch)} disabled={fixed} onSend={(pitch) => set({ pitch })} />, it lies{' '}
+                Pitched at <Figure label="Pitch" shown={degrees(roof.pitch)} disabled={fixed} onSend={(pitch) => set({ pitch })} />,{' '}
                 <Choice
                     label="It lies"
                     value={roof.within ? 'within' : 'over'}
                     options={[
-                        { value: 'over', label: 'over its walls' },
-                        { value: 'within', label: 'between its walls' },
+                        { value: 'over', label: 'it lies over its walls' },
+                        { value: 'within', label: 'it lies between its walls' },
                     ]}
                     disabled={fixed}
                     onChange={(to) => choose({ within: to === 'within' })}
