@@ -42,7 +42,7 @@ final class ScreenTest extends BrowserCase
         $this->desk->hover('elevation', $x1, $y1);
         $this->desk->click('elevation', $x1, $y1);
         $this->desk->keys(Keys::ESCAPE);
-        // what comes back of the edit chooses the screen again: until then a click in it would be lost
+        // what is not drawn yet cannot be clicked
         $this->desk->ready();
         sleep(2);
     }

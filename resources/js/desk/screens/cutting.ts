@@ -69,7 +69,9 @@ async function send(data: Data, hand: CutInHand, shape: Shape): Promise<void> {
     // of one that is refused what was drawn stays, unless another was begun meanwhile
     if (!(await make(data, hand, shape)))
         useDesk.setState(({ mode }) =>
-            mode.is === 'cutting' && mode.points.length === 0 ? { mode: { ...mode, points: hand.points, wall: hand.wall } } : {},
+            mode.is === 'cutting' && mode.points.length === 0
+                ? { mode: { ...mode, points: hand.points, wall: hand.wall, typed: hand.typed } }
+                : {},
         );
 }
 
@@ -109,9 +111,7 @@ export const cutting: Ways = {
                 const shape = round
                     ? { form: 'round' as const, u, v, width }
                     : { form: 'rectangle' as const, u, v, width, height: height ?? width };
-                void data
-                    .edit('screen.draw', { id: mode.screen, cut: mode.cut, wall: mode.wall ?? undefined, shape })
-                    .then((done) => done && change(begun(mode)));
+                void send(data, mode, shape);
                 return true;
             }
             const shape = mode.form === 'polygon' ? shapeOf(mode, mode.points, floorOf(data, mode)) : null;
