@@ -81,7 +81,7 @@ final class RoofTest extends BrowserCase
         $this->desk->waitForText('high at the most');
         self::assertEqualsWithDelta(15000 + 5700 * tan(deg2rad(35)), $this->eastWall()['head'], 1.0);
         self::assertSame([], $this->axe());
-        $this->pick('Its head', 'goes by figures');
+        $this->pick('Its head', 'is set by figures');
         $this->desk->waitFor('[aria-label="Levels of the head"]');
         $this->desk->type('Head 1 over', '0.9 m');
         $this->desk->waitUntil(fn (): bool => ($this->eastWall()['headEdge']['points'][0]['over'] ?? 0) == 900, 'a level');

@@ -33,7 +33,7 @@ final class SlabTest extends BrowserCase
         $this->desk->waitForText('Storey slabs in Boat workshop');
         $this->desk->button('Storey slabs in Boat workshop')->click();
         $this->desk->waitForText('No openings in it.');
-        $name = 'Slabs of Boat workshop';
+        $name = 'Slab 1';
         $this->desk->waitUntil(fn (): bool => ($this->slab($name)['inner'] ?? false) === true, 'to the inner faces');
         self::assertSame([], $this->axe());
         $this->desk->button('Draw an opening')->click();
@@ -57,7 +57,7 @@ final class SlabTest extends BrowserCase
         $this->desk->waitForText('New slab');
         $this->draw([[8000, -6000], [11000, -6000], [11000, -4000], [8000, -4000]]);
         $this->desk->button('Close and build')->click();
-        $this->desk->waitUntil(fn (): bool => $this->slab('Slab 1') !== [], 'a slab');
+        $this->desk->waitUntil(fn (): bool => $this->slab('Slab 2') !== [], 'a slab');
         $this->desk->waitForText('8 findings');
     }
 }

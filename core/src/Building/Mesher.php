@@ -208,7 +208,7 @@ final class Mesher
      * @param  array{float, float, float}  $b
      * @return array{float, float, float}
      */
-    private static function from(array $a, array $b): array
+    public static function from(array $a, array $b): array
     {
         return [$b[0] - $a[0], $b[1] - $a[1], $b[2] - $a[2]];
     }

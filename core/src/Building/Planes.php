@@ -11,7 +11,7 @@ use Isleward\Core\Geometry\Vec2;
 final readonly class Planes implements Cover
 {
     /** Along an arc they go by chords of so much at the most, mm. */
-    private const STRIDE = 250.0;
+    public const STRIDE = 250.0;
 
     /** Lines are taken to lie this far on their inside, so that one along a border lies under one piece, mm. */
     private const ASIDE = 1e-3;
@@ -31,7 +31,7 @@ final readonly class Planes implements Cover
         // one on a border of it all may lie just beyond it
         foreach ([[0.0, 0.0], [self::GAP, 0.0], [-self::GAP, 0.0], [0.0, self::GAP], [0.0, -self::GAP]] as [$dx, $dy]) {
             foreach ($this->pieces as [$ring, $plane]) {
-                if (self::holds($ring, new Vec2($point->x + $dx, $point->y + $dy))) {
+                if (self::holds($ring, $point->x + $dx, $point->y + $dy)) {
                     return self::level($plane, $point);
                 }
             }
@@ -170,13 +170,17 @@ final readonly class Planes implements Cover
         return $out === [] ? $line : $out;
     }
 
-    /** @param  list<float>  $ring */
-    private static function holds(array $ring, Vec2 $point): bool
+    /**
+     * Whether a point lies in a ring; corners and edges, which walls have much to do with, are told either way.
+     *
+     * @param  list<float>  $ring
+     */
+    private static function holds(array $ring, float $x, float $y): bool
     {
         $in = false;
         for ($n = count($ring), $i = 0, $j = $n - 2; $i < $n; $j = $i, $i += 2) {
-            if ($point->y < $ring[$j + 1] !== $ring[$i + 1] > $point->y
-                && $point->x < ($ring[$j] - $ring[$i]) * ($point->y - $ring[$i + 1]) / ($ring[$j + 1] - $ring[$i + 1]) + $ring[$i]) {
+            if ($y < $ring[$j + 1] !== $ring[$i + 1] > $y
+                && $x < ($ring[$j] - $ring[$i]) * ($y - $ring[$i + 1]) / ($ring[$j + 1] - $ring[$i + 1]) + $ring[$i]) {
                 $in = ! $in;
             }
         }

@@ -160,11 +160,11 @@ final class SlopedMesher
         for ($i = 0, $n = count($ring); $i < $n; $i += 2) {
             $j = ($i + 2) % $n;
             [$a, $b] = [$place($ring[$i], $ring[$i + 1]), $place($ring[$j], $ring[$j + 1])];
-            $way = self::from($a, $b);
+            $way = Mesher::from($a, $b);
             $long = $way[0] ** 2 + $way[1] ** 2 + $way[2] ** 2;
             $on = [];
             foreach ($long < self::ONE ** 2 ? [] : $corners as [$u, $v, $n3]) {
-                $to = self::from($a, [$u, $v, -$n3]);
+                $to = Mesher::from($a, [$u, $v, -$n3]);
                 $share = ($to[0] * $way[0] + $to[1] * $way[1] + $to[2] * $way[2]) / $long;
                 if ($share > 0.0 && $share < 1.0
                     && max(abs($to[0] - $way[0] * $share), abs($to[1] - $way[1] * $share), abs($to[2] - $way[2] * $share)) < self::ONE
@@ -180,16 +180,6 @@ final class SlopedMesher
         }
 
         return $out;
-    }
-
-    /**
-     * @param  array{float, float, float}  $a
-     * @param  array{float, float, float}  $b
-     * @return array{float, float, float}
-     */
-    private static function from(array $a, array $b): array
-    {
-        return [$b[0] - $a[0], $b[1] - $a[1], $b[2] - $a[2]];
     }
 
     /** @return list<array{float, float}> depth and level along an end, from the outer face to the inner one */

@@ -396,6 +396,7 @@ final class Arguments
         $pitch = A::either(A::number(), A::text());
         $edge = [
             'wall' => A::text()->required(), 'gable' => A::flag(), 'pitch' => $pitch->orNull(), 'overhang' => A::length()->orNull(),
+            'halfHip' => A::flag()->says('a half hip that begins half way up its gable'),
             'hip' => A::length()->orNull()->says('of a gable: how far over the eaves a half hip begins'),
         ];
         $roof = [
@@ -418,7 +419,7 @@ final class Arguments
             'field.fill' => $field,
             'field.change' => ['id' => A::text()->required(), ...$field],
             'field.remove' => ['ids' => A::ids()->required()],
-            'floor-band.add' => [...$floor, 'storey' => A::text()->required()],
+            'floor-band.add' => $floor,
             'floor-band.change' => ['id' => A::text()->required(), ...$floor],
             'floor-band.remove' => ['ids' => A::ids()->required()],
             'roof.add' => [...$roof, 'outline' => A::text()->required()],

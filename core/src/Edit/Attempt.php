@@ -87,6 +87,11 @@ final class Attempt
         }
     }
 
+    public function isEmpty(): bool
+    {
+        return $this->wanted === [] && $this->misfits === [] && $this->operations === [];
+    }
+
     /**
      * @param  \Closure(int): string  $summary  of the number that are done
      *
@@ -94,7 +99,7 @@ final class Attempt
      */
     public function change(\Closure $summary): Change
     {
-        if ($this->wanted === [] && $this->misfits === [] && $this->operations === []) {
+        if ($this->isEmpty()) {
             throw Refusal::because('arrange.nothing', 'Nothing would change.');
         }
         // what the new ones are placed from may be among them

@@ -37,6 +37,30 @@ final readonly class FloorBandAdd implements Edit
     }
 
     /**
+     * What is not said of a new one: a whole slab is as thick as the settings say, and of an outline at every floor its walls pass.
+     *
+     * @return array<string, mixed>
+     */
+    private function usual(Design $design): array
+    {
+        $slab = array_key_exists('depth', $this->args->all()) && ! $this->args->has('depth');
+        $usual = ['name' => BandRules::freeName($design, $slab ? 'Slab' : 'Floor band'), 'depth' => 600.0]
+            + ($slab ? ['height' => $design->settings->slab] : []);
+        if ($this->args->has('storey') || ! $this->args->has('outline')) {
+            return $usual;
+        }
+        $storeys = $design->storeys;
+        $at = [];
+        foreach ($design->wallsOf($design->outline($this->args->string('outline'))->id) as $wall) {
+            array_push($at, $storeys->indexOf($wall->base), $storeys->indexOf($wall->top));
+        }
+
+        return $at === [] ? $usual : [
+            ...$usual, 'storey' => $storeys->all[min($at)]->id, 'top' => $storeys->all[max($at)]->id,
+        ];
+    }
+
+    /**
      * @param  array<string, mixed>  $values
      * @return list<mixed>
      */
@@ -68,10 +92,7 @@ final readonly class FloorBandAdd implements Edit
     {
         $before = $this->args->has('id') ? FloorBands::band($design, $this->args->string('id')) : null;
         $values = $before?->toArray() ?? [
-            'id' => $ids->next(Kind::FloorBand), 'position' => BandRules::lastPosition($design) + 1,
-            'name' => BandRules::freeName($design, array_key_exists('depth', $this->args->all()) && ! $this->args->has('depth')
-                ? 'Slab' : 'Floor band'),
-            'depth' => 600.0,
+            'id' => $ids->next(Kind::FloorBand), 'position' => BandRules::lastPosition($design) + 1, ...$this->usual($design),
         ];
         $given = array_diff_key($this->args->all(), self::DRAWN, ['hole' => 1, 'withoutHole' => 1]);
         if ($this->args->has('hole')) {

@@ -16,6 +16,7 @@ use Isleward\Core\Roof\Pitch;
 use Isleward\Core\Roof\Roof;
 use Isleward\Core\Roof\Roofs;
 use Isleward\Core\Roof\RoofShape;
+use Isleward\Core\Roof\RoofSide;
 
 /**
  * Lays a roof over an "outline", or with "id" changes what is given of one; with "edge" what is given of it over one wall.
@@ -87,7 +88,8 @@ final readonly class RoofAdd implements Edit
             return $roof;
         }
         $wanted = $this->args->length('ridge');
-        $top = static fn (float $pitch): float => RoofShape::of($design, $roof->pitched($pitch))->top();
+        $whole = $roof->withoutHips();
+        $top = static fn (float $pitch): float => RoofShape::of($design, $whole->pitched($pitch))->top();
         [$low, $high] = [Pitch::LEAST, Pitch::MOST];
         if ($wanted < $top($low) || $wanted > $top($high)) {
             throw Refusal::because('roof.ridge', Length::said(sprintf(
@@ -121,7 +123,27 @@ final readonly class RoofAdd implements Edit
             }
         }
 
-        return [...$others, [...$kept, ...$edge->all()]];
+        $given = array_diff_key($edge->all(), ['halfHip' => 1]);
+        if ($edge->bool('halfHip', false)) {
+            $whole = [...$kept, 'gable' => true, 'hip' => null];
+            $given = [...$given, 'gable' => true, 'hip' => $this->halfWayUp($design, [...$others, $whole], $wall)];
+        }
+
+        return [...$others, [...$kept, ...$given]];
+    }
+
+    /**
+     * Where a half hip begins until it is said: half way up the gable that is there without it.
+     *
+     * @param  list<mixed>  $edges
+     */
+    private function halfWayUp(Design $design, array $edges, string $wall): float
+    {
+        $roof = Roofs::roof($design, $this->args->string('id'));
+        $shape = RoofShape::of($design, Roof::from(new Fields([...$roof->toArray(), 'edges' => $edges])));
+        $levels = array_merge(...array_map(static fn (RoofSide $s): array => array_column($s->corners, 2), $shape->over($wall)));
+
+        return round((max([$shape->foot(), ...$levels]) - $shape->foot()) / 2);
     }
 
     /** The storey under whose head the walls of an outline end that reach highest. */

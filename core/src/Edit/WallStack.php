@@ -63,7 +63,8 @@ final readonly class WallStack implements Edit
                 }
             }
         }
-        $stacked = $attempt->change(static fn (int $n): string => '');
+        // walls are stacked without openings too
+        $stacked = $attempt->isEmpty() && $operations !== [] ? new Change('', []) : $attempt->change(static fn (int $n): string => '');
         $summary = sprintf(
             'Stacked %s with %s',
             Words::counts(['wall' => count($this->walls)]),

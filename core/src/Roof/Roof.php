@@ -76,6 +76,12 @@ final readonly class Roof implements Layered
         return $this->but(pitch: $pitch);
     }
 
+    /** With whole gables: what its highest line is does not hang on half hips. */
+    public function withoutHips(): self
+    {
+        return $this->but(edges: array_map(static fn (RoofEdge $e): RoofEdge => $e->withHip(null), $this->edges));
+    }
+
     /** What is otherwise over a wall; null where nothing is. */
     public function edge(string $wall): ?RoofEdge
     {

@@ -35,6 +35,11 @@ final readonly class RoofEdge
         );
     }
 
+    public function withHip(?float $hip): self
+    {
+        return new self($this->wall, $this->gable, $this->pitch, $this->overhang, $hip);
+    }
+
     /** Whether it is as the rest. */
     public function isUsual(): bool
     {

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Roof;
 
+use Isleward\Core\Building\Planes;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Wall;
+use Isleward\Core\Geometry\ArcFigures;
 use Isleward\Core\Geometry\Contour;
 use Isleward\Core\Geometry\CutPrism;
 use Isleward\Core\Geometry\InvalidPath;
@@ -107,7 +109,7 @@ final readonly class RoofShape
         return $this->sides[0]->corners[0][2];
     }
 
-    /** @return list<array{string, Vec2, Vec2, float|null, float}> wall, outer face from and to, pitch in radians, overhang */
+    /** @return list<array{string, Vec2, Vec2, float|null, float, float}> wall, outer face from and to, pitch in radians, overhang, eaves */
     private static function sides(Design $design, Roof $roof): array
     {
         $storeys = $design->storeys;
@@ -119,12 +121,11 @@ final readonly class RoofShape
         foreach ($walls as $wall) {
             $edge = $roof->edge($wall->id);
             $pitch = $edge?->gable === true ? null : deg2rad($edge->pitch ?? $roof->pitch);
+            $out = $roof->within ? -$wall->thickness : ($edge->overhang ?? $roof->overhang) * ($roof->along ? cos($pitch ?? 0.0) : 1.0);
             $points = [$wall->face()->x0, $wall->face()->y0, ...$wall->face()->chords(self::SAGITTA)];
             for ($i = 2, $n = count($points); $i < $n; $i += 2) {
-                $sides[] = [
-                    $wall->id, new Vec2($points[$i - 2], $points[$i - 1]), new Vec2($points[$i], $points[$i + 1]), $pitch,
-                    $roof->within ? -$wall->thickness : ($edge->overhang ?? $roof->overhang) * ($roof->along ? cos($pitch ?? 0.0) : 1.0),
-                ];
+                [$a, $b] = [new Vec2($points[$i - 2], $points[$i - 1]), new Vec2($points[$i], $points[$i + 1])];
+                $sides[] = [$wall->id, $a, $b, $pitch, $out, $out + ($roof->within ? 0.0 : self::past($wall, $a->distanceTo($b)))];
             }
         }
         $last = $sides === [] ? null : $sides[count($sides) - 1][2];
@@ -138,22 +139,33 @@ final readonly class RoofShape
         }
 
         return $area > 0 ? $sides : array_map(
-            static fn (array $s): array => [$s[0], $s[2], $s[1], $s[3], $s[4]], array_reverse($sides),
+            static fn (array $s): array => [$s[0], $s[2], $s[1], $s[3], $s[4], $s[5]], array_reverse($sides),
         );
+    }
+
+    /**
+     * How much farther out eaves over a chord of an arc lie, so that the roof lies over the arc: where that bulges, as far as it leaves the
+     * chord; where it is hollow, as far as the chords that its head goes by leave it.
+     */
+    private static function past(Wall $wall, float $chord): float
+    {
+        $radius = abs($wall->surface()->radius());
+
+        return $wall->isCurved() ? abs(ArcFigures::riseOfRadius($wall->rise > 0.0 ? $chord : min($chord, Planes::STRIDE), $radius)) : 0.0;
     }
 
     /**
      * The corners of its eaves and verges.
      *
-     * @param  list<array{string, Vec2, Vec2, float|null, float}>  $sides
+     * @param  list<array{string, Vec2, Vec2, float|null, float, float}>  $sides
      * @return list<array{float, float}>
      */
     private static function eaves(Roof $roof, array $sides): array
     {
         $ring = [];
         $n = count($sides);
-        foreach ($sides as $i => [, $from, $to, $pitch, $out]) {
-            [, $a, $b, $pitchBefore, $outBefore] = $sides[($i + $n - 1) % $n];
+        foreach ($sides as $i => [, $from, $to, $pitch, , $out]) {
+            [, $a, $b, $pitchBefore, , $outBefore] = $sides[($i + $n - 1) % $n];
             $after = $to->minus($from)->times(1 / $from->distanceTo($to));
             $before = $b->minus($a)->times(1 / $a->distanceTo($b));
             $turn = $before->cross($after);

@@ -84,6 +84,14 @@ final class Roofs
         return array_map(static fn (Wall $w): string => $w->id, $this->design->wallsOf($roof->outline));
     }
 
+    /** @return list<string> walls whose heads or feet follow it, of whichever outline */
+    public function followers(Roof $roof): array
+    {
+        return array_map(strval(...), array_keys(array_filter(
+            $this->design->walls, static fn (Wall $w): bool => in_array($roof->id, [$w->head?->roof, $w->foot?->roof], true),
+        )));
+    }
+
     /** The wall that it is told and modelled with. */
     public function home(Roof $roof): ?string
     {

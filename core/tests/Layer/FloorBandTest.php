@@ -192,6 +192,16 @@ final class FloorBandTest extends TestCase
         self::assertSame([], FloorBands::band($this->house->design, $band->id)->holes);
     }
 
+    public function test_slabs_of_an_outline_are_at_every_floor_and_as_thick_as_the_settings_say(): void
+    {
+        $this->house->do('settings.change', ['slab' => 220]);
+        $outline = (string) array_key_first($this->house->design->outlines);
+        $id = $this->house->do('floor-band.add', ['outline' => $outline, 'depth' => null, 'inner' => true])->chosen[0];
+        $rows = FloorBands::in($this->house->design)->of(FloorBands::band($this->house->design, $id));
+        self::assertSame([0.0, 3600.0, 7200.0, 10800.0, 14400.0], array_map(static fn (FloorRow $r): float => $r->top, $rows));
+        self::assertSame(220.0, $rows[0]->band->height);
+    }
+
     /** A section through the stair: slabs in place of the floors that are drawn where there are none, in two pieces. */
     public function test_sections_take_slabs_in_place_of_drawn_floors(): void
     {

@@ -203,6 +203,27 @@ final class RoofTest extends TestCase
         );
     }
 
+    /** Until it is said it begins half way up: 3 991.18 / 2; a ridge that is typed is not refused for it; a slope again has none. */
+    public function test_a_half_hip_begins_half_way_up(): void
+    {
+        $id = $this->roof(['pitch' => 35]);
+        $east = $this->house->wall(1)->id;
+        $hip = fn (): ?float => Roofs::roof($this->house->design, $id)->edge($east)?->hip;
+        $this->house->do('roof.change', ['id' => $id, 'edge' => ['wall' => $east, 'halfHip' => true]]);
+        self::assertEqualsWithDelta(3991.18 / 2, $hip(), 0.6);
+        $this->house->do('roof.change', ['id' => $id, 'ridge' => 11000]);
+        self::assertEqualsWithDelta(11000.0, $this->shape($id)->top(), 1e-2);
+        self::assertEqualsWithDelta(3991.18 / 2, $hip(), 0.6);
+        try {
+            $this->house->do('roof.change', ['id' => $id, 'edge' => ['wall' => $east, 'hip' => 6000]]);
+            self::fail('It lies over its gable.');
+        } catch (Refusal $why) {
+            self::assertSame('roof.hip_over_gable', $why->reason);
+        }
+        $this->house->do('roof.change', ['id' => $id, 'edge' => ['wall' => $east, 'gable' => false]]);
+        self::assertNull($hip());
+    }
+
     /** At any height and slope, one or two of them that may meet: what half hips take off their faces give. */
     public function test_half_hips_leave_the_plan_whole(): void
     {

@@ -16,10 +16,12 @@ use Isleward\Core\Drawing\Layer;
 use Isleward\Core\Drawing\Section;
 use Isleward\Core\Drawing\Shape;
 use Isleward\Core\Geometry\Region;
+use Isleward\Core\Geometry\Vec2;
 use Isleward\Core\Measure\Fields;
 use Isleward\Core\Measure\Refusal;
 use Isleward\Core\Tests\Support\ClosedSolids;
 use Isleward\Core\Tests\Support\House;
+use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
 /** Walls whose heads and feet follow roofs, or levels by figures. Figures are worked out by hand beside each test. */
@@ -281,5 +283,140 @@ final class WallsUnderRoofsTest extends TestCase
         sort($heads);
         self::assertContains(600.0, $heads);
         self::assertContains(1800.0, $heads);
+    }
+
+    /** An arc that bulges by 2 000 under a roof with no overhang: it is covered all along, and no lower than where the roof springs. */
+    public function test_a_curved_wall_runs_up_too(): void
+    {
+        foreach ([2000, -900] as $rise) {
+            $this->setUp();
+            $this->house->do('wall.bend', ['wall' => $this->house->wall()->id, 'rise' => $rise]);
+            $roof = $this->roof(['pitch' => 30]);
+            $this->up($roof, 0, 1, 2, 3);
+            $body = $this->body(0);
+            self::assertNotNull($body->heads);
+            self::assertGreaterThanOrEqual(2999.9, min(array_column($body->headLine(0.0, $body->length), 1)));
+            // its inner face lies 300 in, so its head is 300 · tan 30° higher there, but for the chords' 20
+            self::assertEqualsWithDelta(3000 + 300 * tan(deg2rad(30)), $body->head, 25 * tan(deg2rad(30)));
+            $mesh = Mesher::wall($body, []);
+            self::assertClosed($mesh);
+            self::assertEqualsWithDelta((new WallSolid($body, []))->volume(), $mesh->volume(), $mesh->volume() * 1e-3);
+            self::assertSame([], Findings::of($this->house->design, $body));
+        }
+    }
+
+    /** An inner wall across the house, 2 000 from the east: under the ridge its head is 5 700 · tan 35° up. */
+    public function test_an_inner_wall_runs_up_under_the_ridge(): void
+    {
+        $roof = $this->roof([], 1, 3);
+        $storey = $this->house->storey(0);
+        $this->house->do('outline.draw', [
+            'points' => [[16000, 300], [16000, 11100]], 'closed' => false, 'inner' => true, 'line' => 'centre', 'thickness' => 100,
+            'base' => $storey, 'top' => $storey,
+        ]);
+        $this->up($roof, 4);
+        $t = tan(deg2rad(35));
+        $line = $this->body(4)->headLine($this->body(4)->start(), $this->body(4)->end());
+        self::assertEqualsWithDelta([3000 + 300 * $t, 3000 + 5700 * $t, 3000 + 300 * $t], array_column($line, 1), 1e-2);
+        self::assertClosed(Mesher::wall($this->body(4), []));
+    }
+
+    /** Drawn where the roof was and moved from under it, a wall is level again, which is found with what keeps it so. */
+    public function test_a_wall_that_comes_from_under_its_roof_is_level_and_told(): void
+    {
+        $this->house->do('storey.insert', ['name' => 'Attic', 'height' => 5000, 'above' => $this->house->storey(0)]);
+        $roof = $this->roof(['storey' => $this->house->storey(0)], 1, 3);
+        $attic = $this->house->storey(1);
+        $this->house->do('outline.draw', [
+            'rectangle' => ['x' => 5000, 'y' => 4000, 'width' => 4000, 'depth' => 3000], 'thickness' => 200,
+            'base' => $attic, 'top' => $attic,
+        ]);
+        $this->house->do('wall.edge', ['walls' => [$this->house->wall(4)->id], 'foot' => ['roof' => $roof]]);
+        self::assertGreaterThan(3000.0, $this->body(4)->foot);
+        $this->house->do('wall.move', ['wall' => $this->house->wall(4)->id, 'by' => 4500]);
+        self::assertSame(3000.0, $this->body(4)->foot);
+        $found = array_values(array_filter(
+            Findings::of($this->house->design, $this->body(4)), static fn (Finding $f): bool => $f->rule === 'roof.not_followed',
+        ));
+        self::assertCount(1, $found);
+        self::assertNotNull($found[0]->remedy);
+        $this->house->do($found[0]->remedy->edit, $found[0]->remedy->args);
+        self::assertNull($this->house->wall(4)->foot);
+        self::assertSame([], array_filter(
+            Findings::of($this->house->design, $this->body(4)), static fn (Finding $f): bool => $f->rule === 'roof.not_followed',
+        ));
+    }
+
+    /** Turned round, its left end is its right one: the step stays where it stood. */
+    public function test_levels_by_figures_stay_in_place_when_an_outline_is_turned(): void
+    {
+        $wall = $this->house->wall();
+        $this->house->do('wall.edge', ['walls' => [$wall->id], 'head' => ['points' => [
+            ['along' => 4000, 'over' => 600], ['along' => 4000, 'over' => 0],
+        ]]]);
+        $high = fn (float $x): float => $this->bodyOf($wall->id)->headAt(new Vec2($x, 150.0));
+        self::assertSame([3600.0, 3000.0], [$high(1000), $high(9000)]);
+        $this->house->do('outline.turn', ['id' => $wall->outline]);
+        self::assertSame([3600.0, 3000.0], [
+            $this->bodyOf($wall->id)->headAt(new Vec2(1000.0, -150.0)), $this->bodyOf($wall->id)->headAt(new Vec2(9000.0, -150.0)),
+        ]);
+    }
+
+    public function test_a_stacked_copy_keeps_figures_and_leaves_the_roof(): void
+    {
+        $this->house->do('storey.insert', ['name' => 'Over', 'height' => 3000, 'above' => $this->house->storey(0)]);
+        $roof = $this->roof([], 1, 3);
+        $this->up($roof, 1);
+        $this->house->do('wall.edge', ['walls' => [$this->house->wall()->id], 'head' => ['points' => [['along' => 0, 'over' => 300]]]]);
+        $this->house->do('wall.stack', [
+            'walls' => [$this->house->wall(0)->id, $this->house->wall(1)->id], 'from' => $this->house->storey(0),
+            'storeys' => [$this->house->storey(1)],
+        ]);
+        [$south, $east] = [$this->house->wall(4), $this->house->wall(5)];
+        self::assertSame([[0.0, 300.0]], $south->head?->points);
+        self::assertNull($east->head);
+    }
+
+    public function test_a_storey_that_goes_takes_its_roof_from_those_who_follow_it(): void
+    {
+        $this->house->do('storey.insert', ['name' => 'Over', 'height' => 3000, 'above' => $this->house->storey(0)]);
+        $this->house->do('wall.change', ['walls' => array_keys($this->house->design->walls), 'top' => $this->house->storey(1)]);
+        $roof = $this->roof([], 1, 3);
+        $this->up($roof, 0, 1, 2, 3);
+        $this->house->do('storey.remove', ['id' => $this->house->storey(1), 'withContents' => true]);
+        foreach ($this->house->design->walls as $wall) {
+            self::assertNull($wall->head);
+        }
+    }
+
+    /** @param  list<array{float|int, float|int}>  $points */
+    #[DataProvider('wrong')]
+    public function test_levels_that_make_no_edge_are_refused(array $points, string $code): void
+    {
+        $args = ['walls' => [$this->house->wall()->id], 'head' => ['points' => array_map(
+            static fn (array $p): array => ['along' => $p[0], 'over' => $p[1]], $points,
+        )]];
+        try {
+            $this->house->do('wall.edge', $args);
+            self::fail('It was not refused.');
+        } catch (Refusal $why) {
+            self::assertSame($code, $why->reason);
+        }
+        self::assertNull($this->house->wall()->head, 'nothing is half done');
+    }
+
+    /** @return iterable<string, array{list<array{float|int, float|int}>, string}> */
+    public static function wrong(): iterable
+    {
+        yield 'none' => [[], 'wall.points'];
+        yield 'back' => [[[3000, 0], [1000, 0]], 'wall.points_back'];
+        yield 'three at one place' => [[[1000, 0], [1000, 300], [1000, 600]], 'wall.points_three'];
+        yield 'under its foot' => [[[0, 0], [9000, -3500]], 'wall.no_height'];
+        yield 'too many' => [array_map(static fn (int $i): array => [$i, 0], range(0, 100)), 'wall.points'];
+    }
+
+    private function bodyOf(string $wall): Body
+    {
+        return Bodies::of($this->house->design)[$wall];
     }
 }

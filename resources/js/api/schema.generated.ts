@@ -3692,7 +3692,7 @@ export interface components {
                 radius: number | string;
             };
             closed?: boolean;
-            storey: string;
+            storey?: string;
             /** @description the last storey it stands on */
             top?: string;
             /** @description mm, or a text in people’s units */
@@ -3931,6 +3931,8 @@ export interface components {
                 gable?: boolean;
                 pitch?: (number | string) | null;
                 overhang?: (number | string) | null;
+                /** @description a half hip that begins half way up its gable */
+                halfHip?: boolean;
                 /** @description of a gable: how far over the eaves a half hip begins */
                 hip?: (number | string) | null;
             }[];
@@ -3940,6 +3942,8 @@ export interface components {
                 gable?: boolean;
                 pitch?: (number | string) | null;
                 overhang?: (number | string) | null;
+                /** @description a half hip that begins half way up its gable */
+                halfHip?: boolean;
                 /** @description of a gable: how far over the eaves a half hip begins */
                 hip?: (number | string) | null;
             };
@@ -3971,6 +3975,8 @@ export interface components {
                 gable?: boolean;
                 pitch?: (number | string) | null;
                 overhang?: (number | string) | null;
+                /** @description a half hip that begins half way up its gable */
+                halfHip?: boolean;
                 /** @description of a gable: how far over the eaves a half hip begins */
                 hip?: (number | string) | null;
             }[];
@@ -3980,6 +3986,8 @@ export interface components {
                 gable?: boolean;
                 pitch?: (number | string) | null;
                 overhang?: (number | string) | null;
+                /** @description a half hip that begins half way up its gable */
+                halfHip?: boolean;
                 /** @description of a gable: how far over the eaves a half hip begins */
                 hip?: (number | string) | null;
             };

@@ -1,5 +1,6 @@
 import type { Catch, Frontage, PlacedOpening, Storey, Wall } from '../api/client';
 import type { useData } from './data';
+import { isWithin } from './drawing/view';
 import { useDesk, type Ghost, type InHand } from './store';
 
 type Data = ReturnType<typeof useData>;
@@ -35,16 +36,6 @@ export function gaps(data: Data, ghost: Pick<Ghost, 'host' | 'left' | 'span' | '
 export function neighbours(data: Data, wall: string): PlacedOpening[] {
     const frontage = data.frontageOf.get(wall);
     return (frontage && data.elevations.get(frontage.id)?.openings.filter((o) => o.host === wall)) ?? [];
-}
-
-/** Whether a point lies within a ring of coordinates in twos. */
-export function isWithin(ring: number[], x: number, y: number): boolean {
-    let within = false;
-    for (let i = 0, j = ring.length - 2; i < ring.length; j = i, i += 2) {
-        const [xa, ya, xb, yb] = [ring[i]!, ring[i + 1]!, ring[j]!, ring[j + 1]!];
-        if (ya > y !== yb > y && x < ((xb - xa) * (y - ya)) / (yb - ya) + xa) within = !within;
-    }
-    return within;
 }
 
 const isThrough = (data: Data, wall: Wall, storey: Storey) =>

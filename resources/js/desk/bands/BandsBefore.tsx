@@ -16,9 +16,6 @@ export function BandsBefore({ wall }: { wall: Wall }) {
     const within = data.project.storeys.filter((s) => s.floor >= wall.foot - 1 && s.ceiling <= wall.head + 1);
     const storey = within.find((s) => s.id === active) ?? within[0] ?? data.storeys.get(wall.base);
     const slabbed = data.project.floorBands.some((b) => b.outline === outline?.id && b.depth === null);
-    const through = data.project.storeys.filter((s) =>
-        data.project.walls.some((w) => w.outline === wall.outline && s.floor >= w.foot - 1 && s.floor < w.head - 1),
-    );
     const many = data.project.walls.filter((w) => w.outline === wall.outline).length > 1;
     if (!storey || !outline || (bands.length + floors.length + screens.length === 0 && !data.mayEdit)) return null;
     const usual = {
@@ -26,10 +23,9 @@ export function BandsBefore({ wall }: { wall: Wall }) {
         gap: 0,
         spaced: { by: 'greatest' as const, size: data.project.settings.units === 'mm' ? 200 : '200 mm' },
     };
+    const chosen = (done: { chosen: string[] } | null) => done && useDesk.getState().choose(done.chosen);
     const standScreen = (where: { walls?: string[]; outline?: string }) =>
-        data
-            .edit('screen.add', { ...where, storey: storey.id, gap: '150 mm', thick: '20 mm' })
-            .then((done) => done && useDesk.getState().choose(done.chosen));
+        data.edit('screen.add', { ...where, storey: storey.id, gap: '150 mm', thick: '20 mm' }).then(chosen);
     return (
         <div className="mt-3 border-t border-hairline pt-2">
             {bands.map((b) => (
@@ -104,7 +100,7 @@ export function BandsBefore({ wall }: { wall: Wall }) {
                                     out: data.project.settings.units === 'mm' ? 150 : '150 mm',
                                     height: data.project.settings.units === 'mm' ? 250 : '250 mm',
                                 })
-                                .then((done) => done && useDesk.getState().choose(done.chosen))
+                                .then(chosen)
                         }
                     >
                         Floor bands {outline.closed ? 'round' : 'along'} {outline.name}
@@ -116,28 +112,17 @@ export function BandsBefore({ wall }: { wall: Wall }) {
                                 void data
                                     .edit('floor-band.add', {
                                         outline: outline.id,
-                                        name: `Slabs of ${outline.name}`.slice(0, 80),
-                                        storey: through[0]?.id ?? storey.id,
-                                        top: through.at(-1)?.id ?? storey.id,
                                         depth: null,
                                         inner: true,
-                                        height: data.length(data.project.settings.slab),
                                     })
-                                    .then((done) => done && useDesk.getState().choose(done.chosen))
+                                    .then(chosen)
                             }
                         >
                             Storey slabs in {outline.name}
                         </Button>
                     )}
                     {outline.closed && !outline.inner && !data.project.roofs.some((r) => r.outline === outline.id) && (
-                        <Button
-                            small
-                            onClick={() =>
-                                void data
-                                    .edit('roof.add', { outline: outline.id })
-                                    .then((done) => done && useDesk.getState().choose(done.chosen))
-                            }
-                        >
+                        <Button small onClick={() => void data.edit('roof.add', { outline: outline.id }).then(chosen)}>
                             A roof over {outline.name}
                         </Button>
                     )}

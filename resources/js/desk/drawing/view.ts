@@ -63,3 +63,13 @@ export function pointsOnScreen(view: View, size: Size, ring: number[], left = 0)
     }
     return points.join(' ');
 }
+
+/** Whether a point lies within a ring of coordinates in twos. */
+export function isWithin(ring: number[], x: number, y: number): boolean {
+    let inside = false;
+    for (let i = 0, j = ring.length - 2; i < ring.length; j = i, i += 2) {
+        const [ax, ay, bx, by] = [ring[i]!, ring[i + 1]!, ring[j]!, ring[j + 1]!];
+        if (ay > y !== by > y && x < ((bx - ax) * (y - ay)) / (by - ay) + ax) inside = !inside;
+    }
+    return inside;
+}

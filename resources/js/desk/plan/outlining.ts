@@ -322,7 +322,7 @@ async function cutHole(data: Data, slab: string, shape: Parameters<typeof build>
 
 /** Makes a slab as thick as the settings say, its top on the floor. */
 async function standSlab(data: Data, args: EditArgs<'floor-band.add'>): Promise<boolean> {
-    const outcome = await data.edit('floor-band.add', { ...args, depth: null, height: data.length(data.project.settings.slab) });
+    const outcome = await data.edit('floor-band.add', { ...args, depth: null });
     if (!outcome) return false;
     useDesk.getState().leave();
     useDesk.getState().choose(outcome.chosen);

@@ -187,8 +187,6 @@ function Edge({ roof, wall, number }: { roof: Roof; wall: string; number: number
     const fixed = !data.mayEdit;
     const edge = roof.edges.find((e) => e.wall === wall);
     const name = data.frontageOf.get(wall)?.name ?? `Wall ${number}`;
-    // half way up is where a half hip begins until it is said
-    const high = roof.top === null || roof.springs === null ? 1000 : roof.top - roof.upright - roof.springs;
     const set = (values: { pitch?: string; overhang?: string }) => send('roof.change', { id: roof.id, edge: { wall, ...values } });
     return (
         <Sentence>
@@ -208,7 +206,7 @@ function Edge({ roof, wall, number }: { roof: Roof; wall: string; number: number
                 onChange={(to) =>
                     void ask('roof.change', {
                         id: roof.id,
-                        edge: { wall, gable: to !== 'slope', hip: to === 'hip' ? Math.max(1, Math.round(high / 2)) : null },
+                        edge: to === 'hip' ? { wall, halfHip: true } : { wall, gable: to === 'gable', hip: null },
                     })
                 }
             />

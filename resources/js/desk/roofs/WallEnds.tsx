@@ -45,7 +45,7 @@ function EndWords({ wall, which }: { wall: Wall; which: End }) {
                             value: r.id,
                             label: which === 'head' ? `runs up to ${r.name}` : `stands on ${r.name}`,
                         })),
-                        { value: 'figures', label: 'goes by figures' },
+                        { value: 'figures', label: 'is set by figures' },
                     ]}
                     disabled={!data.mayEdit}
                     onChange={(to) => set(to === 'level' ? null : to === 'figures' ? { points: flat } : { roof: to })}

@@ -1,6 +1,7 @@
 import type { PlacedBand, Screen } from '../../api/client';
 import type { useData } from '../data';
 import { strokes, type Stroke } from '../drawing/paint';
+import { isWithin } from '../drawing/view';
 import { useDesk } from '../store';
 
 type Data = ReturnType<typeof useData>;
@@ -64,7 +65,7 @@ export function partAt(data: Data, screen: string, x: number, y: number): number
     let found: { n: number; size: number } | null = null;
     for (const { seen, from } of placedScreens(data, screen))
         for (const { n, ring } of seen.parts) {
-            if (!within(ring, x - from, y)) continue;
+            if (!isWithin(ring, x - from, y)) continue;
             const [x0, y0, x1, y1] = boxOf(ring);
             const size = (x1 - x0) * (y1 - y0);
             if (!found || size < found.size) found = { n, size };
@@ -79,15 +80,6 @@ export function boxOf(ring: number[]): [number, number, number, number] {
         [y0, y1] = [Math.min(y0, ring[i + 1]!), Math.max(y1, ring[i + 1]!)];
     }
     return [x0, y0, x1, y1];
-}
-
-function within(ring: number[], x: number, y: number): boolean {
-    let inside = false;
-    for (let i = 0, j = ring.length - 2; i < ring.length; j = i, i += 2) {
-        const [ax, ay, bx, by] = [ring[i]!, ring[i + 1]!, ring[j]!, ring[j + 1]!];
-        if (ay > y !== by > y && x < ((bx - ax) * (y - ay)) / (by - ay) + ax) inside = !inside;
-    }
-    return inside;
 }
 
 /** How near a pointer must come to a line to catch on it, px. */
