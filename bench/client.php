@@ -3,7 +3,8 @@
 declare(strict_types=1);
 
 /*
- * Speaks to a running server as the bench's user: call(address) answers with a function (method, path, body) → [ms, answer, ETag]; median(times).
+ * Speaks to a running server as the bench's user: call(address) answers with a function (method, path, body) → [ms, answer, ETag];
+ * project(call, name, key, storeys); median(times).
  */
 
 return [
@@ -45,6 +46,18 @@ return [
         $call('POST', '/api/session', ['email' => 'bench@skerrow.example', 'password' => 'harbour-light']);
 
         return $call;
+    },
+    // a new project: its id, and a function (edit, args) → [ms, outcome] that goes on from what was done last
+    'project' => static function (Closure $call, string $name, string $key, array $storeys): array {
+        $id = $call('POST', '/api/projects', ['name' => $name, 'units' => 'mm', 'key' => $key, 'storeys' => $storeys])[1]['id'];
+        $base = $call('GET', "/api/projects/$id")[1]['number'];
+
+        return [$id, static function (string $edit, array $args) use ($call, $id, &$base): array {
+            [$ms, $outcome] = $call('POST', "/api/projects/$id/edits", ['edit' => $edit, 'args' => $args, 'base' => $base]);
+            $base = $outcome['number'];
+
+            return [$ms, $outcome];
+        }];
     },
     'median' => static function (array $times): float {
         sort($times);

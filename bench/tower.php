@@ -16,19 +16,13 @@ use Tests\Browser\Support\Desk;
 
 /** @var list<string> $argv */
 [, $address] = $argv;
-['call' => $call, 'median' => $median] = require __DIR__.'/client.php';
+['call' => $call, 'project' => $project, 'median' => $median] = require __DIR__.'/client.php';
 $call = $call($address);
 $name = 'Bench tower';
-$id = $call('POST', '/api/projects', [
-    'name' => $name, 'units' => 'mm', 'key' => 'benchTower.1',
-    'storeys' => array_map(static fn (int $i): array => ['name' => "S$i", 'height' => 3600], range(1, 40)),
-])[1]['id'];
+[$id, $do] = $project(
+    $call, $name, 'benchTower.1', array_map(static fn (int $i): array => ['name' => "S$i", 'height' => 3600], range(1, 40)),
+);
 $view = $call('GET', "/api/projects/$id")[1];
-$do = static function (string $edit, array $args) use ($call, $id): array {
-    $base = $call('GET', "/api/projects/$id")[1]['number'];
-
-    return $call('POST', "/api/projects/$id/edits", ['edit' => $edit, 'args' => $args, 'base' => $base])[1];
-};
 $box = ['shape' => 'rectangle', 'face' => 50, 'depth' => 150, 'setback' => 30, 'capWidth' => 50, 'capDepth' => 20];
 $grid = $do('grid.add', ['name' => 'tower', 'corner' => ['kind' => 'post', 'profile' => ['face' => 150] + $box], 'rules' => [
     'bays' => ['by' => 'module', 'size' => 1200],
@@ -38,11 +32,11 @@ $grid = $do('grid.add', ['name' => 'tower', 'corner' => ['kind' => 'post', 'prof
         ['where' => 'everywhere', 'infill' => ['kind' => 'vision', 'layers' => [6, 16, 6]]],
         ['where' => 'storey-rows', 'numbers' => [1], 'infill' => ['kind' => 'spandrel', 'layers' => [8]]],
     ],
-]])['chosen'][0];
+]])[1]['chosen'][0];
 $walls = $do('outline.draw', [
     'rectangle' => ['width' => 30000, 'depth' => 30000], 'grid' => $grid,
     'base' => $view['storeys'][0]['id'], 'top' => $view['storeys'][39]['id'],
-])['chosen'];
+])[1]['chosen'];
 $view = $call('GET', "/api/projects/$id")[1];
 $cells = 0;
 foreach ($view['frontages'] as $frontage) {
@@ -50,15 +44,12 @@ foreach ($view['frontages'] as $frontage) {
         $cells += count($one['cells']);
     }
 }
-$base = $view['number'];
 $edits = $bare = [];
 for ($i = 0; $i < 60; $i++) {
-    [$ms, $outcome] = $call('POST', "/api/projects/$id/edits", ['edit' => 'curtain.hand', 'base' => $base, 'args' => [
+    $edits[] = $do('curtain.hand', [
         'ids' => [$walls[0]],
         'lines' => [['axis' => 'upright', 'done' => 'moved', 'line' => '7', 'from' => 'before', 'at' => $i % 2 === 0 ? 1100 : 1150]],
-    ]]);
-    $base = $outcome['number'];
-    $edits[] = $ms;
+    ])[0];
     $bare[] = $call('POST', "/api/projects/$id/bare-write", ['level' => 0])[0];
 }
 $desk = new Desk(Chrome::open(softwareGl: false), $address);

@@ -11,30 +11,20 @@ require __DIR__.'/../vendor/autoload.php';
 
 /** @var list<string> $argv */
 [, $address] = $argv;
-['call' => $call, 'median' => $median] = require __DIR__.'/client.php';
+['call' => $call, 'project' => $project, 'median' => $median] = require __DIR__.'/client.php';
 $call = $call($address);
-$id = $call('POST', '/api/projects', [
-    'name' => 'Bench roof', 'units' => 'mm', 'key' => 'benchRoof.1', 'storeys' => [['name' => 'Ground', 'height' => 3600]],
-])[1]['id'];
-$view = $call('GET', "/api/projects/$id")[1];
-$base = $view['number'];
-$do = static function (string $edit, array $args) use ($call, $id, &$base): array {
-    [$ms, $outcome] = $call('POST', "/api/projects/$id/edits", ['edit' => $edit, 'args' => $args, 'base' => $base]);
-    $base = $outcome['number'];
-
-    return [$ms, $outcome['chosen']];
-};
+[$id, $do] = $project($call, 'Bench roof', 'benchRoof.1', [['name' => 'Ground', 'height' => 3600]]);
+$storey = $call('GET', "/api/projects/$id")[1]['storeys'][0]['id'];
 mt_srand(20261127);
 $points = [];
 for ($i = 0; $i < 40; $i++) {
     [$angle, $far] = [2 * M_PI * $i / 40, 18000 + mt_rand(-600, 600)];
     $points[] = [round($far * cos($angle)), round($far * sin($angle))];
 }
-$storey = $view['storeys'][0]['id'];
 $do('outline.draw', ['points' => $points, 'closed' => true, 'thickness' => 300, 'base' => $storey, 'top' => $storey]);
 $view = $call('GET', "/api/projects/$id")[1];
 $walls = array_column($view['walls'], 'id');
-$roof = $do('roof.add', ['outline' => $view['outlines'][0]['id'], 'pitch' => 30])[1][0];
+$roof = $do('roof.add', ['outline' => $view['outlines'][0]['id'], 'pitch' => 30])[1]['chosen'][0];
 $do('wall.edge', ['walls' => $walls, 'head' => ['roof' => $roof]]);
 $edits = $bare = [];
 for ($i = 0; $i < 60; $i++) {

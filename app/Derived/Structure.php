@@ -310,7 +310,7 @@ final class Structure
             $before[$id] = match (true) {
                 $layer instanceof Band => Bands::in($design)->wallsOf($layer),
                 $layer instanceof FloorBand => FloorBands::in($design)->wallsOf($layer),
-                $layer instanceof Roof => Roofs::in($design)->wallsOf($layer),
+                $layer instanceof Roof => Roofs::in($design)->concerned($layer),
                 $layer instanceof Field => [$layer->wall],
                 $layer instanceof Screen => Screens::in($design)->wallsOf($layer),
                 default => [],

@@ -425,7 +425,7 @@ final readonly class Editor
                 $walls += array_fill_keys(match (true) {
                     $band instanceof Band => Bands::in($with)->wallsOf($band),
                     $band instanceof FloorBand => FloorBands::in($with)->wallsOf($band),
-                    $band instanceof Roof => [...Roofs::in($with)->wallsOf($band), ...Roofs::in($with)->followers($band)],
+                    $band instanceof Roof => Roofs::in($with)->concerned($band),
                     $band instanceof Field => [$band->wall],
                     $band instanceof Screen => Screens::in($with)->wallsOf($band),
                     default => [],

@@ -96,6 +96,34 @@ final class RoofsTest extends ProjectCase
         self::assertEqualsWithDelta(11800.0, $wall($east)['head'], 1e-3);
     }
 
+    /** A raised strip stands on the roof of another outline: it is told of that roof's change, so that the desk fetches it again. */
+    public function test_who_stands_on_a_roof_is_told_when_it_changes(): void
+    {
+        $url = "/api/projects/{$this->project->id}";
+        $roof = $this->edit('roof.add', ['outline' => $this->project()['outlines'][0]['id'], 'pitch' => 30, 'overhang' => 0])
+            ->assertOk()->json('chosen.0');
+        $this->edit('storey.insert', ['name' => 'Over it', 'height' => 4000, 'above' => $this->storey(1)])->assertOk();
+        $storey = $this->project()['storeys'][2]['id'];
+        $before = array_column($this->project()['walls'], 'id');
+        $this->edit('outline.draw', [
+            'rectangle' => ['x' => 3000, 'y' => 3000, 'width' => 5000, 'depth' => 2000], 'thickness' => 200,
+            'base' => $storey, 'top' => $storey,
+        ])->assertOk();
+        $strip = array_values(array_diff(array_column($this->project()['walls'], 'id'), $before));
+        $this->edit('wall.edge', ['walls' => $strip, 'foot' => ['roof' => $roof]])->assertOk();
+        $foot = fn (): float => array_column($this->project()['walls'], 'foot', 'id')[$strip[0]];
+        $stood = $foot();
+        $tag = $this->getJson("$url/elevations/fr-".substr($strip[0], 3))->headers->get('ETag');
+        $done = $this->edit('roof.change', ['id' => $roof, 'pitch' => 20])->assertOk();
+        self::assertSame([], array_diff($strip, $done->json('touched.walls')));
+        self::assertLessThan($stood, $foot());
+        $this->getJson("$url/elevations/fr-".substr($strip[0], 3), ['If-None-Match' => (string) $tag])->assertOk();
+        // taking the roof off leaves the strip level on its floor: all is to be fetched again; undo puts both back
+        self::assertTrue($this->edit('roof.remove', ['ids' => [$roof]])->assertOk()->json('touched.structure'));
+        $this->postJson("$url/undo")->assertOk();
+        self::assertLessThan($stood, $foot());
+    }
+
     public function test_a_parapet_steps_by_figures(): void
     {
         $south = $this->wall(0);

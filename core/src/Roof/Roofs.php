@@ -84,12 +84,14 @@ final class Roofs
         return array_map(static fn (Wall $w): string => $w->id, $this->design->wallsOf($roof->outline));
     }
 
-    /** @return list<string> walls whose heads or feet follow it, of whichever outline */
-    public function followers(Roof $roof): array
+    /** @return list<string> walls that are otherwise when it is: those it lies over, and of any outline those that follow it */
+    public function concerned(Roof $roof): array
     {
-        return array_map(strval(...), array_keys(array_filter(
+        $follow = array_filter(
             $this->design->walls, static fn (Wall $w): bool => in_array($roof->id, [$w->head?->roof, $w->foot?->roof], true),
-        )));
+        );
+
+        return array_values(array_unique([...$this->wallsOf($roof), ...array_map(static fn (Wall $w): string => $w->id, $follow)]));
     }
 
     /** The wall that it is told and modelled with. */
