@@ -21,9 +21,6 @@ final class CurvedMesher
     /** Openings are sought in strips of so much, mm. */
     private const STRIP = 1000.0;
 
-    /** Points this near to the head or the foot lie on it, mm. */
-    private const AT = 0.1;
-
     /** Points are known again by their place in steps of so much, mm. */
     private const SPOT = 1e-4;
 
@@ -34,22 +31,26 @@ final class CurvedMesher
     public static function mesh(Body $body, array $openings, float $sagitta): Mesh
     {
         $t = $body->host->depth();
+        $rims = $body->isLevel() ? null : new Rims($body);
         [$outer, $inners] = self::holes($body, $openings);
+        if ($rims !== null) {
+            [$outer, $inners] = self::between($rims, $outer, $inners);
+        }
         $known = self::known($outer, $inners);
         $sides = null;
-        $whole = $body->faceBetween($body->left->at, $body->right->at)->cut($outer);
+        $whole = ($rims?->face() ?? $body->faceBetween($body->left->at, $body->right->at))->cut($outer);
         $rings = [];
         foreach ($whole->rings as $ring) {
             $inner = [];
             for ($i = 0, $n = count($ring); $i < $n; $i += 2) {
                 [$u, $v] = [$ring[$i], $ring[$i + 1]];
-                $there = match (true) {
+                $behind = $rims?->behind($u, $v);
+                $inner[] = $behind[0] ?? match (true) {
                     abs($u - $body->left->at) < 2e-3 => $body->left->inner,
                     abs($u - $body->right->at) < 2e-3 => $body->right->inner,
                     default => $known[self::spot($u, $v)] ?? self::across($sides ??= self::sides($outer, $inners), $u, $v),
                 };
-                $inner[] = $there;
-                $inner[] = $body->isLevel() ? $v : self::levelBehind($body, $u, $there, $v);
+                $inner[] = $behind[1] ?? $v;
             }
             $rings[] = [$ring, $inner];
         }
@@ -63,21 +64,42 @@ final class CurvedMesher
         return CurvedSheet::mesh($body->surface, $body->surface->start(), $rings, 0.0, $t, $sagitta, $ends);
     }
 
-    /** On the inner face of a point of the outer one: as high, or the head or the foot there. */
-    private static function levelBehind(Body $body, float $u, float $there, float $v): float
+    /**
+     * Openings that run past a head or a foot that is not level, which a finding tells, end level before it.
+     *
+     * @param  list<list<float>>  $outer
+     * @param  list<list<float>>  $inner
+     * @return array{list<list<float>>, list<list<float>>}
+     */
+    private static function between(Rims $rims, array $outer, array $inner): array
     {
-        [$out, $in] = [$body->surface->inPlan($u), $body->surface->inPlan($there, $body->host->depth())];
+        $kept = [[], []];
+        foreach ($outer as $i => $near) {
+            $room = $rims->room($near, $inner[$i]);
+            if ($room === null) {
+                [$kept[0][], $kept[1][]] = [$near, $inner[$i]];
 
-        return match (true) {
-            abs($v - $body->headAt($out)) < self::AT => $body->headAt($in),
-            abs($v - $body->footAt($out)) < self::AT => $body->footAt($in),
-            default => $v,
-        };
+                continue;
+            }
+            [$from, $to] = self::reach($near);
+            $sides = self::sides([$near], [$inner[$i]]);
+            $inside = $room[1] > $room[0] ? Region::rectangle($from - 1.0, $room[0], $to + 1.0, $room[1]) : Region::empty();
+            foreach (Region::polygon($near)->intersection($inside)->rings as $ring) {
+                $behind = [];
+                for ($k = 0, $n = count($ring); $k < $n; $k += 2) {
+                    array_push($behind, self::across($sides, $ring[$k], $ring[$k + 1]), $ring[$k + 1]);
+                }
+                [$kept[0][], $kept[1][]] = [$ring, $behind];
+            }
+        }
+
+        return $kept;
     }
 
     /**
-     * The openings as they are cut, on both faces. One that runs past an end on one face alone stops before it on both. Those that overlap,
-     * which a finding tells, are cut towards the centre, so that what is left between them is the same on both faces.
+     * The openings as they are cut, on both faces. One that runs past an end on one face alone stops before it on both, and is
+     * left out where nothing of it is between the ends on both. Those that overlap, which a finding tells, are cut towards the centre, so
+     * that what is left between them is the same on both faces.
      *
      * @param  list<PlacedOpening>  $openings
      * @return array{list<list<float>>, list<list<float>>} rings on the outer and on the inner face, point for point
@@ -90,8 +112,11 @@ final class CurvedMesher
             [$near, $far] = [$p->ring(), $p->ring($t)];
             [$from, $to] = self::room($body, $p, $near, $far);
             $whole = $from === 0.0 && $to === $p->opening->width;
-            $outer[] = $whole ? $near : self::trimmed($p, $from, $to, 0.0) ?? $near;
-            $inner[] = $whole ? $far : self::trimmed($p, $from, $to, $t) ?? $far;
+            $kept = $whole ? $near : self::trimmed($p, $from, $to, 0.0);
+            $behind = $whole ? $far : self::trimmed($p, $from, $to, $t);
+            if ($kept !== null && $behind !== null) {
+                [$outer[], $inner[]] = [$kept, $behind];
+            }
         }
         foreach (self::overlapping($outer, $inner) as $i) {
             $low = max($body->left->at, $body->left->inner) + self::CLEAR;

@@ -75,7 +75,7 @@ final class CurvedSheet
             foreach ($ring as $k => $point) {
                 foreach ($ends as [$u, $arc]) {
                     if (abs($point[0] - $u) < self::ON) {
-                        $this->across[$i + $k] = $this->chain($i + $k, $first + $i + $k, $arc, $point[2]);
+                        $this->across[$i + $k] = $this->chain($i + $k, $first + $i + $k, $arc);
                     }
                 }
             }
@@ -86,7 +86,7 @@ final class CurvedSheet
                     $a = $b;
                 }
             }
-            foreach ($ends === [] ? [] : self::runs(array_column($ring, 2)) as $run) {
+            foreach ($ends === [] ? [] : self::runs($ring, array_column($ends, 0), abs($far - $near)) as $run) {
                 $this->closeRun(array_map(static fn (int $k): int => $i + $k % $n, $run), $first);
             }
             $i += $n;
@@ -100,7 +100,7 @@ final class CurvedSheet
     }
 
     /**
-     * @param  list<list<array{float, float, float}>>  $fine
+     * @param  list<list<array{float, float, float, float}>>  $fine
      * @param  int  $face  0 for the near one, 1 for the far one
      * @param  list<int>  $corners  of it, as seen from outside
      */
@@ -120,7 +120,7 @@ final class CurvedSheet
                 }
                 [$x, $z, $nx, $nz] = $known[$key];
                 $this->positions[] = $x;
-                $this->positions[] = $point[2];
+                $this->positions[] = $point[2 + $face];
                 $this->positions[] = $z;
                 $this->facing[] = $nx;
                 $this->facing[] = 0.0;
@@ -144,37 +144,53 @@ final class CurvedSheet
         return intdiv(count($this->positions), 3) - 1;
     }
 
-    /** @return list<int> points along an arc across the sheet at a level, from one on the near face to one on the far face */
-    private function chain(int $near, int $far, Curve $arc, float $v): array
+    /** @return list<int> points along an arc across the sheet, from one on the near face to one on the far face, evenly up or down */
+    private function chain(int $near, int $far, Curve $arc): array
     {
         $chain = [$near];
         $chords = $arc->chords($this->sagitta);
+        [$from, $to] = [$this->positions[3 * $near + 1], $this->positions[3 * $far + 1]];
         for ($i = 0, $n = count($chords) - 2; $i < $n; $i += 2) {
-            $chain[] = $this->add(new Vec2($chords[$i], $chords[$i + 1]), $v);
+            $chain[] = $this->add(new Vec2($chords[$i], $chords[$i + 1]), $from + ($to - $from) * ($i + 2) / ($n + 2));
         }
 
         return [...$chain, $far];
     }
 
     /**
-     * The sides of a ring, those that run on level together.
+     * The sides of a ring: together those that run on level, and those near to an end that is not straight, which may reach over them.
      *
-     * @param  list<float>  $vs
+     * @param  list<array{float, float, float, float}>  $ring
+     * @param  list<float>  $ends  u on the near face
+     * @param  float  $reach  how far an end does at most, mm
      * @return list<non-empty-list<int>> numbers of points in a row, over the end of the ring too
      */
-    private static function runs(array $vs): array
+    private static function runs(array $ring, array $ends, float $reach): array
     {
-        $n = count($vs);
-        $level = static fn (int $k): bool => abs($vs[$k % $n] - $vs[($k + 1) % $n]) < self::ON;
+        $n = count($ring);
+        $rises = static fn (int $k, int $axis): float => abs($ring[$k % $n][$axis] - $ring[($k + 1) % $n][$axis]);
+        $level = static fn (int $k): bool => $rises($k, 2) < self::ON && $rises($k, 3) < self::ON;
+        $joined = static function (int $k) use ($ring, $n, $ends, $reach, $rises, $level): bool {
+            if ($level($k + $n - 1) && $level($k)) {
+                return true;
+            }
+            foreach ($rises($k + $n - 1, 0) < self::ON || $rises($k, 0) < self::ON ? [] : $ends as $u) {
+                if (abs($ring[$k % $n][0] - $u) < $reach) {
+                    return true;
+                }
+            }
+
+            return false;
+        };
         $start = 0;
-        while ($start < $n && $level($start) && $level($start + $n - 1)) {
+        while ($start < $n && $joined($start)) {
             $start++;
         }
         $runs = [];
         $run = [$start];
         for ($k = $start; $k < $start + $n; $k++) {
             $run[] = $k + 1;
-            if (! $level($k) || ! $level($k + 1) || $k + 1 === $start + $n) {
+            if (! $joined($k + 1) || $k + 1 === $start + $n) {
                 $runs[] = $run;
                 $run = [$k + 1];
             }

@@ -25,8 +25,8 @@ final class Division
 
     /**
      * @param  list<array{list<float>, list<float>}>  $rings  of the region on the near and on the far face, point for point
-     * @return array{list<list<array{float, float, float}>>, list<int>, list<int>} the rings with points added where they pass from one
-     *    column to the next (u on the near face, u on the far face, v), and the triangles of either face, both as seen from outside
+     * @return array{list<list<array{float, float, float, float}>>, list<int>, list<int>} the rings with points added where they pass from
+     *    one column to the next (u on the near face and on the far one, v on both), and the triangles of either face, as seen from outside
      */
     public function of(array $rings, float $near, float $far): array
     {
@@ -67,7 +67,7 @@ final class Division
     }
 
     /**
-     * @param  list<list<array{float, float, float}>>  $fine
+     * @param  list<list<array{float, float, float, float}>>  $fine
      * @return list<int> numbers of points in threes, counter-clockwise as seen from outside
      */
     private static function triangles(array $fine, int $face, Borders $borders): array
@@ -78,7 +78,7 @@ final class Division
             foreach ($ring as $point) {
                 $loop[] = count($us);
                 $us[] = $point[$face];
-                $vs[] = $point[2];
+                $vs[] = $point[2 + $face];
             }
             $loops[] = $loop;
         }
@@ -89,7 +89,7 @@ final class Division
     /**
      * Whether triangles of the near face are triangles of the far one too.
      *
-     * @param  list<list<array{float, float, float}>>  $fine
+     * @param  list<list<array{float, float, float, float}>>  $fine
      * @param  list<int>  $corners
      */
     private function serves(array $fine, array $corners, float $far): bool
@@ -98,7 +98,7 @@ final class Division
         foreach ($fine as $ring) {
             foreach ($ring as $point) {
                 $us[] = $point[1];
-                $vs[] = $point[2];
+                $vs[] = $point[3];
             }
         }
         $most = $this->step($far) + self::ON;
@@ -158,7 +158,7 @@ final class Division
      * @param  list<float>  $near
      * @param  list<float>  $far
      * @param  array<int, float>  $over  {@see over}
-     * @return list<array{float, float, float}> u on the near face, u on the far face, v
+     * @return list<array{float, float, float, float}> u on the near face and on the far one, v on both
      */
     private function divided(array $near, array $far, Borders $own, array $over): array
     {
@@ -167,16 +167,19 @@ final class Division
         for ($i = 0; $i < $n; $i += 2) {
             $j = $i + 2 < $n ? $i + 2 : 0;
             [$a, $b] = [$near[$i], $near[$j]];
-            $out[] = [$this->snapped[(int) ($a * self::SPOTS)] ??= $own->snapped($a, self::ON), $far[$i], $near[$i + 1]];
+            $out[] = [$this->snapped[(int) ($a * self::SPOTS)] ??= $own->snapped($a, self::ON), $far[$i], $near[$i + 1], $far[$i + 1]];
             if (abs($b - $a) < self::ON) {
                 continue; // upright: it passes no border
             }
             $passed = $a < $b ? $own->between($a, $b, self::ON) : array_reverse($own->between($b, $a, self::ON));
-            $rise = $near[$j + 1] - $near[$i + 1];
+            [$rise, $behind] = [$near[$j + 1] - $near[$i + 1], $far[$j + 1] - $far[$i + 1]];
             foreach ($passed as $u) {
                 $share = ($u - $a) / ($b - $a);
                 $straight = abs($rise) < self::ON ? $over[(int) round($u / self::ON)] ?? null : null;
-                $out[] = [$u, $straight ?? $far[$i] + ($far[$j] - $far[$i]) * $share, $near[$i + 1] + $rise * $share];
+                $out[] = [
+                    $u, $straight ?? $far[$i] + ($far[$j] - $far[$i]) * $share, $near[$i + 1] + $rise * $share,
+                    $far[$i + 1] + $behind * $share,
+                ];
             }
         }
 
@@ -189,7 +192,7 @@ final class Division
      * @param  list<float>  $near
      * @param  list<float>  $far
      * @param  array{Borders, Borders}  $borders
-     * @return list<array{float, float, float}> u on the near face, u on the far face, v
+     * @return list<array{float, float, float, float}> u on the near face and on the far one, v on both
      */
     private function split(array $near, array $far, array $borders): array
     {
@@ -197,9 +200,10 @@ final class Division
         $n = count($near);
         for ($i = 0; $i < $n; $i += 2) {
             $j = ($i + 2) % $n;
+            $out[] = [
+                $borders[0]->snapped($near[$i], self::ON), $borders[1]->snapped($far[$i], self::ON), $near[$i + 1], $far[$i + 1],
+            ];
             if (abs($near[$j] - $near[$i]) < self::ON && abs($far[$j] - $far[$i]) < self::ON) {
-                $out[] = [$borders[0]->snapped($near[$i], self::ON), $borders[1]->snapped($far[$i], self::ON), $near[$i + 1]];
-
                 continue; // upright: it passes no border
             }
             $shares = [];
@@ -210,19 +214,20 @@ final class Division
             }
             sort($shares);
             $long = max(abs($near[$j] - $near[$i]), abs($far[$j] - $far[$i]));
-            $out[] = [$borders[0]->snapped($near[$i], self::ON), $borders[1]->snapped($far[$i], self::ON), $near[$i + 1]];
             $last = 0.0;
             foreach ($shares as [$share, $face, $u]) {
                 if (($share - $last) * $long < 2 * self::ON && $last > 0.0) {
                     // both faces break here, as good as
-                    [$a, $b, $v] = array_pop($out);
-                    $out[] = $face === 0 ? [$u, $b, $v] : [$a, $u, $v];
+                    [$a, $b, $v, $behind] = array_pop($out);
+                    $out[] = $face === 0 ? [$u, $b, $v, $behind] : [$a, $u, $v, $behind];
 
                     continue;
                 }
                 $a = $face === 0 ? $u : $borders[0]->snapped($near[$i] + ($near[$j] - $near[$i]) * $share, self::ON);
                 $b = $face === 1 ? $u : $borders[1]->snapped($far[$i] + ($far[$j] - $far[$i]) * $share, self::ON);
-                $out[] = [$a, $b, $near[$i + 1] + ($near[$j + 1] - $near[$i + 1]) * $share];
+                $out[] = [
+                    $a, $b, $near[$i + 1] + ($near[$j + 1] - $near[$i + 1]) * $share, $far[$i + 1] + ($far[$j + 1] - $far[$i + 1]) * $share,
+                ];
                 $last = $share;
             }
         }
