@@ -88,7 +88,7 @@ final class ArcsUnderRoofsTest extends TestCase
             }
         }
         self::assertGreaterThan(35, $curved);
-        self::assertGreaterThan(10, $ends);
+        self::assertGreaterThan(5, $ends);
         self::assertGreaterThan(50, $cut);
     }
 
