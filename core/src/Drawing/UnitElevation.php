@@ -20,6 +20,12 @@ use Isleward\Core\Unit\SolvedUnit;
  */
 final class UnitElevation
 {
+    /** By role; of all others the frame's. */
+    private const INNER = [
+        'stile' => Layer::Sash, 'rail' => Layer::Sash, 'muntin' => Layer::Sash, 'panel' => Layer::Sash,
+        'blade' => Layer::Bar, 'glazing bar' => Layer::Bar, 'infill' => Layer::Infill,
+    ];
+
     /**
      * @param  bool  $fromOutside  the viewer sees its outside; what comes outward comes to the viewer
      * @return list<Shape> from the unit's lower left corner
@@ -58,12 +64,7 @@ final class UnitElevation
 
     public static function layer(Role $role): Layer
     {
-        return match ($role) {
-            Role::Jamb, Role::Head, Role::Sill, Role::Mullion, Role::Transom, Role::LouvreFrame, Role::Cill, Role::Trim => Layer::Frame,
-            Role::Stile, Role::Rail, Role::Muntin, Role::Panel => Layer::Sash,
-            Role::Blade, Role::Bar => Layer::Bar,
-            Role::Infill => Layer::Infill,
-        };
+        return self::INNER[$role->value] ?? Layer::Frame;
     }
 
     /** @return list<Shape> */

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Drawing;
 
-use Isleward\Core\Geometry\Contour;
 use Isleward\Core\Unit\HingeSide;
 use Isleward\Core\Unit\Leaf;
 use Isleward\Core\Unit\Member;
@@ -52,15 +51,19 @@ final class UnitPlan
                 $poses[$leaf->index] = $leaf->motion->at($ajar[$leaf->index]);
             }
         }
-        foreach ([...$this->unit->panes, ...$this->unit->members] as $piece) {
-            if ($piece instanceof Member && ($piece->role === Role::Trim || $piece->role === Role::Cill || $piece->section !== null)) {
+        foreach ($this->unit->panes as $pane) {
+            $pose = self::turning($pane->leaf, $poses);
+            foreach ($pane->contour->spans(false, $pose === null ? $cut : $cut - $pose->dy) as [$x0, $x1]) {
+                $shapes[] = $this->box(Layer::Glass, $x0, $x1, $pane->back, $pane->thickness(), $pose);
+            }
+        }
+        foreach ($this->unit->members as $member) {
+            if ($member->section !== null || $member->role === Role::Trim || $member->role === Role::Cill) {
                 continue;
             }
-            $pose = $piece->leaf === null ? null : $poses[$piece->leaf];
-            foreach (self::spans($piece->contour, $cut, $pose) as [$x0, $x1]) {
-                $layer = $piece instanceof Pane ? Layer::Glass : UnitElevation::layer($piece->role);
-                $deep = $piece instanceof Pane ? $piece->thickness() : $piece->depth;
-                $shapes[] = $this->box($layer, $x0, $x1, $piece->back, $deep, $pose);
+            $pose = self::turning($member->leaf, $poses);
+            foreach ($member->contour->spans(false, $pose === null ? $cut : $cut - $pose->dy) as [$x0, $x1]) {
+                $shapes[] = $this->box(UnitElevation::layer($member->role), $x0, $x1, $member->back, $member->depth, $pose);
             }
         }
         foreach ($this->unit->lights as $light) {
@@ -76,26 +79,27 @@ final class UnitPlan
     }
 
     /**
-     * @return list<array{float, float}> what a level cut meets of a piece; of one that has slid up or down, what has come there; of a
-     *    tilted one its foot, drawn as it lies
+     * How the leaf of a piece stands when that moves it over the plan. Of one that has slid up or down the cut meets what has come there;
+     * of a tilted one its foot, drawn as it lies.
+     *
+     * @param  array<int, Pose>  $poses
      */
-    private static function spans(Contour $contour, float $cut, ?Pose $pose): array
+    private static function turning(?int $leaf, array $poses): ?Pose
     {
-        if ($pose !== null && $pose->upright) {
-            $cut -= $pose->dy;
-        }
-
-        return $contour->spans(false, $cut);
+        return $leaf !== null && $poses[$leaf]->upright ? $poses[$leaf] : null;
     }
 
     private function box(Layer $layer, float $x0, float $x1, float $back, float $depth, ?Pose $pose): Shape
     {
         $ring = [];
-        foreach ([[$x0, $back], [$x1, $back], [$x1, $back + $depth], [$x0, $back + $depth]] as [$x, $z]) {
-            if ($pose !== null && $pose->upright) {
+        $behind = $back + $depth;
+        foreach ([[$x0, $back], [$x1, $back], [$x1, $behind], [$x0, $behind]] as [$x, $z]) {
+            if ($pose !== null) {
                 [$x, , $z] = $pose->of($x, 0.0, $z);
             }
-            array_push($ring, ...$this->point($x, $z));
+            $point = $this->point($x, $z);
+            $ring[] = $point[0];
+            $ring[] = $point[1];
         }
 
         return Shape::area($layer, [$ring]);

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Drawing;
 
-use Isleward\Core\Geometry\Contour;
 use Isleward\Core\Unit\Member;
 use Isleward\Core\Unit\Pane;
 use Isleward\Core\Unit\Role;
@@ -29,44 +28,41 @@ final class UnitSection
         }
         $shapes = [];
         foreach ([...$unit->panes, ...$unit->members] as $piece) {
-            $layer = $piece instanceof Pane ? Layer::Glass : UnitElevation::layer($piece->role);
-            if ($piece instanceof Member && $piece->role === Role::Trim) {
-                continue;
-            }
-            if ($piece instanceof Member && $piece->section !== null) {
+            $member = $piece instanceof Member;
+            if ($member && $piece->section !== null) {
                 if ($piece->contour->spans(true, $cut) !== []) {
-                    $shapes[] = Shape::area($layer, [self::turned($piece->section)]);
+                    $shapes[] = Shape::area(UnitElevation::layer($piece->role), [self::turned($piece->section)]);
                 }
 
                 continue;
             }
+            $pose = $piece->leaf === null ? null : $poses[$piece->leaf];
+            if (($member && $piece->role === Role::Trim) || ($pose !== null && $pose->upright && $pose->angle !== 0.0)) {
+                continue; // a leaf turned about an upright axis is no longer where the cut is
+            }
+            $spans = $piece->contour->spans(true, $pose !== null && $pose->upright ? $cut - $pose->dx : $cut);
+            if ($spans === []) {
+                continue;
+            }
+            $layer = $member ? UnitElevation::layer($piece->role) : Layer::Glass;
             [$back, $deep] = $piece instanceof Pane ? [$piece->back, $piece->thickness()] : [$piece->back, $piece->depth];
             if ($piece instanceof Member && $piece->role === Role::Cill) {
                 [$back, $deep] = [$back - $setback, $deep + $setback];
             }
-            $pose = $piece->leaf === null ? null : $poses[$piece->leaf];
-            $shift = $pose !== null && $pose->upright ? $pose->dx : 0.0;
-            // a leaf turned about an upright axis is no longer where the cut is
-            $there = $pose === null || ! $pose->upright || $pose->angle === 0.0;
-            foreach ($there ? self::spans($piece->contour, $cut - $shift) : [] as [$y0, $y1]) {
+            foreach ($spans as [$y0, $y1]) {
                 $ring = [];
                 foreach ([[$back, $y0], [$back + $deep, $y0], [$back + $deep, $y1], [$back, $y1]] as [$z, $y]) {
                     if ($pose !== null) {
                         [, $y, $z] = $pose->of($cut, $y, $z);
                     }
-                    array_push($ring, $z, $y);
+                    $ring[] = $z;
+                    $ring[] = $y;
                 }
                 $shapes[] = Shape::area($layer, [$ring]);
             }
         }
 
         return $shapes;
-    }
-
-    /** @return list<array{float, float}> */
-    private static function spans(Contour $contour, float $cut): array
-    {
-        return $contour->spans(true, $cut);
     }
 
     /**

@@ -284,14 +284,14 @@ final readonly class Curve
     /** @return array{float, float} unit tangent at a share of the edge */
     public function direction(float $share): array
     {
-        $t = $this->start + $share * $this->sweep;
-        [$dx, $dy] = $this->isCurved()
-            ? Ellipse::spun(
-                -$this->rx * sin($t) * ($this->sweep > 0 ? 1 : -1),
-                $this->ry * cos($t) * ($this->sweep > 0 ? 1 : -1),
-                $this->tilt,
-            )
-            : [$this->x1 - $this->x0, $this->y1 - $this->y0];
+        if ($this->rx > 0.0) {
+            $t = $this->start + $share * $this->sweep;
+            $way = $this->sweep > 0 ? 1 : -1;
+            [$dx, $dy] = Ellipse::spun(-$this->rx * sin($t) * $way, $this->ry * cos($t) * $way, $this->tilt);
+        } else {
+            $dx = $this->x1 - $this->x0;
+            $dy = $this->y1 - $this->y0;
+        }
         $length = hypot($dx, $dy);
 
         return $length > 0.0 ? [$dx / $length, $dy / $length] : [0.0, 0.0];

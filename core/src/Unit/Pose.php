@@ -22,7 +22,11 @@ final readonly class Pose
     /** @return array{float, float, float} */
     public function of(float $x, float $y, float $z): array
     {
-        [$c, $s] = [cos($this->angle), sin($this->angle)];
+        if ($this->angle === 0.0) {
+            return [$x + $this->dx, $y + $this->dy, $z + $this->dz];
+        }
+        $c = cos($this->angle);
+        $s = sin($this->angle);
         $off = ($this->upright ? $x : $y) - $this->at;
         $deep = $z - $this->z;
         $along = $this->at + $off * $c - $deep * $s;
