@@ -6,10 +6,8 @@ namespace Isleward\Core\Drawing;
 
 use Isleward\Core\Unit\HingeSide;
 use Isleward\Core\Unit\Leaf;
-use Isleward\Core\Unit\Member;
 use Isleward\Core\Unit\Motion;
 use Isleward\Core\Unit\Operation;
-use Isleward\Core\Unit\Pane;
 use Isleward\Core\Unit\Pose;
 use Isleward\Core\Unit\Role;
 use Isleward\Core\Unit\SolvedLight;
