@@ -347,7 +347,12 @@ final class Structure
             }
         }
         foreach ($design->layers as $layer) {
-            if ($layer instanceof Screen && ($walls === [] || array_intersect(Screens::in($design)->wallsOf($layer), $walls) !== [])) {
+            $before = match (true) {
+                $layer instanceof Screen => Screens::in($design)->wallsOf($layer),
+                $layer instanceof Roof => Roofs::in($design)->wallsOf($layer),
+                default => null,
+            };
+            if ($before !== null && ($walls === [] || array_intersect($before, $walls) !== [])) {
                 $made += self::named($layer->names());
             }
         }

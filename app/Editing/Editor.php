@@ -433,12 +433,20 @@ final readonly class Editor
             }
         }
 
-        // units that fill their cut-outs
+        // units that fill cut-outs of screens, or stand in roofs
         $types = array_column(array_filter($change->operations, static fn (Operation $o): bool => $o->kind === Kind::Type), 'id');
-        foreach ($types === [] ? [] : $this->ties->naming($project, $types, Tie::MadeOf, Kind::Screen) as $id) {
+        $holding = $types === [] ? [] : [
+            ...$this->ties->naming($project, $types, Tie::MadeOf, Kind::Screen),
+            ...$this->ties->naming($project, $types, Tie::MadeOf, Kind::Roof),
+        ];
+        foreach ($holding as $id) {
             $design ??= $this->assembly->design($project, Scope::none());
-            $screen = $design->layers[$id] ?? null;
-            $walls += $screen instanceof Screen ? array_fill_keys(Screens::in($design)->wallsOf($screen), true) : [];
+            $layer = $design->layers[$id] ?? null;
+            $walls += array_fill_keys(match (true) {
+                $layer instanceof Screen => Screens::in($design)->wallsOf($layer),
+                $layer instanceof Roof => Roofs::in($design)->wallsOf($layer),
+                default => [],
+            }, true);
         }
 
         return array_map(strval(...), array_keys($walls));

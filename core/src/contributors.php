@@ -26,13 +26,13 @@ return [
         CurtainWall\JointSchedule::class, CurtainWall\CuttingSchedule::class,
         Layer\FinSchedule::class, Layer\FinCutting::class, Layer\FloorSchedule::class, Layer\FieldSchedule::class,
         Layer\ScreenSchedule::class, Layer\CutOutSchedule::class,
-        Roof\RoofSchedule::class, Roof\RoofLineSchedule::class,
+        Roof\RoofSchedule::class, Roof\RoofLineSchedule::class, Roof\RooflightSchedule::class,
     ],
     Check\Rule::class => [
         Check\Overlap::class, Check\PastEdge::class, Check\NearCorner::class, Check\AcrossWall::class, Check\AcrossFloor::class,
         Check\SwingStruck::class, Check\SillFromElsewhere::class, Check\FacingIn::class, Check\Floating::class, Check\NameAndSize::class,
         Check\OffLine::class, Check\LintelBearing::class, Check\BowedReveal::class, Check\UnitDoubts::class,
         CurtainWall\CurtainDoubts::class, Layer\BandDoubts::class, Layer\ScreenDoubts::class, Layer\SlabDoubts::class,
-        Roof\RoofDoubts::class,
+        Roof\RoofDoubts::class, Roof\RooflightDoubts::class,
     ],
 ];

@@ -29,7 +29,7 @@ final class Furnished
         $types = array_column($view['types'], 'id', 'mark');
         $this->ids = [
             'south' => $south, 'east' => $east, 'quay' => $quay, 'charts' => $charts,
-            'outline' => $view['outlines'][0]['id'], 'W-03' => $types['W-03'],
+            'outline' => $view['outlines'][0]['id'], 'W-03' => $types['W-03'], 'fixed' => $types['W-01'],
             'D-01' => $types['D-01'] ?? reset($types),
         ];
         $place = fn (
@@ -63,6 +63,7 @@ final class Furnished
         ])['chosen'][0];
         $this->ids['floor'] = $this->do('floor-band.add', ['storey' => $quay, 'outline' => $this->ids['outline']])['chosen'][0];
         $this->ids['roof'] = $this->do('roof.add', ['outline' => $this->ids['outline']])['chosen'][0];
+        $this->do('roof.light', ['id' => $this->ids['roof'], 'type' => $this->ids['fixed'], 'wall' => $south, 'along' => 2500, 'rise' => 700]);
         $this->ids['field'] = $this->do('field.fill', ['opening' => $this->ids['second']])['chosen'][0];
         $this->ids['band'] = $this->do('band.add', ['storey' => $quay, 'walls' => [$south], 'spaced' => ['size' => 500]])['chosen'][0];
         $this->ids['screen'] = $this->do('screen.add', ['storey' => $quay, 'walls' => [$south], 'gap' => 200])['chosen'][0];
@@ -201,6 +202,8 @@ final class Furnished
             'roof.add' => ['outline' => $i['outline'], 'storey' => $i['quay'], 'pitch' => '9 : 12', 'overhang' => '0.3 m'],
             'roof.change' => ['id' => $i['roof'], 'eaves' => '4.1 m', 'ridge' => 9000, 'along' => true],
             'roof.remove' => ['ids' => [$i['roof']]],
+            'roof.light' => ['id' => $i['roof'], 'type' => $i['fixed'], 'wall' => $i['south'], 'from' => 'middle', 'rise' => '0.9 m'],
+            'roof.light-remove' => ['id' => $i['roof'], 'ns' => [1]],
             'wall.edge' => ['walls' => [$i['south']], 'head' => ['points' => [
                 ['along' => 0, 'over' => '0.3 m'], ['along' => 2000, 'over' => 300], ['along' => 2000, 'over' => 0],
             ]]],

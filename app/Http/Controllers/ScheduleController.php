@@ -33,7 +33,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'name', type: 'string'),
     new OA\Property(property: 'source', type: 'string', enum: [
         'openings', 'types', 'walls', 'runs', 'members', 'infills', 'joints', 'cutting', 'fins', 'fin-cutting',
-        'floor-bands', 'battens', 'screens', 'cut-outs', 'roofs', 'roof-lines',
+        'floor-bands', 'battens', 'screens', 'cut-outs', 'roofs', 'roof-lines', 'rooflights',
     ]),
     new OA\Property(property: 'columns', type: 'array', items: new OA\Items(ref: '#/components/schemas/LayoutColumn')),
     new OA\Property(property: 'merge', type: 'boolean'),

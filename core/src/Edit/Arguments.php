@@ -425,6 +425,16 @@ final class Arguments
             'roof.add' => [...$roof, 'outline' => A::text()->required()],
             'roof.change' => ['id' => A::text()->required(), ...$roof],
             'roof.remove' => ['ids' => A::ids()->required()],
+            'roof.light' => [
+                'id' => A::text()->required()->says('the roof'), 'n' => A::count()->says('the rooflight that is changed'),
+                'copy' => A::count()->says('the rooflight that is placed once more'), 'wall' => A::text()->says('that its face lies over'),
+                'at' => A::object(['x' => A::number()->required(), 'y' => A::number()->required()])->says('what its middle lies over in plan'),
+                'type' => A::text(), 'width' => A::length(), 'height' => A::length()->says('up the slope'), 'from' => A::text()
+                    ->says('left, middle or right: of its face, seen from outside'), 'along' => A::length(),
+                'up' => A::text()->says('eaves, middle or ridge'), 'rise' => A::length(), 'level' => A::flag()->says('rise is measured level'),
+                'proud' => A::length(), 'count' => A::count(), 'gap' => A::length(),
+            ],
+            'roof.light-remove' => ['id' => A::text()->required(), 'ns' => A::list(A::count(), 1)->required()],
             'band.pin' => [
                 'id' => A::text()->required(), 'pieces' => A::list(A::count(), 1)->required(), 'out' => A::flag(), 'release' => A::flag(),
                 ...$figures,

@@ -70,6 +70,8 @@ final class Edits
         'roof.add' => RoofAdd::class,
         'roof.change' => RoofAdd::class,
         'roof.remove' => RoofRemove::class,
+        'roof.light' => RooflightPlace::class,
+        'roof.light-remove' => RooflightRemove::class,
         'screen.add' => ScreenAdd::class,
         'screen.change' => ScreenAdd::class,
         'screen.draw' => ScreenDraw::class,

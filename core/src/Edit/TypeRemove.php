@@ -44,7 +44,7 @@ final readonly class TypeRemove implements Edit
         ));
         if ($grids !== []) {
             throw Refusal::because('type.in_cells', sprintf(
-                '%s fills cells of curtain walls or cut-outs of screens (%s). Fill those with something else first.',
+                '%s fills cells of curtain walls, cut-outs of screens or rooflights (%s). Fill those with something else first.',
                 $type->mark,
                 implode(', ', array_unique(array_map(static fn (Element $e): string => match (true) {
                     $e instanceof Pattern => $e->mark(),

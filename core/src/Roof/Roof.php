@@ -28,6 +28,7 @@ final readonly class Roof implements Layered
      * @param  bool  $within  whether it ends at its walls' inner faces, and springs there: they stand up round it as parapets
      * @param  float  $thick  square to a slope of its own pitch; upright it is as much everywhere, mm
      * @param  list<RoofEdge>  $edges  walls over which it is otherwise
+     * @param  list<Rooflight>  $lights  what stands in its faces, by number
      */
     private function __construct(
         public string $id,
@@ -43,6 +44,7 @@ final readonly class Roof implements Layered
         public float $thick,
         public array $edges,
         public ?string $finish,
+        public array $lights,
     ) {
     }
 
@@ -56,12 +58,20 @@ final readonly class Roof implements Layered
             }
         }
 
+        $lights = [];
+        foreach ($f->has('lights') ? array_keys(array_values($f->array('lights'))) : [] as $i) {
+            $light = Rooflight::from((new Fields(array_values($f->array('lights')), $f->units()))->fields((string) $i));
+            $lights[$light->n] = $light;
+        }
+        ksort($lights);
+
         return new self(
             $f->string('id'), $f->name('name'), $f->int('position'), $f->string('outline'), $f->string('storey'),
             $f->has('level') ? $f->length('level') : 0.0, $f->has('pitch') ? Pitch::read($f->all()['pitch']) : 35.0,
             $f->has('overhang') ? $f->size('overhang', 'The overhang', 0.0) : 400.0,
             $f->bool('along', false), $f->bool('within', false),
             $f->has('thick') ? $f->size('thick', 'The thickness of a roof') : 250.0, array_values($edges), $f->stringOrNull('finish'),
+            array_values($lights),
         );
     }
 
@@ -88,6 +98,25 @@ final readonly class Roof implements Layered
         foreach ($this->edges as $edge) {
             if ($edge->wall === $wall) {
                 return $edge;
+            }
+        }
+
+        return null;
+    }
+
+    /** @param  array<Rooflight>  $lights */
+    public function withLights(array $lights): self
+    {
+        usort($lights, static fn (Rooflight $a, Rooflight $b): int => $a->n <=> $b->n);
+
+        return $this->but(lights: $lights);
+    }
+
+    public function light(int $n): ?Rooflight
+    {
+        foreach ($this->lights as $light) {
+            if ($light->n === $n) {
+                return $light;
             }
         }
 
@@ -132,7 +161,10 @@ final readonly class Roof implements Layered
 
     public function names(): array
     {
-        return Naming::of(Tie::StandsIn, $this->outline, $this->storey);
+        return [
+            ...Naming::of(Tie::StandsIn, $this->outline, $this->storey),
+            ...Naming::of(Tie::MadeOf, ...array_map(static fn (Rooflight $l): string => $l->type, $this->lights)),
+        ];
     }
 
     public function toArray(): array
@@ -142,7 +174,7 @@ final readonly class Roof implements Layered
             'storey' => $this->storey, 'level' => $this->level, 'pitch' => $this->pitch, 'overhang' => $this->overhang,
             'along' => $this->along, 'within' => $this->within,
             'thick' => $this->thick, 'edges' => array_map(static fn (RoofEdge $e): array => $e->toArray(), $this->edges),
-            'finish' => $this->finish,
+            'finish' => $this->finish, 'lights' => array_map(static fn (Rooflight $l): array => $l->toArray(), $this->lights),
         ];
     }
 }

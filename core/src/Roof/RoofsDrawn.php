@@ -27,9 +27,31 @@ final class RoofsDrawn implements Contributor
             foreach (self::seenOver($body, $shape, $side) as $ring) {
                 $shapes[] = Shape::area(Layer::Roof, [$ring]);
             }
+            array_push($shapes, ...self::lights($design, $shape, $side, self::along($body->surface)));
         }
 
         return $shapes;
+    }
+
+    /** @return \Closure(float, float): float where a place in plan lies along a wall */
+    private static function along(Upright $surface): \Closure
+    {
+        return static fn (float $x, float $y): float => $surface->u(new Vec2($x, $y));
+    }
+
+    /**
+     * What stands in a face, as it is seen level.
+     *
+     * @param  callable(float, float): float  $across  where a place in plan lies along what is drawn
+     * @return list<Shape>
+     */
+    private static function lights(Design $design, RoofShape $shape, RoofSide $side, callable $across): array
+    {
+        $lights = array_filter(
+            Rooflights::of($design, $shape), static fn (PlacedRooflight $p): bool => $p->face->side === $side,
+        );
+
+        return array_merge(...array_map(static fn (PlacedRooflight $p): array => RooflightsDrawn::seen($p, $across), array_values($lights)));
     }
 
     /**
@@ -53,7 +75,7 @@ final class RoofsDrawn implements Contributor
      */
     private static function seenFrom(Upright $surface, RoofShape $shape, RoofSide $side): array
     {
-        return self::rings($shape, $side, static fn (float $x, float $y): float => $surface->u(new Vec2($x, $y)));
+        return self::rings($shape, $side, self::along($surface));
     }
 
     /**
@@ -95,6 +117,9 @@ final class RoofsDrawn implements Contributor
             foreach ($shape?->slopes() ?? [] as $side) {
                 array_push($drawn[$roof->id], ...self::fall($side));
             }
+            foreach ($shape === null ? [] : Rooflights::of($design, $shape) as $light) {
+                $drawn[$roof->id][] = RooflightsDrawn::over($light);
+            }
         }
 
         return $drawn;
@@ -132,7 +157,13 @@ final class RoofsDrawn implements Contributor
                     $whole = $whole->union(Region::polygon([$s0, $z0, $s1, $z1, $s1, $z1 + $up, $s0, $z0 + $up]));
                 }
             }
-            array_push($shapes, ...($whole->isEmpty() ? [] : [Shape::area(Layer::Cut, $whole->rings)]));
+            $units = [];
+            foreach ($whole->isEmpty() || $shape === null ? [] : Rooflights::of($cut->design, $shape) as $light) {
+                $hole = RooflightsDrawn::hole($cut->view, $light);
+                $whole = $hole === [] ? $whole : $whole->difference(Region::polygon($hole));
+                array_push($units, ...($hole === [] ? [] : RooflightsDrawn::section($cut->view, $light)));
+            }
+            array_push($shapes, ...($whole->isEmpty() ? [] : [Shape::area(Layer::Cut, $whole->rings), ...$units]));
         }
 
         return $shapes;
@@ -171,9 +202,13 @@ final class RoofsDrawn implements Contributor
     {
         $shapes = [];
         foreach ($face->depth > 0.0 ? [] : Roofs::in($face->design)->over($face->body->host->id()) as [$shape, $side]) {
-            foreach (self::rings($shape, $side, static fn (float $x, float $y): float => $face->view->s(new Vec2($x, $y))) as $ring) {
+            $across = static fn (float $x, float $y): float => $face->view->s(new Vec2($x, $y));
+            foreach (self::rings($shape, $side, $across) as $ring) {
                 $rings = $shape->roof->within ? Region::polygon($ring)->difference(Region::polygon($face->ring()))->rings : [$ring];
                 array_push($shapes, ...($rings === [] ? [] : [Shape::area($face->afar ? Layer::Beyond : Layer::Roof, $rings)]));
+            }
+            foreach (self::lights($face->design, $shape, $side, $across) as $drawn) {
+                $shapes[] = $face->afar && $drawn->layer !== Layer::Glass ? $drawn->on(Layer::Beyond) : $drawn;
             }
         }
 

@@ -235,6 +235,15 @@ final readonly class Layout implements Kept
                 ['roof'],
                 ['line'],
             ),
+            'rooflights' => self::plain(
+                $name,
+                'Rooflights',
+                'rooflights',
+                ['number', 'over', 'type', 'width', 'height', 'pitch', 'foot', 'head', 'count', 'glass', 'weight'],
+                false,
+                ['roof'],
+                [],
+            ),
             'fin-cutting' => self::plain(
                 $name,
                 'Cutting list of fins',

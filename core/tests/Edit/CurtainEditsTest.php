@@ -326,7 +326,7 @@ final class CurtainEditsTest extends TestCase
             ['where' => 'bays', 'numbers' => [1], 'infill' => ['kind' => 'unit', 'type' => $unit->id]],
         ]]));
         self::assertStringContainsString(
-            'fills cells of curtain walls or cut-outs of screens (CW-01)',
+            'fills cells of curtain walls, cut-outs of screens or rooflights (CW-01)',
             $this->refusal('type.remove', ['id' => $unit->id]),
         );
     }

@@ -370,6 +370,13 @@ final class AnyEdit
                 ['along' => (bool) mt_rand(0, 1)], ['eaves' => mt_rand(0, 9000)], ['ridge' => mt_rand(4000, 16000)],
             ]),
             'roof.remove' => ['ids' => [$roof]],
+            'roof.light' => ['id' => $roof] + $pick([
+                ['type' => $pick($design->types)->id ?? 'ty-none', 'at' => ['x' => mt_rand(0, 18000), 'y' => mt_rand(0, 11000)], 'width' => 780, 'height' => 980],
+                ['n' => 1, 'from' => $pick(['left', 'middle', 'right']), 'up' => $pick(['eaves', 'middle', 'ridge'])],
+                ['n' => 1, 'along' => mt_rand(0, 9000) / 7, 'rise' => mt_rand(0, 3000) / 7, 'level' => (bool) mt_rand(0, 1)],
+                ['copy' => 1], ['n' => 1, 'count' => mt_rand(1, 4), 'gap' => mt_rand(0, 500)],
+            ]),
+            'roof.light-remove' => ['id' => $roof, 'ns' => [mt_rand(1, 2)]],
             'wall.edge' => ['walls' => [$wall]] + $pick([
                 ['head' => ['roof' => $roof]], ['foot' => ['roof' => $roof]], ['head' => null],
                 ['foot' => null, 'head' => ['roof' => $roof]],

@@ -1318,7 +1318,7 @@ export interface components {
             id: string;
             name: string;
             /** @enum {string} */
-            source: "openings" | "types" | "walls" | "runs" | "members" | "infills" | "joints" | "cutting" | "fins" | "fin-cutting" | "floor-bands" | "battens" | "screens" | "cut-outs" | "roofs" | "roof-lines";
+            source: "openings" | "types" | "walls" | "runs" | "members" | "infills" | "joints" | "cutting" | "fins" | "fin-cutting" | "floor-bands" | "battens" | "screens" | "cut-outs" | "roofs" | "roof-lines" | "rooflights";
             columns: components["schemas"]["LayoutColumn"][];
             merge: boolean;
             groups: string[];
@@ -1522,6 +1522,12 @@ export interface components {
             curves: components["schemas"]["LawCurve"][];
             /** @description Of a screen: how it is seen */
             screen?: components["schemas"]["PlacedScreen"];
+            /** @description Of a roof: what stands in its faces, as it is seen */
+            lights?: {
+                n: number;
+                ring: number[];
+                shapes: components["schemas"]["Shape"][];
+            }[];
             /** @description Of a field: what its battens come to */
             said?: {
                 count: number;
@@ -2410,6 +2416,10 @@ export interface components {
             /** @description Walls it lies over */
             before: string[];
             faces: {
+                /** @description In plan, from the left end of its eaves along them, counter-clockwise */
+                ring: number[];
+                /** @description Rooflights can stand in it: it is no facet over an arc */
+                flat: boolean;
                 wall: string;
                 /** @description Degrees */
                 pitch: number;
@@ -2422,10 +2432,42 @@ export interface components {
             lengths: {
                 [key: string]: number;
             };
+            lights: components["schemas"]["Rooflight"][];
             /** @description Level of the underside of its eaves */
             springs: number | null;
             /** @description Level of its highest line */
             top: number | null;
+        };
+        /** @description A unit in a face of a roof, or a level row of them */
+        Rooflight: {
+            n: number;
+            /** @description That its face lies over */
+            wall: string;
+            type: string;
+            width: number;
+            /** @description Up the slope */
+            height: number;
+            /**
+             * @description Of its face, seen from outside
+             * @enum {string}
+             */
+            from: "left" | "middle" | "right";
+            along: number;
+            /** @enum {string} */
+            up: "eaves" | "middle" | "ridge";
+            rise: number;
+            /** @description Whether the rise is measured level */
+            level: boolean;
+            /** @description How far its outer side stands out of the roof’s */
+            proud: number;
+            count: number;
+            gap: number;
+            /** @description In plan, one of each that stands; none where it cannot */
+            rings: number[][];
+            /** @description Level of its lower edge */
+            foot: number | null;
+            /** @description Level of its upper edge */
+            head: number | null;
         };
         ScreenShape: {
             /** @enum {string} */
@@ -3996,6 +4038,45 @@ export interface components {
         RoofRemoveArgs: {
             ids: string[];
         };
+        RoofLightArgs: {
+            /** @description the roof */
+            id: string;
+            /** @description the rooflight that is changed */
+            n?: number | string;
+            /** @description the rooflight that is placed once more */
+            copy?: number | string;
+            /** @description that its face lies over */
+            wall?: string;
+            /** @description what its middle lies over in plan */
+            at?: {
+                x: number;
+                y: number;
+            };
+            type?: string;
+            /** @description mm, or a text in people’s units */
+            width?: number | string;
+            /** @description up the slope */
+            height?: number | string;
+            /** @description left, middle or right: of its face, seen from outside */
+            from?: string;
+            /** @description mm, or a text in people’s units */
+            along?: number | string;
+            /** @description eaves, middle or ridge */
+            up?: string;
+            /** @description mm, or a text in people’s units */
+            rise?: number | string;
+            /** @description rise is measured level */
+            level?: boolean;
+            /** @description mm, or a text in people’s units */
+            proud?: number | string;
+            count?: number | string;
+            /** @description mm, or a text in people’s units */
+            gap?: number | string;
+        };
+        RoofLightRemoveArgs: {
+            id: string;
+            ns: (number | string)[];
+        };
         BandPinArgs: {
             id: string;
             pieces: (number | string)[];
@@ -5087,6 +5168,22 @@ export interface operations {
                     /** @constant */
                     edit: "roof.remove";
                     args: components["schemas"]["RoofRemoveArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "roof.light";
+                    args: components["schemas"]["RoofLightArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "roof.light-remove";
+                    args: components["schemas"]["RoofLightRemoveArgs"];
                     /** @description Number of the latest change you have seen */
                     base: number;
                     /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */

@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Isleward\Core\Roof;
+
+use Isleward\Core\Geometry\Axes;
+use Isleward\Core\Geometry\Contour;
+use Isleward\Core\Geometry\Mesh;
+use Isleward\Core\Geometry\Region;
+use Isleward\Core\Geometry\Solid;
+use Isleward\Core\Geometry\Vec3;
+
+/**
+ * A sloped face of a roof as what stands in it sees it: u along its eaves from their left end, v up the slope from the upper edge of the
+ * eaves, n outward from its upper side; mm. Its eaves, hips and ridges are cut upright, what stands in it square to it.
+ */
+final readonly class RoofFace implements Solid
+{
+    public Axes $axes;
+
+    /** Square to the slope, mm. */
+    public float $through;
+
+    /** How far the underside is moved up the slope against the upper side, mm. */
+    public float $shift;
+
+    /** @param  list<Contour>  $holes  in (u, v), within both its sides and clear of one another */
+    public function __construct(public RoofSide $side, private float $upright, public array $holes = [])
+    {
+        $pitch = $side->pitch ?? throw new \LogicException('A gable is no face that something stands in.');
+        $way = $side->to->minus($side->from)->times(1 / $side->from->distanceTo($side->to));
+        [$c, $s] = [cos($pitch), sin($pitch)];
+        $this->axes = new Axes(
+            new Vec3($side->from->x, $side->from->y, $side->levelAt($side->from->x, $side->from->y) + $upright),
+            new Vec3($way->x, $way->y, 0.0),
+            new Vec3(-$way->y * $c, $way->x * $c, $s),
+            new Vec3($way->y * $s, -$way->x * $s, $c),
+        );
+        $this->through = $upright * $c;
+        $this->shift = $upright * $s;
+    }
+
+    /** @param  list<Contour>  $holes */
+    public function pierced(array $holes): self
+    {
+        return new self($this->side, $this->upright, $holes);
+    }
+
+    /** Its upper side, or its underside, in (u, v), less what stands in it. */
+    public function region(bool $under = false): Region
+    {
+        $ring = [];
+        foreach ($this->side->corners as [$x, $y, $z]) {
+            $at = $this->axes->place(new Vec3($x, $y, $z + $this->upright));
+            array_push($ring, $at->x, $at->y - ($under ? $this->shift : 0.0));
+        }
+
+        return Region::polygon($ring)->cut(array_map(static fn (Contour $hole): array => $hole->ring(), $this->holes));
+    }
+
+    /** How long the eaves are. */
+    public function width(): float
+    {
+        return $this->side->from->distanceTo($this->side->to);
+    }
+
+    /** How far its highest point lies up the slope. */
+    public function height(): float
+    {
+        return max([0.0, ...array_map(
+            fn (array $c): float => $this->axes->place(new Vec3($c[0], $c[1], $c[2] + $this->upright))->y, $this->side->corners,
+        )]);
+    }
+
+    public function volume(): float
+    {
+        $holes = array_sum(array_map(static fn (Contour $hole): float => $hole->area(), $this->holes));
+
+        return ($this->side->area() - $holes) * $this->through;
+    }
+
+    public function mesh(float $sagitta): Mesh
+    {
+        $flat = Mesh::between($this->region()->rings, $this->region(true)->rings, 0.0, -$this->through);
+        $positions = [];
+        for ($i = 0, $n = count($flat->positions); $i < $n; $i += 3) {
+            $at = $this->axes->point($flat->positions[$i], $flat->positions[$i + 1], $flat->positions[$i + 2]);
+            array_push($positions, $at->x, $at->y, $at->z);
+        }
+
+        return new Mesh($positions, $flat->triangles);
+    }
+}
