@@ -8,7 +8,7 @@ use App\Models\Wall;
 
 /**
  * Slabs with an opening for the stair and a flat roof between parapets over the main house, another over the watch room, whose parapet
- * steps; the boat workshop's roof of two pitches between gables, and the raised strip with high windows that stands on it.
+ * steps; the boat workshop's roof of two pitches between gables with its rooflights, and the raised strip with high windows on it.
  */
 final readonly class Roofs
 {
@@ -44,6 +44,14 @@ final readonly class Roofs
         $roof = $this->over('Workshop roof', $workshop, ['pitch' => 35, 'overhang' => 350, 'thick' => 240]);
         ($this->run)('roof.change', ['id' => $roof, 'edge' => ['wall' => $workshop[2], 'pitch' => 28]]);
         ($this->run)('wall.edge', ['walls' => $workshop, 'head' => ['roof' => $roof]]);
+        ($this->run)('roof.light', [
+            'id' => $roof, 'type' => $this->types['W-21'], 'wall' => $workshop[0], 'width' => 940, 'height' => 1180, 'from' => 'middle',
+            'rise' => 900, 'count' => 3, 'gap' => 1600, 'proud' => 60,
+        ]);
+        ($this->run)('roof.light', [
+            'id' => $roof, 'type' => $this->types['W-01'], 'wall' => $workshop[2], 'width' => 780, 'height' => 1400, 'along' => 2200,
+            'up' => 'middle', 'proud' => 60,
+        ]);
 
         $drawn = ($this->run)('outline.draw', [
             'name' => 'High windows', 'points' => [[-12100, 5500], [-2900, 5500], [-2900, 7300], [-12100, 7300]], 'thickness' => 200,

@@ -65,6 +65,43 @@ final class RoofTest extends BrowserCase
         $this->desk->waitUntil(fn (): bool => $this->roof() === [], 'it is taken off');
     }
 
+    public function test_a_rooflight_is_placed_in_plan_moved_and_taken_out(): void
+    {
+        $this->desk->button('Workshop roof')->click();
+        $this->desk->waitForText('Rooflights in it');
+        $lights = fn (): array => array_column($this->named('Workshop roof')['lights'], null, 'n');
+        self::assertSame([1, 2], array_keys($lights()));
+        $this->desk->button('Place it in plan')->click();
+        $this->desk->waitFor('[data-pointing="rooflight 0"]');
+        // outside the roof, past the edge of a face, and in it
+        $this->desk->hover('plan', -1000, 5000);
+        $this->desk->waitForText('outside Workshop roof');
+        $this->desk->hover('plan', -11900, 8900);
+        $this->desk->waitForText('past the edge of the face');
+        $this->desk->click('plan', -9000, 8300);
+        $this->desk->waitForText('Rooflight 3 of Workshop roof');
+        $this->desk->keys(Keys::ESCAPE);
+        $was = $lights()[3];
+        $this->desk->driver->executeScript("document.querySelector('[data-pane=plan]').focus()");
+        $this->desk->keys(Keys::ARROW_RIGHT);
+        $this->desk->waitUntil(fn (): bool => $lights()[3]['along'] == $was['along'] + 10, 'it has moved');
+        // what does not fit stays typed, with the figure
+        $this->desk->write('Up', '9000')->sendKeys(Keys::ENTER);
+        $this->desk->waitForText('past the edge of its face');
+        self::assertSame('9000', $this->desk->value('Up'));
+        $this->desk->type('Up', '0.9 m');
+        $this->desk->waitUntil(fn (): bool => $lights()[3]['rise'] == 900, 'it stands elsewhere');
+        self::assertSame([], $this->axe());
+        $this->desk->keys(Keys::ESCAPE);
+        // chosen again by a click where it is seen in plan, and taken out
+        [$x0, $y0, , , $x1, $y1] = $lights()[3]['rings'][0];
+        $this->desk->click('plan', ($x0 + $x1) / 2, ($y0 + $y1) / 2);
+        $this->desk->waitForText('Rooflight 3 of Workshop roof');
+        $this->desk->driver->executeScript("document.querySelector('[data-pane=plan]').focus()");
+        $this->desk->keys(Keys::DELETE);
+        $this->desk->waitUntil(static fn (): bool => array_keys($lights()) === [1, 2], 'it is taken out');
+    }
+
     public function test_gables_close_and_a_parapet_steps(): void
     {
         $this->clearMainHouse();

@@ -58,6 +58,44 @@ final class RoofsTest extends ProjectCase
         self::assertStringContainsString('roof', (string) $glb);
     }
 
+    public function test_rooflights_stand_in_every_drawing_and_are_drawn_anew_with_their_type(): void
+    {
+        $project = $this->project();
+        $url = "/api/projects/{$this->project->id}";
+        $south = 'fr-'.substr($this->wall(0), 3);
+        $types = array_column($project['types'], 'id', 'mark');
+        $id = $this->edit('roof.add', ['outline' => $project['outlines'][0]['id'], 'pitch' => 30, 'overhang' => 0])
+            ->assertOk()->json('chosen.0');
+        $light = ['id' => $id, 'type' => $types['W-01'], 'wall' => $this->wall(0), 'width' => '0.8 m', 'height' => 1200];
+        $before = $this->get("$url/elevations/$south")->headers->get('ETag');
+        $this->edit('roof.light', $light + ['from' => 'middle', 'rise' => 1000, 'count' => 2])->assertOk()
+            ->assertJsonPath('chosen', [$id]);
+        $elevation = $this->get("$url/elevations/$south")->assertOk();
+        self::assertNotSame($before, $elevation->headers->get('ETag'));
+        $seen = array_column($elevation->json('bands'), null, 'element')[$id]['lights'];
+        self::assertSame([1, 1], array_column($seen, 'n'));
+        self::assertNotSame([], $seen[0]['shapes']);
+        [$stood] = $this->project()['roofs'][0]['lights'];
+        self::assertSame(800, $stood['width']);
+        self::assertCount(2, $stood['rings']);
+        $this->assertProblem($this->edit('roof.light', ['id' => $id, 'n' => 1, 'rise' => 9000]), 422, 'rooflight.past_edge');
+        $this->assertProblem($this->edit('type.remove', ['id' => $types['W-01']]), 422, 'type.in_cells');
+        $rows = $this->getJson("$url/schedules/rooflights")->assertOk()->json('rows');
+        self::assertCount(1, array_filter($rows, static fn (array $r): bool => $r['kind'] === 'row'));
+
+        // what is made of its type is drawn anew with it, as the roof over these walls is
+        $tag = fn (): ?string => $this->get("$url/elevations/$south")->headers->get('ETag');
+        $old = $tag();
+        $this->edit('type.change', ['id' => $types['W-02'], 'name' => 'another'])->assertOk();
+        self::assertSame($old, $tag());
+        $this->edit('type.change', ['id' => $types['W-01'], 'name' => 'another still'])->assertOk();
+        self::assertNotSame($old, $tag());
+        $this->edit('roof.light-remove', ['id' => $id, 'ns' => [1]])->assertOk();
+        self::assertSame([], $this->project()['roofs'][0]['lights']);
+        $this->postJson("$url/undo")->assertOk();
+        self::assertCount(1, $this->project()['roofs'][0]['lights']);
+    }
+
     public function test_walls_run_up_to_a_roof_and_follow_it(): void
     {
         $url = "/api/projects/{$this->project->id}";

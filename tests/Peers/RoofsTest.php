@@ -8,9 +8,11 @@ use Isleward\Core\Building\Bodies;
 use Isleward\Core\Building\WallSolid;
 use Isleward\Core\Geometry\Moved;
 use Isleward\Core\Measure\Refusal;
+use Isleward\Core\Roof\Rooflights;
 use Isleward\Core\Roof\Roofs;
 use Isleward\Core\Roof\RoofShape;
 use Isleward\Core\Roof\RoofSide;
+use Isleward\Core\Scene\UnitPieces;
 use Isleward\Core\Tests\Support\House;
 
 /** Roofs over seeded outlines, read by manifold-3d: every face's solid is closed and as large as is said, and no two share volume. */
@@ -97,6 +99,63 @@ final class RoofsTest extends PeerCase
             }
             $sum = array_sum($ours[$i]);
             self::assertEqualsWithDelta($sum, $theirs['union'], $sum * 2e-5, "nothing of house $i shares volume");
+        }
+    }
+
+    /** Faces with rooflights in them, and those rooflights' frames, sashes and panes: closed, as large as is said, none in another. */
+    public function test_rooflights_fill_what_is_cut_out_for_them(): void
+    {
+        mt_srand(20261129);
+        $cases = $ours = [];
+        for ($case = 0; $case < 24; $case++) {
+            $found = self::house($case % 3);
+            if ($found === null) {
+                continue;
+            }
+            [$house, $id] = $found;
+            foreach (array_slice(array_keys($house->design->walls), 4) as $wall) {
+                $type = array_keys($house->design->types)[[0, 7, 11][mt_rand(0, 2)]];
+                $args = [
+                    'id' => $id, 'type' => $type, 'wall' => $wall, 'from' => 'middle', 'up' => 'middle', 'width' => mt_rand(6, 11) * 100,
+                    'height' => mt_rand(6, 11) * 100, 'count' => mt_rand(1, 2), 'proud' => mt_rand(0, 90),
+                ];
+                if (! $house->refuses('roof.light', $args)) {
+                    $house->do('roof.light', $args);
+                }
+            }
+            $shape = Roofs::in($house->design)->of(Roofs::roof($house->design, $id));
+            $placed = Rooflights::of($house->design, $shape);
+            $solids = Rooflights::faces($shape, $placed);
+            foreach ($placed as $light) {
+                $pieces = UnitPieces::of($light->unit, $house->design->settings, -$light->light->proud, true, 100.0, null);
+                foreach ($pieces as $piece) {
+                    $solids[] = new Moved($piece->solid, static function (float $x, float $y, float $z) use ($light): array {
+                        $at = $light->face->axes->point($light->u + $x, $light->v + $y, $z);
+
+                        return [$at->x, $at->y, $at->z];
+                    });
+                }
+            }
+            $foot = $shape->sides[0]->from;
+            [$meshes, $volumes] = [[], []];
+            foreach ($placed === [] ? [] : $solids as $solid) {
+                $near = new Moved($solid, static fn (float $x, float $y, float $z): array => [$x - $foot->x, $y - $foot->y, $z]);
+                $mesh = $near->mesh(1.0);
+                $meshes[] = ['positions' => $mesh->positions, 'triangles' => $mesh->triangles];
+                $volumes[] = $solid->volume();
+            }
+            if ($meshes !== []) {
+                [$cases[], $ours[]] = [$meshes, $volumes];
+            }
+        }
+        self::assertGreaterThan(12, count($cases));
+        foreach (self::ask('runs.mjs', $cases) as $i => $theirs) {
+            self::assertSame(['NoError'], $theirs['status'], "roof $i");
+            foreach ($ours[$i] as $k => $volume) {
+                self::assertEqualsWithDelta($volume, $theirs['volumes'][$k], $volume * 1e-4 + 1e3, "solid $k of roof $i");
+            }
+            $sum = array_sum($ours[$i]);
+            self::assertEqualsWithDelta($sum, $theirs['union'], $sum * 2e-5, "nothing of roof $i shares volume");
         }
     }
 

@@ -19,6 +19,7 @@ export type GridCell = Schemas['GridCell'];
 export type Band = Schemas['Band'];
 export type FloorBand = Schemas['FloorBand'];
 export type Roof = Schemas['Roof'];
+export type Rooflight = Schemas['Rooflight'];
 export type Screen = Schemas['Screen'];
 export type ScreenPart = Schemas['ScreenPart'];
 export type Field = Schemas['Field'];

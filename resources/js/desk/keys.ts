@@ -3,6 +3,7 @@ import { useEffect } from 'react';
 import type { useData } from './data';
 import { actionOf } from './actions';
 import { waysOf } from './modes';
+import { chosenLights, moveLight, removeLights } from './roofs/lights';
 import { chosenOf } from './screens/placed';
 import { useDesk } from './store';
 
@@ -82,6 +83,15 @@ function deskKey(data: Data, event: KeyboardEvent, onPane: boolean): boolean {
         void data.edit('screen.take-out', args).then((done) => done && useDesk.setState({ fins: [] }));
         return true;
     }
+    const lights = data.mayEdit ? chosenLights(data) : null;
+    if (event.key === 'Delete' && lights) {
+        removeLights(
+            data,
+            lights.roof.id,
+            lights.lights.map((l) => l.n),
+        );
+        return true;
+    }
     const layer = layersOf(data).find((l) => desk.chosen.includes(l.id));
     if (event.key === 'Delete' && desk.fins.length > 0 && desk.chosen.length === 1 && layer?.remove === 'band.remove' && data.mayEdit) {
         const args = { id: layer.id, pieces: desk.fins, out: true };
@@ -119,6 +129,10 @@ function deskKey(data: Data, event: KeyboardEvent, onPane: boolean): boolean {
     if (onPane && event.key.startsWith('Arrow') && cutOuts && cutOuts.screen.parts.every((p) => !cutOuts.parts.includes(p.n) || p.wall)) {
         const [u, v] = arrow(event);
         void data.edit('screen.move', { id: cutOuts.screen.id, parts: cutOuts.parts, du: u, dv: v });
+        return true;
+    }
+    if (onPane && event.key.startsWith('Arrow') && lights?.lights.length === 1) {
+        moveLight(data, lights.roof.id, lights.lights[0]!, arrow(event));
         return true;
     }
     return false;

@@ -139,7 +139,15 @@ export type Hideable = keyof typeof hideable;
 export type Spot = { x: number; y: number; name: string; on?: Schemas['PlanSpot'][] };
 
 /** Points picked in plan one after the other: the ends of a section line, points of a tracing and where they belong, marks. */
-export type Pointing = { what: 'section' | 'scale' | 'put' | 'marks'; points: Spot[]; over: Spot | null; tracing?: string };
+export type Pointing = {
+    what: 'section' | 'scale' | 'put' | 'marks' | 'rooflight';
+    points: Spot[];
+    over: Spot | null;
+    tracing?: string;
+    /** of a rooflight: the roof it is placed in, and its unit type */
+    roof?: string;
+    type?: string;
+};
 
 /** An opening that a tracing offers along a wall. */
 export type Candidate = Schemas['Candidate'];

@@ -5,6 +5,7 @@ import type { Size } from '../drawing/view';
 import type { Showing } from '../showing';
 import type { View } from '../store';
 import { pathOf, unitsOf } from '../screens/placed';
+import { lightsOf } from '../roofs/lights';
 import { BOX } from './placed';
 
 /** Fins and tubes over what they stand before: filled rectangles, which thousands of are quick. */
@@ -66,6 +67,7 @@ export function paintBands(
             ctx.fill(path);
             ctx.lineWidth = (broad && lit ? 1.6 : 0.7) / view.k;
             ctx.stroke(path);
+            if (band.lights?.length && showing.units) paintStrokes(ctx, lightsOf(band.lights), pens(), view.k);
         }
         ctx.globalAlpha = 1;
     }

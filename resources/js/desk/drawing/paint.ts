@@ -124,7 +124,8 @@ export function paintStrokes(ctx: CanvasRenderingContext2D, list: Stroke[], all:
     for (const stroke of list) {
         const pen = all[stroke.layer];
         if (!pen || (coarse && !pen.fill)) continue;
-        if (pen.fill) {
+        // what is dashed lies over or under what is drawn, and hides nothing of it
+        if (pen.fill && !stroke.dashed) {
             ctx.fillStyle = pen.fill;
             ctx.fill(stroke.path, 'evenodd');
         }

@@ -19,6 +19,7 @@ const TriedOverlay = later('What is being typed', () => import('../curtain/Tried
 
 const BandOverlay = later('The curve of the law', () => import('../bands/BandOverlay').then((m) => m.BandOverlay), null);
 
+const LightsOverlay = later('The rooflights', () => import('../roofs/LightsOverlay').then((m) => m.LightsOverlay), null);
 const ScreenOverlay = later('The screen', () => import('../screens/ScreenOverlay').then((m) => m.ScreenOverlay), null);
 const CuttingOverlay = later('What is drawn', () => import('../screens/CuttingOverlay').then((m) => m.CuttingOverlay), null);
 
@@ -48,6 +49,7 @@ export function ElevationOverlay({ view, size, dragged }: Props & { dragged: Dra
     return (
         <>
             <Names view={view} size={size} />
+            {one && !sheet && data.project.roofs.some((r) => r.id === one) && <LightsOverlay roof={one} view={view} size={size} />}
             {walls.map((w) => {
                 if (!w) return null;
                 const f = data.frontageOf.get(w.id);

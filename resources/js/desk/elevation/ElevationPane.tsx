@@ -11,6 +11,7 @@ import { partAt as cutAt, screenAt } from '../screens/placed';
 import { MeasureBar } from '../MeasureBar';
 import { spotAt } from '../measuring';
 import { waysOf, type Pointer } from '../modes';
+import { chooseLight, lightAt } from '../roofs/lights';
 import { useShowing } from '../showing';
 import { ghostOf, useDesk } from '../store';
 import { ElevationOverlay } from './ElevationOverlay';
@@ -214,6 +215,8 @@ export function ElevationPane() {
                     const k = state.views.elevation?.k ?? 1;
                     const ways = waysOf(state.mode);
                     if (ways) return ways.click?.(data, pointerAt(at));
+                    const light = state.sheet ? null : lightAt(data, state.face === 'inner', at.x, at.y, showing.band);
+                    if (light) return chooseLight(light, at.event.shiftKey);
                     const fin = state.sheet ? null : pieceAt(data, state.face === 'inner', at.x, at.y, k, showing.band);
                     if (fin) {
                         // a piece of the band that is chosen already; with Shift one more

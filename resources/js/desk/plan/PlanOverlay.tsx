@@ -8,6 +8,7 @@ import { band, inPlan, tangent } from '../surface';
 import { ghostOf, useDesk, type Ghost, type View } from '../store';
 import { SectionLines } from '../section/SectionLines';
 import { PointsOverlay } from './PointingBar';
+import { LightsInPlan } from '../roofs/LightsInPlan';
 import { OutlineInHand } from './OutlineInHand';
 import { PlanLines, PreviewWalls } from './PlanLines';
 
@@ -63,6 +64,7 @@ export function PlanOverlay({ view, size, storey }: Props & { storey: Storey }) 
                     />
                 ))}
             </g>
+            <LightsInPlan view={view} size={size} storey={storey.id} />
             {places('now').map((p) => (
                 <polygon key={p.key} points={p.points} fill="var(--tide)" fillOpacity={0.3} stroke="var(--tide)" strokeWidth={2} />
             ))}

@@ -11,7 +11,8 @@ import { caughtPosition, inquire } from '../placing';
 import { MeasureBar } from '../MeasureBar';
 import { spotInPlan } from '../measuring';
 import { waysOf, type Pointer } from '../modes';
-import { useShowing } from '../showing';
+import { chooseLight, lightInPlan } from '../roofs/lights';
+import { useShowing, type Showing } from '../showing';
 import { onWall, stretch } from '../surface';
 import { TracingLayer } from '../tracing/layer';
 import { catchTracing } from '../tracing/lines';
@@ -51,25 +52,19 @@ export function PlanPane() {
     const lines = useMemo(() => {
         if (!plan.data) return [];
         const { drawing, walls, openings } = plan.data;
-        const shown = Object.entries(openings).filter(([id]) => {
-            const o = data.openings.get(id);
-            return !o || showing.opening(o);
-        });
+        const shown = Object.entries(openings).filter(([id]) => isShown(data, showing, id));
         return [
             ...strokes(drawing.shapes.filter((_, i) => showing.wall(walls[i] ?? ''))),
             ...strokes(shown.flatMap(([, shapes]) => (showing.units ? shapes : shapes.filter((s) => s.layer === 'reveal')))),
         ];
-    }, [plan.data, data.openings, showing]);
+    }, [plan.data, data, showing]);
 
     const texts = useMemo(
         () =>
             Object.entries(plan.data?.openings ?? {})
-                .filter(([id]) => {
-                    const o = data.openings.get(id);
-                    return !o || showing.opening(o);
-                })
+                .filter(([id]) => isShown(data, showing, id))
                 .flatMap(([, shapes]) => shapes.filter((s) => s.kind === 'text')),
-        [plan.data, data.openings, showing],
+        [plan.data, data, showing],
     );
 
     const traced = useTracings(storey.id, showing.tracings);
@@ -167,7 +162,9 @@ export function PlanPane() {
                     if (ways) return ways.click?.(data, pointerAt(at));
                     const opening = openingAt(at);
                     const found = wallAt(at, 6 / scale());
-                    if (opening) state.choose([opening.id], at.event.shiftKey);
+                    const light = opening || state.sheet ? null : lightInPlan(data, storey.id, at.x, at.y, showing.band);
+                    if (light) chooseLight(light, at.event.shiftKey);
+                    else if (opening) state.choose([opening.id], at.event.shiftKey);
                     else state.choose(found ? [found.wall.id] : []);
                 }}
                 onKey={(event) => waysOf(useDesk.getState().mode)?.key?.(data, event) ?? false}
@@ -189,6 +186,12 @@ export function PlanPane() {
             </p>
         </div>
     );
+}
+
+/** Whether what a plan has of something is shown: an opening, a wall of its own kind, or what stands before walls and over them. */
+function isShown(data: ReturnType<typeof useData>, showing: Showing, id: string): boolean {
+    const opening = data.openings.get(id);
+    return opening ? showing.opening(opening) : data.walls.has(id) ? showing.wall(id) : showing.band(id);
 }
 
 function nearestWall(walls: Wall[], at: { x: number; y: number }, reach: number): { wall: Wall; along: number } | null {

@@ -19,6 +19,7 @@ const said: Record<Pointing['what'], string[]> = {
         '…and a point in whose direction that lies.',
     ],
     marks: ['Click the mark of one jamb, at a wall.', 'Click the mark of the other.'],
+    rooflight: ['Click in a face of the roof, where the middle of the rooflight is to lie.'],
 };
 
 /** What is to be clicked or said next, while points are picked in plan. */
@@ -56,7 +57,7 @@ function Next({ pointing }: { pointing: Pointing }) {
             <span>{said[pointing.what][points.length]}</span>
             {from && over && <b>{data.length(Math.hypot(over.x - from.x, over.y - from.y))}</b>}
             <Button small look="plain" onClick={leave}>
-                Cancel
+                {pointing.what === 'rooflight' ? 'Done' : 'Cancel'}
             </Button>
         </span>
     );
@@ -253,7 +254,7 @@ function FromMarks({ pointing }: { pointing: Pointing }) {
 /** The points picked so far and the line to the pointer. */
 export function PointsOverlay({ view, size }: { view: View; size: Size }) {
     const pointing = useDesk(pointingOf);
-    if (!pointing) return null;
+    if (!pointing || pointing.what === 'rooflight') return null;
     const all = [...pointing.points, ...(pointing.over ? [pointing.over] : [])].map((p) => ({
         ...toScreen(view, size, p.x, p.y),
         name: p.name,

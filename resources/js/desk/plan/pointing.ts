@@ -1,9 +1,10 @@
 import type { Pointer, Ways } from '../modes';
+import { placeLight } from '../roofs/lights';
 import { keepSection } from '../section/cutting';
 import { pointingOf, useDesk, type Pointing, type Spot } from '../store';
 
 /** How many points a purpose takes before something is to be said or done. */
-const enough: Record<Pointing['what'], number> = { section: 2, scale: 2, put: 4, marks: 2 };
+const enough: Record<Pointing['what'], number> = { section: 2, scale: 2, put: 4, marks: 2, rooflight: 1 };
 
 /** Begins to pick points in plan. */
 export function startPointing(pointing: Pointing): void {
@@ -14,6 +15,7 @@ export function startPointing(pointing: Pointing): void {
 
 /** Of a tracing first where it is a tracing that is scaled, put in place or read; else of the walls first. */
 function spotOf({ what, points }: Pointing, pointer: Pointer): Spot {
+    if (what === 'rooflight') return { x: pointer.at.x, y: pointer.at.y, name: '' };
     const [own, traced] = [pointer.spot(), pointer.traced()];
     if (what === 'marks') return traced ?? own;
     if (what === 'scale' || (what === 'put' && points.length % 2 === 0)) return traced ?? { x: pointer.at.x, y: pointer.at.y, name: '' };
@@ -30,6 +32,7 @@ export const pointing: Ways = {
     click: (data, pointer) => {
         const going = pointingOf(useDesk.getState());
         if (!going || pointer.pane !== 'plan' || going.points.length >= enough[going.what]) return;
+        if (going.what === 'rooflight') return void placeLight(data, going.roof!, going.type!, pointer.at);
         const points = [...going.points, spotOf(going, pointer)];
         if (going.what === 'section' && points.length === 2) {
             useDesk.getState().leave();

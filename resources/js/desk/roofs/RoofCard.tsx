@@ -7,6 +7,8 @@ import { Figure } from '../card/Figure';
 import { Facts, Heading, Sentence, useAsk, useSend } from '../card/parts';
 import { useData } from '../data';
 import { useDesk } from '../store';
+import { LightCard } from './LightCard';
+import { Lights } from './Lights';
 
 const degrees = (pitch: number) => `${Math.round(pitch * 100) / 100}°`;
 
@@ -15,6 +17,8 @@ export function RoofCard({ roof }: { roof: Roof }) {
     const data = useData();
     const send = useSend();
     const ask = useAsk();
+    const chosen = useDesk((s) => s.fins);
+    const lights = roof.lights.filter((l) => chosen.includes(l.n));
     const fixed = !data.mayEdit;
     type Args = Omit<EditArgs<'roof.change'>, 'id'>;
     const set = (args: Args) => send('roof.change', { id: roof.id, ...args });
@@ -22,6 +26,7 @@ export function RoofCard({ roof }: { roof: Roof }) {
     const outline = data.project.outlines.find((o) => o.id === roof.outline);
     const { units } = data.project.settings;
     const sum = (key: 'area' | 'plan') => roof.faces.reduce((total, face) => total + face[key], 0);
+    if (lights.length > 0) return <LightCard key={lights.map((l) => l.n).join()} roof={roof} lights={lights} />;
     return (
         <>
             <Heading
@@ -113,6 +118,7 @@ export function RoofCard({ roof }: { roof: Roof }) {
                     <Edge key={wall} roof={roof} wall={wall} number={i + 1} />
                 ))}
             </div>
+            <Lights roof={roof} />
             {roof.springs !== null && !roof.within && <RunUp roof={roof} />}
             {roof.springs !== null && (
                 <Facts

@@ -23,6 +23,7 @@ const EMPTY: Record<string, string> = {
     'floor-bands': 'No floor bands yet: choose a wall and stand one round its outline.',
     roofs: 'No roofs yet: choose a wall and lay one over its outline.',
     'roof-lines': 'No roofs yet: choose a wall and lay one over its outline.',
+    rooflights: 'No rooflights yet: choose a roof and place one in a face of it.',
     fins: 'No fins yet: choose a wall and stand a band of them before it.',
     'fin-cutting': 'No fins yet: choose a wall and stand a band of them before it.',
     ...Object.fromEntries(

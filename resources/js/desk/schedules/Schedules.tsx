@@ -25,6 +25,7 @@ const ready = [
     { id: 'floor-bands', name: 'Floor bands' },
     { id: 'roofs', name: 'Roofs' },
     { id: 'roof-lines', name: 'Roof lines' },
+    { id: 'rooflights', name: 'Rooflights' },
     { id: 'battens', name: 'Battens' },
     { id: 'screens', name: 'Screens' },
     { id: 'cut-outs', name: 'Cut-outs' },
@@ -50,6 +51,7 @@ const others = [
     'cut-outs',
     'roofs',
     'roof-lines',
+    'rooflights',
 ];
 
 /** The field of the draft that is meant: filters without a value are not sent, so those behind them are counted otherwise. */
