@@ -76,7 +76,7 @@ final class RoofTest extends BrowserCase
         // outside the roof, past the edge of a face, and in it
         $this->desk->hover('plan', -1000, 5000);
         $this->desk->waitForText('outside Workshop roof');
-        $this->desk->hover('plan', -11900, 8900);
+        $this->desk->hover('plan', -13100, 8300);
         $this->desk->waitForText('past the edge of the face');
         $this->desk->click('plan', -9000, 8300);
         $this->desk->waitForText('Rooflight 3 of Workshop roof');
