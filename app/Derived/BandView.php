@@ -53,7 +53,7 @@ use OpenApi\Attributes as OA;
     ),
     new OA\Property(property: 'curves', type: 'array', items: new OA\Items(ref: '#/components/schemas/LawCurve')),
     new OA\Property(property: 'screen', ref: '#/components/schemas/PlacedScreen', description: 'Of a screen: how it is seen'),
-    new OA\Property(property: 'lights', type: 'array', description: 'Of a roof: what stands in its faces, as it is seen', items: new OA\Items(
+    new OA\Property(property: 'lights', type: 'array', description: 'Of a roof: what stands in it, as it is seen', items: new OA\Items(
         required: ['n', 'ring', 'shapes'],
         properties: [
             new OA\Property(property: 'n', type: 'integer'),

@@ -24,7 +24,7 @@ use OpenApi\Attributes as OA;
 
 /** Roofs as the desk shows them: over each wall, and as a whole. */
 #[OA\Schema(schema: 'Roof', required: [
-    'id', 'name', 'position', 'outline', 'storey', 'level', 'pitch', 'overhang', 'along', 'within', 'thick', 'upright',
+    'id', 'name', 'position', 'outline', 'storey', 'level', 'pitch', 'overhang', 'along', 'within', 'thick', 'cut', 'upright',
     'edges', 'finish', 'why',
     'before', 'faces', 'lengths', 'springs', 'top', 'lights',
 ], properties: [
@@ -39,6 +39,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'along', type: 'boolean', description: 'Whether the overhang is measured along the slope'),
     new OA\Property(property: 'within', type: 'boolean', description: 'Whether it ends at its walls’ inner faces'),
     new OA\Property(property: 'thick', type: 'number', description: 'Square to its slope'),
+    new OA\Property(property: 'cut', type: 'string', enum: ['upright', 'square', 'level'], description: 'How its eaves are cut'),
     new OA\Property(property: 'upright', type: 'number', description: 'Through it upright'),
     new OA\Property(property: 'edges', type: 'array', items: new OA\Items(type: 'object', required: [
         'wall', 'gable', 'pitch', 'overhang', 'hip',
@@ -112,7 +113,8 @@ final readonly class RoofView
                     'ring' => array_merge(...array_map(static fn (array $c): array => [$c[0], $c[1]], $s->corners)),
                     'flat' => ($design->walls[$s->wall] ?? null)?->isCurved() === false,
                 ], $shape?->slopes() ?? []),
-                'lights' => self::lights($design, $roof, $shape), 'lengths' => (object) $lengths, 'springs' => $shape?->foot(), 'top' => $shape?->top(),
+                'lights' => self::lights($design, $roof, $shape), 'lengths' => (object) $lengths,
+                'springs' => $shape?->foot(), 'top' => $shape?->top(),
             ];
         }, $roofs->all());
     }
@@ -123,7 +125,9 @@ final readonly class RoofView
         $rings = $levels = [];
         foreach ($shape === null ? [] : Rooflights::of($design, $shape) as $placed) {
             $corners = $placed->corners();
-            $rings[$placed->light->n][] = array_merge(...array_map(static fn (Vec3 $c): array => [round($c->x, 2), round($c->y, 2)], $corners));
+            $rings[$placed->light->n][] = array_merge(...array_map(
+                static fn (Vec3 $c): array => [round($c->x, 2), round($c->y, 2)], $corners,
+            ));
             $levels[$placed->light->n] = [round($corners[0]->z, 2), round($corners[2]->z, 2)];
         }
 

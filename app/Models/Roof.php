@@ -25,7 +25,8 @@ class Roof extends Model implements HoldsElement
         return new ElementTable(Kind::Roof, 'roofs', [
             'id' => 'id', 'name' => 'name', 'position' => 'position', 'outline' => 'outline_id', 'storey' => 'storey_id',
             'level' => 'level', 'pitch' => 'pitch', 'overhang' => 'overhang',
-            'along' => 'along_slope', 'within' => 'within', 'thick' => 'thick', 'edges' => 'edges', 'finish' => 'finish', 'lights' => 'lights',
+            'along' => 'along_slope', 'within' => 'within', 'thick' => 'thick', 'cut' => 'eaves_cut',
+            'edges' => 'edges', 'finish' => 'finish', 'lights' => 'lights',
         ], json: ['edges', 'lights'], flags: ['along', 'within']);
     }
 }

@@ -63,7 +63,8 @@ final class Furnished
         ])['chosen'][0];
         $this->ids['floor'] = $this->do('floor-band.add', ['storey' => $quay, 'outline' => $this->ids['outline']])['chosen'][0];
         $this->ids['roof'] = $this->do('roof.add', ['outline' => $this->ids['outline']])['chosen'][0];
-        $this->do('roof.light', ['id' => $this->ids['roof'], 'type' => $this->ids['fixed'], 'wall' => $south, 'along' => 2500, 'rise' => 700]);
+        $light = ['id' => $this->ids['roof'], 'type' => $this->ids['fixed'], 'wall' => $south];
+        $this->do('roof.light', $light + ['along' => 2500, 'rise' => 700]);
         $this->ids['field'] = $this->do('field.fill', ['opening' => $this->ids['second']])['chosen'][0];
         $this->ids['band'] = $this->do('band.add', ['storey' => $quay, 'walls' => [$south], 'spaced' => ['size' => 500]])['chosen'][0];
         $this->ids['screen'] = $this->do('screen.add', ['storey' => $quay, 'walls' => [$south], 'gap' => 200])['chosen'][0];

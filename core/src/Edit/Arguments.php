@@ -405,6 +405,7 @@ final class Arguments
             'along' => A::flag()->says('the overhang is measured along the slope'),
             'eaves' => A::length()->says('level of the underside of its eaves, for its level'),
             'ridge' => A::length()->says('level of its highest line, for its pitch'),
+            'cut' => A::text()->says('its eaves: upright, square or level'),
             'within' => A::flag()->says('between its walls, which stand up round it as parapets'),
             'edges' => A::list(A::object($edge)), 'edge' => A::object($edge)->says('what is otherwise over one wall'),
             'finish' => A::text()->orNull(),
@@ -428,10 +429,12 @@ final class Arguments
             'roof.light' => [
                 'id' => A::text()->required()->says('the roof'), 'n' => A::count()->says('the rooflight that is changed'),
                 'copy' => A::count()->says('the rooflight that is placed once more'), 'wall' => A::text()->says('that its face lies over'),
-                'at' => A::object(['x' => A::number()->required(), 'y' => A::number()->required()])->says('what its middle lies over in plan'),
-                'type' => A::text(), 'width' => A::length(), 'height' => A::length()->says('up the slope'), 'from' => A::text()
-                    ->says('left, middle or right: of its face, seen from outside'), 'along' => A::length(),
-                'up' => A::text()->says('eaves, middle or ridge'), 'rise' => A::length(), 'level' => A::flag()->says('rise is measured level'),
+                'at' => A::object(['x' => A::number()->required(), 'y' => A::number()->required()])
+                    ->says('what its middle lies over in plan'),
+                'type' => A::text(), 'width' => A::length(), 'height' => A::length()->says('up the slope'),
+                'from' => A::text()->says('left, middle or right: of its face, seen from outside'), 'along' => A::length(),
+                'up' => A::text()->says('eaves, middle or ridge'), 'rise' => A::length(),
+                'level' => A::flag()->says('rise is measured level'),
                 'proud' => A::length(), 'count' => A::count(), 'gap' => A::length(),
             ],
             'roof.light-remove' => ['id' => A::text()->required(), 'ns' => A::list(A::count(), 1)->required()],

@@ -8,7 +8,6 @@ use Isleward\Core\Design\Change;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Ids;
 use Isleward\Core\Design\Operation;
-use Isleward\Core\Geometry\Profile;
 use Isleward\Core\Geometry\Vec3;
 use Isleward\Core\Measure\Fields;
 use Isleward\Core\Measure\Length;
@@ -103,7 +102,7 @@ final readonly class RooflightPlace implements Edit
     {
         $at = $this->args->fields('at');
         foreach ($shape->slopes() as $side) {
-            if ((new Profile($side->contour()))->holds($at->number('x'), $at->number('y'))) {
+            if (Rooflights::isWithin($side->contour()->ring(), $at->number('x'), $at->number('y'))) {
                 return new RoofFace($side, $shape->roof->upright());
             }
         }

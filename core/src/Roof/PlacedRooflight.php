@@ -34,7 +34,7 @@ final readonly class PlacedRooflight
         return $this->unit->outline->shifted($this->u, $this->v);
     }
 
-    /** @return list<Vec3> the corners of its outer side's box: x east, y north, level; from the lower left on, counter-clockwise */
+    /** @return non-empty-list<Vec3> the corners of its outer side's box: x east, y north, level; counter-clockwise from the lower left */
     public function corners(): array
     {
         [$w, $h, $n] = [$this->light->width, $this->light->height, $this->light->proud];

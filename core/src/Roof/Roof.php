@@ -27,6 +27,7 @@ final readonly class Roof implements Layered
      * @param  bool  $along  whether the overhang is measured along the slope; else level. At gables it is level
      * @param  bool  $within  whether it ends at its walls' inner faces, and springs there: they stand up round it as parapets
      * @param  float  $thick  square to a slope of its own pitch; upright it is as much everywhere, mm
+     * @param  EavesCut  $cut  of its eaves; between walls there are none
      * @param  list<RoofEdge>  $edges  walls over which it is otherwise
      * @param  list<Rooflight>  $lights  what stands in its faces, by number
      */
@@ -42,6 +43,7 @@ final readonly class Roof implements Layered
         public bool $along,
         public bool $within,
         public float $thick,
+        public EavesCut $cut,
         public array $edges,
         public ?string $finish,
         public array $lights,
@@ -70,7 +72,8 @@ final readonly class Roof implements Layered
             $f->has('level') ? $f->length('level') : 0.0, $f->has('pitch') ? Pitch::read($f->all()['pitch']) : 35.0,
             $f->has('overhang') ? $f->size('overhang', 'The overhang', 0.0) : 400.0,
             $f->bool('along', false), $f->bool('within', false),
-            $f->has('thick') ? $f->size('thick', 'The thickness of a roof') : 250.0, array_values($edges), $f->stringOrNull('finish'),
+            $f->has('thick') ? $f->size('thick', 'The thickness of a roof') : 250.0,
+            $f->choice('cut', EavesCut::class, EavesCut::Upright), array_values($edges), $f->stringOrNull('finish'),
             array_values($lights),
         );
     }
@@ -173,7 +176,8 @@ final readonly class Roof implements Layered
             'id' => $this->id, 'name' => $this->name, 'position' => $this->position, 'outline' => $this->outline,
             'storey' => $this->storey, 'level' => $this->level, 'pitch' => $this->pitch, 'overhang' => $this->overhang,
             'along' => $this->along, 'within' => $this->within,
-            'thick' => $this->thick, 'edges' => array_map(static fn (RoofEdge $e): array => $e->toArray(), $this->edges),
+            'thick' => $this->thick, 'cut' => $this->cut->value,
+            'edges' => array_map(static fn (RoofEdge $e): array => $e->toArray(), $this->edges),
             'finish' => $this->finish, 'lights' => array_map(static fn (Rooflight $l): array => $l->toArray(), $this->lights),
         ];
     }

@@ -22,9 +22,6 @@ final readonly class RoofFace implements Solid
     /** Square to the slope, mm. */
     public float $through;
 
-    /** How far the underside is moved up the slope against the upper side, mm. */
-    public float $shift;
-
     /** @param  list<Contour>  $holes  in (u, v), within both its sides and clear of one another */
     public function __construct(public RoofSide $side, private float $upright, public array $holes = [])
     {
@@ -38,7 +35,6 @@ final readonly class RoofFace implements Solid
             new Vec3($way->y * $s, -$way->x * $s, $c),
         );
         $this->through = $upright * $c;
-        $this->shift = $upright * $s;
     }
 
     /** @param  list<Contour>  $holes */
@@ -51,9 +47,9 @@ final readonly class RoofFace implements Solid
     public function region(bool $under = false): Region
     {
         $ring = [];
-        foreach ($this->side->corners as [$x, $y, $z]) {
-            $at = $this->axes->place(new Vec3($x, $y, $z + $this->upright));
-            array_push($ring, $at->x, $at->y - ($under ? $this->shift : 0.0));
+        foreach ($under ? $this->side->under() : $this->side->corners as [$x, $y, $z]) {
+            $at = $this->axes->place(new Vec3($x, $y, $z + ($under ? 0.0 : $this->upright)));
+            array_push($ring, $at->x, $at->y);
         }
 
         return Region::polygon($ring)->cut(array_map(static fn (Contour $hole): array => $hole->ring(), $this->holes));
@@ -76,8 +72,12 @@ final readonly class RoofFace implements Solid
     public function volume(): float
     {
         $holes = array_sum(array_map(static fn (Contour $hole): float => $hole->area(), $this->holes));
+        [$over, $under] = [$this->pierced([])->region()->rings[0], $this->pierced([])->region(true)->rings[0]];
+        $middle = array_map(static fn (float $a, float $b): float => ($a + $b) / 2, $over, $under);
+        // from side to side its area is of the second degree: Simpson's rule is exact
+        $areas = Region::signedArea($over) + 4 * Region::signedArea($middle) + Region::signedArea($under);
 
-        return ($this->side->area() - $holes) * $this->through;
+        return ($areas / 6 - $holes) * $this->through;
     }
 
     public function mesh(float $sagitta): Mesh

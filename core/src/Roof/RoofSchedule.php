@@ -42,7 +42,7 @@ final class RoofSchedule implements Contributor
                 $rows[] = new Row([$roof->id, $side->wall], [
                     'roof' => $roof->name, 'over' => $names[$side->wall] ?? '', 'pitch' => round(rad2deg((float) $side->pitch), 2).'°',
                     'eaves' => $side->from->distanceTo($side->to), 'overhang' => $side->overhang, 'area' => $side->area(),
-                    'plan' => $side->planArea(), 'volume' => $side->planArea() * $roof->upright(), 'count' => 1,
+                    'plan' => $side->planArea(), 'volume' => (new RoofFace($side, $roof->upright()))->volume(), 'count' => 1,
                     'finish' => $finishes[$roof->finish ?? ''] ?? '',
                 ]);
             }

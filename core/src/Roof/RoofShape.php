@@ -12,6 +12,7 @@ use Isleward\Core\Geometry\Contour;
 use Isleward\Core\Geometry\CutPrism;
 use Isleward\Core\Geometry\InvalidPath;
 use Isleward\Core\Geometry\Skeleton;
+use Isleward\Core\Geometry\Solid;
 use Isleward\Core\Geometry\Vec2;
 use Isleward\Core\Measure\Length;
 use Isleward\Core\Measure\Refusal;
@@ -67,12 +68,15 @@ final readonly class RoofShape
 
         [$made, $lines] = HalfHips::cut($roof, $made, self::lines($made, $nodes, $found), $level);
 
-        return new self($roof, $made, $lines);
+        return new self($roof, EavesCut::at($roof, $made), $lines);
     }
 
-    /** @return list<CutPrism> its solid, one piece a face, that touch and do not overlap: z is the level */
+    /** @return list<Solid> its solid, one piece a face, that touch and do not overlap: z is the level */
     public function solids(): array
     {
+        if ($this->roof->cut !== EavesCut::Upright) {
+            return array_map(fn (RoofSide $s): RoofFace => new RoofFace($s, $this->roof->upright()), $this->slopes());
+        }
         $up = $this->roof->upright();
 
         return array_map(

@@ -13,8 +13,9 @@ final readonly class RoofSide
     /**
      * @param  float|null  $pitch  radians; null for a gable
      * @param  Vec2  $from  of its eaves or verge in plan, the outline's inside on the left
-     * @param  list<array{float, float, float}>  $corners  of its underside: x, y, level; counter-clockwise from $from
+     * @param  list<array{float, float, float}>  $corners  of its underside, eaves cut upright: x, y, level; counter-clockwise from $from
      * @param  array{float, float, float}  $plane  level of its underside: a + b·x + c·y
+     * @param  list<array{float, float, float}>|null  $under  {@see under}; null where that is as its corners are
      */
     public function __construct(
         public string $wall,
@@ -24,7 +25,24 @@ final readonly class RoofSide
         public Vec2 $to,
         public array $corners,
         public array $plane,
+        private ?array $under = null,
     ) {
+    }
+
+    /** @return list<array{float, float, float}> corners of its underside as its eaves are cut, one for each of its own */
+    public function under(): array
+    {
+        return $this->under ?? $this->corners;
+    }
+
+    /**
+     * The same with eaves that are cut otherwise than upright.
+     *
+     * @param  list<array{float, float, float}>  $under
+     */
+    public function undercut(array $under): self
+    {
+        return new self($this->wall, $this->pitch, $this->overhang, $this->from, $this->to, $this->corners, $this->plane, $under);
     }
 
     /**

@@ -22,7 +22,7 @@ final readonly class Rooflight
      * @param  string  $from  "left" or "right": of the eaves' ends; "middle"
      * @param  float  $along  from there to the near side of the row, from the middle of the eaves to the row's (right of it positive); mm
      * @param  string  $up  "eaves" or "ridge": of the upper side of the face; "middle"
-     * @param  float  $rise  from the eaves up to its foot, from the face's highest down to its head, from middle to middle (up positive); mm
+     * @param  float  $rise  from the eaves up to its foot, from the face's highest down to its head, of the middle up from the middle; mm
      * @param  bool  $level  whether that is measured level; else along the slope
      * @param  float  $proud  how far its outer side stands out of the roof's, mm
      * @param  int  $count  of the row
@@ -50,10 +50,14 @@ final readonly class Rooflight
         $from = $f->has('from') ? $f->string('from') : 'left';
         $up = $f->has('up') ? $f->string('up') : 'eaves';
         if (! in_array($from, ['left', 'middle', 'right'], true)) {
-            throw Refusal::because('rooflight.from', "“{$from}” is no side of a face: left, middle or right.", details: ['field' => 'from']);
+            throw Refusal::because(
+                'rooflight.from', "“{$from}” is no side of a face: left, middle or right.", details: ['field' => 'from'],
+            );
         }
         if (! in_array($up, ['eaves', 'middle', 'ridge'], true)) {
-            throw Refusal::because('rooflight.up', "“{$up}” is no height of a face: eaves, middle or ridge.", details: ['field' => 'up']);
+            throw Refusal::because(
+                'rooflight.up', "“{$up}” is no height of a face: eaves, middle or ridge.", details: ['field' => 'up'],
+            );
         }
         $count = $f->has('count') ? $f->int('count') : 1;
         if ($count < 1 || $count > self::MOST) {

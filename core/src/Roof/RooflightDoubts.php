@@ -20,9 +20,12 @@ final class RooflightDoubts implements Rule
         $findings = [];
         $roofs = Roofs::in($wall->design);
         foreach ($roofs->all() as $roof) {
-            $shape = $roof->lights !== [] && $roofs->home($roof) === $wall->body->host->id() ? $roofs->find($roof) : null;
+            $shape = $roofs->home($roof) === $wall->body->host->id() ? $roofs->find($roof) : null;
+            if ($shape === null) {
+                continue;
+            }
             $before = [];
-            foreach ($shape === null ? [] : $roof->lights as $light) {
+            foreach ($roof->lights as $light) {
                 try {
                     $row = Rooflights::row($wall->design, $shape, $light);
                 } catch (Refusal $why) {

@@ -22,7 +22,8 @@ final class RooflightSchedule implements Contributor
     public function fields(Design $design): array
     {
         return [
-            new Field('number', 'No.', Measured::Text), new Field('roof', 'Roof', Measured::Text), new Field('over', 'Over', Measured::Text),
+            new Field('number', 'No.', Measured::Text), new Field('roof', 'Roof', Measured::Text),
+            new Field('over', 'Over', Measured::Text),
             new Field('type', 'Type', Measured::Text), new Field('operations', 'Operation', Measured::Text),
             new Field('width', 'Width', Measured::Length), new Field('height', 'Height', Measured::Length),
             new Field('pitch', 'Pitch', Measured::Text), new Field('foot', 'Level of foot', Measured::Length),

@@ -8,7 +8,6 @@ use Isleward\Core\Building\Solved;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Geometry\Contour;
 use Isleward\Core\Geometry\Curve;
-use Isleward\Core\Geometry\Profile;
 use Isleward\Core\Geometry\Region;
 use Isleward\Core\Geometry\Vec2;
 use Isleward\Core\Measure\Refusal;
@@ -101,7 +100,8 @@ final class Rooflights
                     $cut[] = $one;
                 }
             }
-            $faces[] = new RoofFace($side, $shape->roof->upright(), array_map(static fn (PlacedRooflight $p): Contour => $p->contour(), $cut));
+            $holes = array_map(static fn (PlacedRooflight $p): Contour => $p->contour(), $cut);
+            $faces[] = new RoofFace($side, $shape->roof->upright(), $holes);
         }
 
         return $faces;
@@ -137,7 +137,8 @@ final class Rooflights
         $wall = $design->walls[$light->wall] ?? null;
         if ($wall?->isCurved() === true) {
             throw Refusal::because('rooflight.curved', sprintf(
-                '%s: over a curved wall %s lies in narrow facets; rooflights stand in flat faces.', self::called($light), $shape->roof->name,
+                '%s: over a curved wall %s lies in narrow facets; rooflights stand in flat faces.',
+                self::called($light), $shape->roof->name,
             ), [$shape->roof->id], ['field' => 'wall']);
         }
         if ($sides === []) {
@@ -149,6 +150,24 @@ final class Rooflights
         return new RoofFace($sides[0], $shape->roof->upright());
     }
 
+    /**
+     * Whether a ring goes round a point: as often as not where that lies on it.
+     *
+     * @param  list<float>  $ring
+     */
+    public static function isWithin(array $ring, float $x, float $y): bool
+    {
+        $within = false;
+        for ($i = 0, $n = count($ring), $j = $n - 2; $i < $n; $j = $i, $i += 2) {
+            [$ax, $ay, $bx, $by] = [$ring[$j], $ring[$j + 1], $ring[$i], $ring[$i + 1]];
+            if (($ay > $y) !== ($by > $y) && $x < $ax + ($bx - $ax) * ($y - $ay) / ($by - $ay)) {
+                $within = ! $within;
+            }
+        }
+
+        return $within;
+    }
+
     /** How far a contour lies past a region, mm. */
     private static function past(Region $face, Contour $contour): float
     {
@@ -157,10 +176,9 @@ final class Rooflights
             return 0.0;
         }
         $edges = Contour::polygon($face->rings[0])->edges();
-        $whole = new Profile(Contour::polygon($face->rings[0]));
         $worst = self::LEAST;
         for ($i = 0, $n = count($ring); $i < $n; $i += 2) {
-            if (! $whole->holds($ring[$i], $ring[$i + 1])) {
+            if (! self::isWithin($face->rings[0], $ring[$i], $ring[$i + 1])) {
                 $at = new Vec2($ring[$i], $ring[$i + 1]);
                 $worst = max($worst, min(array_map(static fn (Curve $e): float => $e->pointAt(max(0.0, min(
                     $e->length(), $at->minus($e->start())->dot($e->end()->minus($e->start())) / $e->length(),

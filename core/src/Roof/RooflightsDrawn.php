@@ -101,12 +101,12 @@ final class RooflightsDrawn
 
             return $light->face->axes->place(new Vec3($at->x, $at->y, $z));
         };
-        $ring = self::clipped($ring, static fn (float $s, float $z): float => $high - $place($s, $z)->z);
-        $ring = self::clipped($ring, static fn (float $s, float $z): float => $place($s, $z)->z - $low);
+        $ring = Clip::ring($ring, static fn (float $s, float $z): float => $high - $place($s, $z)->z);
+        $ring = Clip::ring($ring, static fn (float $s, float $z): float => $place($s, $z)->z - $low);
         $sides = $contour->ring(self::SAGITTA);
         for ($i = 0, $n = count($sides); $i < $n && $ring !== []; $i += 2) {
             [$x0, $y0, $x1, $y1] = [$sides[$i], $sides[$i + 1], $sides[($i + 2) % $n], $sides[($i + 3) % $n]];
-            $ring = self::clipped($ring, static function (float $s, float $z) use ($place, $x0, $y0, $x1, $y1): float {
+            $ring = Clip::ring($ring, static function (float $s, float $z) use ($place, $x0, $y0, $x1, $y1): float {
                 $at = $place($s, $z);
 
                 return ($x1 - $x0) * ($at->y - $y0) - ($y1 - $y0) * ($at->x - $x0);
@@ -114,30 +114,5 @@ final class RooflightsDrawn
         }
 
         return $ring;
-    }
-
-    /**
-     * What of a ring lies where something that grows evenly is more than nothing.
-     *
-     * @param  list<float>  $ring
-     * @param  \Closure(float, float): float  $in
-     * @return list<float>
-     */
-    private static function clipped(array $ring, \Closure $in): array
-    {
-        $out = [];
-        for ($i = 0, $n = count($ring); $i < $n; $i += 2) {
-            [$ax, $ay, $bx, $by] = [$ring[$i], $ring[$i + 1], $ring[($i + 2) % $n], $ring[($i + 3) % $n]];
-            [$a, $b] = [$in($ax, $ay), $in($bx, $by)];
-            if ($a >= 0.0) {
-                array_push($out, $ax, $ay);
-            }
-            if ($a >= 0.0 !== $b >= 0.0) {
-                $share = $a / ($a - $b);
-                array_push($out, $ax + ($bx - $ax) * $share, $ay + ($by - $ay) * $share);
-            }
-        }
-
-        return count($out) < 6 ? [] : $out;
     }
 }

@@ -16,6 +16,7 @@ use Isleward\Core\Drawing\View;
 use Isleward\Core\Geometry\Region;
 use Isleward\Core\Geometry\Upright;
 use Isleward\Core\Geometry\Vec2;
+use Isleward\Core\Geometry\Vec3;
 
 /** Roofs: what lies over a wall seen square on to it, their lines and falls in plan, themselves where they are cut. */
 final class RoofsDrawn implements Contributor
@@ -51,7 +52,9 @@ final class RoofsDrawn implements Contributor
             Rooflights::of($design, $shape), static fn (PlacedRooflight $p): bool => $p->face->side === $side,
         );
 
-        return array_merge(...array_map(static fn (PlacedRooflight $p): array => RooflightsDrawn::seen($p, $across), array_values($lights)));
+        return array_merge(...array_values(array_map(
+            static fn (PlacedRooflight $p): array => RooflightsDrawn::seen($p, $across), $lights,
+        )));
     }
 
     /**
@@ -88,18 +91,24 @@ final class RoofsDrawn implements Contributor
         $corners = array_map(static fn (array $c): array => [$across($c[0], $c[1]), $c[2]], $side->corners);
         [[$a, $foot], [$b]] = $corners;
         $over = array_slice($corners, 2);
+        $left = array_map(static fn (array $c): array => [$across($c[0], $c[1]), $c[2]], $side->under());
         if ($side->pitch !== null) {
             $slope = [$b, $foot + $up];
             foreach ($over as [$x, $level]) {
                 array_push($slope, $x, $level + $up);
             }
 
-            return [[$a, $foot, $b, $foot, $b, $foot + $up, $a, $foot + $up], [...$slope, $a, $foot + $up]];
+            [[$c, $low], [$d]] = $left;
+            $edge = $low < $foot + $up - 1.0 ? [[$c, $low, $d, $low, $b, $foot + $up, $a, $foot + $up]] : [];
+
+            return [...$edge, [...$slope, $a, $foot + $up]];
         }
         $under = $edge = [];
         foreach ([$corners[1], ...$over, $corners[0]] as [$x, $level]) {
-            array_push($under, $x, $level);
             array_unshift($edge, $x, $level + $up);
+        }
+        foreach ([$left[1], ...array_slice($left, 2), $left[0]] as [$x, $level]) {
+            array_push($under, $x, $level);
         }
 
         return [[...$under, ...$edge]];
@@ -154,7 +163,8 @@ final class RoofsDrawn implements Contributor
             foreach ($shape?->slopes() ?? [] as $side) {
                 foreach (self::spans($cut->view, $side) as [[$s0, $z0], [$s1, $z1]]) {
                     $up = $roof->upright();
-                    $whole = $whole->union(Region::polygon([$s0, $z0, $s1, $z1, $s1, $z1 + $up, $s0, $z0 + $up]));
+                    $ring = self::atEaves($cut->view, $roof, $side, [$s0, $z0, $s1, $z1, $s1, $z1 + $up, $s0, $z0 + $up]);
+                    $whole = $ring === [] ? $whole : $whole->union(Region::polygon($ring));
                 }
             }
             $units = [];
@@ -167,6 +177,27 @@ final class RoofsDrawn implements Contributor
         }
 
         return $shapes;
+    }
+
+    /**
+     * What of a cut through a face is left where its eaves are cut otherwise than upright.
+     *
+     * @param  list<float>  $ring
+     * @return list<float>
+     */
+    private static function atEaves(View $view, Roof $roof, RoofSide $side, array $ring): array
+    {
+        $axes = (new RoofFace($side, $roof->upright()))->axes;
+
+        return $roof->within ? $ring : match ($roof->cut) {
+            EavesCut::Upright => $ring,
+            EavesCut::Square => Clip::ring($ring, static function (float $s, float $z) use ($view, $axes): float {
+                $at = $view->at($s);
+
+                return $axes->place(new Vec3($at->x, $at->y, $z))->y;
+            }),
+            EavesCut::Level => Clip::ring($ring, static fn (float $s, float $z): float => $z - $axes->origin->z),
+        };
     }
 
     /** @return list<array{array{float, float}, array{float, float}}> where a line runs under a face: place along it and level */

@@ -14,8 +14,8 @@ use Isleward\Core\Drawing\Layer;
 use Isleward\Core\Drawing\Plan;
 use Isleward\Core\Drawing\Section;
 use Isleward\Core\Drawing\Shape;
-use Isleward\Core\Geometry\CutPrism;
 use Isleward\Core\Geometry\Region;
+use Isleward\Core\Geometry\Solid;
 use Isleward\Core\Measure\Fields;
 use Isleward\Core\Measure\Refusal;
 use Isleward\Core\Roof\Pitch;
@@ -97,7 +97,7 @@ final class RoofTest extends TestCase
         self::assertEqualsWithDelta([18800.0], $lengths['ridge'], 1e-6);
         self::assertEqualsWithDelta(array_fill(0, 4, 6200 * sqrt(2)), $lengths['verge'], 1e-6);
         self::assertArrayNotHasKey('hip', $lengths);
-        $volume = array_sum(array_map(static fn (CutPrism $s): float => $s->volume(), $shape->solids()));
+        $volume = array_sum(array_map(static fn (Solid $s): float => $s->volume(), $shape->solids()));
         self::assertEqualsWithDelta(18800 * 12400 * 200.0, $volume, 1.0);
         // the south at half the slope: its overhang falls 250 only, and to come no lower it sets where all of the eaves lie
         $this->house->do('roof.change', ['id' => $id, 'edge' => ['wall' => $south, 'pitch' => '1 : 2']]);

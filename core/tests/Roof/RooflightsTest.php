@@ -251,7 +251,7 @@ final class RooflightsTest extends TestCase
             }
             foreach ($this->placed()[0]->corners() as $corner) {
                 $nearest = min(array_map(
-                    static fn (array $p): float => sqrt(($p[0] - $corner->x) ** 2 + ($p[1] - $corner->y) ** 2 + ($p[2] - $corner->z) ** 2), $found,
+                    static fn (array $p): float => hypot(hypot($p[0] - $corner->x, $p[1] - $corner->y), $p[2] - $corner->z), $found,
                 ));
                 self::assertLessThan(0.01, $nearest);
             }

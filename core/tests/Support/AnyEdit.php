@@ -11,6 +11,7 @@ use Isleward\Core\Layer\Field;
 use Isleward\Core\Layer\FloorBand;
 use Isleward\Core\Layer\Screen;
 use Isleward\Core\Roof\Roof;
+use Isleward\Core\Roof\Roofs;
 
 /** Edits as chance has them, of every name there is, for laws that hold over all of them. */
 final class AnyEdit
@@ -70,6 +71,14 @@ final class AnyEdit
         $stood = $design->layers[$screen] ?? null;
         $front = $stood instanceof Screen ? $pick($stood->walls) ?? $pick($design->wallsOf($stood->outline))?->id : $wall;
         [$band, $floor, $roof] = [$of(Band::class, 'ba-none'), $of(FloorBand::class, 'fb-none'), $of(Roof::class, 'rf-none')];
+        // mostly one that has rooflights already
+        $lit = array_filter($design->layers, static fn ($l): bool => $l instanceof Roof && $l->lights !== []);
+        $roof = (mt_rand(0, 2) === 0 ? $pick($lit)?->id : null) ?? $roof;
+        $laid = ($design->layers[$roof] ?? null) instanceof Roof ? $design->layers[$roof] : null;
+        $slope = $laid === null ? 'wa-none' : $pick(Roofs::in($design)->find($laid)?->slopes() ?? [])->wall ?? 'wa-none';
+        $lamp = $pick($laid->lights ?? [])->n ?? 9;
+        $lit = array_filter($design->types, static fn ($t): bool => in_array($t->mark, ['W-01', 'W-13', 'W-21'], true));
+        $fixed = $pick($lit)?->id;
         $law = static fn (): array|int => $pick([
             mt_rand(20, 400),
             ['kind' => 'ramp', 'from' => mt_rand(30, 300), 'to' => mt_rand(30, 900)],
@@ -89,6 +98,12 @@ final class AnyEdit
             $screen === 'sn-none' => mt_rand(0, 9) > 0 ? 'screen.add' : $edit,
             in_array($edit, ['screen.change', 'screen.draw', 'screen.remove'], true) || $parts !== [7] => $edit,
             default => mt_rand(0, 9) > 0 ? 'screen.draw' : $edit,
+        };
+        // rooflights need a roof, and those that are taken out need to be there
+        $edit = match (true) {
+            ! str_starts_with($edit, 'roof.light') || mt_rand(0, 9) === 0 => $edit,
+            $slope === 'wa-none' => 'roof.add',
+            default => $edit === 'roof.light-remove' && $laid?->lights === [] ? 'roof.light' : $edit,
         };
 
         return [$edit, match ($edit) {
@@ -367,16 +382,19 @@ final class AnyEdit
                 ['level' => mt_rand(-500, 500) / 7], ['edge' => ['wall' => $wall, 'pitch' => $pick([null, 20, 50])]],
                 ['edge' => ['wall' => $wall, 'gable' => (bool) mt_rand(0, 1)]],
                 ['edge' => ['wall' => $wall, 'gable' => true, 'hip' => mt_rand(300, 2500)]], ['within' => (bool) mt_rand(0, 1)],
-                ['along' => (bool) mt_rand(0, 1)], ['eaves' => mt_rand(0, 9000)], ['ridge' => mt_rand(4000, 16000)],
+                ['along' => (bool) mt_rand(0, 1)], ['cut' => $pick(['upright', 'square', 'level'])],
+                ['eaves' => mt_rand(0, 9000)], ['ridge' => mt_rand(4000, 16000)],
             ]),
             'roof.remove' => ['ids' => [$roof]],
             'roof.light' => ['id' => $roof] + $pick([
-                ['type' => $pick($design->types)->id ?? 'ty-none', 'at' => ['x' => mt_rand(0, 18000), 'y' => mt_rand(0, 11000)], 'width' => 780, 'height' => 980],
-                ['n' => 1, 'from' => $pick(['left', 'middle', 'right']), 'up' => $pick(['eaves', 'middle', 'ridge'])],
-                ['n' => 1, 'along' => mt_rand(0, 9000) / 7, 'rise' => mt_rand(0, 3000) / 7, 'level' => (bool) mt_rand(0, 1)],
-                ['copy' => 1], ['n' => 1, 'count' => mt_rand(1, 4), 'gap' => mt_rand(0, 500)],
+                ['type' => $fixed, 'wall' => $slope, 'from' => 'middle', 'up' => 'middle', 'width' => mt_rand(300, 900), 'height' => 400],
+                ['type' => $fixed, 'wall' => $slope, 'from' => 'middle', 'along' => mt_rand(-900, 900), 'width' => 300, 'height' => 300],
+                ['type' => $pick($design->types)?->id, 'at' => ['x' => mt_rand(0, 18000), 'y' => mt_rand(0, 11000)]],
+                ['n' => $lamp, 'from' => $pick(['left', 'middle', 'right']), 'up' => $pick(['eaves', 'middle', 'ridge'])],
+                ['n' => $lamp, 'along' => mt_rand(0, 9000) / 7, 'rise' => mt_rand(0, 3000) / 7, 'level' => (bool) mt_rand(0, 1)],
+                ['copy' => $lamp], ['n' => $lamp, 'count' => mt_rand(1, 4), 'gap' => mt_rand(0, 500)],
             ]),
-            'roof.light-remove' => ['id' => $roof, 'ns' => [mt_rand(1, 2)]],
+            'roof.light-remove' => ['id' => $roof, 'ns' => [$lamp]],
             'wall.edge' => ['walls' => [$wall]] + $pick([
                 ['head' => ['roof' => $roof]], ['foot' => ['roof' => $roof]], ['head' => null],
                 ['foot' => null, 'head' => ['roof' => $roof]],

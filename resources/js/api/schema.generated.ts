@@ -1522,7 +1522,7 @@ export interface components {
             curves: components["schemas"]["LawCurve"][];
             /** @description Of a screen: how it is seen */
             screen?: components["schemas"]["PlacedScreen"];
-            /** @description Of a roof: what stands in its faces, as it is seen */
+            /** @description Of a roof: what stands in it, as it is seen */
             lights?: {
                 n: number;
                 ring: number[];
@@ -2400,6 +2400,11 @@ export interface components {
             within: boolean;
             /** @description Square to its slope */
             thick: number;
+            /**
+             * @description How its eaves are cut
+             * @enum {string}
+             */
+            cut: "upright" | "square" | "level";
             /** @description Through it upright */
             upright: number;
             edges: {
@@ -3966,6 +3971,8 @@ export interface components {
             eaves?: number | string;
             /** @description level of its highest line, for its pitch */
             ridge?: number | string;
+            /** @description its eaves: upright, square or level */
+            cut?: string;
             /** @description between its walls, which stand up round it as parapets */
             within?: boolean;
             edges?: {
@@ -4010,6 +4017,8 @@ export interface components {
             eaves?: number | string;
             /** @description level of its highest line, for its pitch */
             ridge?: number | string;
+            /** @description its eaves: upright, square or level */
+            cut?: string;
             /** @description between its walls, which stand up round it as parapets */
             within?: boolean;
             edges?: {

@@ -92,7 +92,7 @@ export function RoofCard({ roof }: { roof: Roof }) {
             </Sentence>
             {roof.springs !== null && (
                 <Sentence>
-                    The underside of its eaves lies at{' '}
+                    The underside of its eaves{roof.cut !== 'upright' && ', as if cut upright,'} lies at{' '}
                     <Figure
                         label="Level of its eaves"
                         shown={data.length(roof.springs)}
@@ -109,8 +109,25 @@ export function RoofCard({ roof }: { roof: Roof }) {
                     .
                 </Sentence>
             )}
+            {!roof.within && (
+                <Sentence>
+                    Its eaves are cut{' '}
+                    <Choice
+                        label="Cut of the eaves"
+                        value={roof.cut}
+                        options={[
+                            { value: 'upright', label: 'upright' },
+                            { value: 'square', label: 'square to the slope' },
+                            { value: 'level', label: 'level' },
+                        ]}
+                        disabled={fixed}
+                        onChange={(cut) => choose({ cut })}
+                    />
+                    ; its verges upright.
+                </Sentence>
+            )}
             <p className="text-xs text-quiet">
-                Upright it is {data.length(roof.upright)} through everywhere; its eaves are cut upright and lie at one level all round.
+                Upright it is {data.length(roof.upright)} through everywhere; its eaves lie at one level all round.
             </p>
             <div className="mt-3 border-t border-hairline pt-2">
                 <p className="text-quiet">Over each wall</p>
