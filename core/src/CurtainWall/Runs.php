@@ -17,6 +17,9 @@ use Isleward\Core\Measure\Refusal;
  */
 final class Runs
 {
+    /** A stretch is at least so long, mm. */
+    private const LEAST = 1.0;
+
     /** @var array<string, non-empty-list<Wall>> stretches of its run by the id of each */
     private array $chains = [];
 
@@ -234,6 +237,11 @@ final class Runs
             $face = $wall->face();
             [$from, $to] = $this->between($wall, $i === 0 && ! $closed, $i === $count - 1 && ! $closed);
             $length = $face->length();
+            if ($to - $from < self::LEAST) {
+                throw Refusal::because('run.no_length', sprintf(
+                    'Between what it meets at its ends stretch %d is left no length.', $i + 1,
+                ), [$wall->id], ['stretch' => $i + 1]);
+            }
             $stretches[] = new PathStretch(
                 $from > 0.0 || $to < $length ? $face->part($from / $length, $to / $length) : $face,
                 deg2rad($curtain->lean),

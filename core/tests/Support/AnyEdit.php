@@ -75,7 +75,8 @@ final class AnyEdit
         $lit = array_filter($design->layers, static fn ($l): bool => $l instanceof Roof && $l->lights !== []);
         $roof = (mt_rand(0, 2) === 0 ? $pick($lit)?->id : null) ?? $roof;
         $laid = ($design->layers[$roof] ?? null) instanceof Roof ? $design->layers[$roof] : null;
-        $slope = $laid === null ? 'wa-none' : $pick(Roofs::in($design)->find($laid)?->slopes() ?? [])->wall ?? 'wa-none';
+        $sought = $laid !== null && str_starts_with($edit, 'roof.light') ? Roofs::in($design)->find($laid) : null;
+        $slope = $pick($sought?->slopes() ?? [])->wall ?? 'wa-none';
         $lamp = $pick($laid->lights ?? [])->n ?? 9;
         $lit = array_filter($design->types, static fn ($t): bool => in_array($t->mark, ['W-01', 'W-13', 'W-21'], true));
         $fixed = $pick($lit)?->id;
