@@ -40,6 +40,7 @@ use OpenApi\Attributes as OA;
         new OA\Property(property: 'rings', type: 'array', items: new OA\Items(type: 'array', items: new OA\Items(type: 'number'))),
         new OA\Property(property: 'dashed', type: 'boolean'),
         new OA\Property(property: 'text', type: 'string'),
+        new OA\Property(property: 'part', type: 'string', description: 'In a plan, of a curtain wall: the cell or member it is of'),
         new OA\Property(
             property: 'curves',
             type: 'array',

@@ -44,7 +44,7 @@ final readonly class LevelCut
         }
         foreach ($run->corners as $i => $member) {
             if ($run->cornerOf[$i] === $index) {
-                array_push($shapes, ...$this->member($member));
+                array_push($shapes, ...$this->member($member, null));
             }
         }
 
@@ -56,11 +56,11 @@ final readonly class LevelCut
     {
         $shapes = [];
         foreach ($run->stretches as $stretch) {
-            foreach ($this->infills($stretch->drawn(), $this->level - $foot, null) as $shape) {
+            foreach ($this->infills($stretch->drawn(), $this->level - $foot, null, null) as $shape) {
                 $shapes[] = $shape->mapped(static fn (float $x, float $d): array => [$x, $d]);
             }
             foreach ($stretch->members() as $member) {
-                array_push($shapes, ...$this->member($member));
+                array_push($shapes, ...$this->member($member, PartName::member($member)));
             }
         }
 
@@ -79,7 +79,7 @@ final readonly class LevelCut
         $to = $surface->inPlan(min($length, $part->u + $drawn->face->width()));
         $chord = $from->distanceTo($to) > 0.1 ? $to->minus($from)->unit() : $surface->tangent($part->u);
         $shapes = [];
-        foreach ($this->infills($drawn, ($this->level - $foot) / cos($path->lean), $path->lean) as $shape) {
+        foreach ($this->infills($drawn, ($this->level - $foot) / cos($path->lean), $path->lean, $part->line) as $shape) {
             $shapes[] = $bent ? $shape->bent($surface) : $shape->mapped(
                 static function (float $x, float $d) use ($from, $chord, $back): array {
                     $at = $from->plus($chord->times($x))->minus($chord->rightHand()->times($d + $back));
@@ -89,14 +89,17 @@ final readonly class LevelCut
             );
         }
         foreach ($part->stretch->members() as $member) {
-            array_push($shapes, ...$this->member($member));
+            array_push($shapes, ...$this->member($member, PartName::member($member, $part->line)));
         }
 
         return $shapes;
     }
 
-    /** @return list<Shape> x along, y the depth behind the glass line */
-    private function infills(Drawn $drawn, float $v, ?float $lean): array
+    /**
+     * @param  string|null  $facet  {@see PartName::cell}
+     * @return list<Shape> x along, y the depth behind the glass line
+     */
+    private function infills(Drawn $drawn, float $v, ?float $lean, ?string $facet): array
     {
         $shapes = [];
         foreach ($drawn->cells as [$cell, $seen]) {
@@ -107,7 +110,7 @@ final readonly class LevelCut
             $type = $this->design->types[$cell->infill->type ?? ''] ?? null;
             if ($type !== null && $seen === $cell->contour() && ($lean ?? 0.0) === 0.0) {
                 foreach (UnitPlan::shapes(CellUnit::in($cell, $type->tree())->unit, 0.0, true) as $shape) {
-                    $shapes[] = $shape->straight(self::SAGITTA)->placed($x0, 0.0, 0.0);
+                    $shapes[] = $shape->straight(self::SAGITTA)->placed($x0, 0.0, 0.0)->partOf(PartName::cell($cell, $facet));
                 }
             }
             $thick = $cell->infill->thickness();
@@ -115,7 +118,7 @@ final readonly class LevelCut
                 $shapes[] = Shape::area(
                     $cell->infill->kind->isGlass() ? Layer::Glass : Layer::Infill,
                     [[$from, 0.0, $to, 0.0, $to, $thick, $from, $thick]],
-                );
+                )->partOf(PartName::cell($cell, $facet));
             }
         }
 
@@ -123,7 +126,7 @@ final readonly class LevelCut
     }
 
     /** @return list<Shape> */
-    private function member(RunMember $member): array
+    private function member(RunMember $member, ?string $part): array
     {
         $axes = $member->axes;
         if ($axes === null || abs($axes->z->z) < 0.3) {
@@ -143,10 +146,10 @@ final readonly class LevelCut
                 $whole = $whole->union(Region::polygon(Region::signedArea($ring) < 0 ? Region::reverse($ring) : $ring));
             }
 
-            return [Shape::area(Layer::Cut, $whole->rings)];
+            return [Shape::area(Layer::Cut, $whole->rings)->partOf($part)];
         }
 
-        return array_map(static fn (array $ring): Shape => Shape::area(Layer::Cut, [$ring]), $rings);
+        return array_map(static fn (array $ring): Shape => Shape::area(Layer::Cut, [$ring])->partOf($part), $rings);
     }
 
     /** @return list<float> where the level cuts it; none where it does not */

@@ -19,6 +19,7 @@ final readonly class Shape
     /**
      * @param  list<list<float>>  $rings
      * @param  list<list<list<float>>>  $curves  by ring
+     * @param  string|null  $part  what it is of its element, where that is only a part of it
      */
     private function __construct(
         public Layer $layer,
@@ -28,6 +29,7 @@ final readonly class Shape
         public string $text = '',
         public array $curves = [],
         public bool $before = false,
+        public ?string $part = null,
     ) {
     }
 
@@ -112,7 +114,7 @@ final readonly class Shape
             $rings[] = $this->kind === 'text' ? [...$out, $ring[2]] : $out;
         }
 
-        return new self($this->layer, $this->kind, $rings, $this->dashed, $this->text, $curves);
+        return new self($this->layer, $this->kind, $rings, $this->dashed, $this->text, $curves, part: $this->part);
     }
 
     /**
@@ -153,7 +155,7 @@ final readonly class Shape
             $rings[] = $out;
         }
 
-        return new self($this->layer, $this->kind, $rings, $this->dashed, $this->text);
+        return new self($this->layer, $this->kind, $rings, $this->dashed, $this->text, part: $this->part);
     }
 
     /** The same with its curves as chords that leave them by so much at the most, mm. */
@@ -163,7 +165,9 @@ final readonly class Shape
             [$x, $y, $radius, $start, $sweep] = $this->rings[0];
             $arc = Curve::curved($x, $y, $radius, $radius, $start, $sweep);
 
-            return new self($this->layer, 'line', [[$arc->x0, $arc->y0, ...$arc->chords($sagitta)]], $this->dashed);
+            return new self(
+                $this->layer, 'line', [[$arc->x0, $arc->y0, ...$arc->chords($sagitta)]], $this->dashed, part: $this->part,
+            );
         }
         $rings = $this->rings;
         foreach ($this->curves as $r => $curves) {
@@ -183,7 +187,7 @@ final readonly class Shape
             $rings[$r] = $ring;
         }
 
-        return new self($this->layer, $this->kind, $rings, $this->dashed, $this->text);
+        return new self($this->layer, $this->kind, $rings, $this->dashed, $this->text, part: $this->part);
     }
 
     /**
@@ -211,19 +215,25 @@ final readonly class Shape
             $curves[] = $arcs;
         }
 
-        return new self($this->layer, $this->kind, $rings, $this->dashed, $this->text, $curves);
+        return new self($this->layer, $this->kind, $rings, $this->dashed, $this->text, $curves, part: $this->part);
     }
 
     /** The same, standing before the wall that it is drawn on: it is drawn over the wall's openings. */
     public function before(): self
     {
-        return new self($this->layer, $this->kind, $this->rings, $this->dashed, $this->text, $this->curves, true);
+        return new self($this->layer, $this->kind, $this->rings, $this->dashed, $this->text, $this->curves, true, $this->part);
+    }
+
+    /** The same as what it is of its element: a cell or a member of a curtain wall. */
+    public function partOf(?string $part): self
+    {
+        return new self($this->layer, $this->kind, $this->rings, $this->dashed, $this->text, $this->curves, $this->before, $part);
     }
 
     /** The same on another layer. */
     public function on(Layer $layer): self
     {
-        return new self($layer, $this->kind, $this->rings, $this->dashed, $this->text, $this->curves);
+        return new self($layer, $this->kind, $this->rings, $this->dashed, $this->text, $this->curves, part: $this->part);
     }
 
     /** @return array<string, mixed> */
@@ -238,6 +248,9 @@ final readonly class Shape
         }
         if ($this->text !== '') {
             $out['text'] = $this->text;
+        }
+        if ($this->part !== null) {
+            $out['part'] = $this->part;
         }
 
         return $out;

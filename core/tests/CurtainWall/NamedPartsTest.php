@@ -6,12 +6,14 @@ namespace Isleward\Core\Tests\CurtainWall;
 
 use Isleward\Core\Building\Bodies;
 use Isleward\Core\Building\Places;
+use Isleward\Core\CurtainWall\CurtainDrawn;
 use Isleward\Core\CurtainWall\LetIn;
 use Isleward\Core\CurtainWall\PartName;
 use Isleward\Core\CurtainWall\RunMember;
 use Isleward\Core\CurtainWall\RunPane;
 use Isleward\Core\CurtainWall\Runs;
 use Isleward\Core\Design\Design;
+use Isleward\Core\Drawing\Shape;
 use Isleward\Core\Geometry\Mesh;
 use Isleward\Core\Scene\Scene;
 use Isleward\Core\Tests\Support\GridSample;
@@ -54,7 +56,35 @@ final class NamedPartsTest extends TestCase
                 array_push($panes, ...$part->stretch->panes());
             }
             self::compare($members, $panes, $house->design, $wall, $wall);
+            self::comparePlan($members, $panes, $house, $wall, $standing->foot);
         }
+    }
+
+    /**
+     * In plan what is cut has the names of the cells and upright members that the cut, 1 200 over the floor, goes through.
+     *
+     * @param  list<RunMember>  $members
+     * @param  list<RunPane>  $panes
+     */
+    private static function comparePlan(array $members, array $panes, House $house, string $wall, float $foot): void
+    {
+        $body = Bodies::of($house->design)[$wall];
+        $drawn = (new CurtainDrawn)->plan($house->design, $body, $house->storey(0), 100.0)[$wall];
+        $named = array_values(array_unique(array_filter(array_map(static fn (Shape $s): ?string => $s->part, $drawn))));
+        $wanted = [];
+        $v = (1200.0 - $foot) / cos(deg2rad($house->design->wall($wall)->curtain->lean ?? 0.0));
+        foreach ($panes as $pane) {
+            [, $low, , $high] = $pane->cell->contour()->bounds();
+            if ($low < $v && $high > $v && $pane->cell->infill->thickness() > 0.0) {
+                $wanted[] = PartName::cell($pane->cell);
+            }
+        }
+        $cells = array_values(array_filter($named, static fn (string $n): bool => str_starts_with($n, 'cell')));
+        self::assertEqualsCanonicalizing(array_values(array_unique($wanted)), $cells);
+        $uprights = array_diff($named, $cells);
+        self::assertNotSame([], $uprights);
+        $known = array_filter(array_map(static fn (RunMember $m): ?string => PartName::member($m), $members));
+        self::assertSame([], array_diff($uprights, $known));
     }
 
     public function test_what_is_let_in_is_named_too(): void

@@ -1066,6 +1066,8 @@ export interface components {
             rings: number[][];
             dashed?: boolean;
             text?: string;
+            /** @description In a plan, of a curtain wall: the cell or member it is of */
+            part?: string;
             /** @description By ring: sides that are curves, [number of the point it begins at, centre x, centre y, half axis x, half axis y, start, sweep, and for an ellipse that is turned by how much] */
             curves?: number[][][];
         };

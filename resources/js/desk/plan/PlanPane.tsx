@@ -55,7 +55,11 @@ export function PlanPane() {
         const shown = Object.entries(openings).filter(([id]) => isShown(data, showing, id));
         return [
             ...strokes(drawing.shapes.filter((_, i) => showing.wall(walls[i] ?? ''))),
-            ...strokes(shown.flatMap(([, shapes]) => (showing.units ? shapes : shapes.filter((s) => s.layer === 'reveal')))),
+            ...strokes(
+                shown.flatMap(([id, shapes]) =>
+                    shapes.filter((s) => (showing.units || s.layer === 'reveal') && !(s.part && showing.parts.get(id)?.has(s.part))),
+                ),
+            ),
         ];
     }, [plan.data, data, showing]);
 
