@@ -28,6 +28,7 @@ return [
         Layer\ScreenSchedule::class, Layer\CutOutSchedule::class,
         Roof\RoofSchedule::class, Roof\RoofLineSchedule::class, Roof\RooflightSchedule::class,
     ],
+    Schedule\UnitSource::class => [CurtainWall\CellUnits::class, Layer\ScreenUnits::class, Roof\RooflightUnits::class],
     Check\Rule::class => [
         Check\Overlap::class, Check\PastEdge::class, Check\NearCorner::class, Check\AcrossWall::class, Check\AcrossFloor::class,
         Check\SwingStruck::class, Check\SillFromElsewhere::class, Check\FacingIn::class, Check\Floating::class, Check\NameAndSize::class,

@@ -5,9 +5,10 @@ declare(strict_types=1);
 namespace Isleward\Core\Schedule;
 
 use Isleward\Core\Building\Solved;
+use Isleward\Core\Design\Contributors;
 use Isleward\Core\Design\Design;
 
-/** Every unit type, with how often it is placed. */
+/** Every unit type, with how often it is placed: in openings, cells of curtain walls, cut-outs of screens and roofs. */
 final class TypeSchedule implements Contributor
 {
     public function name(): string
@@ -43,7 +44,12 @@ final class TypeSchedule implements Contributor
         $placed = [];
         foreach ($design->openings as $opening) {
             if ($opening->type !== null) {
-                $placed[$opening->type][] = $opening;
+                $placed[$opening->type][] = [$opening->storey, $opening->id, 1];
+            }
+        }
+        foreach (Contributors::to(UnitSource::class) as $source) {
+            foreach ($source->units($design, $frontages) as [$type, $storey, $element, $count]) {
+                $placed[$type][] = [$storey, $element, $count];
             }
         }
         $rows = [];
@@ -53,12 +59,12 @@ final class TypeSchedule implements Contributor
             $values = [
                 'mark' => $type->mark, 'name' => $type->name, 'operations' => $unit->operations, 'width' => $type->width,
                 'height' => $type->height, 'sill' => $type->sill, 'lights' => count($solved->lights),
-                'count' => count($placed[$type->id] ?? []), 'areaEach' => $solved->outline->area(), 'glassEach' => $unit->glass,
+                'count' => array_sum(array_column($placed[$type->id] ?? [], 2)), 'areaEach' => $solved->outline->area(), 'glassEach' => $unit->glass,
                 'frameShare' => $solved->frameShare(), 'weightEach' => $unit->weight];
-            foreach ($placed[$type->id] ?? [] as $opening) {
-                $values['on:'.$opening->storey] = (int) ($values['on:'.$opening->storey] ?? 0) + 1;
+            foreach ($placed[$type->id] ?? [] as [$storey, , $count]) {
+                $values['on:'.$storey] = (int) ($values['on:'.$storey] ?? 0) + $count;
             }
-            $rows[] = new Row(array_map(static fn ($o): string => $o->id, $placed[$type->id] ?? []), $values);
+            $rows[] = new Row(array_values(array_unique(array_column($placed[$type->id] ?? [], 1))), $values);
         }
 
         return $rows;

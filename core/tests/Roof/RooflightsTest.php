@@ -20,6 +20,7 @@ use Isleward\Core\Roof\RooflightSchedule;
 use Isleward\Core\Roof\RoofParts;
 use Isleward\Core\Roof\Roofs;
 use Isleward\Core\Roof\RoofShape;
+use Isleward\Core\Schedule\TypeSchedule;
 use Isleward\Core\Tests\Support\ClosedSolids;
 use Isleward\Core\Tests\Support\House;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -266,6 +267,9 @@ final class RooflightsTest extends TestCase
         $values = $rows[0]->values;
         self::assertSame(['W-21', 3, '30°'], [$values['type'], $values['count'], $values['pitch']]);
         self::assertEqualsWithDelta(3 * 800 * 1200, $values['area'], 1e-6);
+        $types = (new TypeSchedule)->rows($this->house->design, Bodies::of($this->house->design), []);
+        $counts = array_column(array_map(static fn ($r): array => $r->values, $types), 'count', 'mark');
+        self::assertSame([3, 0], [$counts['W-21'], $counts['W-01']]);
         self::assertEqualsWithDelta(3730.94, $values['foot'], 0.01); // 3 230.94 + 1 000 · sin 30°
     }
 

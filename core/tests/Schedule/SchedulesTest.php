@@ -10,8 +10,11 @@ use Isleward\Core\Exchange\Csv;
 use Isleward\Core\Measure\Fields;
 use Isleward\Core\Schedule\Layout;
 use Isleward\Core\Schedule\Report;
+use Isleward\Core\Schedule\Row;
 use Isleward\Core\Schedule\Source;
 use Isleward\Core\Schedule\Table;
+use Isleward\Core\Schedule\TypeSchedule;
+use Isleward\Core\Tests\Support\GridSample;
 use Isleward\Core\Tests\Support\House;
 use PHPUnit\Framework\TestCase;
 
@@ -37,6 +40,34 @@ final class SchedulesTest extends TestCase
         self::assertSame(['Total', null, null, null, 5, 4, 1, null], array_slice($report->table()->totals ?? [], 0, 8));
         self::assertEqualsWithDelta(3 * 1.2 * 1.45 + 1.5 * 1.45 + 0.5, $report->table()->totals[8] ?? 0, 1e-9);
         self::assertSame(['Width (mm)', 'Height (mm)', 'Count', 'On S0'], array_slice($report->table()->headings, 2, 4));
+    }
+
+    /** Of a type everything is counted that has to be made: in an opening, in six cells, in a cut-out, in a row of three in the roof. */
+    public function test_types_are_counted_wherever_they_stand(): void
+    {
+        $house = House::box(12000, 8000, 300, [3000, 3000]);
+        $type = $house->type('W-13')->id;
+        $house->place(['left' => 4000, 'type' => $type, 'width' => 900, 'height' => 900]);
+        $grid = $house->do('grid.add', ['name' => 'vents'] + GridSample::values(['infills' => [
+            ['where' => 'everywhere', 'infill' => ['kind' => 'vision', 'layers' => [6, 16, 6]]],
+            ['where' => 'rows', 'numbers' => [1], 'infill' => ['kind' => 'unit', 'type' => $type]],
+        ]]))->chosen[0];
+        $house->do('outline.draw', [
+            'points' => [[0, -9000], [9000, -9000]], 'closed' => false, 'grid' => $grid, 'base' => $house->storey(1), 'top' => $house->storey(1),
+        ]);
+        $screen = $house->do('screen.add', ['walls' => [$house->wall()->id], 'storey' => $house->storey(0), 'gap' => 200])->chosen[0];
+        $house->do('screen.draw', ['id' => $screen, 'cut' => true, 'wall' => $house->wall()->id, 'type' => $type, 'shape' => [
+            'form' => 'rectangle', 'u' => 1000, 'v' => 300, 'width' => 1100, 'height' => 1400,
+        ]]);
+        $roof = $house->do('roof.add', ['outline' => $house->wall()->outline, 'pitch' => 35, 'overhang' => 0])->chosen[0];
+        $house->do('roof.light', [
+            'id' => $roof, 'type' => $type, 'wall' => $house->wall()->id, 'from' => 'middle', 'rise' => 900, 'count' => 3,
+        ]);
+        $bodies = Bodies::of($house->design);
+        $rows = (new TypeSchedule)->rows($house->design, $bodies, Frontages::of($house->design, $bodies));
+        $values = array_column(array_map(static fn (Row $r): array => $r->values, $rows), null, 'mark')['W-13'];
+        self::assertSame(1 + 6 + 1 + 3, $values['count']);
+        self::assertSame([2, 9], [$values['on:'.$house->storey(0)], $values['on:'.$house->storey(1)]]);
     }
 
     public function test_walls_count_overlaps_once_and_nothing_beyond_the_edge(): void
