@@ -59,7 +59,8 @@ final class TypeSchedule implements Contributor
             $values = [
                 'mark' => $type->mark, 'name' => $type->name, 'operations' => $unit->operations, 'width' => $type->width,
                 'height' => $type->height, 'sill' => $type->sill, 'lights' => count($solved->lights),
-                'count' => array_sum(array_column($placed[$type->id] ?? [], 2)), 'areaEach' => $solved->outline->area(), 'glassEach' => $unit->glass,
+                'count' => array_sum(array_column($placed[$type->id] ?? [], 2)), 'areaEach' => $solved->outline->area(),
+                'glassEach' => $unit->glass,
                 'frameShare' => $solved->frameShare(), 'weightEach' => $unit->weight];
             foreach ($placed[$type->id] ?? [] as [$storey, , $count]) {
                 $values['on:'.$storey] = (int) ($values['on:'.$storey] ?? 0) + $count;

@@ -53,7 +53,8 @@ final class SchedulesTest extends TestCase
             ['where' => 'rows', 'numbers' => [1], 'infill' => ['kind' => 'unit', 'type' => $type]],
         ]]))->chosen[0];
         $house->do('outline.draw', [
-            'points' => [[0, -9000], [9000, -9000]], 'closed' => false, 'grid' => $grid, 'base' => $house->storey(1), 'top' => $house->storey(1),
+            'points' => [[0, -9000], [9000, -9000]], 'closed' => false, 'grid' => $grid, 'base' => $house->storey(1),
+            'top' => $house->storey(1),
         ]);
         $screen = $house->do('screen.add', ['walls' => [$house->wall()->id], 'storey' => $house->storey(0), 'gap' => 200])->chosen[0];
         $house->do('screen.draw', ['id' => $screen, 'cut' => true, 'wall' => $house->wall()->id, 'type' => $type, 'shape' => [
