@@ -199,6 +199,12 @@ final readonly class Field implements Layered
         return $this->shape === BattenShape::Flat && $this->turn === 0.0 && $this->turnLaw === null;
     }
 
+    /** Whether its battens run upright. */
+    public function isUpright(): bool
+    {
+        return abs($this->angle) < 1e-9;
+    }
+
     public function kind(): Kind
     {
         return Kind::Field;

@@ -6,9 +6,7 @@ namespace Isleward\Core\Layer;
 
 use Isleward\Core\Building\Body;
 use Isleward\Core\Design\Design;
-use Isleward\Core\Geometry\Contour;
 use Isleward\Core\Geometry\Moved;
-use Isleward\Core\Geometry\Prism;
 use Isleward\Core\Geometry\Solid;
 use Isleward\Core\Scene\Contributor;
 use Isleward\Core\Scene\Material;
@@ -30,27 +28,18 @@ final class FieldParts implements Contributor
             }
             $start = $body->surface->start();
             $foot = $pieces->region->bounds()[1];
-            $shape = hash('xxh32', serialize([$field->toArray(), $pieces->region->bounds()]));
+            $arc = $body->surface->isFlat() ? null : [$body->surface->radius(), $body->surface->angle()];
+            $shape = hash('xxh32', serialize([$field->toArray(), $pieces->region->bounds(), $arc]));
             $key = sprintf('field %s %s %s', $field->id, $shape, $material);
             yield new Part(
                 $key,
-                static function () use ($pieces, $field, $foot, $material): array {
-                    $solids = array_map(
-                        static fn (Contour $c, float $length, float $turn): Solid => new FieldSolid($field, $c, $length, $turn),
-                        $pieces->pieces,
-                        $pieces->lengths,
-                        $pieces->turns,
-                    );
-                    if ($pieces->frame !== null) {
-                        $solids[] = new Prism($pieces->frame, $field->out, $field->frameDeep);
-                    }
-
+                static function () use ($pieces, $foot, $material): array {
                     return array_map(static fn (Solid $solid): Piece => new Piece(
                         new Moved($solid, static fn (float $x, float $y, float $z): array => [$x, $y - $foot, $z]),
                         'batten', $material, self::SAGITTA,
-                    ), $solids);
+                    ), FieldSolids::all($pieces));
                 },
-                $field->id, $field->storey, $start->x, $start->y, $foot, $body->surface->angle(),
+                $field->id, $field->storey, $start->x, $start->y, $foot, $body->surface->isFlat() ? $body->surface->angle() : 0.0,
             );
         }
     }

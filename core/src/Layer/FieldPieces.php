@@ -8,6 +8,7 @@ use Isleward\Core\Design\Design;
 use Isleward\Core\Geometry\Contour;
 use Isleward\Core\Geometry\Margin;
 use Isleward\Core\Geometry\Profile;
+use Isleward\Core\Geometry\Upright;
 use Isleward\Core\Geometry\Vec2;
 use Isleward\Core\Measure\Length;
 use Isleward\Core\Measure\Refusal;
@@ -21,10 +22,11 @@ final readonly class FieldPieces
     /**
      * @param  Contour  $region  in (u, v) of the wall
      * @param  list<Contour>  $pieces  each as it is seen, in (u, v)
-     * @param  list<float>  $lengths  of each along its run, mm
+     * @param  list<float>  $lengths  of each along its run, mm; of one that is bent to an arc along its longer side
      * @param  float  $gap  clear between two, mm
      * @param  Profile|null  $frame  round the battens, within the region
      * @param  list<float>  $turns  of each about its own axis, degrees
+     * @param  Upright  $surface  the outer face of its wall
      */
     private function __construct(
         public Field $field,
@@ -34,6 +36,7 @@ final readonly class FieldPieces
         public float $gap,
         public ?Profile $frame,
         public array $turns,
+        public Upright $surface,
     ) {
     }
 
@@ -66,7 +69,26 @@ final readonly class FieldPieces
             throw Refusal::because('field.none', sprintf('Nothing of %s would be left within its region.', $field->name), [$field->id]);
         }
 
-        return new self($field, $whole, $pieces, $lengths, $gap, $frame, $turns);
+        $surface = $design->wall($field->wall)->surface();
+
+        return new self($field, $whole, $pieces, self::bent($field, $surface, $lengths), $gap, $frame, $turns, $surface);
+    }
+
+    /**
+     * Lengths of battens that are bent to an arc: along their longer side, which lies on another radius than the wall's face.
+     *
+     * @param  list<float>  $lengths  over the face
+     * @return list<float>
+     */
+    private static function bent(Field $field, Upright $surface, array $lengths): array
+    {
+        if ($surface->isFlat() || $field->isUpright()) {
+            return $lengths;
+        }
+        $wide = max($surface->lengthAt(0.0, 1.0, -$field->out), $surface->lengthAt(0.0, 1.0, -$field->out - $field->deep));
+        [$up, $along] = [cos(deg2rad($field->angle)), sin(deg2rad($field->angle)) * $wide];
+
+        return array_map(static fn (float $length): float => $length * hypot($up, $along), $lengths);
     }
 
     /**
@@ -152,6 +174,12 @@ final readonly class FieldPieces
         }
 
         return $out;
+    }
+
+    /** Whether its battens are bent to an arc. */
+    public function isBent(): bool
+    {
+        return ! $this->surface->isFlat() && ! $this->field->isUpright();
     }
 
     /** Of its region, what is clear between the battens, mm². */

@@ -32,8 +32,7 @@ final readonly class FieldRegion
             throw Refusal::because('field.no_wall', sprintf('The wall %s lay on is not there any more.', $field->name), [$field->id]);
         }
         if ($wall->isCurved()) {
-            throw Refusal::because('field.curved', sprintf('%s needs a flat wall: this one is an arc.', $field->name),
-                [$field->id, $wall->id]);
+            self::requireBent($field, $wall);
         }
         $self = new self($design, $field);
 
@@ -44,6 +43,24 @@ final readonly class FieldRegion
             $field->cell !== null => $self->cellOf($wall),
             default => $self->drawn($wall),
         };
+    }
+
+    /** @throws Refusal when an arc holds no such battens */
+    private static function requireBent(Field $field, Wall $wall): void
+    {
+        if (! $field->isUpright() && ! $field->isCutToShape()) {
+            throw Refusal::because('field.bent', sprintf(
+                'Before an arc battens of %s that do not stand upright are bent to it: flat ones can be that are not turned.', $field->name,
+            ), [$field->id, $wall->id], ['field' => 'angle']);
+        }
+        $surface = $wall->surface();
+        foreach ([$field->out, $field->out + max($field->deep, $field->frameDeep)] as $out) {
+            if ($surface->lengthAt(0.0, 1.0, -$out) < 0.05) {
+                throw Refusal::because('field.past_centre', sprintf(
+                    '%s would reach to the middle of its arc, which is %s from the wall.', $field->name, Length::mark(abs($surface->radius())),
+                ), [$field->id, $wall->id], ['field' => 'out']);
+            }
+        }
     }
 
     private function cutOut(string $id, int $cut): Contour
@@ -112,6 +129,11 @@ final readonly class FieldRegion
         }
         foreach ($standing->partsOf($index) as $part) {
             $seen = $this->cell($part->stretch->drawn(), $part->line);
+            if ($seen !== null && $part->line !== null) {
+                throw Refusal::because('field.facet', sprintf(
+                    '%s cannot fill a facet of an arc: its battens lie round the arc itself.', $this->field->name,
+                ), [$this->field->id]);
+            }
             if ($seen !== null) {
                 return $seen->shifted($standing->starts[$index] + $part->u, $standing->foot);
             }

@@ -58,9 +58,10 @@ final class FieldSchedule implements Contributor
                         $square = $piece->turned(-deg2rad($field->angle), new Vec2(0.0, 0.0))->isRectangle();
                         $rows[] = new Row([$field->id], [
                             'field' => $field->name, 'section' => self::section($field, $units),
-                            'length' => round($pieces->lengths[$i], 1), 'cut' => $square ? 'square' : 'to the region', 'count' => 1,
+                            'length' => round($pieces->lengths[$i], 1), 'count' => 1,
+                            'cut' => ($square ? 'square' : 'to the region').($pieces->isBent() ? ', bent' : ''),
                             'total' => $pieces->lengths[$i], 'area' => abs($piece->area()),
-                            'volume' => (new FieldSolid($field, $piece, $pieces->lengths[$i], $pieces->turns[$i]))->volume(),
+                            'volume' => FieldSolids::batten($pieces, $i)->volume(),
                         ] + $where);
                     }
                 }

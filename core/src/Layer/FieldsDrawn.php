@@ -20,6 +20,9 @@ final class FieldsDrawn implements Contributor
     /** A plan cuts so far over its floor, mm (common practice). */
     private const CUT = 1200.0;
 
+    /** What is seen round an arc has points so far apart along it at the most, mm. */
+    private const STEP = 100.0;
+
     public function elevation(Design $design, Body $body, Symbols $symbols): array
     {
         $shapes = [];
@@ -41,13 +44,11 @@ final class FieldsDrawn implements Contributor
         $drawn = [];
         foreach (FieldsOn::in($design)->on($body->host->id()) as $pieces) {
             $field = $pieces->field;
-            foreach (self::spans($pieces, false, $level) as [$from, $to, $depth]) {
-                $ring = [];
-                foreach ([[$from, 0.0], [$to, 0.0], [$to, $depth], [$from, $depth]] as [$u, $out]) {
-                    $at = $body->surface->inPlan($u, -$field->out - $out);
-                    array_push($ring, $at->x, $at->y);
-                }
-                $drawn[$field->id][] = Shape::area(Layer::Fin, [$ring]);
+            foreach (self::spans($pieces, false, $level) as [$from, $to, $depth, $frame]) {
+                [$near, $far] = [$field->out, $field->out + $depth];
+                $drawn[$field->id][] = $pieces->isBent() || ($frame && ! $body->surface->isFlat())
+                    ? Shape::area(Layer::Fin, [[$from, -$near, $to, -$near, $to, -$far, $from, -$far]])->bent($body->surface)
+                    : Shape::area(Layer::Fin, [FieldSolids::across($body->surface, $from, $to, $near, $far)]);
             }
         }
 
@@ -84,9 +85,8 @@ final class FieldsDrawn implements Contributor
         foreach (FieldsOn::in($face->design)->on($face->body->host->id()) as $pieces) {
             $outlines = $pieces->frame === null ? $pieces->pieces : [...$pieces->frame->contours(), ...$pieces->pieces];
             foreach ($outlines as $piece) {
-                [$x0, , $x1] = $piece->bounds();
-                if ($x0 >= $face->from - 1 && $x1 <= $face->to + 1) {
-                    $shapes[] = Shape::area($face->afar ? Layer::Beyond : Layer::Fin, [self::on($face, $piece)]);
+                foreach ($face->body->surface->isFlat() ? self::whole($face, $piece) : self::part($face, $piece) as $seen) {
+                    $shapes[] = Shape::area($face->afar ? Layer::Beyond : Layer::Fin, [self::on($face, $seen)]);
                 }
             }
         }
@@ -94,31 +94,56 @@ final class FieldsDrawn implements Contributor
         return $shapes;
     }
 
-    /** @return list<array{float, float, float}> from, to, and how deep what is cut there is */
+    /** @return list<array{float, float, float, bool}> from, to, how deep what is cut there is, and whether it is of the frame */
     private static function spans(FieldPieces $pieces, bool $upright, float $at): array
     {
         $out = [];
         foreach ($pieces->pieces as $i => $piece) {
             $depth = $pieces->field->reach($pieces->turns[$i]);
             foreach ($piece->spans($upright, $at) as [$from, $to]) {
-                $out[] = [$from, $to, $depth];
+                $out[] = [$from, $to, $depth, false];
             }
         }
         foreach ($pieces->frame === null ? [] : ScreenRegion::spans([$pieces->frame], $upright, $at) as [$from, $to]) {
-            $out[] = [$from, $to, $pieces->field->frameDeep];
+            $out[] = [$from, $to, $pieces->field->frameDeep, true];
         }
 
         return $out;
     }
 
+    /** @return list<Contour> a piece that is seen from end to end */
+    private static function whole(SeenFace $face, Contour $piece): array
+    {
+        [$x0, , $x1] = $piece->bounds();
+
+        return $x0 >= $face->from - 1 && $x1 <= $face->to + 1 ? [$piece] : [];
+    }
+
+    /** @return list<Contour> what of a piece lies where an arc is turned this way */
+    private static function part(SeenFace $face, Contour $piece): array
+    {
+        $seen = [];
+        foreach (($piece->area() < 0.0 ? $piece->reversed() : $piece)->clipped(true, $face->from, true) as $beyond) {
+            array_push($seen, ...$beyond->clipped(true, $face->to, false));
+        }
+
+        return $seen;
+    }
+
     /** @return list<float> */
     private static function on(SeenFace $face, Contour $piece): array
     {
-        $ring = $piece->ring(0.5);
-        for ($i = 0, $n = count($ring); $i < $n; $i += 2) {
-            $ring[$i] = $face->s($ring[$i]);
+        $ring = [];
+        $corners = $piece->ring(0.5);
+        for ($i = 0, $n = count($corners); $i < $n; $i += 2) {
+            [$u, $v, $next, $level] = [$corners[$i], $corners[$i + 1], $corners[($i + 2) % $n], $corners[($i + 3) % $n]];
+            // round an arc what is long is seen bent
+            $steps = $face->body->surface->isFlat() ? 1 : max(1, (int) ceil(abs($next - $u) / self::STEP));
+            for ($k = 0; $k < $steps; $k++) {
+                array_push($ring, $face->s($u + ($next - $u) * $k / $steps), $v + ($level - $v) * $k / $steps);
+            }
         }
 
-        return array_values($ring);
+        return $ring;
     }
 }

@@ -71,16 +71,12 @@ export function BandsBefore({ wall }: { wall: Wall }) {
                     <Button small onClick={() => void standScreen({ walls: [wall.id] })}>
                         A screen before it
                     </Button>
-                    {!wall.arc && (
-                        <>
-                            <Button small onClick={() => startRegion(wall.id, 'rectangle')}>
-                                Battens in a rectangle
-                            </Button>
-                            <Button small onClick={() => startRegion(wall.id, 'polygon')}>
-                                Battens in a polygon
-                            </Button>
-                        </>
-                    )}
+                    <Button small onClick={() => startRegion(wall.id, 'rectangle')}>
+                        Battens in a rectangle
+                    </Button>
+                    <Button small onClick={() => startRegion(wall.id, 'polygon')}>
+                        Battens in a polygon
+                    </Button>
                     {many && (
                         <Button small onClick={() => void standScreen({ outline: wall.outline })}>
                             A screen {outline.closed ? 'all round' : 'along'} {outline.name}

@@ -19,7 +19,7 @@ export function FillWithBattens({ opening }: { opening: FoundOpening }) {
                     {f.name}
                 </button>
             ))}
-            {data.mayEdit && !data.walls.get(opening.host)?.arc && (
+            {data.mayEdit && (
                 <Button
                     small
                     onClick={() =>
