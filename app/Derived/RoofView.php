@@ -42,12 +42,13 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'cut', type: 'string', enum: ['upright', 'square', 'level'], description: 'How its eaves are cut'),
     new OA\Property(property: 'upright', type: 'number', description: 'Through it upright'),
     new OA\Property(property: 'edges', type: 'array', items: new OA\Items(type: 'object', required: [
-        'wall', 'gable', 'pitch', 'overhang', 'hip',
+        'wall', 'gable', 'pitch', 'overhang', 'hip', 'open',
     ], properties: [
         new OA\Property(property: 'wall', type: 'string'),
         new OA\Property(property: 'gable', type: 'boolean'),
         new OA\Property(property: 'pitch', type: 'number', nullable: true),
         new OA\Property(property: 'overhang', type: 'number', nullable: true),
+        new OA\Property(property: 'open', type: 'boolean', description: 'Of a gable: no wall is to close it'),
         new OA\Property(property: 'hip', type: 'number', nullable: true, description: 'Of a gable: where a half hip begins over the eaves'),
     ])),
     new OA\Property(property: 'finish', type: 'string', nullable: true),

@@ -26,7 +26,9 @@ final class RoofsTest extends ProjectCase
         $this->edit('roof.change', ['id' => $id, 'edge' => ['wall' => $east, 'gable' => true]])->assertOk();
         $gabled = $this->project()['roofs'][0];
         self::assertCount(3, $gabled['faces']);
-        self::assertSame([['wall' => $east, 'gable' => true, 'pitch' => null, 'overhang' => null, 'hip' => null]], $gabled['edges']);
+        self::assertSame([
+            ['wall' => $east, 'gable' => true, 'pitch' => null, 'overhang' => null, 'hip' => null, 'open' => false],
+        ], $gabled['edges']);
         $this->assertProblem($this->edit('roof.change', ['id' => $id, 'pitch' => 90]), 422, 'roof.pitch');
         $this->assertProblem($this->edit('roof.add', ['outline' => $project['outlines'][0]['id']]), 422, 'roof.there');
         $this->postJson("/api/projects/{$this->project->id}/undo")->assertOk();

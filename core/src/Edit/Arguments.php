@@ -397,6 +397,7 @@ final class Arguments
         $edge = [
             'wall' => A::text()->required(), 'gable' => A::flag(), 'pitch' => $pitch->orNull(), 'overhang' => A::length()->orNull(),
             'halfHip' => A::flag()->says('a half hip that begins half way up its gable'),
+            'open' => A::flag()->says('of a gable: no wall is to close it'),
             'hip' => A::length()->orNull()->says('of a gable: how far over the eaves a half hip begins'),
         ];
         $roof = [

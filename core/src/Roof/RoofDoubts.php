@@ -36,6 +36,9 @@ final class RoofDoubts implements Rule
             if ($i > 0 && $sides[$i - 1][0] === $shape) {
                 continue; // another chord of an arc
             }
+            if ($shape->roof->edge($wall->body->host->id())?->open === true) {
+                continue; // nothing is to close it there
+            }
             [$low, $high] = self::over($wall, $shape, $side);
             if ($shape->roof->within) {
                 // a parapet has to reach over its edge

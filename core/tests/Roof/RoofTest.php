@@ -329,6 +329,14 @@ final class RoofTest extends TestCase
         self::assertSame([], $rules(0));
         $this->house->do('roof.change', ['id' => $id, 'edge' => ['wall' => $this->house->wall(1)->id, 'gable' => true]]);
         self::assertSame(['roof.short'], $rules(1), 'its gable is open');
+        // left open there is nothing to close; the roof is as it was
+        $before = $this->shape($id)->sides;
+        $open = ['wall' => $this->house->wall(1)->id, 'gable' => true, 'open' => true];
+        $this->house->do('roof.change', ['id' => $id, 'edge' => $open]);
+        self::assertSame([], $rules(1));
+        self::assertEquals($before, $this->shape($id)->sides);
+        $this->house->do('roof.change', ['id' => $id, 'edge' => ['open' => false] + $open]);
+        self::assertSame(['roof.short'], $rules(1));
         $this->house->do('roof.change', ['id' => $id, 'level' => -400]);
         self::assertSame(['roof.through'], $rules(0));
         $this->house->do('roof.change', ['id' => $id, 'level' => 250]);

@@ -381,7 +381,7 @@ final class AnyEdit
             'roof.change' => ['id' => $roof] + $pick([
                 ['pitch' => $pick(['9 : 12', 22.5, 40])], ['overhang' => mt_rand(0, 700), 'thick' => mt_rand(100, 400)],
                 ['level' => mt_rand(-500, 500) / 7], ['edge' => ['wall' => $wall, 'pitch' => $pick([null, 20, 50])]],
-                ['edge' => ['wall' => $wall, 'gable' => (bool) mt_rand(0, 1)]],
+                ['edge' => ['wall' => $wall, 'gable' => (bool) mt_rand(0, 1), 'open' => mt_rand(0, 4) === 0]],
                 ['edge' => ['wall' => $wall, 'gable' => true, 'hip' => mt_rand(300, 2500)]], ['within' => (bool) mt_rand(0, 1)],
                 ['along' => (bool) mt_rand(0, 1)], ['cut' => $pick(['upright', 'square', 'level'])],
                 ['eaves' => mt_rand(0, 9000)], ['ridge' => mt_rand(4000, 16000)],

@@ -2414,6 +2414,8 @@ export interface components {
                 gable: boolean;
                 pitch: number | null;
                 overhang: number | null;
+                /** @description Of a gable: no wall is to close it */
+                open: boolean;
                 /** @description Of a gable: where a half hip begins over the eaves */
                 hip: number | null;
             }[];
@@ -3984,6 +3986,8 @@ export interface components {
                 overhang?: (number | string) | null;
                 /** @description a half hip that begins half way up its gable */
                 halfHip?: boolean;
+                /** @description of a gable: no wall is to close it */
+                open?: boolean;
                 /** @description of a gable: how far over the eaves a half hip begins */
                 hip?: (number | string) | null;
             }[];
@@ -3995,6 +3999,8 @@ export interface components {
                 overhang?: (number | string) | null;
                 /** @description a half hip that begins half way up its gable */
                 halfHip?: boolean;
+                /** @description of a gable: no wall is to close it */
+                open?: boolean;
                 /** @description of a gable: how far over the eaves a half hip begins */
                 hip?: (number | string) | null;
             };
@@ -4030,6 +4036,8 @@ export interface components {
                 overhang?: (number | string) | null;
                 /** @description a half hip that begins half way up its gable */
                 halfHip?: boolean;
+                /** @description of a gable: no wall is to close it */
+                open?: boolean;
                 /** @description of a gable: how far over the eaves a half hip begins */
                 hip?: (number | string) | null;
             }[];
@@ -4041,6 +4049,8 @@ export interface components {
                 overhang?: (number | string) | null;
                 /** @description a half hip that begins half way up its gable */
                 halfHip?: boolean;
+                /** @description of a gable: no wall is to close it */
+                open?: boolean;
                 /** @description of a gable: how far over the eaves a half hip begins */
                 hip?: (number | string) | null;
             };

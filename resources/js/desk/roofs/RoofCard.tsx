@@ -219,17 +219,21 @@ function Edge({ roof, wall, number }: { roof: Roof; wall: string; number: number
             :{' '}
             <Choice
                 label={`Over ${name}`}
-                value={edge?.hip ? 'hip' : edge?.gable ? 'gable' : 'slope'}
+                value={edge?.open ? 'open' : edge?.hip ? 'hip' : edge?.gable ? 'gable' : 'slope'}
                 options={[
                     { value: 'slope', label: 'a slope' },
                     { value: 'gable', label: 'a gable' },
                     { value: 'hip', label: 'a half hip' },
+                    { value: 'open', label: 'left open' },
                 ]}
                 disabled={fixed}
                 onChange={(to) =>
                     void ask('roof.change', {
                         id: roof.id,
-                        edge: to === 'hip' ? { wall, halfHip: true } : { wall, gable: to === 'gable', hip: null },
+                        edge:
+                            to === 'hip'
+                                ? { wall, halfHip: true, open: false }
+                                : { wall, gable: to !== 'slope', open: to === 'open', hip: null },
                     })
                 }
             />
