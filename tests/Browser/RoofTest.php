@@ -118,6 +118,13 @@ final class RoofTest extends BrowserCase
         $this->desk->waitForText('high at the most');
         self::assertEqualsWithDelta(15000 + 5700 * tan(deg2rad(35)), $this->eastWall()['head'], 1.0);
         self::assertSame([], $this->axe());
+        // a unit 900 wide catches where its head's lower corner meets the slope: 4 150 · tan 35° = 2 905.9 up
+        $this->takeFromRack('W-13');
+        $this->desk->hover('elevation', 18000 + 4600, 15000 + 2906 - 450);
+        $this->desk->waitForText('under the slope');
+        $this->desk->keys(Keys::ESCAPE);
+        $this->desk->click('elevation', 18000 + 5700, 16500);
+        $this->desk->waitForText('high at the most');
         $this->pick('Its head', 'is set by figures');
         $this->desk->waitFor('[aria-label="Levels of the head"]');
         $this->desk->type('Head 1 over', '0.9 m');

@@ -186,10 +186,34 @@ function settle(data: Data, ghost: Ghost, k: number, upright: boolean): void {
         ],
         REACH / k,
     );
-    if (up) {
+    // under a head that slopes an opening catches where a corner of it meets the slope
+    const slope = lowestHead(data.walls.get(ghost.host)?.ring ?? null, ghost.left, ghost.left + ghost.span);
+    const off = slope === null ? Infinity : Math.abs(slope - ghost.sill - ghost.height);
+    if (slope !== null && off <= REACH / k && off < (up?.off ?? Infinity)) {
+        ghost.sill = slope - ghost.height;
+        ghost.caught = { ...ghost.caught, up: 'under the slope', upAt: slope, level: null, edge: 'head' };
+    } else if (up) {
         ghost.sill = up.at - up.offset;
         ghost.caught = { ...ghost.caught, up: up.name, upAt: up.at, level: lineOf(up), edge: up.offset === 0 ? 'sill' : 'head' };
     } else ghost.sill = Math.round(ghost.sill / step) * step;
+}
+
+/** The lowest level of a face's head between two places along it; null where it is level, or they are not both on it. */
+function lowestHead(ring: number[] | null, from: number, to: number): number | null {
+    if (!ring) return null;
+    const top = (at: number) => {
+        let best = -Infinity;
+        for (let i = 0, j = ring.length - 2; i < ring.length; j = i, i += 2) {
+            const [ax, ay, bx, by] = [ring[j]!, ring[j + 1]!, ring[i]!, ring[i + 1]!];
+            if (ax === bx || at < Math.min(ax, bx) || at > Math.max(ax, bx)) continue;
+            best = Math.max(best, ay + ((by - ay) * (at - ax)) / (bx - ax));
+        }
+        return best;
+    };
+    // of a step the lower side counts: it is asked for just beside it
+    const turns = ring.filter((at, i) => i % 2 === 0 && at > from && at < to).flatMap((at) => [at - 0.01, at + 0.01]);
+    const lowest = Math.min(...[from, ...turns, to].map(top));
+    return Number.isFinite(lowest) ? lowest : null;
 }
 
 /** The setting-out line that was caught on, if it is one. */
