@@ -13,6 +13,7 @@ use Isleward\Core\Drawing\Shape;
 use Isleward\Core\Geometry\Vec2;
 use Isleward\Core\Geometry\Vec3;
 use Isleward\Core\Roof\Roof;
+use Isleward\Core\Roof\RoofFace;
 use Isleward\Core\Roof\Rooflight;
 use Isleward\Core\Roof\Rooflights;
 use Isleward\Core\Roof\RooflightsDrawn;
@@ -55,10 +56,12 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'why', type: 'string', nullable: true, description: 'Why it cannot stand'),
     new OA\Property(property: 'before', type: 'array', items: new OA\Items(type: 'string'), description: 'Walls it lies over'),
     new OA\Property(property: 'faces', type: 'array', items: new OA\Items(required: [
-        'wall', 'pitch', 'area', 'plan', 'ring', 'flat',
+        'wall', 'pitch', 'area', 'plan', 'ring', 'room', 'flat',
     ], properties: [
         new OA\Property(property: 'ring', type: 'array', items: new OA\Items(type: 'number'),
             description: 'In plan, from the left end of its eaves along them, counter-clockwise'),
+        new OA\Property(property: 'room', type: 'array', items: new OA\Items(type: 'number'),
+            description: 'In plan: where a rooflight lies within its upper side and its underside'),
         new OA\Property(property: 'flat', type: 'boolean', description: 'Rooflights can stand in it: it is no facet over an arc'),
         new OA\Property(property: 'wall', type: 'string'),
         new OA\Property(property: 'pitch', type: 'number', description: 'Degrees'),
@@ -112,6 +115,7 @@ final readonly class RoofView
                 'faces' => array_map(static fn (RoofSide $s): array => [
                     'wall' => $s->wall, 'pitch' => rad2deg((float) $s->pitch), 'area' => $s->area(), 'plan' => $s->planArea(),
                     'ring' => array_merge(...array_map(static fn (array $c): array => [$c[0], $c[1]], $s->corners)),
+                    'room' => (new RoofFace($s, $roof->upright()))->room(),
                     'flat' => ($design->walls[$s->wall] ?? null)?->isCurved() === false,
                 ], $shape?->slopes() ?? []),
                 'lights' => self::lights($design, $roof, $shape), 'lengths' => (object) $lengths,

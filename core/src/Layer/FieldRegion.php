@@ -57,7 +57,8 @@ final readonly class FieldRegion
         foreach ([$field->out, $field->out + max($field->deep, $field->frameDeep)] as $out) {
             if ($surface->lengthAt(0.0, 1.0, -$out) < 0.05) {
                 throw Refusal::because('field.past_centre', sprintf(
-                    '%s would reach to the middle of its arc, which is %s from the wall.', $field->name, Length::mark(abs($surface->radius())),
+                    '%s would reach to the middle of its arc, which is %s from the wall.', $field->name,
+                    Length::mark(abs($surface->radius())),
                 ), [$field->id, $wall->id], ['field' => 'out']);
             }
         }

@@ -55,6 +55,23 @@ final readonly class RoofFace implements Solid
         return Region::polygon($ring)->cut(array_map(static fn (Contour $hole): array => $hole->ring(), $this->holes));
     }
 
+    /**
+     * Where something that stands square through it lies within both its sides.
+     *
+     * @return list<float> ring in plan, on its upper side; none where there is no such place
+     */
+    public function room(): array
+    {
+        $ring = $this->region()->intersection($this->region(true))->rings[0] ?? [];
+        $plan = [];
+        for ($i = 0, $n = count($ring); $i < $n; $i += 2) {
+            $at = $this->axes->point($ring[$i], $ring[$i + 1], 0.0);
+            array_push($plan, $at->x, $at->y);
+        }
+
+        return $plan;
+    }
+
     /** How long the eaves are. */
     public function width(): float
     {

@@ -109,7 +109,8 @@ final class FieldArcsTest extends TestCase
             $this->house->design, Bodies::of($this->house->design),
             Frontages::of($this->house->design, Bodies::of($this->house->design)),
         );
-        self::assertSame(['square, bent'], array_values(array_unique(array_map(static fn ($r): string => (string) $r->values['cut'], $rows))));
+        $cuts = array_map(static fn ($r): string => (string) $r->values['cut'], $rows);
+        self::assertSame(['square, bent'], array_values(array_unique($cuts)));
 
         // before a hollow face they are shorter in front: 8 900 and 8 840 from the middle
         $this->stand(hollow: true);

@@ -10,6 +10,7 @@ use Isleward\Core\Check\Findings;
 use Isleward\Core\Design\SectionLine;
 use Isleward\Core\Drawing\Layer;
 use Isleward\Core\Drawing\Section;
+use Isleward\Core\Geometry\Contour;
 use Isleward\Core\Geometry\Region;
 use Isleward\Core\Measure\Fields;
 use Isleward\Core\Measure\Refusal;
@@ -99,6 +100,15 @@ final class RooflightsTest extends TestCase
         self::assertEqualsWithDelta([11000.0, 12200.0], array_map(static fn (PlacedRooflight $p): float => $p->u, $this->placed()), 1e-9);
         $this->place(['copy' => 1]);
         self::assertEqualsWithDelta(8600.0, $this->placed()[2]->u, 1e-9); // 2 000 and a gap of 400 farther from the right end
+    }
+
+    /** Of the south face: from the eaves to where the underside ends, 115.47 short of the ridge up the slope, 100 in plan. */
+    public function test_its_face_tells_what_room_there_is(): void
+    {
+        $south = Rooflights::faces($this->shape(), [])[0];
+        [$x0, $y0, $x1, $y1] = Contour::polygon($south->room())->bounds();
+        self::assertEqualsWithDelta([0.0, 5600.0, 18000.0], [$y0, $y1, $x1 + $x0], 0.01);
+        self::assertLessThan($south->region()->area(), Region::polygon($south->room())->area() / cos(deg2rad(30)));
     }
 
     public function test_a_point_in_plan_is_what_its_middle_lies_over(): void

@@ -2427,6 +2427,8 @@ export interface components {
             faces: {
                 /** @description In plan, from the left end of its eaves along them, counter-clockwise */
                 ring: number[];
+                /** @description In plan: where a rooflight lies within its upper side and its underside */
+                room: number[];
                 /** @description Rooflights can stand in it: it is no facet over an arc */
                 flat: boolean;
                 wall: string;

@@ -65,6 +65,7 @@ function Words({ roof, light }: { roof: Roof; light: Rooflight }) {
     const fixed = !data.mayEdit;
     type Args = Omit<EditArgs<'roof.light'>, 'id' | 'n'>;
     const set = (args: Args) => send('roof.light', { id: roof.id, n: light.n, ...args });
+    const typed = (key: 'width' | 'height' | 'along' | 'rise' | 'gap' | 'proud') => (text: string) => set({ [key]: text });
     const many = (text: string) =>
         /^\s*\d+\s*$/.test(text) ? set({ count: Number(text) }) : Promise.resolve('How many is a whole number.');
     const choose = (args: Args) => void ask('roof.light', { id: roof.id, n: light.n, ...args });
@@ -78,18 +79,18 @@ function Words({ roof, light }: { roof: Roof; light: Rooflight }) {
                     disabled={fixed}
                     onChange={(type) => choose({ type })}
                 />
-                , <Figure label="Width" shown={data.length(light.width)} disabled={fixed} onSend={(width) => set({ width })} /> wide and{' '}
-                <Figure label="Height" shown={data.length(light.height)} disabled={fixed} onSend={(height) => set({ height })} /> high up
-                the slope, <Figure label="How many" shown={String(light.count)} disabled={fixed} onSend={many} /> in a row
+                , <Figure label="Width" shown={data.length(light.width)} disabled={fixed} onSend={typed('width')} /> wide and{' '}
+                <Figure label="Height" shown={data.length(light.height)} disabled={fixed} onSend={typed('height')} /> high up the slope,{' '}
+                <Figure label="How many" shown={String(light.count)} disabled={fixed} onSend={many} /> in a row
                 {light.count > 1 && (
                     <>
-                        , <Figure label="Gap" shown={data.length(light.gap)} disabled={fixed} onSend={(gap) => set({ gap })} /> apart
+                        , <Figure label="Gap" shown={data.length(light.gap)} disabled={fixed} onSend={typed('gap')} /> apart
                     </>
                 )}
                 .
             </Sentence>
             <Sentence>
-                <Figure label="Along" shown={data.length(light.along)} disabled={fixed} onSend={(along) => set({ along })} />{' '}
+                <Figure label="Along" shown={data.length(light.along)} disabled={fixed} onSend={typed('along')} />{' '}
                 {light.from === 'middle' ? 'right of' : 'from'}{' '}
                 <Choice
                     label="Along, from"
@@ -105,7 +106,7 @@ function Words({ roof, light }: { roof: Roof; light: Rooflight }) {
                 {light.from === 'middle' ? '; a minus is left of it.' : ', as seen from outside.'}
             </Sentence>
             <Sentence>
-                <Figure label="Up" shown={data.length(light.rise)} disabled={fixed} onSend={(rise) => set({ rise })} />{' '}
+                <Figure label="Up" shown={data.length(light.rise)} disabled={fixed} onSend={typed('rise')} />{' '}
                 <Choice
                     label="Up, measured"
                     value={light.level ? 'level' : 'slope'}
@@ -130,9 +131,8 @@ function Words({ roof, light }: { roof: Roof; light: Rooflight }) {
                 .
             </Sentence>
             <Sentence>
-                Its outer side stands{' '}
-                <Figure label="Proud" shown={data.length(light.proud)} disabled={fixed} onSend={(proud) => set({ proud })} /> out of the
-                roof’s upper side.
+                Its outer side stands <Figure label="Proud" shown={data.length(light.proud)} disabled={fixed} onSend={typed('proud')} /> out
+                of the roof’s upper side.
             </Sentence>
             {light.foot !== null && (
                 <Facts

@@ -91,7 +91,7 @@ export function standingAt(
         [1, 1],
         [-1, 1],
     ].flatMap(([i, j]) => [x + u[0] * ((i! * width) / 2) + v[0] * up * j!, y + u[1] * ((i! * width) / 2) + v[1] * up * j!]);
-    const within = [0, 2, 4, 6].every((i) => isWithin(face.ring, ring[i]!, ring[i + 1]!));
+    const within = [0, 2, 4, 6].every((i) => isWithin(face.room, ring[i]!, ring[i + 1]!));
     return { face, ring, fits: within && face.flat };
 }
 
