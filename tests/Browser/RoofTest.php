@@ -102,6 +102,23 @@ final class RoofTest extends BrowserCase
         $this->desk->waitUntil(static fn (): bool => array_keys($lights()) === [1, 2], 'it is taken out');
     }
 
+    public function test_eaves_are_cut_square_and_keep_their_overhang(): void
+    {
+        $this->desk->button('Workshop roof')->click();
+        $this->desk->waitForText('Its eaves are cut');
+        $roof = fn (): array => $this->named('Workshop roof');
+        $this->pick('Cut of the eaves', 'square to the slope');
+        $this->desk->waitUntil(static fn (): bool => $roof()['cut'] === 'square', 'cut square');
+        // 240 thick at 35° they take 240 · sin 35° = 137.7 of the underside in plan
+        $this->desk->write('Overhang', '60')->sendKeys(Keys::ENTER);
+        $this->desk->waitUntil(fn (): bool => str_contains((string) $this->desk->field('Overhang')->getAttribute('title'), 'left open'));
+        self::assertSame('60', $this->desk->value('Overhang'));
+        self::assertSame(350, $roof()['overhang']);
+        $this->desk->keys(Keys::ESCAPE);
+        $this->desk->button('Undo')->click();
+        $this->desk->waitUntil(static fn (): bool => $roof()['cut'] === 'upright', 'undone');
+    }
+
     public function test_gables_close_and_a_parapet_steps(): void
     {
         $this->clearMainHouse();
