@@ -20,12 +20,6 @@ use Isleward\Core\Unit\SolvedUnit;
  */
 final class UnitElevation
 {
-    /** By role; of all others the frame's. */
-    private const INNER = [
-        'stile' => Layer::Sash, 'rail' => Layer::Sash, 'muntin' => Layer::Sash, 'panel' => Layer::Sash,
-        'blade' => Layer::Bar, 'glazing bar' => Layer::Bar, 'infill' => Layer::Infill,
-    ];
-
     /**
      * @param  bool  $fromOutside  the viewer sees its outside; what comes outward comes to the viewer
      * @return list<Shape> from the unit's lower left corner
@@ -64,7 +58,12 @@ final class UnitElevation
 
     public static function layer(Role $role): Layer
     {
-        return self::INNER[$role->value] ?? Layer::Frame;
+        return match ($role) {
+            Role::Stile, Role::Rail, Role::Muntin, Role::Panel => Layer::Sash,
+            Role::Blade, Role::Bar => Layer::Bar,
+            Role::Infill => Layer::Infill,
+            default => Layer::Frame,
+        };
     }
 
     /** @return list<Shape> */

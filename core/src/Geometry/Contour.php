@@ -10,15 +10,13 @@ namespace Isleward\Core\Geometry;
  */
 final class Contour
 {
-    /** @var array{float, float, float, float}|null known once it has been asked for */
-    private ?array $box = null;
-
-    private ?bool $rectangular = null;
-
     private ?bool $convex = null;
 
-    /** @param  non-empty-list<Curve>|null  $edges  null for those of a rectangle, which are made when they are asked for */
-    private function __construct(private ?array $edges)
+    /**
+     * @param  non-empty-list<Curve>|null  $edges  null for those of a rectangle, which are made when they are asked for
+     * @param  array{float, float, float, float}|null  $box  known once it has been asked for
+     */
+    private function __construct(private ?array $edges, private ?array $box = null, private ?bool $rectangular = null)
     {
     }
 
@@ -46,11 +44,7 @@ final class Contour
 
     public static function rectangle(float $x0, float $y0, float $x1, float $y1): self
     {
-        $self = new self(null);
-        $self->box = [$x0, $y0, $x1, $y1];
-        $self->rectangular = true;
-
-        return $self;
+        return new self(null, [$x0, $y0, $x1, $y1], true);
     }
 
     /** @param  list<float>  $ring corners [x, y, …], counter-clockwise */

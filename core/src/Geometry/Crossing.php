@@ -15,7 +15,7 @@ final class Crossing
     public static function endless(Curve $a, Curve $b): array
     {
         return match (true) {
-            ! $a->isCurved() && ! $b->isCurved() => self::lines($a, $b),
+            ! $a->isCurved() && ! $b->isCurved() => array_filter([self::lines($a, $b)]),
             ! $a->isCurved() => self::lineAndEllipse($a, $b),
             ! $b->isCurved() => self::lineAndEllipse($b, $a),
             default => self::circles($a, $b),
@@ -61,18 +61,18 @@ final class Crossing
         return hypot($px - $x, $py - $y) <= $tolerance;
     }
 
-    /** @return list<array{float, float}> */
-    private static function lines(Curve $a, Curve $b): array
+    /** @return array{float, float}|null where the endless lines of two straight ones meet; null when they run alike */
+    public static function lines(Curve $a, Curve $b): ?array
     {
         [$ax, $ay] = $a->direction(0.0);
         [$bx, $by] = $b->direction(0.0);
         $cross = $ax * $by - $ay * $bx;
         if (abs($cross) < 1e-9) {
-            return [];
+            return null;
         }
         $t = (($b->x0 - $a->x0) * $by - ($b->y0 - $a->y0) * $bx) / $cross;
 
-        return [[$a->x0 + $ax * $t, $a->y0 + $ay * $t]];
+        return [$a->x0 + $ax * $t, $a->y0 + $ay * $t];
     }
 
     /** @return list<array{float, float}> */

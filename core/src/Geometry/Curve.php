@@ -481,6 +481,9 @@ final readonly class Curve
      */
     public function meets(self $other, float $x, float $y): ?array
     {
+        if ($this->rx === 0.0 && $other->rx === 0.0) {
+            return Crossing::lines($this, $other);
+        }
         $best = null;
         foreach (Crossing::endless($this, $other) as $p) {
             if ($best === null || hypot($p[0] - $x, $p[1] - $y) < hypot($best[0] - $x, $best[1] - $y)) {

@@ -17,6 +17,7 @@ final readonly class Margin
      * @param  array<int, Curve|null>  $lines  by edge: its inner line; null when it has vanished
      * @param  list<float>  $widths  by edge
      * @param  array<int, array{float, float}>  $steps  by edge: where the line before it ends, when they do not meet and a step joins them
+     * @param  bool  $plain  all its edges are straight, have a width, and keep some of their inner line
      */
     private function __construct(
         public Contour $outer,
@@ -25,6 +26,7 @@ final readonly class Margin
         public array $lines,
         private array $widths,
         private array $steps = [],
+        private bool $plain = false,
     ) {
     }
 
@@ -43,6 +45,10 @@ final readonly class Margin
     /** @param  list<float>  $widths */
     private static function along(Contour $contour, array $widths): self
     {
+        $plain = $contour->hasCurves() ? null : self::ofStraight($contour, $widths);
+        if ($plain !== null) {
+            return $plain;
+        }
         $edges = $contour->edges();
         $lines = [];
         $active = [];
@@ -90,6 +96,49 @@ final readonly class Margin
         $inner = Contour::of($inner);
 
         return new self($contour, $inner->area() > 1.0 && ! $inner->crossesItself() ? $inner : null, $inside, $lines, $widths, $steps);
+    }
+
+    /**
+     * The margin of a contour of straight edges none of which goes on into the next or loses its inner line, which is nearly every one.
+     *
+     * @param  list<float>  $widths
+     */
+    private static function ofStraight(Contour $contour, array $widths): ?self
+    {
+        $edges = $contour->edges();
+        $ways = $moved = $corners = [];
+        foreach ($edges as $i => $edge) {
+            if ($widths[$i] === 0.0) {
+                return null;
+            }
+            [$dx, $dy] = $ways[] = $edge->direction(0.0);
+            $moved[] = [$edge->x0 - $dy * $widths[$i], $edge->y0 + $dx * $widths[$i]];
+        }
+        $last = count($edges) - 1;
+        foreach ($ways as $i => [$bx, $by]) {
+            $before = $i === 0 ? $last : $i - 1;
+            [$ax, $ay] = $ways[$before];
+            $cross = $ax * $by - $ay * $bx;
+            if (abs($cross) < 1e-6) {
+                return null;
+            }
+            [$x, $y] = $moved[$before];
+            $along = (($moved[$i][0] - $x) * $by - ($moved[$i][1] - $y) * $bx) / $cross;
+            $corners[] = [$x + $ax * $along, $y + $ay * $along];
+        }
+        $inner = $inside = [];
+        foreach ($corners as $i => $start) {
+            $end = $corners[$i === $last ? 0 : $i + 1];
+            [$dx, $dy] = $ways[$i];
+            if (($end[0] - $start[0]) * $dx + ($end[1] - $start[1]) * $dy < 1e-6) {
+                return null;
+            }
+            $inner[] = Curve::straight($start[0], $start[1], $end[0], $end[1]);
+            $inside[] = [$start, $end];
+        }
+        $left = Contour::of($inner);
+
+        return new self($contour, $left->area() > 1.0 && ! $left->crossesItself() ? $left : null, $inside, $inner, $widths, [], true);
     }
 
     /**
@@ -185,6 +234,9 @@ final readonly class Margin
         $edge = $this->outer->edges()[$i];
         [$p, $q] = $outerEnds ?? [[$edge->x0, $edge->y0], [$edge->x1, $edge->y1]];
         [$r, $s] = $innerEnds ?? $this->inside[$i];
+        if ($this->plain) {
+            return self::filled(self::round([$p, $q, $s, $r]));
+        }
         $edges = [$edge->between($p[0], $p[1], $q[0], $q[1])];
         array_push($edges, ...$this->inward($i, $q, $s));
         $line = $this->lines[$i];
@@ -194,12 +246,34 @@ final readonly class Margin
             array_push($edges, ...self::joined($s, $r));
         }
         array_push($edges, ...$this->outward($i, $r, $p));
-        if (count($edges) < 3) {
-            return null;
-        }
-        $piece = Contour::of($edges);
 
-        return $piece->area() > 1e-3 ? $piece : null;
+        return self::filled($edges);
+    }
+
+    /**
+     * @param  non-empty-list<array{float, float}>  $points
+     * @return list<Curve> the straight edges from each to the next, where they are two
+     */
+    private static function round(array $points): array
+    {
+        $edges = [];
+        $from = $points[count($points) - 1];
+        foreach ($points as $to) {
+            if (abs($to[0] - $from[0]) > 1e-7 || abs($to[1] - $from[1]) > 1e-7) {
+                $edges[] = Curve::straight($from[0], $from[1], $to[0], $to[1]);
+            }
+            $from = $to;
+        }
+
+        return $edges;
+    }
+
+    /** @param  list<Curve>  $edges */
+    private static function filled(array $edges): ?Contour
+    {
+        $piece = count($edges) < 3 ? null : Contour::of($edges);
+
+        return $piece !== null && $piece->area() > 1e-3 ? $piece : null;
     }
 
     /**

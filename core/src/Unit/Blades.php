@@ -16,7 +16,7 @@ final class Blades
         $frame = $solver->tree->frame;
         $inner = $solver->border(
             $region,
-            static fn (): float => $louvre->face,
+            [$louvre->face, $louvre->face, $louvre->face, $louvre->face],
             [
                 'roles' => [Role::LouvreFrame, Role::LouvreFrame, Role::LouvreFrame],
                 'back' => 0.0,

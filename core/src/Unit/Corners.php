@@ -63,12 +63,13 @@ final class Corners
     {
         $edges = $margin->outer->edges();
         $n = count($edges);
+        $jamb = array_map(static fn (Side $side): bool => $side->isJamb(), $sides);
         $through = [];
         for ($b = 0; $b < $n; $b++) {
             $a = ($b + $n - 1) % $n;
             if ($widths[$a] <= 0
                             || $widths[$b] <= 0
-                            || $sides[$a]->isJamb() === $sides[$b]->isJamb()
+                            || $jamb[$a] === $jamb[$b]
                             || $margin->lines[$a] === null
                             || $margin->lines[$b] === null
                             || $edges[$a]->isCurved() || $edges[$b]->isCurved()) {
@@ -79,18 +80,21 @@ final class Corners
             if ($ax * $by - $ay * $bx < 1e-6) {
                 continue; // tangent, or a corner that points inward
             }
-            [$runs, $stops] = $sides[$a]->isJamb() ? [$a, $b] : [$b, $a];
+            [$runs, $stops] = $jamb[$a] ? [$a, $b] : [$b, $a];
             $x = $margin->lines[$runs]?->meets($edges[$stops], $edges[$b]->x0, $edges[$b]->y0);
             if ($x !== null) {
                 $through[$b] = [$runs === $a, $x];
             }
         }
-        foreach ($edges as $i => $e) {
+        foreach ($through === [] ? [] : $edges as $i => $e) {
             $next = ($i + 1) % $n;
+            if ($e->isCurved() || ! isset($through[$i]) && ! isset($through[$next])) {
+                continue;
+            }
             [$dx, $dy] = $e->direction(0.0);
             $start = isset($through[$i]) && $through[$i][0] ? $through[$i][1] : [$e->x0, $e->y0];
             $end = isset($through[$next]) && ! $through[$next][0] ? $through[$next][1] : [$e->x1, $e->y1];
-            if (! $e->isCurved() && ($end[0] - $start[0]) * $dx + ($end[1] - $start[1]) * $dy < 1e-6) {
+            if (($end[0] - $start[0]) * $dx + ($end[1] - $start[1]) * $dy < 1e-6) {
                 unset($through[$i], $through[$next]);
             }
         }

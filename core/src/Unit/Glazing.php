@@ -13,12 +13,15 @@ final readonly class Glazing
     /** How far the glass runs into its frame, mm (common practice). */
     public const EDGE_COVER = 15.0;
 
+    private float $thickness;
+
     /**
      * @param  non-empty-list<float>  $layers  pane, gap, pane … mm; of a solid infill its thickness
      * @param  float|null  $at  its outer face behind the unit's outer side, mm; null for the middle of what holds it
      */
     private function __construct(public bool $solid, public array $layers, public float $edgeCover, public ?float $at)
     {
+        $this->thickness = array_sum($layers);
     }
 
     public static function from(Fields $f): self
@@ -55,7 +58,7 @@ final readonly class Glazing
 
     public function thickness(): float
     {
-        return array_sum($this->layers);
+        return $this->thickness;
     }
 
     /** The panes together, without gaps, mm. */

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Isleward\Core\Unit;
 
 use Isleward\Core\Geometry\Contour;
-use Isleward\Core\Geometry\Side;
 use Isleward\Core\Measure\Refusal;
 
 /** Fills a region with its light: the leaves, what is in them, and how they move. */
@@ -222,11 +221,7 @@ final class LightSolver
             return $leaf;
         }
         $bottom = $bottomRail ?? $sash->bottomRail;
-        $inner = $this->solver->border($contour, static fn (Side $side): float => match ($side) {
-            Side::Head => $sash->topRail,
-            Side::Sill => $bottom,
-            default => $sash->face,
-        }, [
+        $inner = $this->solver->border($contour, [$bottom, $sash->face, $sash->topRail, $sash->face], [
             'roles' => [Role::Stile, Role::Rail, Role::Rail],
             'back' => $back,
             'depth' => $sash->depth,

@@ -73,7 +73,7 @@ final class Solver
                     details: ['field' => $what === 'jambs' ? 'frame.jamb' : 'frame.head', 'takes' => $takes, 'there' => $there]);
             }
         }
-        $inner = $solver->border($outline, static fn (Side $side): float => $frame->width($side), [
+        $inner = $solver->border($outline, [$frame->sill, $frame->right, $frame->head, $frame->left], [
             'roles' => [Role::Jamb, Role::Head, Role::Sill], 'back' => 0.0, 'depth' => $frame->depth, 'mitred' => $frame->mitred,
             'leaf' => null, 'path' => '', 'door' => false,
         ]);
@@ -178,17 +178,25 @@ final class Solver
     /**
      * Members along every side of a contour, and what is left inside them; null when nothing is.
      *
-     * @param  callable(Side): float  $width
+     * @param  array{float, float, float, float}  $of  width at the sill, the right, the head, the left
      * @param  array{roles: array{Role, Role, Role}, back: float, depth: float, mitred: bool, leaf: int|null, path: string,
      *    door: bool}  $as  roles of jambs, heads and sills
      */
-    public function border(Contour $contour, callable $width, array $as): ?Contour
+    public function border(Contour $contour, array $of, array $as): ?Contour
     {
         if ($contour->isRectangle()) {
-            return $this->rectangularBorder($contour, $width, $as);
+            return $this->rectangularBorder($contour, $of, $as);
         }
-        $sides = array_map(static fn ($e): Side => $e->side(), $contour->edges());
-        $widths = array_map($width, $sides);
+        $sides = $widths = [];
+        foreach ($contour->edges() as $edge) {
+            $sides[] = $side = $edge->side();
+            $widths[] = $of[match ($side) {
+                Side::Sill => 0,
+                Side::Right => 1,
+                Side::Head => 2,
+                Side::Left => 3,
+            }];
+        }
         $margin = Margin::inside($contour, $widths);
         if ($margin->inner === null) {
             return null;
@@ -196,8 +204,7 @@ final class Solver
         $pieces = Corners::pieces($margin, $sides, $widths, $as['mitred']);
         self::requireWhole($contour, $margin->inner, array_column($pieces, 1), max($widths), $as['path']);
         foreach ($pieces as [$i, $piece]) {
-            $role = $as['roles'][$sides[$i]->isJamb() ? 0 : ($sides[$i] === Side::Head ? 1 : 2)];
-            $this->member(new Member($role, $piece, $as['back'], $as['depth'], $as['path'], $as['leaf'], null, $as['door']));
+            $this->side($as, $sides[$i]->isJamb() ? 0 : ($sides[$i] === Side::Head ? 1 : 2), $piece);
         }
 
         return $margin->inner;
@@ -206,34 +213,45 @@ final class Solver
     /**
      * The same of a rectangle, which most frames and nearly all sashes are.
      *
-     * @param  callable(Side): float  $width
+     * @param  array{float, float, float, float}  $of
      * @param  array{roles: array{Role, Role, Role}, back: float, depth: float, mitred: bool, leaf: int|null, path: string, door: bool}  $as
      */
-    private function rectangularBorder(Contour $contour, callable $width, array $as): ?Contour
+    private function rectangularBorder(Contour $contour, array $of, array $as): ?Contour
     {
         [$x0, $y0, $x1, $y1] = $contour->bounds();
-        [$sill, $right, $head, $left] = [$width(Side::Sill), $width(Side::Right), $width(Side::Head), $width(Side::Left)];
-        [$ix0, $iy0, $ix1, $iy1] = [$x0 + $left, $y0 + $sill, $x1 - $right, $y1 - $head];
+        [$sill, $right, $head, $left] = $of;
+        $ix0 = $x0 + $left;
+        $iy0 = $y0 + $sill;
+        $ix1 = $x1 - $right;
+        $iy1 = $y1 - $head;
         if ($ix1 - $ix0 < 1e-6 || $iy1 - $iy0 < 1e-6 || ($ix1 - $ix0) * ($iy1 - $iy0) <= 1.0) {
             return null;
         }
-        [$jamb, $top, $foot] = $as['roles'];
         $pieces = $as['mitred'] ? [
-            [$sill, $foot, Contour::polygon([$x0, $y0, $x1, $y0, $ix1, $iy0, $ix0, $iy0])],
-            [$right, $jamb, Contour::polygon([$x1, $y0, $x1, $y1, $ix1, $iy1, $ix1, $iy0])],
-            [$head, $top, Contour::polygon([$x1, $y1, $x0, $y1, $ix0, $iy1, $ix1, $iy1])],
-            [$left, $jamb, Contour::polygon([$x0, $y1, $x0, $y0, $ix0, $iy0, $ix0, $iy1])],
+            [$sill, 2, Contour::polygon([$x0, $y0, $x1, $y0, $ix1, $iy0, $ix0, $iy0])],
+            [$right, 0, Contour::polygon([$x1, $y0, $x1, $y1, $ix1, $iy1, $ix1, $iy0])],
+            [$head, 1, Contour::polygon([$x1, $y1, $x0, $y1, $ix0, $iy1, $ix1, $iy1])],
+            [$left, 0, Contour::polygon([$x0, $y1, $x0, $y0, $ix0, $iy0, $ix0, $iy1])],
         ] : [
-            [$sill, $foot, Contour::rectangle($ix0, $y0, $ix1, $iy0)], [$right, $jamb, Contour::rectangle($ix1, $y0, $x1, $y1)],
-            [$head, $top, Contour::rectangle($ix0, $iy1, $ix1, $y1)], [$left, $jamb, Contour::rectangle($x0, $y0, $ix0, $y1)],
+            [$sill, 2, Contour::rectangle($ix0, $y0, $ix1, $iy0)], [$right, 0, Contour::rectangle($ix1, $y0, $x1, $y1)],
+            [$head, 1, Contour::rectangle($ix0, $iy1, $ix1, $y1)], [$left, 0, Contour::rectangle($x0, $y0, $ix0, $y1)],
         ];
         foreach ($pieces as [$wide, $role, $piece]) {
             if ($wide > 0.0) {
-                $this->members[] = new Member($role, $piece, $as['back'], $as['depth'], $as['path'], $as['leaf'], null, $as['door']);
+                $this->side($as, $role, $piece);
             }
         }
 
         return Contour::rectangle($ix0, $iy0, $ix1, $iy1);
+    }
+
+    /**
+     * @param  array{roles: array{Role, Role, Role}, back: float, depth: float, mitred: bool, leaf: int|null, path: string, door: bool}  $as
+     * @param  int<0, 2>  $role
+     */
+    private function side(array $as, int $role, Contour $piece): void
+    {
+        $this->members[] = new Member($as['roles'][$role], $piece, $as['back'], $as['depth'], $as['path'], $as['leaf'], null, $as['door']);
     }
 
     /**

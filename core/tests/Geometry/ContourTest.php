@@ -150,6 +150,33 @@ final class ContourTest extends TestCase
         }
     }
 
+    /** Along each side what is left keeps the side's width from it, and the pieces and it fill the outline, whatever the widths. */
+    public function test_margins_of_straight_outlines_keep_their_widths_and_fill_them(): void
+    {
+        mt_srand(1618);
+        $seen = 0;
+        for ($i = 0; $i < 600; $i++) {
+            $outline = Units::random()->outline;
+            $widths = array_map(static fn (): float => (float) mt_rand(5, 90), $outline->edges());
+            $margin = Margin::inside($outline, $widths);
+            if ($outline->hasCurves() || $margin->inner === null) {
+                continue;
+            }
+            $seen++;
+            $filled = $margin->inner->area();
+            foreach ($outline->edges() as $k => $edge) {
+                $filled += $margin->piece($k)?->area() ?? 0.0;
+                [$dx, $dy] = $edge->direction(0.0);
+                foreach ($margin->lines[$k] === null ? [] : $margin->inside[$k] as [$x, $y]) {
+                    $off = ($y - $edge->y0) * $dx - ($x - $edge->x0) * $dy;
+                    self::assertEqualsWithDelta($widths[$k], $off, 1e-6, "outline $i, side $k");
+                }
+            }
+            self::assertEqualsWithDelta($outline->area(), $filled, 1e-3, "outline $i");
+        }
+        self::assertGreaterThan(200, $seen);
+    }
+
     /** Inside a rectangle by hand; outside a circle a ring as wide as it is asked for; where nothing is left, nothing. */
     public function test_margins(): void
     {
