@@ -9,12 +9,15 @@ use Isleward\Core\Building\Body;
 use Isleward\Core\Building\Frontage;
 use Isleward\Core\CurtainWall\CurtainDrawn;
 use Isleward\Core\CurtainWall\Drawn;
+use Isleward\Core\CurtainWall\FreeMember;
 use Isleward\Core\CurtainWall\GridCell;
 use Isleward\Core\CurtainWall\HandWords;
 use Isleward\Core\CurtainWall\LetIn;
 use Isleward\Core\CurtainWall\Lines;
 use Isleward\Core\CurtainWall\Lost;
+use Isleward\Core\CurtainWall\PartName;
 use Isleward\Core\CurtainWall\Runs;
+use Isleward\Core\CurtainWall\StandingRun;
 use Isleward\Core\Design\Change;
 use Isleward\Core\Design\Curtain;
 use Isleward\Core\Design\Design;
@@ -56,6 +59,13 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'role', type: 'string'),
     new OA\Property(property: 'box', type: 'array', items: new OA\Items(type: 'number')),
 ])]
+#[OA\Schema(schema: 'NamedMember', required: ['element', 'part', 'says', 'ring'], properties: [
+    new OA\Property(property: 'element', type: 'string', description: 'The stretch it is of: what stands at a corner is of the one before'),
+    new OA\Property(property: 'part', type: 'string', description: 'Its name within that'),
+    new OA\Property(property: 'says', type: 'string'),
+    new OA\Property(property: 'place', type: 'integer', description: 'Of a free member: which of those by hand'),
+    new OA\Property(property: 'ring', type: 'array', items: new OA\Items(type: 'number'), description: 'On the frontage: u and level'),
+])]
 #[OA\Schema(schema: 'ByHand', required: ['of', 'place', 'says'], properties: [
     new OA\Property(property: 'of', type: 'string', enum: ['lines', 'members', 'infills', 'free']),
     new OA\Property(property: 'place', type: 'integer'),
@@ -70,7 +80,8 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'says', type: 'string'),
 ])]
 #[OA\Schema(schema: 'CurtainGrid', required: [
-    'element', 'host', 'grid', 'facet', 'u', 'foot', 'upright', 'width', 'height', 'bays', 'rows', 'cells', 'members', 'free', 'infills',
+    'element', 'host', 'grid', 'facet', 'u', 'foot', 'upright', 'width', 'height', 'bays', 'rows', 'cells', 'members', 'corners', 'free',
+    'infills',
     'byHand', 'lost', 'area', 'glass', 'mirrored', 'faceArea', 'face',
 ], properties: [
     new OA\Property(property: 'element', type: 'string', description: 'The stretch or the opening it is of'),
@@ -87,7 +98,8 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'rows', type: 'array', items: new OA\Items(ref: '#/components/schemas/GridLine')),
     new OA\Property(property: 'cells', type: 'array', items: new OA\Items(ref: '#/components/schemas/GridCell')),
     new OA\Property(property: 'members', type: 'array', items: new OA\Items(ref: '#/components/schemas/GridPiece')),
-    new OA\Property(property: 'free', type: 'array', items: new OA\Items(type: 'array', items: new OA\Items(type: 'number'))),
+    new OA\Property(property: 'corners', type: 'array', items: new OA\Items(ref: '#/components/schemas/NamedMember')),
+    new OA\Property(property: 'free', type: 'array', items: new OA\Items(ref: '#/components/schemas/NamedMember')),
     new OA\Property(property: 'infills', type: 'array', items: new OA\Items(ref: '#/components/schemas/GridInfill')),
     new OA\Property(property: 'byHand', type: 'array', items: new OA\Items(ref: '#/components/schemas/ByHand')),
     new OA\Property(property: 'lost', type: 'array', items: new OA\Items(type: 'string')),
@@ -170,6 +182,7 @@ final readonly class CurtainView
                 [$part->stretch->grid()->bays, $part->stretch->grid()->rows, $part->line, $part->bay],
                 $standing->run->lost($index),
                 false,
+                $standing,
             );
         }
 
@@ -207,10 +220,18 @@ final readonly class CurtainView
      * @param  array{Lines, Lines, string|null, int}  $lines  upright and level ones; of a facet the line it begins at, and which it is
      * @param  list<Lost>  $lost
      * @param  bool  $behind  it is seen from its inside: its left lies right
+     * @param  StandingRun|null  $standing  the run it is a stretch of
      * @return array<string, mixed>
      */
-    private function grid(array $at, Curtain $curtain, Drawn $drawn, array $lines, array $lost, bool $behind): array
-    {
+    private function grid(
+        array $at,
+        Curtain $curtain,
+        Drawn $drawn,
+        array $lines,
+        array $lost,
+        bool $behind,
+        ?StandingRun $standing = null,
+    ): array {
         [$bays, $rows, $facet, $bay] = $lines;
         $width = $drawn->face->width();
         $units = $this->design->settings->units;
@@ -252,7 +273,7 @@ final readonly class CurtainView
             ] + ($seen->isRectangle() ? [] : ['ring' => $ring($seen)]);
         }
         $members = array_map(static fn (array $m): array => [
-            'line' => $m[0]->line, 'from' => $m[0]->from, 'axis' => $m[0]->role->isUpright() ? 'upright' : 'level',
+            'line' => $m[0]->line, 'from' => $m[0]->role->isUpright() ? $m[0]->from : $facet ?? $m[0]->from, 'axis' => $m[0]->role->isUpright() ? 'upright' : 'level',
             'role' => $m[0]->role->value, 'box' => $box($m[1]),
         ], $drawn->members);
         $places = static fn (Lines $of): array => array_map(
@@ -265,7 +286,8 @@ final readonly class CurtainView
         return [
             ...$at, 'grid' => $curtain->grid, 'width' => $width, 'height' => $drawn->face->height(), 'mirrored' => $behind,
             'bays' => $places($bays), 'rows' => $places($rows), 'cells' => $cells, 'members' => $members,
-            'free' => array_map($ring, $drawn->free), 'infills' => $infills,
+            'corners' => $standing === null ? [] : $this->corners($standing, $at['element'], $facet, $drawn, $ring),
+            'free' => $this->free($curtain, $at['element'], $drawn, $ring), 'infills' => $infills,
             'byHand' => array_map(
                 static fn (array $one): array => [...$one, 'says' => Length::said($one['says'], $units)],
                 HandWords::of($this->design, Runs::byHand($curtain)),
@@ -273,6 +295,44 @@ final readonly class CurtainView
             'lost' => array_map(static fn (string $says): string => Length::said($says, $units), Lost::says($lost)),
             'area' => $area, 'glass' => $glass, 'faceArea' => $drawn->face->area(), 'face' => $ring($drawn->face),
         ];
+    }
+
+    /**
+     * What stands at the corners of a stretch, or of one of its facets.
+     *
+     * @param  \Closure(Contour): list<float>  $ring
+     * @return list<array<string, mixed>>
+     */
+    private function corners(StandingRun $standing, string $element, ?string $facet, Drawn $drawn, \Closure $ring): array
+    {
+        $out = [];
+        foreach ($drawn->corners as [$atLeft, $contour]) {
+            $member = $standing->corner($element, $facet, $atLeft);
+            if ($member !== null) {
+                [$of, $part, $stands] = $member;
+                $out[] = ['element' => $of, 'part' => $part, 'ring' => $ring($contour),
+                    'says' => $part === PartName::corner(null)
+                        ? ucfirst(Length::said($stands->what.' '.$stands->profile->name(), $this->design->settings->units))
+                        : 'Mullion at a kink'];
+            }
+        }
+
+        return $out;
+    }
+
+    /**
+     * @param  \Closure(Contour): list<float>  $ring
+     * @return list<array<string, mixed>>
+     */
+    private function free(Curtain $curtain, string $element, Drawn $drawn, \Closure $ring): array
+    {
+        $names = array_map(static fn (FreeMember $m): string => $m->name, Runs::byHand($curtain)->free);
+
+        return array_map(fn (array $f): array => [
+            'element' => $element, 'part' => $f[0]->name,
+            'place' => (int) array_search($f[0]->name, $names, true), 'ring' => $ring($f[1]),
+            'says' => Length::said('Free member '.$f[0]->profile->name(), $this->design->settings->units),
+        ], $drawn->free);
     }
 
     private static function named(GridCell $cell, int $bay): string

@@ -212,6 +212,43 @@ final class CurtainWallTest extends BrowserCase
         self::assertSame(2, $this->desk->count('[data-piece]'));
     }
 
+    public function test_corner_posts_and_free_members_are_chosen_kept_and_hidden_by_themselves(): void
+    {
+        $this->goTo('South-west');
+        $at = $this->offset('South-west');
+        $this->desk->click('elevation', $at + 3000, 1900);
+        $this->desk->waitForText('Stretch 1 of 2 of a run');
+        // the post leans along the edge of both stretches, and is lit on both
+        $this->desk->click('elevation', $at + 6420, 100);
+        $this->desk->waitForText('Corner post 90 × 180');
+        self::assertSame(2, $this->desk->count('[data-named]'));
+        $this->desk->keys(Keys::DELETE);
+        $this->desk->waitForText('What stands at a corner stays');
+        // a free member with it: the first runs from 1 500, 1 200 to 2 400, 3 600 up the face
+        $cos = cos(deg2rad(18));
+        $free = fn () => $this->desk->click('elevation', $at + 1725, 1800 * $cos);
+        $this->desk->holding(Keys::SHIFT, $free);
+        $this->desk->waitForText('2 members');
+        $this->desk->type('Name of the set', 'At the edge');
+        $this->desk->button('Keep as a set')->click();
+        $this->desk->waitForText('Kept 2 members as the set');
+        $this->desk->driver->findElement(WebDriverBy::xpath('//*[@data-card]//button[starts-with(., "Hide")]'))->click();
+        $this->desk->waitUntil(fn (): bool => $this->desk->count('[data-named]') === 0, 'what is hidden is not chosen');
+        $this->desk->driver->executeScript("document.querySelector('[data-pane=elevation]').focus()");
+        $free();
+        $this->desk->waitUntil(fn (): bool => ! str_contains($this->desk->text(), 'Free member 50'), 'nothing of it where it was');
+        $this->desk->button('Show all')->click();
+        $this->desk->keys(Keys::ESCAPE, Keys::ESCAPE, Keys::ESCAPE);
+        $this->desk->button('At the edge')->click();
+        $this->desk->waitForText('2 members');
+        // Delete takes the free one of them, and one step brings it back
+        $this->desk->driver->executeScript("document.querySelector('[data-pane=elevation]').focus()");
+        $this->desk->keys(Keys::DELETE);
+        $this->desk->waitFor('[aria-label^="Undo: "]');
+        $this->desk->waitUntil(fn (): bool => ! str_contains($this->desk->text(), '2 members'));
+        self::assertSame([], $this->axe());
+    }
+
     public function test_a_cell_is_divided_in_its_bay_only_and_what_is_typed_is_shown_before_it_is_done(): void
     {
         $this->goTo('South-west');

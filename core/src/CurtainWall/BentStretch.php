@@ -124,10 +124,10 @@ final class BentStretch implements Stretch
         [$length, $high] = [$this->surface->length, $this->height];
         $corners = [];
         if ($from > 0.0) {
-            $corners[] = Contour::rectangle(0.0, 0.0, $from, $high);
+            $corners[] = [true, Contour::rectangle(0.0, 0.0, $from, $high)];
         }
         if ($to > 0.0) {
-            $corners[] = Contour::rectangle($length - $to, 0.0, $length, $high);
+            $corners[] = [false, Contour::rectangle($length - $to, 0.0, $length, $high)];
         }
         $within = static fn (float $x0, float $y0, float $x1, float $y1): ?Contour => min($x1, $length - $to) - max($x0, $from) < 0.1
             ? null

@@ -89,7 +89,7 @@ final class CurtainParts implements Contributor
         }
         foreach ($standing->run->corners as $i => $member) {
             if ($standing->run->cornerOf[$i] === $index) {
-                $apart[] = [$member, null];
+                $apart[] = [$member, $standing->run->cornerName[$i]];
             }
         }
         if ($apart !== [] || $panes !== []) {

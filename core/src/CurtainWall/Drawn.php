@@ -11,9 +11,9 @@ final readonly class Drawn
 {
     /**
      * @param  Contour  $face  between its corners' edges
-     * @param  list<Contour>  $corners  what stands at its corners takes of it
+     * @param  list<array{bool, Contour}>  $corners  what stands at its corners takes of it, and whether that is at its left
      * @param  list<array{GridMember, Contour}>  $members  joints are none
-     * @param  list<Contour>  $free  free members
+     * @param  list<array{FreeMember, Contour}>  $free
      * @param  list<array{GridCell, Contour}>  $cells  what corners leave of them; one that they cut in two is there twice
      * @param  list<array{GridMember, Contour}>  $joints  between infills where no member stands
      */

@@ -51,7 +51,7 @@ final class FaceShapes
         }
         array_push($shapes, ...$lines);
         $members = array_map(static fn (array $m): array => $m[1]->ring(), $drawn->members);
-        foreach ([...$drawn->corners, ...$drawn->free] as $contour) {
+        foreach ([...$drawn->corners, ...$drawn->free] as [, $contour]) {
             $members[] = $contour->ring();
         }
         if ($members !== []) {

@@ -36,13 +36,15 @@ final readonly class FaceTrim
         return $left;
     }
 
-    /** @return list<Contour> what stands at its corners takes of a face, left first */
+    /** @return list<array{bool, Contour}> what stands at its corners takes of a face, and whether that is at its left */
     public function taken(Contour $face): array
     {
         $out = [];
         foreach ([[$this->left, 1.0], [$this->right, -1.0]] as [$at, $way]) {
             if ($at !== null && $at[1]->takes() > 0.0) {
-                array_push($out, ...$this->beside([$face], $at, $way, $at[1]->takes(), false));
+                foreach ($this->beside([$face], $at, $way, $at[1]->takes(), false) as $taken) {
+                    $out[] = [$way > 0, $taken];
+                }
             }
         }
 

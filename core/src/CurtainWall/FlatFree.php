@@ -42,7 +42,7 @@ final class FlatFree
             }
             $solids = CutPrism::between($profile->contours(), $axes, [...$within, ...$between]);
             if ($solids !== []) {
-                $made[] = RunMember::straight('free member', $profile, $axes, $solids);
+                $made[] = RunMember::straight('free member', $profile, $axes, $solids, $piece->member);
             }
         }
 

@@ -202,7 +202,9 @@ final class FlatStretch implements Stretch
         }
         foreach ($this->grid()->free as $piece) {
             foreach ($piece->seen as $seen) {
-                array_push($free, ...$trim->of($seen));
+                foreach ($trim->of($seen) as $contour) {
+                    $free[] = [$piece->member, $contour];
+                }
             }
         }
         foreach ($this->grid()->cells as $cell) {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Isleward\Core\CurtainWall;
 
+use Isleward\Core\Design\HostPart;
 use Isleward\Core\Geometry\Vec2;
 use Isleward\Core\Measure\Fields;
 use Isleward\Core\Measure\Refusal;
@@ -11,8 +12,12 @@ use Isleward\Core\Measure\Refusal;
 /** A straight member drawn across the cells of a stretch at any angle, from an edge or a member to another; (u, v) of its face, mm. */
 final readonly class FreeMember
 {
-    private function __construct(public MemberProfile $profile, public Vec2 $from, public Vec2 $to)
+    /** As {@see HostPart} has it; one seen from its inside keeps it. */
+    public string $name;
+
+    private function __construct(public MemberProfile $profile, public Vec2 $from, public Vec2 $to, ?string $name = null)
     {
+        $this->name = $name ?? HostPart::free([$from->x, $from->y, $to->x, $to->y]);
     }
 
     /** @throws Refusal when it has no length */
@@ -38,6 +43,13 @@ final readonly class FreeMember
     public function mirrored(float $u): self
     {
         return new self($this->profile, new Vec2(2 * $u - $this->to->x, $this->to->y), new Vec2(2 * $u - $this->from->x, $this->from->y));
+    }
+
+    /** The same seen from its inside: its left lies right. */
+    public function turnedRound(float $width): self
+    {
+        return new self($this->profile, new Vec2($width - $this->from->x, $this->from->y), new Vec2($width - $this->to->x, $this->to->y),
+            $this->name);
     }
 
     public function moved(float $u, float $v): self

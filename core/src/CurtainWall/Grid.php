@@ -57,7 +57,7 @@ final readonly class Grid
             $this->lost,
             $this->notes,
             array_map(static fn (FreePiece $f): FreePiece => new FreePiece(
-                $f->member->mirrored($w / 2),
+                $f->member->turnedRound($w),
                 $f->between->mirrored($w),
                 array_map(static fn (Contour $c): Contour => $c->mirrored($w), $f->seen),
                 $f->isStrip,

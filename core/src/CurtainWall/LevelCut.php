@@ -44,7 +44,7 @@ final readonly class LevelCut
         }
         foreach ($run->corners as $i => $member) {
             if ($run->cornerOf[$i] === $index) {
-                array_push($shapes, ...$this->member($member, null));
+                array_push($shapes, ...$this->member($member, $run->cornerName[$i]));
             }
         }
 

@@ -15,11 +15,26 @@ final class PartName
         return HostPart::cell($facet ?? $cell->left, $cell->foot);
     }
 
-    /** Null for what stands at a corner, free ones, and members of facets, which hang on their stretch. */
-    public static function member(RunMember|GridMember $member, ?string $facet = null): ?string
+    /**
+     * Null for what stands at a corner, which {@see Run} names.
+     *
+     * @param  string|null  $facet  of an arc in facets the line that the facet begins at: level members begin there
+     */
+    public static function member(RunMember|GridMember|FreeMember $member, ?string $facet = null): ?string
     {
         $of = $member instanceof RunMember ? $member->of : $member;
 
-        return $of === null || $facet !== null ? null : HostPart::member($of->role->isUpright(), $of->line, $of->from);
+        return match (true) {
+            $of === null => null,
+            $of instanceof FreeMember => $of->name,
+            $of->role->isUpright() => HostPart::member(true, $of->line, $of->from),
+            default => HostPart::member(false, $of->line, $facet ?? $of->from),
+        };
+    }
+
+    /** @param  string|null  $kink  of an arc in facets the line that the kink is on; null at the right end of a stretch */
+    public static function corner(?string $kink): string
+    {
+        return HostPart::corner($kink ?? 'end');
     }
 }

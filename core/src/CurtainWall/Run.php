@@ -21,6 +21,7 @@ final readonly class Run
      * @param  list<Meeting>  $meetings  in order; of a closed run the one between its last and its first stretch comes last
      * @param  list<RunMember>  $corners
      * @param  list<int>  $cornerOf  of each of those the stretch of the path it stands at the end of
+     * @param  list<string>  $cornerName  of each of those how it is named in that, {@see PartName::corner}
      * @param  list<array{int, float, float}>  $joints  of corners of glass to glass: the stretch of the path, how wide and how long
      * @param  array<int, list<Lost>>  $lostOnFacets  changes by hand that no facet has, by stretch of the path
      */
@@ -30,6 +31,7 @@ final readonly class Run
         public array $meetings,
         public array $corners,
         public array $cornerOf,
+        public array $cornerName,
         public array $joints,
         private array $lostOnFacets,
     ) {
@@ -144,7 +146,7 @@ final readonly class Run
                     $square,
                 );
         }
-        $stand = $standsAt = $joints = [];
+        $stand = $standsAt = $called = $joints = [];
         foreach ($corners as $i => $corner) {
             if ($corner->profile === null && $corner->joint > 0.0) {
                 $joints[] = [$places[$i][0], $corner->joint, $height / $meetings[$i]->edge->z];
@@ -152,12 +154,13 @@ final readonly class Run
             foreach (self::standing($corner, $stretches[$i], $stretches[($i + 1) % $count]) as $member) {
                 $stand[] = $member;
                 $standsAt[] = $places[$i][0];
+                $called[] = self::called($places, $i);
             }
         }
 
         $of = array_map(static fn (Stretch $s, array $place): RunPart => new RunPart($s, ...$place), $stretches, $places);
 
-        return new self($stretches, $of, $meetings, $stand, $standsAt, $joints, $lost);
+        return new self($stretches, $of, $meetings, $stand, $standsAt, $called, $joints, $lost);
     }
 
     /**
@@ -218,6 +221,14 @@ final readonly class Run
         }
 
         return $out;
+    }
+
+    /** @param  list<array{int, float, string|null, int}>  $places */
+    private static function called(array $places, int $corner): string
+    {
+        $next = $places[$corner + 1] ?? null;
+
+        return PartName::corner($next !== null && $next[0] === $places[$corner][0] ? $next[2] : null);
     }
 
     private static function squareOfArc(int $corner): Refusal

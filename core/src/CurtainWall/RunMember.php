@@ -23,7 +23,7 @@ final readonly class RunMember
      * @param  list<array{float, float}>  $ends  how its lower (or left) and its upper end are cut, in degrees: across its face and over its
      *    depth, 90 where it is square
      * @param  float|null  $radius  of a bent one at the glass line, negative where it is hollow
-     * @param  GridMember|null  $of  that it is; none for what stands at a corner, and free ones
+     * @param  GridMember|FreeMember|null  $of  that it is; none for what stands at a corner
      */
     private function __construct(
         public string $what,
@@ -33,7 +33,7 @@ final readonly class RunMember
         public float $length,
         public array $ends,
         public ?float $radius,
-        public ?GridMember $of = null,
+        public GridMember|FreeMember|null $of = null,
     ) {
     }
 
@@ -49,7 +49,7 @@ final readonly class RunMember
         Axes $axes,
         array $pieces,
         float $length,
-        ?GridMember $of = null,
+        GridMember|FreeMember|null $of = null,
     ): self {
         return new self($what, $profile, $axes, $pieces, $length, self::SQUARE, null, $of);
     }
@@ -61,8 +61,13 @@ final readonly class RunMember
     }
 
     /** @param  non-empty-list<CutPrism>  $pieces  that it is made of, in its own axes: z runs along it */
-    public static function straight(string $what, MemberProfile $profile, Axes $axes, array $pieces, ?GridMember $of = null): self
-    {
+    public static function straight(
+        string $what,
+        MemberProfile $profile,
+        Axes $axes,
+        array $pieces,
+        GridMember|FreeMember|null $of = null,
+    ): self {
         $low = INF;
         $high = -INF;
         $largest = $pieces[0];
@@ -92,7 +97,7 @@ final readonly class RunMember
     }
 
     /** @param  non-empty-list<BentPrism>  $pieces */
-    public static function bent(string $what, MemberProfile $profile, array $pieces, ?GridMember $of = null): self
+    public static function bent(string $what, MemberProfile $profile, array $pieces, GridMember|FreeMember|null $of = null): self
     {
         $length = 0.0;
         foreach ($pieces as $piece) {

@@ -72,4 +72,29 @@ final readonly class StandingRun
     {
         return cos($this->path->stretches[$index]->lean);
     }
+
+    /**
+     * What stands at an end of a stretch, or of one of its facets.
+     *
+     * @param  string|null  $facet  {@see RunPart::$line}
+     * @return array{string, string, RunMember}|null the stretch it is of, its name within that, and the first of what stands there
+     */
+    public function corner(string $wall, ?string $facet, bool $atLeft): ?array
+    {
+        $of = $this->indexOf($wall);
+        $lines = array_map(static fn (RunPart $p): ?string => $p->line, $this->partsOf($of));
+        $at = (int) array_search($facet, $lines, true) + ($atLeft ? 0 : 1);
+        if ($at === 0) {
+            // it is the right end of the stretch before
+            $of = $of > 0 ? $of - 1 : count($this->walls) - 1;
+        }
+        $name = PartName::corner($at === 0 ? null : $lines[$at] ?? null);
+        foreach ($this->run->corners as $i => $member) {
+            if ($this->run->cornerOf[$i] === $of && $this->run->cornerName[$i] === $name) {
+                return [$this->walls[$of]->id, $name, $member];
+            }
+        }
+
+        return null;
+    }
 }

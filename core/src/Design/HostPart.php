@@ -9,7 +9,8 @@ use Isleward\Core\Measure\Refusal;
 
 /**
  * A cell or a member of a curtain wall, by the lines it stands between: "cell 2 1" is right of upright line 2 and over level line 1,
- * "upright 2 1" stands on upright line 2 from level line 1 on, "level 1 2" on level line 1 from upright line 2 on.
+ * "upright 2 1" stands on upright line 2 from level line 1 on, "level 1 2" on level line 1 from upright line 2 on. "corner end" is what
+ * stands at a stretch's right end, "corner 2" at the kink of its facets on line 2; "free 0,0 900,1200" runs between two places of its face.
  */
 final readonly class HostPart
 {
@@ -21,10 +22,10 @@ final readonly class HostPart
     public static function from(Fields $f): self
     {
         $part = $f->string('part');
-        if (preg_match('/^(cell|upright|level) \S{1,40} \S{1,40}$/u', $part) !== 1) {
+        if (preg_match('/^((cell|upright|level|free) \S{1,40} \S{1,40}|corner \S{1,40})$/u', $part) !== 1) {
             throw Refusal::because(
                 'part.unknown',
-                "“{$part}” names no cell or member: “cell 2 1”, “upright 2 1” and “level 1 2” would.",
+                "“{$part}” names no cell or member: “cell 2 1”, “upright 2 1”, “level 1 2” and “corner end” would.",
                 details: ['field' => 'parts'],
             );
         }
@@ -40,6 +41,17 @@ final readonly class HostPart
     public static function member(bool $upright, string $line, string $from): string
     {
         return ($upright ? 'upright' : 'level')." $line $from";
+    }
+
+    public static function corner(string $line): string
+    {
+        return "corner $line";
+    }
+
+    /** @param  array{float, float, float, float}  $between  u and v of its ends, mm */
+    public static function free(array $between): string
+    {
+        return vsprintf('free %.0f,%.0f %.0f,%.0f', $between);
     }
 
     /** @return array{element: string, part: string} */

@@ -143,11 +143,11 @@ final readonly class CurtainPlaces
             $put(PartName::cell($cell, $facet), json_encode($cell->infill->toArray(), JSON_THROW_ON_ERROR), $seen);
         }
         foreach ($drawn->members as [$member, $seen]) {
-            $name = PartName::member($member) ?? throw new \LogicException('A member of a grid has a name.');
-            $put($name.($facet ?? ''), json_encode($member->profile?->toArray(), JSON_THROW_ON_ERROR), $seen);
+            $name = PartName::member($member, $facet) ?? throw new \LogicException('A member of a grid has a name.');
+            $put($name, json_encode($member->profile?->toArray(), JSON_THROW_ON_ERROR), $seen);
         }
-        foreach ($drawn->free as $i => $seen) {
-            $put("free $i", '', $seen);
+        foreach ($drawn->free as [$member, $seen]) {
+            $put($member->name, '', $seen);
         }
 
         return $out;

@@ -11,7 +11,9 @@ use Isleward\Core\CurtainWall\LetIn;
 use Isleward\Core\CurtainWall\PartName;
 use Isleward\Core\CurtainWall\RunMember;
 use Isleward\Core\CurtainWall\RunPane;
+use Isleward\Core\CurtainWall\RunPart;
 use Isleward\Core\CurtainWall\Runs;
+use Isleward\Core\CurtainWall\StandingRun;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Drawing\Shape;
 use Isleward\Core\Geometry\Mesh;
@@ -30,6 +32,8 @@ final class NamedPartsTest extends TestCase
         yield 'upright, with a corner' => [[[0, -9000], [6000, -9000], [6000, -4000]], []];
         yield 'leaning' => [[[0, -9000], [6000, -9000], [6000, -4000]], ['lean' => 14]];
         yield 'bent' => [[[0, -9000], ['x' => 6000, 'y' => -9000, 'rise' => 900]], []];
+        yield 'in facets' => [[[0, -9000], ['x' => 6000, 'y' => -9000, 'rise' => 900]], ['faceted' => true]];
+        yield 'straight, then in facets' => [[[-5000, -9000], [0, -9000], ['x' => 6000, 'y' => -9000, 'rise' => 900]], ['faceted' => true]];
     }
 
     /**
@@ -50,21 +54,39 @@ final class NamedPartsTest extends TestCase
         }
         foreach ($walls as $wall) {
             $standing = Runs::in($house->design)->find($wall) ?? self::fail('It does not stand.');
+            $index = $standing->indexOf($wall);
+            if ($standing->path->stretches[$index]->lean === 0.0 && ! $standing->path->stretches[$index]->curve->isCurved()) {
+                $house->do('curtain.hand', ['ids' => [$wall], 'free' => [[
+                    'fromU' => 1500, 'fromV' => 0, 'toU' => 3000, 'toV' => 1800,
+                    'profile' => ['shape' => 'rectangle', 'face' => 60, 'depth' => 120, 'setback' => 0],
+                ]]]);
+                $standing = Runs::in($house->design)->find($wall) ?? self::fail('It does not stand.');
+            }
             $members = $panes = [];
-            foreach ($standing->partsOf($standing->indexOf($wall)) as $part) {
-                array_push($members, ...$part->stretch->members());
-                array_push($panes, ...$part->stretch->panes());
+            foreach ($standing->partsOf($index) as $part) {
+                foreach ($part->stretch->members() as $member) {
+                    $members[] = [PartName::member($member, $part->line) ?? '', $member];
+                }
+                foreach ($part->stretch->panes() as $pane) {
+                    $panes[] = [PartName::cell($pane->cell, $part->line), $pane];
+                }
+            }
+            foreach ($standing->run->corners as $i => $member) {
+                if ($standing->run->cornerOf[$i] === $index) {
+                    $members[] = [$standing->run->cornerName[$i], $member];
+                }
             }
             self::compare($members, $panes, $house->design, $wall, $wall);
             self::comparePlan($members, $panes, $house, $wall, $standing->foot);
+            self::compareCorners($standing, $wall);
         }
     }
 
     /**
      * In plan what is cut has the names of the cells and upright members that the cut, 1 200 over the floor, goes through.
      *
-     * @param  list<RunMember>  $members
-     * @param  list<RunPane>  $panes
+     * @param  list<array{string, RunMember}>  $members  with their names
+     * @param  list<array{string, RunPane}>  $panes
      */
     private static function comparePlan(array $members, array $panes, House $house, string $wall, float $foot): void
     {
@@ -73,18 +95,41 @@ final class NamedPartsTest extends TestCase
         $named = array_values(array_unique(array_filter(array_map(static fn (Shape $s): ?string => $s->part, $drawn))));
         $wanted = [];
         $v = (1200.0 - $foot) / cos(deg2rad($house->design->wall($wall)->curtain->lean ?? 0.0));
-        foreach ($panes as $pane) {
+        foreach ($panes as [$name, $pane]) {
             [, $low, , $high] = $pane->cell->contour()->bounds();
             if ($low < $v && $high > $v && $pane->cell->infill->thickness() > 0.0) {
-                $wanted[] = PartName::cell($pane->cell);
+                $wanted[] = $name;
             }
         }
         $cells = array_values(array_filter($named, static fn (string $n): bool => str_starts_with($n, 'cell')));
         self::assertEqualsCanonicalizing(array_values(array_unique($wanted)), $cells);
         $uprights = array_diff($named, $cells);
         self::assertNotSame([], $uprights);
-        $known = array_filter(array_map(static fn (RunMember $m): ?string => PartName::member($m), $members));
-        self::assertSame([], array_diff($uprights, $known));
+        self::assertSame([], array_diff($uprights, array_column($members, 0)));
+        foreach ($members as [$name]) {
+            self::assertTrue(! str_starts_with($name, 'corner') || in_array($name, $uprights, true), $name);
+        }
+    }
+
+    /** What stands between two facets or stretches is called alike from both its sides; what ends free has nothing there. */
+    private static function compareCorners(StandingRun $standing, string $wall): void
+    {
+        $index = $standing->indexOf($wall);
+        $facets = array_map(static fn (RunPart $p): ?string => $p->line, $standing->partsOf($index));
+        foreach (array_slice($facets, 1) as $i => $facet) {
+            $from = $standing->corner($wall, $facets[$i], false);
+            self::assertSame($from, $standing->corner($wall, $facet, true));
+            self::assertSame("corner $facet", $from[1] ?? null);
+        }
+        $next = $standing->walls[$index + 1] ?? null;
+        $end = $standing->corner($wall, $facets[count($facets) - 1], false);
+        self::assertSame($next === null ? null : [$wall, 'corner end'], $end === null ? null : array_slice($end, 0, 2));
+        if ($next !== null) {
+            self::assertSame($end, $standing->corner($next->id, $standing->partsOf($index + 1)[0]->line, true));
+        }
+        if ($index === 0) {
+            self::assertNull($standing->corner($wall, $facets[0], true));
+        }
     }
 
     public function test_what_is_let_in_is_named_too(): void
@@ -96,7 +141,13 @@ final class NamedPartsTest extends TestCase
         ]);
         $id = $placed->id;
         $run = LetIn::find($house->design, Places::in($house->design)->of($house->design->openings[$id])) ?? self::fail('It is not there.');
-        self::compare($run->members(), $run->panes(), $house->design, $house->wall()->id, $id);
+        self::compare(
+            array_map(static fn (RunMember $m): array => [PartName::member($m) ?? '', $m], $run->members()),
+            array_map(static fn (RunPane $p): array => [PartName::cell($p->cell), $p], $run->panes()),
+            $house->design,
+            $house->wall()->id,
+            $id,
+        );
     }
 
     /** Bays of 1 500 and rows of 1 800 between middles of members 50 × 150: 60 wide from foot to transom through an L of three cells. */
@@ -125,18 +176,17 @@ final class NamedPartsTest extends TestCase
     }
 
     /**
-     * @param  list<RunMember>  $members
-     * @param  list<RunPane>  $panes
+     * @param  list<array{string, RunMember}>  $members  with their names
+     * @param  list<array{string, RunPane}>  $panes
      */
     private static function compare(array $members, array $panes, Design $design, string $wall, string $element): void
     {
         $ours = [];
-        foreach ($members as $member) {
-            $name = PartName::member($member) ?? '';
+        foreach ($members as [$name, $member]) {
             $ours[$name] = ($ours[$name] ?? 0.0) + $member->volume();
         }
-        foreach ($panes as $pane) {
-            $ours[PartName::cell($pane->cell)] = $pane->volume();
+        foreach ($panes as [$name, $pane]) {
+            $ours[$name] = ($ours[$name] ?? 0.0) + $pane->volume();
         }
         $theirs = self::volumes($design, $wall, $element);
         self::assertGreaterThan(10, count($ours));

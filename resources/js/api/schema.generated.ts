@@ -1672,6 +1672,17 @@ export interface components {
             role: string;
             box: number[];
         };
+        NamedMember: {
+            /** @description The stretch it is of: what stands at a corner is of the one before */
+            element: string;
+            /** @description Its name within that */
+            part: string;
+            says: string;
+            /** @description Of a free member: which of those by hand */
+            place?: number;
+            /** @description On the frontage: u and level */
+            ring: number[];
+        };
         ByHand: {
             /** @enum {string} */
             of: "lines" | "members" | "infills" | "free";
@@ -1709,7 +1720,8 @@ export interface components {
             rows: components["schemas"]["GridLine"][];
             cells: components["schemas"]["GridCell"][];
             members: components["schemas"]["GridPiece"][];
-            free: number[][];
+            corners: components["schemas"]["NamedMember"][];
+            free: components["schemas"]["NamedMember"][];
             infills: components["schemas"]["GridInfill"][];
             byHand: components["schemas"]["ByHand"][];
             lost: string[];

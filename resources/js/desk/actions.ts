@@ -1,12 +1,12 @@
 import type { useData } from './data';
 import { layersOf } from './bands/placed';
-import { chosenParts, type PartName } from './curtain/parts';
+import { chosenParts } from './curtain/parts';
 import { sectionThrough, startSection } from './section/cutting';
 import { startMeasuring } from './measuring';
 import { startOutline, startSlab } from './plan/outlining';
 import { chosenOf } from './screens/placed';
 import { showEverything, toggleHidden, workAlone } from './showing';
-import { hideable, useDesk, type Hideable, type Sheet } from './store';
+import { hideable, useDesk, type Hideable, type Sheet, type PartName } from './store';
 
 type Data = ReturnType<typeof useData>;
 
@@ -157,7 +157,7 @@ export function lookActions(data: Data): Action[] {
         ...(some || bands(data).length > 0 || desk.alone
             ? [{ name: desk.alone ? 'Work on everything again' : 'Work on what is chosen alone', key: 'o', run: () => workAlone(data) }]
             : []),
-        ...(openings(data).length + walls(data).length + bands(data).length + desk.cells.length + desk.pieces.length > 0
+        ...(openings(data).length + walls(data).length + bands(data).length + desk.cells.length + desk.pieces.length + desk.named.length > 0
             ? [{ name: 'Hide what is chosen', key: 'h', run: () => hideChosen(data) }]
             : []),
         { name: 'Show all that is hidden', key: 'u', run: showEverything },
@@ -187,8 +187,8 @@ export function lookAtFace(face: 'outer' | 'inner'): void {
 }
 
 function hideChosen(data: Data): void {
-    const { cells, pieces } = useDesk.getState();
-    if (cells.length + pieces.length > 0) return hideParts(chosenParts(data, cells, pieces));
+    const { cells, pieces, named } = useDesk.getState();
+    if (cells.length + pieces.length + named.length > 0) return hideParts(chosenParts(data, cells, pieces, named));
     const ids = [...openings(data), ...walls(data), ...bands(data)];
     useDesk.setState((s) => ({ hiddenOnes: [...new Set([...s.hiddenOnes, ...ids])], chosen: [] }));
 }
@@ -200,6 +200,7 @@ export function hideParts(parts: PartName[]): void {
         hiddenParts: [...s.hiddenParts, ...parts.filter((p) => !s.hiddenParts.some(same(p)))],
         cells: [],
         pieces: [],
+        named: [],
     }));
 }
 

@@ -1,3 +1,4 @@
+import { removeNamed } from './curtain/named';
 import { layersOf } from './bands/placed';
 import { useEffect } from 'react';
 import type { useData } from './data';
@@ -68,7 +69,7 @@ function deskKey(data: Data, event: KeyboardEvent, onPane: boolean): boolean {
     if (event.key === 'Escape') {
         if (desk.mode.is !== 'nothing') desk.leave();
         else if (desk.sheet) desk.open(null);
-        else if (desk.cells.length > 0 || desk.pieces.length > 0) desk.set({ cells: [], pieces: [] });
+        else if (desk.cells.length + desk.pieces.length + desk.named.length > 0) desk.set({ cells: [], pieces: [], named: [] });
         else if (desk.fins.length > 0) desk.set({ fins: [] });
         else if (desk.listFindings || desk.chosen.length > 0) {
             desk.set({ listFindings: false });
@@ -90,6 +91,10 @@ function deskKey(data: Data, event: KeyboardEvent, onPane: boolean): boolean {
             lights.roof.id,
             lights.lights.map((l) => l.n),
         );
+        return true;
+    }
+    if (event.key === 'Delete' && desk.named.length > 0) {
+        if (data.mayEdit) void removeNamed(data, desk.named);
         return true;
     }
     const layer = layersOf(data).find((l) => desk.chosen.includes(l.id));

@@ -13,6 +13,9 @@ export type InHand = { type: string | null; grid?: string; label: string; width:
 /** A cell of a curtain wall: of which stretch or opening, by the lines at its left and under it. */
 export type CellKey = { element: string; left: string; foot: string };
 
+/** A part of a curtain wall by its name within it, as sets and the solid model have it. */
+export type PartName = { element: string; part: string };
+
 /** What of a band's pieces a law drives. */
 export type Driven = Schemas['LawCurve']['of'];
 
@@ -197,6 +200,8 @@ type Desk = {
     /** of a chosen curtain wall */
     cells: CellKey[];
     pieces: PieceKey[];
+    /** of a chosen curtain wall what stands at its corners, and free members */
+    named: PartName[];
     /** of a chosen band, or of a screen its cut-outs, by their numbers */
     fins: number[];
     /** whose law's curve is drawn */
@@ -297,6 +302,7 @@ export const useDesk = create<Desk>((set) => ({
     chosen: [],
     cells: [],
     pieces: [],
+    named: [],
     fins: [],
     driven: 'reach',
     storey: null,
@@ -316,7 +322,7 @@ export const useDesk = create<Desk>((set) => ({
     set: (part) => set(part),
     choose: (ids, add = false) =>
         set((s) => {
-            if (!add) return { chosen: ids, cells: [], pieces: [], fins: [], listFindings: false };
+            if (!add) return { chosen: ids, cells: [], pieces: [], named: [], fins: [], listFindings: false };
             if (ids.length > 1) return { chosen: [...new Set([...s.chosen, ...ids])], listFindings: false };
             const kept = s.chosen.filter((id) => !ids.includes(id));
             return { chosen: kept.length === s.chosen.length ? [...s.chosen, ...ids] : kept };
@@ -354,6 +360,7 @@ export const resetDesk = () =>
         chosen: [],
         cells: [],
         pieces: [],
+        named: [],
         fins: [],
         driven: 'reach',
         storey: null,

@@ -18,6 +18,7 @@ const StoreyCard = later('The card of the storey', () => import('./StoreyCard').
 const CurtainCard = later('The card of the curtain wall', () => import('../curtain/CurtainCard').then((m) => m.CurtainCard));
 const CellCard = later('The card of the cells', () => import('../curtain/CellCard').then((m) => m.CellCard));
 const PiecesCard = later('The card of the members', () => import('../curtain/PiecesCard').then((m) => m.PiecesCard));
+const NamedCard = later('The card of the member', () => import('../curtain/NamedCard').then((m) => m.NamedCard));
 const PieceCard = later('The card of the line', () => import('../curtain/PieceCard').then((m) => m.PieceCard));
 
 const BandCard = later('The card of the band', () => import('../bands/BandCard').then((m) => m.BandCard));
@@ -38,6 +39,7 @@ export function Card() {
     const keys = useDesk((s) => s.cells);
     const cells = useMemo(() => (cellsChosen(data, keys).length > 0 ? keys : []), [data, keys]);
     const pieces = useDesk((s) => s.pieces);
+    const named = useDesk((s) => s.named);
     const piece = pieces.length === 1 ? pieces[0] : undefined;
     const one = chosen.length === 1 ? chosen[0]! : null;
     const opening = one ? data.openings.get(one) : undefined;
@@ -58,6 +60,8 @@ export function Card() {
         <FindingsList />
     ) : cells.length > 0 ? (
         <CellCard cells={cells} />
+    ) : named.length > 0 ? (
+        <NamedCard named={named} />
     ) : pieces.length > 1 ? (
         <PiecesCard pieces={pieces} />
     ) : piece ? (

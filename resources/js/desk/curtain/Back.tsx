@@ -7,7 +7,7 @@ export function Back({ element }: { element: string }) {
             <button
                 type="button"
                 className="min-h-6 text-tide underline"
-                onClick={() => useDesk.setState({ cells: [], pieces: [], chosen: [element] })}
+                onClick={() => useDesk.setState({ cells: [], pieces: [], named: [], chosen: [element] })}
             >
                 The whole curtain wall
             </button>

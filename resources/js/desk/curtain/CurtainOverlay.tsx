@@ -13,6 +13,7 @@ export function CurtainOverlay({ view, size }: Props) {
     const showing = useShowing();
     const cells = useDesk((s) => s.cells);
     const pieces = useDesk((s) => s.pieces);
+    const named = useDesk((s) => s.named);
     const mode = useDesk((s) => s.mode);
     const seen = (f: Frontage) => showing.frontages.some((one) => one.id === f.id);
     return (
@@ -47,11 +48,34 @@ export function CurtainOverlay({ view, size }: Props) {
                     />
                 ),
             )}
+            {named.flatMap(({ element, part }) =>
+                gridsOf(data)
+                    .filter(({ frontage }) => seen(frontage))
+                    .flatMap(({ grid, frontage }) =>
+                        [...grid.corners, ...grid.free]
+                            .filter((m) => m.element === element && m.part === part)
+                            .map((m, i) => (
+                                <polygon
+                                    key={`${element} ${part} ${grid.element} ${grid.u} ${i}`}
+                                    data-named={part}
+                                    points={pointsOf(view, size, frontage.offset, m.ring)}
+                                    fill="var(--tide)"
+                                    fillOpacity={0.5}
+                                    stroke="var(--tide)"
+                                    strokeWidth={1.4}
+                                />
+                            )),
+                    ),
+            )}
             {pieces.flatMap((piece) =>
                 gridsOf(data, piece.element)
                     .filter(({ frontage }) => seen(frontage))
-                    .flatMap(({ grid, frontage }) =>
-                        lit(grid, piece).map(([x0, y0, x1, y1], i) => (
+                    .flatMap(({ grid, frontage }, _, all) =>
+                        lit(
+                            all.map((g) => g.grid),
+                            grid,
+                            piece,
+                        ).map(([x0, y0, x1, y1], i) => (
                             <rect
                                 key={`${grid.u} ${piece.axis} ${piece.line} ${piece.from} ${i}`}
                                 data-piece={piece.line}

@@ -2,7 +2,7 @@ import { Button } from '../../ui/Button';
 import { hideParts } from '../actions';
 import { Figure } from '../card/Figure';
 import { KeepSet } from '../sheets/KeepSet';
-import type { PartName } from './parts';
+import type { PartName } from '../store';
 
 /** What is done with cells and members alike: hidden by themselves, kept as a set. */
 export function PartsFoot({ parts, what }: { parts: PartName[]; what: string }) {

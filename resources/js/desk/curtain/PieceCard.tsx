@@ -21,10 +21,11 @@ export function PieceCard({ piece }: { piece: PieceKey }) {
     const ask = useAsk();
     const [from, setFrom] = useState<From>('start');
     const [through, setThrough] = useState<Through>('stretch');
-    const found = gridsOf(data, piece.element)[0];
-    if (!found) return null;
-    const { grid } = found;
     const upright = piece.axis === 'upright';
+    const grids = gridsOf(data, piece.element).map((g) => g.grid);
+    const grid = grids.find((g) => g.facet === piece.from && !upright) ?? grids[0];
+    if (!grid) return null;
+    const faceted = grid.facet !== null;
     const all = [...(upright ? grid.bays : grid.rows)].sort((a, b) => a.at - b.at);
     const line = all.find((l) => l.name === piece.line);
     // lines of another bay or row do not stand beside this one
@@ -40,7 +41,7 @@ export function PieceCard({ piece }: { piece: PieceKey }) {
               after: (lines[i + 1]?.at ?? length) - line.at,
           }[from]
         : 0;
-    const pieces = piecesOf(grid, piece);
+    const pieces = piecesOf(grids, piece);
     const run = stretchesOf(data, piece.element);
     const part = line?.only === undefined && !piece.line.startsWith('+');
     const everywhere = through === 'run' && part && !upright ? run : [piece.element];
@@ -51,7 +52,8 @@ export function PieceCard({ piece }: { piece: PieceKey }) {
         return hand({ lines: [{ axis: piece.axis, line: piece.line, done: 'moved', from, at: text, ...within }] }, everywhere).then(
             (why) => {
                 // what was moved in one bay only is a line of its own there
-                if (why === null && 'within' in within) useDesk.setState({ pieces: [{ ...piece, line: `${piece.line}@${piece.from}` }] });
+                if (why === null && 'within' in within && !faceted)
+                    useDesk.setState({ pieces: [{ ...piece, line: `${piece.line}@${piece.from}` }] });
                 return why;
             },
         );
@@ -101,7 +103,8 @@ export function PieceCard({ piece }: { piece: PieceKey }) {
                     .
                 </Sentence>
             )}
-            {data.mayEdit && (
+            {faceted && upright && <Sentence>It stands where the facets end, as the type says.</Sentence>}
+            {data.mayEdit && !(faceted && upright) && (
                 <>
                     <Sentence>
                         <Choice
@@ -141,7 +144,7 @@ export function PieceCard({ piece }: { piece: PieceKey }) {
                     </div>
                 </>
             )}
-            {line && (
+            {line && !(faceted && upright) && (
                 <Facts
                     rows={[
                         [`From ${words.start}`, data.length(line.at)],

@@ -13,9 +13,9 @@ export function PiecesCard({ pieces: keys }: { pieces: PieceKey[] }) {
     const send = useSend();
     const ask = useAsk();
     const element = keys[0]!.element;
-    const grid = gridsOf(data, element)[0]?.grid;
-    if (!grid) return null;
-    const pieces = keys.flatMap((key) => piecesOf(grid, key));
+    const grids = gridsOf(data, element).map((g) => g.grid);
+    if (grids.length === 0) return null;
+    const pieces = keys.flatMap((key) => piecesOf(grids, key));
     const upright = keys.filter((k) => k.axis === 'upright').length;
     const hand = (profile: object | null) => ({ ids: [element], members: pieces.map((p) => ({ ...p, profile })) });
     const takeOut = async () => {

@@ -1,7 +1,7 @@
 import type { CurtainGrid, Frontage, GridCell } from '../../api/client';
 import type { useData } from '../data';
 import { toScreen, type Size } from '../drawing/view';
-import { useDesk, type CellKey, type PieceKey, type View } from '../store';
+import { useDesk, type CellKey, type PartName, type PieceKey, type View } from '../store';
 
 type Data = ReturnType<typeof useData>;
 
@@ -57,15 +57,14 @@ const inRing = (ring: number[], x: number, y: number): boolean => {
     return inside;
 };
 
-/** The cell or the piece of a line at a point of the developed elevation. */
-export function partAt(
-    data: Data,
-    element: string,
-    x: number,
-    y: number,
-    k: number,
-    hidden?: Set<string>,
-): { cell: CellKey; piece: null } | { cell: null; piece: PieceKey } | null {
+export type FoundPart =
+    | { cell: CellKey; piece: null; named: null }
+    | { cell: null; piece: PieceKey; named: null }
+    | { cell: null; piece: null; named: PartName };
+
+/** The cell, the piece of a line, the free member or what stands at a corner at a point of the developed elevation. */
+export function partAt(data: Data, element: string, x: number, y: number, k: number, gone: Map<string, Set<string>>): FoundPart | null {
+    const hidden = gone.get(element);
     for (const found of gridsOf(data, element)) {
         const { grid, frontage } = found;
         const u = x - frontage.offset;
@@ -73,6 +72,8 @@ export function partAt(
         const slack = REACH / k;
         const thin = (from: number, to: number, at: number) =>
             at >= Math.min(from, (from + to) / 2 - slack) && at <= Math.max(to, (from + to) / 2 + slack);
+        const named = [...grid.free, ...grid.corners].find((m) => !gone.get(m.element)?.has(m.part) && inRing(m.ring, u, y));
+        if (named) return { cell: null, piece: null, named: { element: named.element, part: named.part } };
         const cell = grid.cells.find(
             (c) =>
                 !hidden?.has(`cell ${c.left} ${c.foot}`) &&
@@ -86,17 +87,22 @@ export function partAt(
                     : thin(m.box[1]!, m.box[3]!, y) && u >= m.box[0]! && u <= m.box[2]!),
         );
         const [along, up] = onGrid(found, x, y);
-        if (member && grid.facet === null) {
+        if (member) {
             const crossing = member.axis === 'upright' ? grid.rows : grid.bays;
             const at = member.axis === 'upright' ? up : along;
             const from = [...crossing]
                 .sort((a, b) => a.at - b.at)
                 .filter((l) => l.at <= at && l.name !== 'end')
                 .at(-1);
+            const facet = member.axis === 'level' ? grid.facet : null;
             if (!cell || (member.box[2]! - member.box[0]!) * k < 14)
-                return { cell: null, piece: { element, axis: member.axis, line: member.line, from: from?.name ?? '0' } };
+                return {
+                    cell: null,
+                    piece: { element, axis: member.axis, line: member.line, from: facet ?? from?.name ?? '0' },
+                    named: null,
+                };
         }
-        if (cell) return { cell: { element, left: cell.left, foot: cell.foot }, piece: null };
+        if (cell) return { cell: { element, left: cell.left, foot: cell.foot }, piece: null, named: null };
     }
     return null;
 }
@@ -107,14 +113,21 @@ export function choosePart(part: NonNullable<ReturnType<typeof partAt>>, add: bo
         const here = all.filter((k) => k.element === key.element);
         return !add ? [key] : here.some(same) ? here.filter((k) => !same(k)) : [...here, key];
     };
+    if (part.named) {
+        const key = part.named;
+        const all = useDesk.getState().named;
+        const same = (p: PartName) => p.element === key.element && p.part === key.part;
+        const named = !add ? [key] : all.some(same) ? all.filter((p) => !same(p)) : [...all, key];
+        return useDesk.setState({ named, pieces: [], cells: [] });
+    }
     if (part.piece) {
         const key = part.piece;
         const same = (p: PieceKey) => p.axis === key.axis && p.line === key.line && p.from === key.from;
-        return useDesk.setState((s) => ({ pieces: toggled(s.pieces, key, same), cells: [] }));
+        return useDesk.setState((s) => ({ pieces: toggled(s.pieces, key, same), cells: [], named: [] }));
     }
     const key = part.cell;
     const same = (c: CellKey) => c.left === key.left && c.foot === key.foot;
-    useDesk.setState((s) => ({ pieces: [], cells: toggled(s.cells, key, same) }));
+    useDesk.setState((s) => ({ pieces: [], cells: toggled(s.cells, key, same), named: [] }));
 }
 
 /** All cells of a curtain wall that are like one: of its row, of its bay, of its row in every storey, or filled alike. */
@@ -140,13 +153,15 @@ export function alike(data: Data, key: CellKey, how: 'row' | 'bay' | 'filled' | 
 
 const isEdge = (line: string) => line === '0' || line === 'end';
 
-/** The pieces that are meant with one of a grid: it alone, its line, all in its bay or row, all mullions or transoms. */
+/** The pieces that are meant with one of a curtain wall: it alone, its line, all in its bay or row, all mullions or transoms. */
 export function piecesOf(
-    grid: CurtainGrid,
+    grids: CurtainGrid[],
     { axis, line, from, reach }: PieceKey,
 ): { axis: PieceKey['axis']; line: string; from: string }[] {
+    const grid = grids[0]!;
     const [own, crossing] = axis === 'upright' ? [grid.bays, grid.rows] : [grid.rows, grid.bays];
-    const froms = crossing.filter((l) => l.name !== 'end' && l.only === undefined).map((l) => l.name);
+    const facets = axis === 'level' ? grids.flatMap((g) => g.facet ?? []) : [];
+    const froms = facets.length > 0 ? facets : crossing.filter((l) => l.name !== 'end' && l.only === undefined).map((l) => l.name);
     const lines = own.filter((l) => (reach === 'line' || isEdge(line) ? l.name === line : !isEdge(l.name)));
     if (reach === undefined) return [{ axis, line, from }];
     return lines.flatMap((l) =>
@@ -157,15 +172,19 @@ export function piecesOf(
 }
 
 /** What of the members is meant with a piece, as it is lit: boxes on the frontage, from one crossing line to the next. */
-export function lit(grid: CurtainGrid, piece: PieceKey): number[][] {
+export function lit(grids: CurtainGrid[], grid: CurtainGrid, piece: PieceKey): number[][] {
     const upright = piece.axis === 'upright';
+    if (grid.facet !== null && !upright) {
+        const meant = piecesOf(grids, piece).filter((p) => p.from === grid.facet);
+        return grid.members.filter((m) => m.axis === 'level' && meant.some((p) => p.line === m.line)).map((m) => m.box);
+    }
     const crossing = (upright ? grid.rows : grid.bays)
         .filter((l) => l.only === undefined)
         .map((l) => ({ name: l.name, at: l.at }))
         .sort((a, b) => a.at - b.at);
     const place = (at: number) => (upright ? grid.foot + at * grid.upright : grid.u + (grid.mirrored ? grid.width - at : at));
     const [low, high] = upright ? [1, 3] : [0, 2];
-    return piecesOf(grid, piece).flatMap(({ line, from }) => {
+    return piecesOf(grids, piece).flatMap(({ line, from }) => {
         const k = crossing.findIndex((l) => l.name === from);
         if (k < 0) return grid.members.filter((m) => m.axis === piece.axis && m.line === line && m.from === from).map((m) => m.box);
         const ends = [place(crossing[k]!.at), place(crossing[k + 1]?.at ?? crossing[k]!.at)];

@@ -36,7 +36,7 @@ export function ElevationOverlay({ view, size, dragged }: Props & { dragged: Dra
     const sheet = useDesk((s) => s.sheet);
     const chosen = useDesk((s) => s.chosen);
     const ghost = useDesk(ghostOf);
-    const part = useDesk((s) => s.cells.length > 0 || s.pieces.length > 0 || s.mode.is === 'spanning');
+    const part = useDesk((s) => s.cells.length + s.pieces.length + s.named.length > 0 || s.mode.is === 'spanning');
     const tried = useDesk((s) => s.tried !== null);
     const one = chosen.length === 1 ? chosen[0] : null;
     const band = one && !sheet ? data.project.bands.find((b) => b.id === one) : undefined;

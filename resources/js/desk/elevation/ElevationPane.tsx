@@ -243,9 +243,7 @@ export function ElevationPane() {
                     // a part of the curtain wall that is chosen already
                     const whole = opening?.curtain ? opening.id : found?.wall.curtain ? found.wall.id : null;
                     const part =
-                        whole && state.chosen.includes(whole) && !state.sheet
-                            ? partAt(data, whole, at.x, at.y, k, showing.parts.get(whole))
-                            : null;
+                        whole && state.chosen.includes(whole) && !state.sheet ? partAt(data, whole, at.x, at.y, k, showing.parts) : null;
                     if (part) return choosePart(part, at.event.shiftKey);
                     const toggled = (id: string) =>
                         state.targets.includes(id) ? state.targets.filter((t) => t !== id) : [...state.targets, id];

@@ -1,8 +1,9 @@
 import { useState } from 'react';
 import { Button } from '../../ui/Button';
 import { complain, tell } from '../../ui/notices';
-import type { PartName } from '../curtain/parts';
+
 import { useData } from '../data';
+import type { PartName } from '../store';
 
 /** Keeps what is chosen as a set, under a name. */
 export function KeepSet({ members, parts = [], what }: { members: string[]; parts?: PartName[]; what: string }) {
