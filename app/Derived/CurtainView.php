@@ -273,7 +273,8 @@ final readonly class CurtainView
             ] + ($seen->isRectangle() ? [] : ['ring' => $ring($seen)]);
         }
         $members = array_map(static fn (array $m): array => [
-            'line' => $m[0]->line, 'from' => $m[0]->role->isUpright() ? $m[0]->from : $facet ?? $m[0]->from, 'axis' => $m[0]->role->isUpright() ? 'upright' : 'level',
+            'line' => $m[0]->line, 'from' => $m[0]->role->isUpright() ? $m[0]->from : $facet ?? $m[0]->from,
+            'axis' => $m[0]->role->isUpright() ? 'upright' : 'level',
             'role' => $m[0]->role->value, 'box' => $box($m[1]),
         ], $drawn->members);
         $places = static fn (Lines $of): array => array_map(
