@@ -126,4 +126,34 @@ final class BandTest extends BrowserCase
 
         return [(int) round($at[0]), (int) round($at[1])];
     }
+
+    /** The plant slats of the workshop: found by name, the same put into the other round windows, gathered, made alike, undone. */
+    public function test_battens_fill_more_openings_and_what_is_gathered_is_made_alike(): void
+    {
+        $fields = fn (): array => json_decode((string) $this->desk->driver->executeAsyncScript(
+            'const done = arguments[0]; fetch(`/api/projects/${location.pathname.split("/")[2]}`).then((r) => r.json())
+                .then((p) => done(JSON.stringify(p.fields.map((f) => [f.name, f.wide]))));',
+        ), true, 8, JSON_THROW_ON_ERROR);
+        $this->desk->holding(Keys::CONTROL, fn () => $this->desk->keys('k'));
+        $this->desk->waitFor('[cmdk-input]');
+        $this->desk->keys(...str_split('Plant slats'));
+        $this->desk->waitForText('Plant slats, field');
+        $this->desk->keys(Keys::ENTER);
+        $this->desk->waitForText('The same battens in');
+        $this->desk->button('Fill them')->click();
+        $this->desk->waitForText('5 fields');
+        self::assertCount(6, $fields());
+        self::assertSame([], $this->axe());
+        // one of them is made wider, and all the others then as that one is
+        $this->desk->button('Plant slats 3')->click();
+        $this->desk->waitForText('Choose also');
+        $this->desk->type('Width', '95');
+        $this->desk->waitUntil(fn (): bool => in_array(['Plant slats 3', 95], $fields()), 'a wider one');
+        $this->desk->button('all before its walls (4)')->click();
+        $this->desk->waitForText('5 fields');
+        $this->desk->button('Make them alike')->click();
+        $this->desk->waitUntil(fn (): bool => count(array_filter($fields(), static fn (array $f): bool => $f[1] == 95)) === 5, 'all wider');
+        $this->desk->css('[aria-label^="Undo: Made 4 others"]')->click();
+        $this->desk->waitUntil(fn (): bool => count(array_filter($fields(), static fn (array $f): bool => $f[1] == 95)) === 1, 'undone');
+    }
 }

@@ -67,6 +67,7 @@ final class Furnished
         $this->do('roof.light', $light + ['along' => 2500, 'rise' => 700]);
         $this->ids['field'] = $this->do('field.fill', ['opening' => $this->ids['second']])['chosen'][0];
         $this->ids['band'] = $this->do('band.add', ['storey' => $quay, 'walls' => [$south], 'spaced' => ['size' => 500]])['chosen'][0];
+        $this->ids['bandToo'] = $this->do('band.add', ['storey' => $quay, 'walls' => [$south]])['chosen'][0];
         $this->ids['screen'] = $this->do('screen.add', ['storey' => $quay, 'walls' => [$south], 'gap' => 200])['chosen'][0];
         $box = ['form' => 'rectangle', 'v' => 900, 'width' => 500, 'height' => 400];
         foreach ([300, 1100, 2100] as $u) {
@@ -195,6 +196,7 @@ final class Furnished
             'band.change' => ['ids' => [$i['band']], 'foot' => 50, 'laws' => ['reach' => ['kind' => 'ramp', 'from' => 50, 'to' => 300]]],
             'field.fill' => ['opening' => $i['first'], 'angle' => 90, 'wide' => '30 mm', 'battens' => ['by' => 'pitch', 'size' => 120]],
             'field.change' => ['id' => $i['field'], 'turn' => 20, 'battens' => ['by' => 'count', 'count' => 7]],
+            'field.copy' => ['id' => $i['field'], 'openings' => [$i['first']]],
             'field.remove' => ['ids' => [$i['field']]],
             'floor-band.add' => ['storey' => $i['quay'], 'outline' => $i['outline'], 'height' => '0.2 m', 'out' => 100,
                 'edge' => 'chamfered'],
@@ -209,6 +211,7 @@ final class Furnished
                 ['along' => 0, 'over' => '0.3 m'], ['along' => 2000, 'over' => 300], ['along' => 2000, 'over' => 0],
             ]]],
             'band.remove' => ['ids' => [$i['band']]],
+            'layer.carry' => ['id' => $i['band'], 'to' => [$i['bandToo']]],
             'band.pin' => ['id' => $i['band'], 'pieces' => [1, 2], 'reach' => '0.2 m'],
             'band.draw' => ['id' => $i['band'], 'of' => 'reach', 'kind' => 'wave'],
             'band.carry' => ['id' => $i['band'], 'storeys' => [$i['charts']], 'shift' => 25, 'mirrored' => true, 'which' => ['reach']],

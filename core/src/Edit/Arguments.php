@@ -420,7 +420,11 @@ final class Arguments
             'band.remove' => ['ids' => A::ids()->required()],
             'field.fill' => $field,
             'field.change' => ['id' => A::text()->required(), ...$field],
+            'field.copy' => [
+                'id' => A::text()->required(), 'openings' => A::ids(), 'cuts' => A::list(A::count()), 'cells' => A::list(A::text()),
+            ],
             'field.remove' => ['ids' => A::ids()->required()],
+            'layer.carry' => ['id' => A::text()->required(), 'to' => A::ids()->required()],
             'floor-band.add' => $floor,
             'floor-band.change' => ['id' => A::text()->required(), ...$floor],
             'floor-band.remove' => ['ids' => A::ids()->required()],

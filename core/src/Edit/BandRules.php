@@ -52,11 +52,10 @@ final class BandRules
         return max([-1, ...array_values(array_map(static fn (Layered $l): int => $l->position(), $design->layers))]);
     }
 
-    /** "Band 3": the next number that is free. */
-    public static function freeName(Design $design, string $word): string
+    /** "Band 3": the next number that is free, from $i on. */
+    public static function freeName(Design $design, string $word, int $i = 1): string
     {
         $taken = array_flip(array_map(static fn (Layered $l): string => $l->called(), $design->layers));
-        $i = 1;
         while (isset($taken["$word $i"])) {
             $i++;
         }

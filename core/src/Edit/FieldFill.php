@@ -98,10 +98,10 @@ final readonly class FieldFill implements Edit
                     + ($before === null && ! $args->has('out') ? ['out' => $screen->front()] : []);
             }
             $part = $screen->part($args->int('cut'));
-            $wall = $part->wall ?? $design->opening($part->shape->around[0] ?? '')->host;
             if (! $part->cut) {
                 throw Refusal::because('field.no_cut', sprintf('Number %d of %s is a piece of it, no cut-out.', $part->n, $screen->name));
             }
+            $wall = $part->wall ?? $design->opening($part->shape->around[0] ?? '')->host;
 
             return [...$none, 'screen' => $screen->id, 'cut' => $part->n, 'wall' => $wall, 'storey' => $screen->storey]
                 + ($before === null && ! $args->has('out') ? ['out' => $screen->gap] : []);

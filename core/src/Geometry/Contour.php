@@ -284,14 +284,7 @@ final class Contour
         }
         $cuts = [];
         foreach ($this->edges() as $edge) {
-            [$a, $b] = $upright ? [$edge->x0, $edge->x1] : [$edge->y0, $edge->y1];
-            foreach ($edge->crossings($upright, $at) as $share) {
-                $cuts[] = $edge->at($share)[$upright ? 1 : 0];
-            }
-            // a corner on the line counts once where the outline goes through it
-            if (abs($a - $at) < 1e-9 && ! $edge->isCurved() ? $b < $at : (abs($b - $at) < 1e-9 && ! $edge->isCurved() && $a < $at)) {
-                $cuts[] = abs($a - $at) < 1e-9 ? ($upright ? $edge->y0 : $edge->x0) : ($upright ? $edge->y1 : $edge->x1);
-            }
+            array_push($cuts, ...$edge->goesThrough($upright, $at));
         }
         sort($cuts);
         $spans = [];

@@ -453,6 +453,41 @@ final readonly class Curve
         return $shares;
     }
 
+    /**
+     * Where it goes from one side of the line x = $at ($upright) or y = $at to the other: how far along that, mm. A corner on the line
+     * counts as if the line lay a little lower, so that edges which follow one another count it once where they go through.
+     *
+     * @return list<float>
+     */
+    public function goesThrough(bool $upright, float $at): array
+    {
+        [$a, $b] = $upright ? [$this->x0, $this->x1] : [$this->y0, $this->y1];
+        $least = $at - 1e-9;
+        if ($this->rx === 0.0) {
+            if (($a < $least) === ($b < $least)) {
+                return [];
+            }
+            $share = min(1.0, max(0.0, ($at - $a) / ($b - $a)));
+
+            return [$upright ? $this->y0 + ($this->y1 - $this->y0) * $share : $this->x0 + ($this->x1 - $this->x0) * $share];
+        }
+        $cuts = [0.0, ...$this->crossings($upright, $at), 1.0];
+        $below = $a < $least;
+        $out = [];
+        for ($i = 1, $n = count($cuts); $i < $n; $i++) {
+            $between = $this->at(($cuts[$i - 1] + $cuts[$i]) / 2)[$upright ? 0 : 1] < $at;
+            if ($between !== $below) {
+                $out[] = $this->at($cuts[$i - 1])[$upright ? 1 : 0];
+            }
+            $below = $between;
+        }
+        if (($b < $least) !== $below) {
+            $out[] = $this->at(1.0)[$upright ? 1 : 0];
+        }
+
+        return $out;
+    }
+
     public function part(float $from, float $to): self
     {
         [$x0, $y0] = $from <= 0.0 ? [$this->x0, $this->y0] : $this->at($from);

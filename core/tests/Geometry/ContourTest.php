@@ -177,6 +177,41 @@ final class ContourTest extends TestCase
         self::assertGreaterThan(200, $seen);
     }
 
+    /** A level through the middle of a circle goes through two corners, where its halves meet: it is as wide there as anywhere near. */
+    public function test_lines_through_corners_run_inside_as_long_as_beside_them(): void
+    {
+        $circle = Units::solve(
+            ['outline' => ['kind' => 'round'], 'frame' => ['jamb' => 0, 'head' => 0, 'sill' => 0, 'depth' => 70], 'root' => Units::GLASS],
+            800,
+            800,
+        )->outline;
+        foreach ([false, true] as $upright) {
+            foreach ([$circle, $circle->turned(M_PI_2, new Vec2(400.0, 400.0))] as $turned) {
+                self::assertEqualsWithDelta([[0.0, 800.0]], $turned->spans($upright, 400.0), 1e-6);
+            }
+        }
+        // of random outlines at every corner: as much as just beside it on one side or the other, or between the two
+        mt_srand(577);
+        for ($i = 0; $i < 300; $i++) {
+            $outline = Units::random()->outline;
+            foreach ($outline->edges() as $edge) {
+                foreach ([[true, $edge->x0], [false, $edge->y0]] as [$upright, $at]) {
+                    [$low, $here, $high] = array_map(
+                        static fn (float $by): float => array_sum(array_map(
+                            static fn (array $s): float => $s[1] - $s[0],
+                            $outline->spans($upright, $at + $by),
+                        )),
+                        [-1e-4, 0.0, 1e-4],
+                    );
+                    if ($low > 0.0 && $high > 0.0) {
+                        self::assertGreaterThan(min($low, $high) - 1.0, $here, "outline $i");
+                        self::assertLessThan(max($low, $high) + 1.0, $here, "outline $i");
+                    }
+                }
+            }
+        }
+    }
+
     /** Inside a rectangle by hand; outside a circle a ring as wide as it is asked for; where nothing is left, nothing. */
     public function test_margins(): void
     {

@@ -203,6 +203,25 @@ final class FieldTest extends TestCase
         self::assertEqualsWithDelta(2500.0, self::pieces($field, $house)->region->bounds()[0], 1e-6);
     }
 
+    /**
+     * Five level rods 60 thick over a round window of 900: that in the middle lies at the level of the corners where the halves of the
+     * circle meet, and is as long as the chord at its edges, 30 off the middle: 2 √(450² − 30²).
+     */
+    public function test_a_batten_through_the_middle_of_a_round_opening_is_there(): void
+    {
+        $house = House::box();
+        $house->do('type.add', ['mark' => 'R-1', 'name' => 'round', 'width' => 900, 'height' => 900, 'sill' => 900, 'tree' => [
+            'outline' => ['kind' => 'round'], 'frame' => ['jamb' => 55, 'head' => 55, 'sill' => 55, 'depth' => 70],
+            'root' => ['operation' => 'fixed', 'glazing' => [6, 16, 6]],
+        ]]);
+        $pieces = self::pieces([
+            'opening' => $house->place(['left' => 2000, 'type' => $house->type('R-1')->id])->id, 'angle' => 90, 'shape' => 'round',
+            'wide' => 60, 'battens' => ['by' => 'count', 'count' => 5],
+        ], $house);
+        self::assertCount(5, $pieces->pieces);
+        self::assertEqualsWithDelta(2 * sqrt(450 ** 2 - 30 ** 2), max($pieces->lengths), 1e-3);
+    }
+
     /** @param  array<string, mixed>  $values */
     #[DataProvider('wrong')]
     public function test_what_cannot_lie_so_is_refused_with_its_figures(array $values, string $says): void

@@ -365,7 +365,13 @@ final class AnyEdit
                 ['screen' => $screen, 'cut' => $pick($parts)], ['screen' => $screen],
                 ['battens' => ['by' => $pick(['fit', 'gap', 'count']), 'size' => mt_rand(40, 90), 'count' => mt_rand(1, 9)]],
             ]),
+            'field.copy' => ['id' => $of(Field::class, 'fl-none')] + $pick([['openings' => [$opening]], ['cuts' => [$pick($parts)]]]),
             'field.remove' => ['ids' => [$of(Field::class, 'fl-none')]],
+            'layer.carry' => $pick([
+                ['id' => $of(Field::class, 'fl-none'), 'to' => [$of(Field::class, 'fl-none')]],
+                ['id' => $band, 'to' => [$of(Band::class, 'ba-none')]],
+                ['id' => $screen, 'to' => [$of(Screen::class, 'sc-none')]],
+            ]),
             'floor-band.add' => ['storey' => $design->storeys->all[0]->id, 'top' => $storey] + $pick([
                 ['outline' => $design->walls[$wall]->outline ?? 'ou-none', 'out' => mt_rand(-200, 700) / 3],
                 ['circle' => ['x' => 0, 'y' => -9000, 'radius' => mt_rand(2000, 4000)], 'depth' => null, 'edge' => 'rounded'],

@@ -3698,8 +3698,18 @@ export interface components {
             };
             finish?: string | null;
         };
+        FieldCopyArgs: {
+            id: string;
+            openings?: string[];
+            cuts?: (number | string)[];
+            cells?: string[];
+        };
         FieldRemoveArgs: {
             ids: string[];
+        };
+        LayerCarryArgs: {
+            id: string;
+            to: string[];
         };
         FloorBandAddArgs: {
             name?: string;
@@ -5153,8 +5163,24 @@ export interface operations {
                     key?: string;
                 } | {
                     /** @constant */
+                    edit: "field.copy";
+                    args: components["schemas"]["FieldCopyArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
                     edit: "field.remove";
                     args: components["schemas"]["FieldRemoveArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "layer.carry";
+                    args: components["schemas"]["LayerCarryArgs"];
                     /** @description Number of the latest change you have seen */
                     base: number;
                     /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */

@@ -2,6 +2,8 @@ import { Command } from 'cmdk';
 import { useNavigate } from 'react-router';
 import type { Frontage } from '../api/client';
 import { currentTheme, setTheme } from '../ui/theme';
+import { words as layerWords } from './bands/alike';
+import { layersOf } from './bands/placed';
 import { useData } from './data';
 import { download, exportsOffered } from './exporting';
 import { takeInHand } from './placing';
@@ -26,6 +28,7 @@ export function CommandList() {
     const chosen = useDesk((s) => s.chosen);
     const desk = useDesk.getState();
     const close = () => desk.set({ commands: false });
+    const layers = layersOf(data);
     const groups: [string, Action[]][] = [
         [
             'Do',
@@ -116,13 +119,20 @@ export function CommandList() {
                     name: `Set ${s.name}: choose`,
                     run: () =>
                         chooseSet(
-                            s.members.filter((m) => data.openings.has(m) || data.walls.has(m)),
+                            s.members.filter((m) => data.openings.has(m) || data.walls.has(m) || layers.some((l) => l.id === m)),
                             s.parts.filter((p) => isThere(data, p)),
                         ),
                 })),
                 ...data.project.sets.map((s) => ({
                     name: `Set ${s.name}: ${useDesk.getState().hiddenSets.includes(s.id) ? 'show' : 'hide'}`,
                     run: () => toggleSet(s.id),
+                })),
+                ...layers.map(({ id, name, remove }) => ({
+                    name: `${name}, ${layerWords[remove]}`,
+                    run: () => {
+                        desk.choose([id]);
+                        desk.show([id]);
+                    },
                 })),
                 ...data.project.storeys.map((s) => ({
                     name: `Storey ${s.name}`,

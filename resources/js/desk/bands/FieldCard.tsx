@@ -5,6 +5,7 @@ import { Figure } from '../card/Figure';
 import { Facts, Heading, Sentence, useAsk, useSend } from '../card/parts';
 import { useData } from '../data';
 import { useDesk } from '../store';
+import { FillMore } from './FillMore';
 import { LawFigures, lawKinds, numbered } from './LawSentence';
 import { placedBands } from './placed';
 import { BandFoot, FinishChoice, ProfileFigure } from './shared';
@@ -288,6 +289,7 @@ export function FieldCard({ field }: { field: Field }) {
                     {field.cut === null ? 'To the screen it lies over' : 'To the cut-out it fills'}
                 </button>
             )}
+            <FillMore key={field.id} field={field} />
             <BandFoot id={field.id} name={field.name} what="field" edit="field.remove" onName={(text) => set({ name: text })} />
         </>
     );

@@ -1,21 +1,84 @@
 import type { Elevation, Frontage } from '../../api/client';
 import { colour } from '../../ui/theme';
 import { paintStrokes, pens, place } from '../drawing/paint';
-import type { Size } from '../drawing/view';
+import { toScreen, type Size } from '../drawing/view';
 import type { Showing } from '../showing';
 import type { View } from '../store';
 import { pathOf, unitsOf } from '../screens/placed';
 import { lightsOf } from '../roofs/lights';
 import { BOX } from './placed';
 
-/** Fins and tubes over what they stand before: filled rectangles, which thousands of are quick. */
+type Seen = { x0: number; x1: number; y0: number; y1: number };
+
+/** More pieces than this are drawn once for a scale, and put down while the drawing is panned. */
+const MANY = 300;
+/** A picture of them is no larger than this, px. */
+const MOST = 6_000_000;
+/** Room round it for lines, px. */
+const MARGIN = 3;
+
+type Picture = { k: number; made: { key: unknown[]; canvas: HTMLCanvasElement; bounds: number[] } | null };
+
+const pictures = new WeakMap<Elevation, Picture>();
+
+/** Bands, screens, roofs and floor bands over what they stand before; thousands of pieces as a picture where the scale stays. */
 export function paintBands(
     ctx: CanvasRenderingContext2D,
     view: View,
     size: Size,
     frontage: Frontage,
     elevation: Elevation,
-    seen: { x0: number; x1: number; y0: number; y1: number },
+    seen: Seen,
+    showing: Showing,
+    chosen: string[],
+    tried: string[],
+): void {
+    const direct = (on: CanvasRenderingContext2D, as: View, within: Size, part: Seen) =>
+        paintDirectly(on, as, within, frontage, elevation, part, showing, chosen, tried);
+    const dpr = window.devicePixelRatio;
+    const last = pictures.get(elevation);
+    // at a scale of its own, as while it is zoomed, a picture would be made for one frame
+    if (last?.k !== view.k) {
+        pictures.set(elevation, { k: view.k, made: null });
+        return direct(ctx, view, size, seen);
+    }
+    const key = [showing, chosen, tried.join(), view.flip, dpr, colour('fin'), frontage];
+    if (!last.made || last.made.key.some((one, i) => one !== key[i])) {
+        const bounds = boundsOf(frontage, elevation);
+        const [width, height] = bounds ? [bounds[2]! - bounds[0]!, bounds[3]! - bounds[1]!].map((mm) => mm * view.k + 2 * MARGIN) : [0, 0];
+        if (!bounds || width! * height! * dpr * dpr > MOST) return direct(ctx, view, size, seen);
+        const canvas = document.createElement('canvas');
+        [canvas.width, canvas.height] = [Math.ceil(width! * dpr), Math.ceil(height! * dpr)];
+        const [x0, y0, x1, y1] = bounds as [number, number, number, number];
+        const whole = { ...view, x: (x0 + x1) / 2, y: (y0 + y1) / 2 };
+        direct(canvas.getContext('2d')!, whole, { width: canvas.width / dpr, height: canvas.height / dpr }, { x0, x1, y0, y1 });
+        last.made = { key, canvas, bounds };
+    }
+    const { canvas, bounds } = last.made;
+    const at = toScreen(view, size, (bounds[0]! + bounds[2]!) / 2, (bounds[1]! + bounds[3]!) / 2);
+    ctx.setTransform(1, 0, 0, 1, 0, 0);
+    ctx.drawImage(canvas, Math.round(at.x * dpr - canvas.width / 2), Math.round(at.y * dpr - canvas.height / 2));
+}
+
+/** What pieces of a frontage take of the developed elevation; null where they are few. */
+function boundsOf(frontage: Frontage, elevation: Elevation): number[] | null {
+    if (elevation.bands.reduce((n, band) => n + band.boxes.length / BOX, 0) < MANY) return null;
+    const all = elevation.bands.map(({ host, bounds: [x0, y0, x1, y1] }) => {
+        const from = frontage.offset + (frontage.walls[host] ?? 0);
+        return [from + x0!, y0!, from + x1!, y1!];
+    });
+    const of = (i: number) => all.map((b) => b[i]!);
+    return [Math.min(...of(0)), Math.min(...of(1)), Math.max(...of(2)), Math.max(...of(3))];
+}
+
+/** Filled rectangles, which thousands of are quick. */
+function paintDirectly(
+    ctx: CanvasRenderingContext2D,
+    view: View,
+    size: Size,
+    frontage: Frontage,
+    elevation: Elevation,
+    seen: Seen,
     showing: Showing,
     chosen: string[],
     tried: string[],

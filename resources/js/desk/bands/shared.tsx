@@ -4,6 +4,7 @@ import { FindingNote, RemoveButton, Sentence } from '../card/parts';
 import { useData } from '../data';
 import { KeepSet } from '../sheets/KeepSet';
 import { useDesk } from '../store';
+import { ChooseAlso } from './ChooseAlso';
 
 type Sent = (text: string) => Promise<string | null>;
 
@@ -71,6 +72,7 @@ export function BandFoot({ id, name, what, edit, onName }: Foot) {
             {findings.slice(0, 4).map((f) => (
                 <FindingNote key={`${f.key} ${f.figure}`} finding={f} />
             ))}
+            <ChooseAlso id={id} />
             <KeepSet members={[id]} what={name} />
             {data.mayEdit && (
                 <>

@@ -4,6 +4,7 @@ import { formatArea } from '../../measure/format';
 import { Choice } from '../../ui/Choice';
 import { later } from '../../ui/later';
 import { openingActions, wallActions } from '../actions';
+import { layersOf } from '../bands/placed';
 import { useData, type FoundOpening } from '../data';
 import { useDesk } from '../store';
 import { Figure } from './Figure';
@@ -11,6 +12,7 @@ import { ActionRow, Facts, FindingNote, Heading, RemoveButton, Sentence, useSend
 
 const RunUpAll = later('Roofs', () => import('../roofs/RunUpAll').then((m) => m.RunUpAll), null);
 
+const LayersCard = later('The card of what is chosen', () => import('../bands/LayersCard').then((m) => m.LayersCard));
 const CurtainsCard = later('The card of the curtain walls', () => import('../curtain/CurtainsCard').then((m) => m.CurtainsCard));
 
 /** Figures that are the same in all are shown, others as a range: "1 200 … 1 500". */
@@ -27,6 +29,11 @@ export function ManyCard({ ids }: { ids: string[] }) {
     const walls = ids.filter((id) => data.walls.has(id));
     const stretches = walls.map((id) => data.walls.get(id)!).filter((w) => w.curtain !== null);
     if (openings.length === 0 && stretches.length > 0 && stretches.length === ids.length) return <CurtainsCard walls={stretches} />;
+    const layers = layersOf(data).filter((l) => ids.includes(l.id));
+    if (layers.length > 0 && layers.length === ids.length) {
+        // the one that others were gathered with comes first
+        return <LayersCard layers={layers.sort((a, b) => ids.indexOf(a.id) - ids.indexOf(b.id))} />;
+    }
     if (openings.length === 0) {
         return (
             <>

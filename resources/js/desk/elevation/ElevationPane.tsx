@@ -337,6 +337,8 @@ export function boxOf(data: ReturnType<typeof useData>, id: string): Bounds | nu
     const band = bandOf(data, id);
     if (band) {
         const boxes = band.before.map((w) => boxOf(data, w)).filter((b): b is Bounds => b !== null);
+        // one along a line of its own is seen in plan
+        if (boxes.length === 0) return null;
         const floor = data.storeys.get(band.storey)?.floor ?? 0;
         return [Math.min(...boxes.map((b) => b[0])), floor, Math.max(...boxes.map((b) => b[2])), floor + 3000];
     }
