@@ -144,8 +144,9 @@ final readonly class BandView
     {
         $boxes = $rings = [];
         [$x0, $y0, $x1, $y1] = [INF, INF, -INF, -INF];
+        $runs = $body->surface->isFlat() ? $body->surface->angle() : null;
         foreach ($pieces as $i) {
-            $box = BandsDrawn::boxBefore($body->surface, $fins, $i);
+            $box = BandsDrawn::boxBefore($body->surface, $fins, $i, $runs);
             if ($box !== null) {
                 [$u0, $v0, $u1, $v1] = $box;
                 array_push($boxes, $fins->n[$i], round($u0, 2), round($v0, 2), round($u1, 2), round($v1, 2));

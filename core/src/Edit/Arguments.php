@@ -55,8 +55,17 @@ final class Arguments
             return self::$all[$edit] ?? null;
         }
         // one edit is asked for at a time: only those it stands among are made
+        $first = match (strstr($edit, '.', true)) {
+            'band', 'field', 'floor-band', 'roof', 'layer' => self::ofBands(...),
+            'screen' => self::ofScreens(...),
+            'curtain', 'grid' => self::ofGrids(...),
+            'type' => self::ofTypes(...),
+            'line' => self::ofLines(...),
+            'wall', 'outline', 'storey', 'settings' => self::ofBuilding(...),
+            default => self::ofOpenings(...),
+        };
         foreach ([
-            self::ofOpenings(...), self::ofMany(...), self::ofLines(...), self::ofTypes(...),
+            $first, self::ofOpenings(...), self::ofMany(...), self::ofLines(...), self::ofTypes(...),
             self::ofGrids(...), self::ofBands(...), self::ofScreens(...), self::ofBuilding(...), self::ofKept(...),
         ] as $group) {
             $said = $group();

@@ -33,6 +33,14 @@ final readonly class BandLine
         $this->length = $starts === [] ? 0.0 : $starts[count($starts) - 1] + $stretches[count($stretches) - 1]->length();
     }
 
+    /** Whether another runs just the same, before the same walls. */
+    public function isAs(self $other): bool
+    {
+        $figures = static fn (self $line): array => array_map(static fn (Curve $c): array => get_object_vars($c), $line->stretches);
+
+        return $this->walls === $other->walls && $this->closed === $other->closed && $figures($this) === $figures($other);
+    }
+
     /** @throws Refusal when there is no such line */
     public static function of(Design $design, Band $band): self
     {

@@ -24,6 +24,9 @@ final class Bands
     /** @var list<Band>|null */
     private ?array $all = null;
 
+    /** @var \WeakMap<Band, Fins>|null how each stood last */
+    private static ?\WeakMap $stood = null;
+
     /** @var array<string, Upright>|null of the walls that a line of its own may run before */
     private ?array $outer = null;
 
@@ -134,7 +137,9 @@ final class Bands
     {
         if (! isset($this->found[$band->id])) {
             try {
-                $this->found[$band->id] = Fins::of($this->design, $band);
+                // what is tried is asked for in the design that the edit makes, and again in that which is looked at
+                self::$stood ??= new \WeakMap;
+                $this->found[$band->id] = self::$stood[$band] = Fins::of($this->design, $band, self::$stood[$band] ?? null);
             } catch (Refusal $why) {
                 $this->found[$band->id] = $why;
             }

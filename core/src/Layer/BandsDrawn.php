@@ -55,16 +55,17 @@ final class BandsDrawn implements Contributor
     /**
      * A piece that is seen as a rectangle: what is upright, turned as it may be.
      *
+     * @param  float|null  $runs  the angle of a flat surface, where many are asked for
      * @return array{float, float, float, float}|null u, level, u, level; null where it is none
      */
-    public static function boxBefore(Upright $surface, Fins $fins, int $i): ?array
+    public static function boxBefore(Upright $surface, Fins $fins, int $i, ?float $runs = null): ?array
     {
         if ($fins->band->stand !== Stand::Standing || $fins->lean[$i] !== 0.0) {
             return null;
         }
         $u = $surface->u(new Vec2($fins->x[$i], $fins->y[$i]));
         // in a corner it does not stand square to the wall
-        $askew = $fins->angle[$i] - $surface->angle($u);
+        $askew = $fins->angle[$i] - ($runs ?? $surface->angle($u));
         if ($fins->band->shape === SectionShape::Flat) {
             // most are flat: of those no more is worked out than how wide they are seen
             $turned = deg2rad($fins->turn[$i]) + $askew;

@@ -50,10 +50,18 @@ final readonly class Fins
     ) {
     }
 
-    /** @throws Refusal when they cannot stand so */
-    public static function of(Design $design, Band $band): self
+    /**
+     * @param  self|null  $last  as the same band stood in another design: it stands so here too where its line and foot are as there
+     *
+     * @throws Refusal when they cannot stand so
+     */
+    public static function of(Design $design, Band $band, ?self $last = null): self
     {
         $line = BandLine::of($design, $band);
+        $foot = $design->storeys->floor($band->storey) + $band->foot;
+        if ($last !== null && $last->foot === $foot && $last->line->isAs($line)) {
+            return $last;
+        }
         $corners = $line->corners();
         $places = $band->spaced->along($line->length, $line->closed, $corners);
         if ($places === []) {
@@ -69,7 +77,7 @@ final readonly class Fins
          *   thickness: list<float>, reach: list<float>, length: list<float>, turn: list<float>, lean: list<float>} $columns
          */
         [$columns, $lost] = self::pinned($band, ['n' => array_keys($places), 's' => $places] + $columns);
-        $fins = new self($band, $line, $design->storeys->floor($band->storey) + $band->foot, ...$columns, lost: $lost);
+        $fins = new self($band, $line, $foot, ...$columns, lost: $lost);
         $fins->requireBeforeWall();
 
         return $fins;

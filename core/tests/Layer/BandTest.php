@@ -331,6 +331,31 @@ final class BandTest extends TestCase
         self::assertSame([], $this->house->design->layers);
     }
 
+    /** Its own element stays as it was when the storey under it grows or its wall is moved: it stands where one made anew would. */
+    public function test_a_band_follows_what_changes_under_it(): void
+    {
+        $house = House::box(heights: [3600, 3000]);
+        $id = $house->do('band.add', [
+            'storey' => $house->storey(1), 'walls' => [$house->wall()->id],
+            'laws' => ['reach' => ['kind' => 'ramp', 'from' => 100, 'to' => 300]],
+        ])->chosen[0];
+        $before = Bands::in($house->design)->of(Bands::band($house->design, $id));
+        $same = static function () use ($house, $id): Fins {
+            $band = Bands::band($house->design, $id);
+            $fins = Bands::in($house->design)->of($band);
+            $anew = Fins::of($house->design, $band);
+            self::assertSame([$anew->foot, $anew->x, $anew->y, $anew->reach], [$fins->foot, $fins->x, $fins->y, $fins->reach]);
+
+            return $fins;
+        };
+        $house->do('settings.change', ['nib' => 250]);
+        self::assertSame($before, $same());
+        $house->do('storey.change', ['id' => $house->storey(0), 'height' => 4000]);
+        self::assertSame($before->foot + 400.0, $same()->foot);
+        $house->do('wall.move', ['wall' => $house->wall()->id, 'by' => 500]);
+        self::assertEqualsWithDelta($before->y[0] - 500.0, $same()->y[0], 1e-6);
+    }
+
     /** @return iterable<string, array{array<string, mixed>, string}> */
     public static function wrong(): iterable
     {
