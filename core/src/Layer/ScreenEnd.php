@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Isleward\Core\Layer;
 
 use Isleward\Core\Geometry\Contour;
+use Isleward\Core\Geometry\Curve;
 use Isleward\Core\Geometry\Upright;
-use Isleward\Core\Geometry\Vec2;
 
 /** Where a screen ends before a wall: free, or mitred with the stretch before the next wall. */
 final readonly class ScreenEnd
@@ -46,23 +46,27 @@ final readonly class ScreenEnd
             : Contour::rectangle(min($this->outermost(), $bounds[0]) - 10.0, $bounds[1] - 10.0, $at, $bounds[3] + 10.0);
     }
 
-    /** What the mitre leaves past its square end, in plan; null where there is none. */
+    /**
+     * What the mitre leaves past its square end, in plan; null where there is none. Of what runs round an arc one side of it is an arc.
+     *
+     * @param  float  $gap  how far outward of the surface its back lies, mm
+     * @param  float  $front  and its front
+     */
     public function wedge(bool $right, Upright $surface, float $gap, float $front): ?Contour
     {
-        if (! $this->joined || ! $surface->isFlat() || abs($this->back - $this->front) < 0.01) {
+        if (! $this->joined || abs($this->back - $this->front) < 0.01) {
             return null;
         }
         $square = $this->square($right);
-        $tip = abs($this->back - $square) > abs($this->front - $square) ? [$this->back, -$gap] : [$this->front, -$front];
-        $points = array_map(
-            static fn (array $p): Vec2 => $surface->inPlan($p[0], $p[1]),
-            [[$square, -$gap], [$square, -$front], $tip],
-        );
-        [$a, $b, $c] = $points;
-        if ($b->minus($a)->cross($c->minus($a)) < 0) {
-            [$b, $c] = [$c, $b];
-        }
+        $onBack = abs($this->back - $square) > abs($this->front - $square);
+        [$near, $far] = $onBack ? [$front, $gap] : [$gap, $front];
+        $apart = $surface->inPlan($square, -$near);
+        $corner = $surface->inPlan($square, -$far);
+        $tip = $surface->inPlan($onBack ? $this->back : $this->front, -$far);
+        [$from, $to] = $right ? [$corner, $tip] : [$tip, $corner];
+        $along = $surface->behind(-$far)->between($from->x, $from->y, $to->x, $to->y);
+        $wedge = Contour::of([$along, Curve::line($to, $apart), Curve::line($apart, $from)]);
 
-        return Contour::polygon([$a->x, $a->y, $b->x, $b->y, $c->x, $c->y]);
+        return $wedge->area() < 0.0 ? $wedge->reversed() : $wedge;
     }
 }

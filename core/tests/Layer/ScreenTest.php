@@ -16,6 +16,7 @@ use Isleward\Core\Layer\Screen;
 use Isleward\Core\Layer\ScreenFace;
 use Isleward\Core\Layer\Screens;
 use Isleward\Core\Layer\ScreensDrawn;
+use Isleward\Core\Layer\ScreenSolid;
 use Isleward\Core\Layer\ScreenStands;
 use Isleward\Core\Measure\Refusal;
 use Isleward\Core\Scene\Scene;
@@ -138,6 +139,43 @@ final class ScreenTest extends TestCase
         $id = $this->screen(['walls' => [$wall]]);
         $angle = 2 * asin(4000.0 / 9000.0);
         self::assertEqualsWithDelta($angle / 2 * (9170.0 ** 2 - 9150.0 ** 2) * 3000.0, self::volume($this->stands($id)), 10.0);
+    }
+
+    /** @return iterable<string, array{float}> how far the arc bulges outward over its chord of 8 000 */
+    public static function rises(): iterable
+    {
+        yield 'flat' => [400.0];
+        yield 'steep' => [2500.0];
+        yield 'hollow' => [-900.0];
+    }
+
+    /**
+     * Round a house one wall of which is an arc that meets its neighbours at an angle: what lies between two outlines, each of three straight
+     * sides and a circle moved outward, which meet where the circle cuts the level of the side. Their areas here: a rectangle and a segment.
+     */
+    #[DataProvider('rises')]
+    public function test_where_an_arc_meets_a_wall_at_an_angle_it_is_mitred(float $rise): void
+    {
+        $this->house->do('wall.bend', ['wall' => $this->house->wall(1)->id, 'rise' => $rise]);
+        $id = $this->screen(['walls' => [], 'outline' => $this->house->wall()->outline, 'gap' => 120, 'thick' => 40]);
+        $radius = 4000.0 ** 2 / (2 * abs($rise)) + abs($rise) / 2;
+        $side = $rise > 0 ? 1.0 : -1.0;
+        $area = static function (float $out) use ($radius, $rise, $side): float {
+            [$r, $half] = [$radius + $side * $out, 4000.0 + $out];
+            $chord = 12000.0 + $rise - $side * $radius + $side * sqrt($r ** 2 - $half ** 2);
+            $turn = 2 * asin($half / $r);
+
+            return ($chord + $out) * 2 * $half + $side * $r ** 2 / 2 * ($turn - sin($turn));
+        };
+        self::assertEqualsWithDelta(($area(160.0) - $area(120.0)) * 3000.0, self::volume($this->stands($id)), 100.0);
+        // each piece is a closed mesh, and they hold as much together
+        $mesh = 0.0;
+        foreach ($this->stands($id)->faces as $face) {
+            foreach (ScreenSolid::of($face) as $solid) {
+                $mesh += $solid->mesh(0.05)->volume();
+            }
+        }
+        self::assertEqualsWithDelta(1.0, $mesh / (($area(160.0) - $area(120.0)) * 3000.0), 5e-4);
     }
 
     public function test_cut_outs_are_taken_whatever_they_touch(): void
