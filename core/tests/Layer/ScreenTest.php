@@ -150,8 +150,9 @@ final class ScreenTest extends TestCase
     }
 
     /**
-     * Round a house one wall of which is an arc that meets its neighbours at an angle: what lies between two outlines, each of three straight
-     * sides and a circle moved outward, which meet where the circle cuts the level of the side. Their areas here: a rectangle and a segment.
+     * Round a house one wall of which is an arc that meets its neighbours at an angle: what lies between two outlines, each of three
+     * straight sides and a circle moved outward, which meet where the circle cuts the level of the side. Their areas here: a rectangle and
+     * a segment.
      */
     #[DataProvider('rises')]
     public function test_where_an_arc_meets_a_wall_at_an_angle_it_is_mitred(float $rise): void
