@@ -25,14 +25,15 @@ use OpenApi\Attributes as OA;
 
 /** Roofs as the desk shows them: over each wall, and as a whole. */
 #[OA\Schema(schema: 'Roof', required: [
-    'id', 'name', 'position', 'outline', 'storey', 'level', 'pitch', 'overhang', 'along', 'within', 'thick', 'cut', 'upright',
+    'id', 'name', 'position', 'outline', 'also', 'storey', 'level', 'pitch', 'overhang', 'along', 'within', 'thick', 'cut', 'upright',
     'edges', 'finish', 'why',
-    'before', 'faces', 'lengths', 'springs', 'top', 'lights',
+    'before', 'round', 'faces', 'lengths', 'springs', 'top', 'lights',
 ], properties: [
     new OA\Property(property: 'id', type: 'string'),
     new OA\Property(property: 'name', type: 'string'),
     new OA\Property(property: 'position', type: 'integer'),
     new OA\Property(property: 'outline', type: 'string'),
+    new OA\Property(property: 'also', type: 'array', items: new OA\Items(type: 'string'), description: 'Outlines it lies over besides'),
     new OA\Property(property: 'storey', type: 'string', description: 'At whose head it springs'),
     new OA\Property(property: 'level', type: 'number', description: 'Over that'),
     new OA\Property(property: 'pitch', type: 'number', description: 'Degrees'),
@@ -55,6 +56,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'finish', type: 'string', nullable: true),
     new OA\Property(property: 'why', type: 'string', nullable: true, description: 'Why it cannot stand'),
     new OA\Property(property: 'before', type: 'array', items: new OA\Items(type: 'string'), description: 'Walls it lies over'),
+    new OA\Property(property: 'round', type: 'array', items: new OA\Items(type: 'string'), description: 'Walls it has sides over'),
     new OA\Property(property: 'faces', type: 'array', items: new OA\Items(required: [
         'wall', 'pitch', 'area', 'plan', 'ring', 'room', 'flat',
     ], properties: [
@@ -112,6 +114,9 @@ final readonly class RoofView
 
             return [
                 ...$roof->toArray(), 'upright' => $roof->upright(), 'why' => $roofs->why($roof), 'before' => $roofs->wallsOf($roof),
+                'round' => $shape === null ? $roofs->wallsOf($roof) : array_values(array_unique(array_map(
+                    static fn (RoofSide $s): string => $s->wall, $shape->sides,
+                ))),
                 'faces' => array_map(static fn (RoofSide $s): array => [
                     'wall' => $s->wall, 'pitch' => rad2deg((float) $s->pitch), 'area' => $s->area(), 'plan' => $s->planArea(),
                     'ring' => array_merge(...array_map(static fn (array $c): array => [$c[0], $c[1]], $s->corners)),

@@ -37,6 +37,32 @@ final class RoofsTest extends ProjectCase
         self::assertSame([], $this->project()['roofs']);
     }
 
+    /** A wing beside the house comes under its roof: both frontages are fetched anew, and what it lies over is told; undone as any edit. */
+    public function test_a_roof_lies_over_several_outlines(): void
+    {
+        $project = $this->project();
+        [$outline, $storey] = [$project['outlines'][0]['id'], $project['storeys'][0]['id']];
+        $east = max(array_column($project['walls'], 'fromX'));
+        $this->edit('outline.draw', [
+            'points' => [[$east, 1000], [$east + 4000, 1000], [$east + 4000, 5000], [$east, 5000]], 'thickness' => 300,
+            'closed' => true, 'base' => $storey,
+            'top' => $project['storeys'][count($project['storeys']) - 1]['id'], 'name' => 'Wing',
+        ])->assertOk();
+        $after = $this->project();
+        $joined = array_values(array_filter($after['outlines'], static fn (array $o): bool => $o['name'] === 'Wing'))[0]['id'];
+        $roof = $this->edit('roof.add', ['outline' => $outline])->json('chosen.0');
+        $alone = $this->project()['roofs'][0];
+        $this->edit('roof.change', ['id' => $roof, 'also' => [$joined]])->assertOk();
+        $told = $this->project()['roofs'][0];
+        self::assertSame([[$joined], 8], [$told['also'], count($told['before'])]);
+        self::assertGreaterThan(array_sum(array_column($alone['faces'], 'plan')), array_sum(array_column($told['faces'], 'plan')));
+        $between = array_filter($after['walls'], static fn (array $w): bool => $w['outline'] === $joined && $w['position'] === 3);
+        self::assertNotContains(array_values($between)[0]['id'], $told['round'], 'the wall between them has no eaves');
+        $this->assertProblem($this->edit('roof.change', ['id' => $roof, 'also' => ['ou-none']]), 422, 'outline.unknown');
+        $this->postJson("/api/projects/{$this->project->id}/undo")->assertOk();
+        self::assertSame([], $this->project()['roofs'][0]['also']);
+    }
+
     public function test_drawings_schedules_and_findings_tell_of_it(): void
     {
         $frontage = 'fr-'.substr($this->wall(1), 3);

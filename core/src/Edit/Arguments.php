@@ -410,7 +410,8 @@ final class Arguments
             'hip' => A::length()->orNull()->says('of a gable: how far over the eaves a half hip begins'),
         ];
         $roof = [
-            'name' => A::text(), 'outline' => A::text(), 'storey' => A::text(), 'level' => A::length(),
+            'name' => A::text(), 'outline' => A::text(), 'also' => A::ids()->says('outlines that it lies over besides'),
+            'storey' => A::text(), 'level' => A::length(),
             'pitch' => $pitch->says('degrees, or rise over run: “9 : 12”'), 'overhang' => A::length(), 'thick' => A::length(),
             'along' => A::flag()->says('the overhang is measured along the slope'),
             'eaves' => A::length()->says('level of the underside of its eaves, for its level'),

@@ -74,9 +74,9 @@ final readonly class LayerCarry implements Edit
                     $source->called(),
                 ), [$id]);
             }
-            $operation = self::alike($then, $source, $target);
-            $operations[] = $operation;
-            $then = $then->after(new Change('', [$operation]));
+            $made = self::alike($then, $source, $target);
+            array_push($operations, ...$made);
+            $then = $then->after(new Change('', $made));
         }
         $pieces = 0;
         foreach ($this->to as $id) {
@@ -98,14 +98,15 @@ final readonly class LayerCarry implements Edit
         return $design->layers[$id] ?? throw Refusal::because('layer.gone', 'One of them is not in this project any more.', [$id]);
     }
 
-    private static function alike(Design $design, Layered $source, Layered $target): Operation
+    /** @return list<Operation> none where it is so already */
+    private static function alike(Design $design, Layered $source, Layered $target): array
     {
         return match (true) {
-            $source instanceof Band && $target instanceof Band => Operation::alter(
+            $source instanceof Band && $target instanceof Band => [Operation::alter(
                 $target,
                 Band::from(self::merged($source->toArray(), $target->toArray(), self::BAND)),
-            ),
-            $source instanceof Field && $target instanceof Field => Operation::alter(
+            )],
+            $source instanceof Field && $target instanceof Field => [Operation::alter(
                 $target,
                 // how far out a field lies belongs to what it fills
                 Field::from(self::merged(
@@ -113,17 +114,17 @@ final readonly class LayerCarry implements Edit
                     $target->toArray(),
                     self::FIELD + (self::fills($source) === self::fills($target) ? [] : ['out' => 1]),
                 )),
-            ),
-            $source instanceof FloorBand && $target instanceof FloorBand => Operation::alter(
+            )],
+            $source instanceof FloorBand && $target instanceof FloorBand => [Operation::alter(
                 $target,
                 FloorBand::from(self::merged($source->toArray(), $target->toArray(), self::FLOOR)),
-            ),
+            )],
             $source instanceof Screen && $target instanceof Screen => ScreenRules::change(
                 $design,
                 $target,
                 Screen::from(self::merged($source->toArray(), $target->toArray(), self::SCREEN)),
                 '',
-            )->operations[0],
+            )->operations,
             default => throw Refusal::because(
                 'layer.not_carried',
                 sprintf('%s is changed by itself: only bands, fields, floor bands and screens are made alike.', $source->called()),

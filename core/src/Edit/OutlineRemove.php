@@ -7,6 +7,7 @@ namespace Isleward\Core\Edit;
 use Isleward\Core\Design\Change;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Ids;
+use Isleward\Core\Design\Layered;
 use Isleward\Core\Design\Opening;
 use Isleward\Core\Design\Operation;
 use Isleward\Core\Design\Outline;
@@ -14,6 +15,7 @@ use Isleward\Core\Design\SettingOutLine;
 use Isleward\Core\Design\Wall;
 use Isleward\Core\Measure\Fields;
 use Isleward\Core\Measure\Refusal;
+use Isleward\Core\Roof\Roof;
 
 /** Removes an outline with its walls and their openings; refused with what would go until "withContents" is true. */
 final readonly class OutlineRemove implements Edit
@@ -51,9 +53,28 @@ final readonly class OutlineRemove implements Edit
 
         return new Change(sprintf('Removed %s', $outline->name), [
             ...References::letGo($design, $openings + $lines + $ofWalls),
+            ...self::uncovered($design, $this->id, $layers),
             ...WallEdges::released($design, $ofWalls + array_fill_keys(BandRules::ids($layers), true)),
             ...array_map(Operation::remove(...), [...array_values($openings), ...array_values($lines), ...$layers, ...$walls, $outline]),
         ]);
+    }
+
+    /**
+     * Roofs that lie over it besides another: they lie over that alone then.
+     *
+     * @param  list<Layered>  $gone
+     * @return list<Operation>
+     */
+    private static function uncovered(Design $design, string $outline, array $gone): array
+    {
+        $out = [];
+        foreach ($design->layers as $roof) {
+            if ($roof instanceof Roof && in_array($outline, $roof->also, true) && ! in_array($roof, $gone, true)) {
+                $out[] = Operation::alter($roof, $roof->over(...array_diff($roof->also, [$outline])));
+            }
+        }
+
+        return $out;
     }
 
     /**

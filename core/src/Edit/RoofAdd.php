@@ -59,10 +59,11 @@ final readonly class RoofAdd implements Edit
         $given += $before === null ? ['storey' => self::highest($design, $outline)] : [];
         $roof = Roof::from(new Fields([...$values, ...$given], $this->args->units()));
         BandRules::requireLayer($design, $roof, $roof->finish);
+        array_map($design->outline(...), $roof->also);
         $roof = $this->atHeights($design, $roof);
         foreach ($design->layers as $other) {
-            if ($other instanceof Roof && $other->id !== $roof->id && $other->outline === $roof->outline
-                && $other->storey === $roof->storey) {
+            if ($other instanceof Roof && $other->id !== $roof->id && $other->storey === $roof->storey
+                && array_intersect($other->outlines(), $roof->outlines()) !== []) {
                 throw Refusal::because('roof.there', sprintf('%s lies over that outline already.', $other->name), [$other->id],
                     ['field' => 'outline']);
             }

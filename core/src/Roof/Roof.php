@@ -20,6 +20,7 @@ final readonly class Roof implements Layered
     use Withers;
 
     /**
+     * @param  list<string>  $also  outlines that it lies over besides, touching it or one another
      * @param  string  $storey  at whose head it springs
      * @param  float  $level  over that, mm
      * @param  float  $pitch  degrees
@@ -36,6 +37,7 @@ final readonly class Roof implements Layered
         public string $name,
         public int $position,
         public string $outline,
+        public array $also,
         public string $storey,
         public float $level,
         public float $pitch,
@@ -68,7 +70,9 @@ final readonly class Roof implements Layered
         ksort($lights);
 
         return new self(
-            $f->string('id'), $f->name('name'), $f->int('position'), $f->string('outline'), $f->string('storey'),
+            $f->string('id'), $f->name('name'), $f->int('position'), $f->string('outline'),
+            array_values(array_diff(array_unique($f->has('also') ? $f->strings('also') : []), [$f->string('outline')])),
+            $f->string('storey'),
             $f->has('level') ? $f->length('level') : 0.0, $f->has('pitch') ? Pitch::read($f->all()['pitch']) : 35.0,
             $f->has('overhang') ? $f->size('overhang', 'The overhang', 0.0) : 400.0,
             $f->bool('along', false), $f->bool('within', false),
@@ -157,6 +161,18 @@ final readonly class Roof implements Layered
         return $this->outline;
     }
 
+    /** @return non-empty-list<string> all that it lies over */
+    public function outlines(): array
+    {
+        return [$this->outline, ...$this->also];
+    }
+
+    /** Over others besides the first. */
+    public function over(string ...$also): self
+    {
+        return $this->but(also: array_values($also));
+    }
+
     public function storeys(): array
     {
         return [$this->storey];
@@ -165,7 +181,7 @@ final readonly class Roof implements Layered
     public function names(): array
     {
         return [
-            ...Naming::of(Tie::StandsIn, $this->outline, $this->storey),
+            ...Naming::of(Tie::StandsIn, ...$this->outlines(), ...[$this->storey]),
             ...Naming::of(Tie::MadeOf, ...array_map(static fn (Rooflight $l): string => $l->type, $this->lights)),
         ];
     }
@@ -173,7 +189,7 @@ final readonly class Roof implements Layered
     public function toArray(): array
     {
         return [
-            'id' => $this->id, 'name' => $this->name, 'position' => $this->position, 'outline' => $this->outline,
+            'id' => $this->id, 'name' => $this->name, 'position' => $this->position, 'outline' => $this->outline, 'also' => $this->also,
             'storey' => $this->storey, 'level' => $this->level, 'pitch' => $this->pitch, 'overhang' => $this->overhang,
             'along' => $this->along, 'within' => $this->within,
             'thick' => $this->thick, 'cut' => $this->cut->value,

@@ -4,10 +4,7 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Roof;
 
-use Isleward\Core\Building\Planes;
 use Isleward\Core\Design\Design;
-use Isleward\Core\Design\Wall;
-use Isleward\Core\Geometry\ArcFigures;
 use Isleward\Core\Geometry\Contour;
 use Isleward\Core\Geometry\CutPrism;
 use Isleward\Core\Geometry\InvalidPath;
@@ -34,7 +31,7 @@ final readonly class RoofShape
     /** @throws Refusal when it cannot stand */
     public static function of(Design $design, Roof $roof): self
     {
-        $sides = self::sides($design, $roof);
+        $sides = RoofWalls::of($design, $roof);
         $ring = self::eaves($roof, $sides);
         $springs = $design->storeys->ceiling($roof->storey) + $roof->level;
         $drop = INF;
@@ -111,51 +108,6 @@ final readonly class RoofShape
     public function foot(): float
     {
         return $this->sides[0]->corners[0][2];
-    }
-
-    /** @return list<array{string, Vec2, Vec2, float|null, float, float}> wall, outer face from and to, pitch in radians, overhang, eaves */
-    private static function sides(Design $design, Roof $roof): array
-    {
-        $storeys = $design->storeys;
-        $top = static fn (Wall $w): int => $storeys->indexOf($w->top);
-        $walls = $design->wallsOf($roof->outline);
-        $highest = max([-1, ...array_map($top, $walls)]);
-        $walls = array_values(array_filter($walls, static fn (Wall $w): bool => $top($w) === $highest));
-        $sides = [];
-        foreach ($walls as $wall) {
-            $edge = $roof->edge($wall->id);
-            $pitch = $edge?->gable === true ? null : deg2rad($edge->pitch ?? $roof->pitch);
-            $out = $roof->within ? -$wall->thickness : ($edge->overhang ?? $roof->overhang) * ($roof->along ? cos($pitch ?? 0.0) : 1.0);
-            $points = [$wall->face()->x0, $wall->face()->y0, ...$wall->face()->chords(self::SAGITTA)];
-            for ($i = 2, $n = count($points); $i < $n; $i += 2) {
-                [$a, $b] = [new Vec2($points[$i - 2], $points[$i - 1]), new Vec2($points[$i], $points[$i + 1])];
-                $sides[] = [$wall->id, $a, $b, $pitch, $out, $out + ($roof->within ? 0.0 : self::past($wall, $a->distanceTo($b)))];
-            }
-        }
-        $last = $sides === [] ? null : $sides[count($sides) - 1][2];
-        if ($last === null || count($sides) < 3 || ! $last->isAt($sides[0][1])) {
-            throw Refusal::because('roof.open', sprintf('%s needs an outline that closes; that of its walls does not.', $roof->name),
-                [$roof->id], ['field' => 'outline']);
-        }
-        $area = 0.0;
-        foreach ($sides as [, $a, $b]) {
-            $area += $a->cross($b) / 2;
-        }
-
-        return $area > 0 ? $sides : array_map(
-            static fn (array $s): array => [$s[0], $s[2], $s[1], $s[3], $s[4], $s[5]], array_reverse($sides),
-        );
-    }
-
-    /**
-     * How much farther out eaves over a chord of an arc lie, so that the roof lies over the arc: where that bulges, as far as it leaves the
-     * chord; where it is hollow, as far as the chords that its head goes by leave it.
-     */
-    private static function past(Wall $wall, float $chord): float
-    {
-        $radius = abs($wall->surface()->radius());
-
-        return $wall->isCurved() ? abs(ArcFigures::riseOfRadius($wall->rise > 0.0 ? $chord : min($chord, Planes::STRIDE), $radius)) : 0.0;
     }
 
     /**

@@ -78,10 +78,12 @@ final class Roofs
         ));
     }
 
-    /** @return list<string> walls of the outline it lies over */
+    /** @return list<string> walls of the outlines it lies over */
     public function wallsOf(Roof $roof): array
     {
-        return array_map(static fn (Wall $w): string => $w->id, $this->design->wallsOf($roof->outline));
+        return array_merge(...array_map(fn (string $outline): array => array_map(
+            static fn (Wall $w): string => $w->id, $this->design->wallsOf($outline),
+        ), $roof->outlines()));
     }
 
     /** @return list<string> walls that are otherwise when it is: those it lies over, and of any outline those that follow it */
@@ -106,7 +108,7 @@ final class Roofs
         $outline = ($this->design->walls[$wall] ?? null)?->outline;
         $out = [];
         foreach ($this->all() as $roof) {
-            foreach ($roof->outline === $outline ? $this->find($roof)?->over($wall) ?? [] : [] as $side) {
+            foreach (in_array($outline, $roof->outlines(), true) ? $this->find($roof)?->over($wall) ?? [] : [] as $side) {
                 $out[] = [$this->of($roof), $side];
             }
         }

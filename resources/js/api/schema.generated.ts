@@ -2401,6 +2401,8 @@ export interface components {
             name: string;
             position: number;
             outline: string;
+            /** @description Outlines it lies over besides */
+            also: string[];
             /** @description At whose head it springs */
             storey: string;
             /** @description Over that */
@@ -2436,6 +2438,8 @@ export interface components {
             why: string | null;
             /** @description Walls it lies over */
             before: string[];
+            /** @description Walls it has sides over */
+            round: string[];
             faces: {
                 /** @description In plan, from the left end of its eaves along them, counter-clockwise */
                 ring: number[];
@@ -3984,6 +3988,8 @@ export interface components {
         RoofAddArgs: {
             name?: string;
             outline: string;
+            /** @description outlines that it lies over besides */
+            also?: string[];
             storey?: string;
             /** @description mm, or a text in people’s units */
             level?: number | string;
@@ -4034,6 +4040,8 @@ export interface components {
             id: string;
             name?: string;
             outline?: string;
+            /** @description outlines that it lies over besides */
+            also?: string[];
             storey?: string;
             /** @description mm, or a text in people’s units */
             level?: number | string;

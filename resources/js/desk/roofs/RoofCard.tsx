@@ -7,6 +7,7 @@ import { Figure } from '../card/Figure';
 import { Facts, Heading, Sentence, useAsk, useSend } from '../card/parts';
 import { useData } from '../data';
 import { useDesk } from '../store';
+import { Joined } from './Joined';
 import { LightCard } from './LightCard';
 import { Lights } from './Lights';
 
@@ -31,13 +32,14 @@ export function RoofCard({ roof }: { roof: Roof }) {
         <>
             <Heading
                 title={roof.name}
-                note={`${roof.faces.length === 1 ? 'one face' : `${roof.faces.length} faces`} over ${outline?.name ?? 'its outline'}`}
+                note={`${roof.faces.length === 1 ? 'one face' : `${roof.faces.length} faces`} over ${roof.also.length > 0 ? `${roof.also.length + 1} outlines` : (outline?.name ?? 'its outline')}`}
             />
             {roof.why && (
                 <p role="alert" className="my-2 border-l-3 border-buoy bg-buoy-wash px-2 py-1 text-buoy">
                     {roof.why}
                 </p>
             )}
+            <Joined roof={roof} />
             <Sentence>
                 Pitched at <Figure label="Pitch" shown={degrees(roof.pitch)} disabled={fixed} onSend={(pitch) => set({ pitch })} />,{' '}
                 <Choice
@@ -131,7 +133,7 @@ export function RoofCard({ roof }: { roof: Roof }) {
             </p>
             <div className="mt-3 border-t border-hairline pt-2">
                 <p className="text-quiet">Over each wall</p>
-                {roof.before.map((wall, i) => (
+                {roof.round.map((wall, i) => (
                     <Edge key={wall} roof={roof} wall={wall} number={i + 1} />
                 ))}
             </div>

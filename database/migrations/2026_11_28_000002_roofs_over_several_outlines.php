@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+use Illuminate\Database\Migrations\Migration;
+use Illuminate\Database\Schema\Blueprint;
+use Illuminate\Support\Facades\Schema;
+
+/** A roof lies over several outlines in one. */
+return new class extends Migration
+{
+    public function up(): void
+    {
+        Schema::table('roofs', static fn (Blueprint $table) => $table->json('also')->nullable());
+    }
+
+    public function down(): void
+    {
+        Schema::table('roofs', static fn (Blueprint $table) => $table->dropColumn('also'));
+    }
+};
