@@ -14,7 +14,6 @@ use Isleward\Core\Schedule;
 /* Who gives what to drawings, scenes, schedules and findings, in the order they come in. */
 return [
     Building\Covers::class => [Roof\RoofCovers::class],
-    Drawing\Floors::class => [Layer\SlabFloors::class],
     Drawing\Contributor::class => [Drawing\WallsDrawn::class, Drawing\OpeningsDrawn::class, CurtainWall\CurtainDrawn::class,
         Drawing\SlabsDrawn::class, Layer\FloorsDrawn::class, Layer\ScreensDrawn::class,
         Layer\FieldsDrawn::class, Layer\BandsDrawn::class, Roof\RoofsDrawn::class],

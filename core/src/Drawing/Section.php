@@ -10,13 +10,11 @@ use Isleward\Core\Building\Places;
 use Isleward\Core\Design\Contributors;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Design\SectionLine;
-use Isleward\Core\Geometry\Contour;
-use Isleward\Core\Geometry\Curve;
 use Isleward\Core\Geometry\Vec2;
 use Isleward\Core\Measure\Fields;
 
 /**
- * The building cut upright along a line in plan and seen to the line's left: walls, floors and units that are cut, what stands beyond,
+ * The building cut upright along a line in plan and seen to the line's left: walls, slabs and units that are cut, what stands beyond,
  * and the levels of storeys, sills and heads over the datum. x runs along the line from its first end, y is the level; mm.
  */
 final class Section
@@ -29,8 +27,7 @@ final class Section
 
     private readonly View $view;
 
-    /** @param  array<string, Body>  $bodies */
-    private function __construct(private readonly Design $design, private readonly array $bodies, Vec2 $from, Vec2 $to)
+    private function __construct(private readonly Design $design, Vec2 $from, Vec2 $to)
     {
         $this->view = new View($from, $to);
     }
@@ -42,9 +39,8 @@ final class Section
      */
     public static function of(Design $design, array $bodies, SectionLine $line, float $letters = 180.0): array
     {
-        $self = new self($design, $bodies, $line->from, $line->to);
+        $self = new self($design, $line->from, $line->to);
         $self->shapes = SectionBeyond::of($design, $bodies, $self->view);
-        $self->slabs();
         foreach ($bodies as $body) {
             $self->cut($body);
         }
@@ -116,73 +112,5 @@ final class Section
                 array_push($this->shapes, ...$contributor->section($cut));
             }
         }
-    }
-
-    /** Floors within closed outer walls that have no slab there: as thick as the project says, their upper sides at the storeys' levels. */
-    private function slabs(): void
-    {
-        foreach ($this->design->outlines as $outline) {
-            if (! $outline->closed || $outline->inner) {
-                continue;
-            }
-            $walls = $this->design->wallsOf($outline->id);
-            foreach ($this->design->storeys->all as $storey) {
-                $here = array_values(
-                    array_filter($walls, fn ($w): bool => $this->design->storeys->isWithin($storey->id, $w->base, $w->top)),
-                );
-                if (count($here) < 2 || count($here) !== count($walls) || $this->hasSlab($outline->id, $storey->id)) {
-                    continue;
-                }
-                $inner = $this->within(array_map(fn ($w): Body => $this->bodies[$w->id], $here));
-                $floor = $this->design->storeys->floor($storey->id);
-                foreach ($this->view->inside($inner) as [$s0, $s1]) {
-                    if ($s1 - $s0 > 1) {
-                        $this->shapes[] = Shape::area(
-                            Layer::Cut,
-                            [[
-                                $s0,
-                                $floor - $this->design->settings->slab,
-                                $s1,
-                                $floor - $this->design->settings->slab,
-                                $s1,
-                                $floor,
-                                $s0,
-                                $floor,
-                            ]],
-                        );
-                    }
-                }
-            }
-        }
-    }
-
-    private function hasSlab(string $outline, string $storey): bool
-    {
-        foreach (Contributors::to(Floors::class) as $floors) {
-            if ($floors->isFloorOf($this->design, $outline, $storey)) {
-                return true;
-            }
-        }
-
-        return false;
-    }
-
-    /** @param  non-empty-list<Body>  $bodies  what they enclose, along their inner faces */
-    private function within(array $bodies): Contour
-    {
-        $sides = [];
-        foreach ($bodies as $i => $body) {
-            $t = $body->host->depth();
-            $next = $bodies[($i + 1) % count($bodies)];
-            $a = $body->surface->inPlan($body->left->inner, $t);
-            $b = $body->surface->inPlan($body->right->inner, $t);
-            $c = $next->surface->inPlan($next->left->inner, $next->host->depth());
-            $sides[] = $body->surface->behind($t)->between($a->x, $a->y, $b->x, $b->y);
-            if (! $b->isAt($c)) {
-                $sides[] = Curve::straight($b->x, $b->y, $c->x, $c->y);
-            }
-        }
-
-        return Contour::of($sides);
     }
 }

@@ -88,20 +88,6 @@ final class FloorBands
         ), is_string(...))));
     }
 
-    /** Whether a whole slab that follows an outline is its floor at a storey. */
-    public function isFloorOf(string $outline, string $storey): bool
-    {
-        foreach ($this->all() as $band) {
-            foreach ($band->depth === null && $band->outline === $outline ? $this->find($band) : [] as $row) {
-                if ($row->storey === $storey) {
-                    return true;
-                }
-            }
-        }
-
-        return false;
-    }
-
     /** The wall that it is told and modelled with. */
     public function home(FloorBand $band): ?string
     {

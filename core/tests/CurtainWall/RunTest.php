@@ -15,7 +15,6 @@ use Isleward\Core\CurtainWall\RunMember;
 use Isleward\Core\CurtainWall\RunPane;
 use Isleward\Core\CurtainWall\RunPath;
 use Isleward\Core\CurtainWall\Stretch;
-use Isleward\Core\Geometry\Contour;
 use Isleward\Core\Geometry\Curve;
 use Isleward\Core\Geometry\Vec2;
 use Isleward\Core\Geometry\Vec3;
@@ -141,7 +140,7 @@ final class RunTest extends TestCase
             self::assertCount(1, $run->corners);
             self::assertEqualsWithDelta(60.0 * 140.0 * 2400.0, $run->corners[0]->volume(), 1.0, "$kind at $angle");
             foreach ($run->stretches as $i => $stretch) {
-                $taken = array_sum(array_map(static fn (Contour $c): float => $c->area(), $stretch->drawn()->corners)) / 2400.0;
+                $taken = array_sum(array_map(static fn (array $c): float => $c[1]->area(), $stretch->drawn()->corners)) / 2400.0;
                 self::assertEqualsWithDelta($i === $own ? 60.0 : $clear, $taken, 1e-6, "$kind at $angle, side $i");
             }
         }

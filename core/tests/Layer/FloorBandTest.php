@@ -202,8 +202,8 @@ final class FloorBandTest extends TestCase
         self::assertSame(220.0, $rows[0]->band->height);
     }
 
-    /** A section through the stair: slabs in place of the floors that are drawn where there are none, in two pieces. */
-    public function test_sections_take_slabs_in_place_of_drawn_floors(): void
+    /** A section through the stair: no floor where no slab is, and of a slab with an opening two pieces. */
+    public function test_sections_cut_slabs_and_nothing_where_there_are_none(): void
     {
         $cut = function (): array {
             $line = SectionLine::from(new Fields([
@@ -220,8 +220,7 @@ final class FloorBandTest extends TestCase
 
             return $spans;
         };
-        $drawn = $this->house->design->settings->slab;
-        self::assertSame([[1300.0, 8700.0, $drawn]], $cut(), 'a floor, as nothing else is said');
+        self::assertSame([], $cut());
         $id = $this->stood(['depth' => null, 'inner' => true, 'height' => 180, 'top' => $this->house->storey(4)])[0]->band->id;
         self::assertSame([[1300.0, 8700.0, 180.0]], $cut());
         $this->house->do('floor-band.change', ['id' => $id, 'hole' => [

@@ -10,6 +10,7 @@ import { inOrder, paintStrokes, paintTexts, pens, place } from '../drawing/paint
 import { boxOnScreen, type Bounds, type Size } from '../drawing/view';
 import { useDesk, type View } from '../store';
 import { showSection, startSection } from './cutting';
+import { NoSlabs } from './NoSlabs';
 
 /** The building cut upright, along a kept line or square through an opening; openings that are cut are chosen here too. */
 export function SectionPane() {
@@ -109,6 +110,7 @@ export function SectionPane() {
                     useDesk.getState().choose(found ? [found.id] : [], p.event.shiftKey);
                 }}
             />
+            <NoSlabs />
             <div className="absolute top-1 left-3 flex flex-wrap items-center gap-2 rounded bg-sheet/85 px-1 text-xs">
                 <Choice
                     label="Which section"
