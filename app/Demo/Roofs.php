@@ -59,6 +59,10 @@ final readonly class Roofs
         ])[0];
         $strip = Wall::query()->where('outline_id', $drawn)->orderBy('position')->pluck('id')->all();
         ($this->run)('wall.edge', ['walls' => $strip, 'foot' => ['roof' => $roof]]);
+        // open to the workshop under it
+        ($this->run)('roof.change', [
+            'id' => $roof, 'through' => [Wall::query()->whereKey($strip[0])->value('outline_id')],
+        ]);
         $lid = $this->over('Raised roof', $strip, ['pitch' => 12, 'overhang' => 250, 'thick' => 180, 'level' => -100]);
         ($this->run)('wall.edge', ['walls' => $strip, 'head' => ['roof' => $lid]]);
         $first = ($this->run)('opening.place', [

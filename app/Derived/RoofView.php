@@ -25,7 +25,8 @@ use OpenApi\Attributes as OA;
 
 /** Roofs as the desk shows them: over each wall, and as a whole. */
 #[OA\Schema(schema: 'Roof', required: [
-    'id', 'name', 'position', 'outline', 'also', 'storey', 'level', 'pitch', 'overhang', 'along', 'within', 'thick', 'cut', 'upright',
+    'id', 'name', 'position', 'outline', 'also', 'through', 'storey', 'level', 'pitch', 'overhang', 'along', 'within',
+    'thick', 'cut', 'upright',
     'edges', 'finish', 'why',
     'before', 'round', 'faces', 'lengths', 'springs', 'top', 'lights',
 ], properties: [
@@ -34,6 +35,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'position', type: 'integer'),
     new OA\Property(property: 'outline', type: 'string'),
     new OA\Property(property: 'also', type: 'array', items: new OA\Items(type: 'string'), description: 'Outlines it lies over besides'),
+    new OA\Property(property: 'through', type: 'array', items: new OA\Items(type: 'string'), description: 'Outlines it is cut round'),
     new OA\Property(property: 'storey', type: 'string', description: 'At whose head it springs'),
     new OA\Property(property: 'level', type: 'number', description: 'Over that'),
     new OA\Property(property: 'pitch', type: 'number', description: 'Degrees'),
@@ -181,7 +183,7 @@ final readonly class RoofView
         $across = static fn (float $x, float $y): float => $body->surface->u(new Vec2($x, $y));
         foreach (Roofs::in($design)->over($body->host->id()) as $i => [$shape, $side]) {
             $id = $shape->roof->id;
-            foreach ($only !== null && $only !== $id ? [] : RoofsDrawn::seenOver($body, $shape, $side) as $ring) {
+            foreach ($only !== null && $only !== $id ? [] : array_merge(...RoofsDrawn::seenOver($body, $shape, $side)) as $ring) {
                 $ring = array_map(static fn (float $c): float => round($c, 2), $ring);
                 $rings[$id][] = [$i, ...$ring];
                 [$a, $b, $c, $d] = $bounds[$id] ?? [INF, INF, -INF, -INF];

@@ -23,10 +23,11 @@ class Roof extends Model implements HoldsElement
     public static function elements(): ElementTable
     {
         return new ElementTable(Kind::Roof, 'roofs', [
-            'id' => 'id', 'name' => 'name', 'position' => 'position', 'outline' => 'outline_id', 'also' => 'also', 'storey' => 'storey_id',
+            'id' => 'id', 'name' => 'name', 'position' => 'position', 'outline' => 'outline_id', 'also' => 'also', 'through' => 'through',
+            'storey' => 'storey_id',
             'level' => 'level', 'pitch' => 'pitch', 'overhang' => 'overhang',
             'along' => 'along_slope', 'within' => 'within', 'thick' => 'thick', 'cut' => 'eaves_cut',
             'edges' => 'edges', 'finish' => 'finish', 'lights' => 'lights',
-        ], json: ['also', 'edges', 'lights'], flags: ['along', 'within']);
+        ], json: ['also', 'through', 'edges', 'lights'], flags: ['along', 'within']);
     }
 }

@@ -23,11 +23,13 @@ final class RoofsTest extends PeerCase
     {
         mt_srand(20261127);
         $cases = $ours = [];
+        $cut = 0;
         for ($case = 0; $case < 40; $case++) {
             $shape = self::roof($case % 3, ['upright', 'square', 'level'][intdiv($case, 3) % 3]);
             if ($shape === null) {
                 continue; // gables that leave no roof, or too little overhang for the cut
             }
+            $cut += $shape->roof->through === [] ? 0 : 1;
             [$meshes, $volumes] = [[], []];
             $foot = $shape->sides[0]->from;
             foreach ($shape->solids() as $solid) {
@@ -41,6 +43,7 @@ final class RoofsTest extends PeerCase
             $ours[] = [$volumes, $shape->roof->cut === EavesCut::Upright ? $plan * $shape->roof->upright() : array_sum($volumes)];
         }
         self::assertGreaterThan(20, count($cases));
+        self::assertGreaterThan(5, $cut);
         foreach (self::ask('runs.mjs', $cases) as $i => $theirs) {
             [$volumes, $whole] = $ours[$i];
             self::assertSame(['NoError'], $theirs['status'], "roof $i");
@@ -169,6 +172,19 @@ final class RoofsTest extends PeerCase
             return null;
         }
         $found[0]->do('roof.change', $args);
+        if (mt_rand(0, 1) === 1) {
+            // something stands up through every other one, wherever it can
+            [$x, $y, $wide] = [100000 + mt_rand(-6000, 3000), mt_rand(-6000, 3000), mt_rand(800, 5000)];
+            $storey = $found[0]->storey(0);
+            $found[0]->do('outline.draw', [
+                'points' => [[$x, $y], [$x + $wide, $y + 300], [$x + $wide - 200, $y + 2100], [$x, $y + 1900]], 'closed' => true,
+                'thickness' => 200, 'base' => $storey, 'top' => $storey,
+            ]);
+            $through = ['id' => $found[1], 'through' => [(string) array_key_last($found[0]->design->outlines)]];
+            if (! $found[0]->refuses('roof.change', $through)) {
+                $found[0]->do('roof.change', $through);
+            }
+        }
 
         return Roofs::in($found[0]->design)->find(Roofs::roof($found[0]->design, $found[1]));
     }

@@ -411,6 +411,7 @@ final class Arguments
         ];
         $roof = [
             'name' => A::text(), 'outline' => A::text(), 'also' => A::ids()->says('outlines that it lies over besides'),
+            'through' => A::ids()->says('outlines that stand up through it: it is cut round them'),
             'storey' => A::text(), 'level' => A::length(),
             'pitch' => $pitch->says('degrees, or rise over run: “9 : 12”'), 'overhang' => A::length(), 'thick' => A::length(),
             'along' => A::flag()->says('the overhang is measured along the slope'),

@@ -60,7 +60,7 @@ final readonly class OutlineRemove implements Edit
     }
 
     /**
-     * Roofs that lie over it besides another: they lie over that alone then.
+     * Roofs that lie over it besides another, or are cut round it: they are as if it had never been.
      *
      * @param  list<Layered>  $gone
      * @return list<Operation>
@@ -69,8 +69,8 @@ final readonly class OutlineRemove implements Edit
     {
         $out = [];
         foreach ($design->layers as $roof) {
-            if ($roof instanceof Roof && in_array($outline, $roof->also, true) && ! in_array($roof, $gone, true)) {
-                $out[] = Operation::alter($roof, $roof->over(...array_diff($roof->also, [$outline])));
+            if ($roof instanceof Roof && in_array($outline, [...$roof->also, ...$roof->through], true) && ! in_array($roof, $gone, true)) {
+                $out[] = Operation::alter($roof, $roof->without($outline));
             }
         }
 

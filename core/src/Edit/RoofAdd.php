@@ -59,7 +59,11 @@ final readonly class RoofAdd implements Edit
         $given += $before === null ? ['storey' => self::highest($design, $outline)] : [];
         $roof = Roof::from(new Fields([...$values, ...$given], $this->args->units()));
         BandRules::requireLayer($design, $roof, $roof->finish);
-        array_map($design->outline(...), $roof->also);
+        array_map($design->outline(...), [...$roof->also, ...$roof->through]);
+        if (array_intersect($roof->outlines(), $roof->through) !== []) {
+            throw Refusal::because('roof.through_itself', sprintf('%s lies over that outline: it is not cut round it.', $roof->name),
+                [$roof->id], ['field' => 'through']);
+        }
         $roof = $this->atHeights($design, $roof);
         foreach ($design->layers as $other) {
             if ($other instanceof Roof && $other->id !== $roof->id && $other->storey === $roof->storey

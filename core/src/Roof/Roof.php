@@ -21,6 +21,7 @@ final readonly class Roof implements Layered
 
     /**
      * @param  list<string>  $also  outlines that it lies over besides, touching it or one another
+     * @param  list<string>  $through  outlines that it is cut round, {@see StandsThrough}
      * @param  string  $storey  at whose head it springs
      * @param  float  $level  over that, mm
      * @param  float  $pitch  degrees
@@ -38,6 +39,7 @@ final readonly class Roof implements Layered
         public int $position,
         public string $outline,
         public array $also,
+        public array $through,
         public string $storey,
         public float $level,
         public float $pitch,
@@ -72,7 +74,7 @@ final readonly class Roof implements Layered
         return new self(
             $f->string('id'), $f->name('name'), $f->int('position'), $f->string('outline'),
             array_values(array_diff(array_unique($f->has('also') ? $f->strings('also') : []), [$f->string('outline')])),
-            $f->string('storey'),
+            $f->has('through') ? array_values(array_unique($f->strings('through'))) : [], $f->string('storey'),
             $f->has('level') ? $f->length('level') : 0.0, $f->has('pitch') ? Pitch::read($f->all()['pitch']) : 35.0,
             $f->has('overhang') ? $f->size('overhang', 'The overhang', 0.0) : 400.0,
             $f->bool('along', false), $f->bool('within', false),
@@ -167,10 +169,13 @@ final readonly class Roof implements Layered
         return [$this->outline, ...$this->also];
     }
 
-    /** Over others besides the first. */
-    public function over(string ...$also): self
+    /** Neither over an outline besides its first nor round it. */
+    public function without(string $outline): self
     {
-        return $this->but(also: array_values($also));
+        return $this->but(
+            also: array_values(array_diff($this->also, [$outline])),
+            through: array_values(array_diff($this->through, [$outline])),
+        );
     }
 
     public function storeys(): array
@@ -181,7 +186,7 @@ final readonly class Roof implements Layered
     public function names(): array
     {
         return [
-            ...Naming::of(Tie::StandsIn, ...$this->outlines(), ...[$this->storey]),
+            ...Naming::of(Tie::StandsIn, ...$this->outlines(), ...$this->through, ...[$this->storey]),
             ...Naming::of(Tie::MadeOf, ...array_map(static fn (Rooflight $l): string => $l->type, $this->lights)),
         ];
     }
@@ -189,7 +194,8 @@ final readonly class Roof implements Layered
     public function toArray(): array
     {
         return [
-            'id' => $this->id, 'name' => $this->name, 'position' => $this->position, 'outline' => $this->outline, 'also' => $this->also,
+            'id' => $this->id, 'name' => $this->name, 'position' => $this->position, 'outline' => $this->outline,
+            'also' => $this->also, 'through' => $this->through,
             'storey' => $this->storey, 'level' => $this->level, 'pitch' => $this->pitch, 'overhang' => $this->overhang,
             'along' => $this->along, 'within' => $this->within,
             'thick' => $this->thick, 'cut' => $this->cut->value,

@@ -46,13 +46,17 @@ final readonly class RoofFace implements Solid
     /** Its upper side, or its underside, in (u, v), less what stands in it. */
     public function region(bool $under = false): Region
     {
-        $ring = [];
-        foreach ($under ? $this->side->under() : $this->side->corners as [$x, $y, $z]) {
-            $at = $this->axes->place(new Vec3($x, $y, $z + ($under ? 0.0 : $this->upright)));
-            array_push($ring, $at->x, $at->y);
+        $rings = [];
+        foreach ($this->side->rings($under) as $corners) {
+            $ring = [];
+            foreach ($corners as [$x, $y, $z]) {
+                $at = $this->axes->place(new Vec3($x, $y, $z + ($under ? 0.0 : $this->upright)));
+                array_push($ring, $at->x, $at->y);
+            }
+            $rings[] = $ring;
         }
 
-        return Region::polygon($ring)->cut(array_map(static fn (Contour $hole): array => $hole->ring(), $this->holes));
+        return Region::fromRings($rings)->cut(array_map(static fn (Contour $hole): array => $hole->ring(), $this->holes));
     }
 
     /**
@@ -62,7 +66,15 @@ final readonly class RoofFace implements Solid
      */
     public function room(): array
     {
-        $ring = $this->region()->intersection($this->region(true))->rings[0] ?? [];
+        $rings = $this->region()->intersection($this->region(true))->rings;
+        usort($rings, static fn (array $a, array $b): int => Region::signedArea($b) <=> Region::signedArea($a));
+        // of several the largest, with what is cut out of it joined to it there and back
+        $ring = $rings[0] ?? [];
+        foreach ($rings as $i => $hole) {
+            if ($i > 0 && Region::signedArea($hole) < 0.0) {
+                $ring = [...$ring, $ring[0], $ring[1], ...$hole, $hole[0], $hole[1]];
+            }
+        }
         $plan = [];
         for ($i = 0, $n = count($ring); $i < $n; $i += 2) {
             $at = $this->axes->point($ring[$i], $ring[$i + 1], 0.0);
@@ -89,12 +101,26 @@ final readonly class RoofFace implements Solid
     public function volume(): float
     {
         $holes = array_sum(array_map(static fn (Contour $hole): float => $hole->area(), $this->holes));
-        [$over, $under] = [$this->pierced([])->region()->rings[0], $this->pierced([])->region(true)->rings[0]];
+        // what stands through it takes an upright prism, clear of its eaves where those are not cut upright
+        $gone = $this->side->isCut() ? ($this->side->contour()->area() - $this->side->planArea()) * $this->upright : 0.0;
+        [$over, $under] = array_map($this->whole(...), [false, true]);
         $middle = array_map(static fn (float $a, float $b): float => ($a + $b) / 2, $over, $under);
         // from side to side its area is of the second degree: Simpson's rule is exact
         $areas = Region::signedArea($over) + 4 * Region::signedArea($middle) + Region::signedArea($under);
 
-        return ($areas / 6 - $holes) * $this->through;
+        return ($areas / 6 - $holes) * $this->through - $gone;
+    }
+
+    /** @return list<float> the ring of one of its sides in (u, v), whatever stands through it or in it */
+    private function whole(bool $under): array
+    {
+        $ring = [];
+        foreach ($under ? $this->side->under() : $this->side->corners as [$x, $y, $z]) {
+            $at = $this->axes->place(new Vec3($x, $y, $z + ($under ? 0.0 : $this->upright)));
+            array_push($ring, $at->x, $at->y);
+        }
+
+        return $ring;
     }
 
     public function mesh(float $sagitta): Mesh

@@ -14,4 +14,6 @@ enum RoofLine: string
     case Verge = 'verge';
     /** Where a steep slope goes over into a flat one. */
     case Break = 'break';
+    /** Where it ends at a wall that stands up through it. */
+    case Abutment = 'abutment';
 }

@@ -65,13 +65,13 @@ final readonly class RoofShape
 
         [$made, $lines] = HalfHips::cut($roof, $made, self::lines($made, $nodes, $found), $level);
 
-        return new self($roof, EavesCut::at($roof, $made), $lines);
+        return new self($roof, ...StandsThrough::cut($design, $roof, EavesCut::at($roof, $made), $lines));
     }
 
     /** @return list<Solid> its solid, one piece a face, that touch and do not overlap: z is the level */
     public function solids(): array
     {
-        if ($this->roof->cut !== EavesCut::Upright) {
+        if ($this->roof->cut !== EavesCut::Upright || $this->roof->through !== []) {
             return array_map(fn (RoofSide $s): RoofFace => new RoofFace($s, $this->roof->upright()), $this->slopes());
         }
         $up = $this->roof->upright();
@@ -87,7 +87,7 @@ final readonly class RoofShape
     /** @return list<RoofSide> */
     public function slopes(): array
     {
-        return array_values(array_filter($this->sides, static fn (RoofSide $s): bool => $s->pitch !== null));
+        return array_values(array_filter($this->sides, static fn (RoofSide $s): bool => $s->pitch !== null && ! $s->isGone()));
     }
 
     /** @return list<RoofSide> over one wall */

@@ -25,8 +25,8 @@ final class RoofsDrawn implements Contributor
     {
         $shapes = [];
         foreach (Roofs::in($design)->over($body->host->id()) as [$shape, $side]) {
-            foreach (self::seenOver($body, $shape, $side) as $ring) {
-                $shapes[] = Shape::area(Layer::Roof, [$ring]);
+            foreach (self::seenOver($body, $shape, $side) as $rings) {
+                $shapes[] = Shape::area(Layer::Roof, $rings);
             }
             array_push($shapes, ...self::lights($design, $shape, $side, self::along($body->surface)));
         }
@@ -60,28 +60,68 @@ final class RoofsDrawn implements Contributor
     /**
      * What of a roof is seen over a wall: where its walls stand up round it, what they do not hide.
      *
-     * @return list<list<float>> rings in (u, level)
+     * @return list<list<list<float>>> areas, ring by ring in (u, level)
      */
     public static function seenOver(Body $body, RoofShape $shape, RoofSide $side): array
     {
-        $rings = self::seenFrom($body->surface, $shape, $side);
+        $areas = self::areas($shape, $side, self::along($body->surface));
 
-        return $shape->roof->within ? array_merge(...array_map(
-            static fn (array $ring): array => Region::polygon($ring)->difference($body->face())->rings, $rings,
-        )) : $rings;
+        return $shape->roof->within ? self::less($areas, $body->face()) : $areas;
+    }
+
+    /**
+     * @param  list<list<list<float>>>  $areas
+     * @return list<list<list<float>>> what of them something before them does not hide
+     */
+    private static function less(array $areas, Region $before): array
+    {
+        return array_values(array_filter(array_map(static function (array $rings) use ($before): array {
+            // seen from behind they run the other way round
+            $rings = Region::signedArea($rings[0]) < 0.0 ? array_map(Region::reverse(...), $rings) : $rings;
+
+            return Region::fromRings($rings)->difference($before)->rings;
+        }, $areas), static fn (array $rings): bool => $rings !== []));
     }
 
     /**
      * What of a roof lies over a wall, as it is seen square on: its edge and its slope, or the edge along a gable.
      *
-     * @return list<list<float>> rings in (u, level)
+     * @param  callable(float, float): float  $across  where a place in plan lies along what is drawn
+     * @return list<list<list<float>>> areas, ring by ring
      */
-    private static function seenFrom(Upright $surface, RoofShape $shape, RoofSide $side): array
+    private static function areas(RoofShape $shape, RoofSide $side, callable $across): array
     {
-        return self::rings($shape, $side, self::along($surface));
+        if ($side->isGone()) {
+            return [];
+        }
+        if (! $side->isCut()) {
+            return array_map(static fn (array $ring): array => [$ring], self::rings($shape, $side, $across));
+        }
+        $up = $shape->roof->upright();
+        $edges = [];
+        foreach ($shape->roof->cut === EavesCut::Upright ? $side->eaves() : [] as [$a, $b]) {
+            [$from, $to, $low] = [$across($a->x, $a->y), $across($b->x, $b->y), $side->levelAt($a->x, $a->y)];
+            $edges[] = [[$from, $low, $to, $low, $to, $low + $up, $from, $low + $up]];
+        }
+        if ($shape->roof->cut !== EavesCut::Upright) {
+            // nothing reaches out to its eaves then
+            $whole = self::rings($shape, $side, $across);
+            $edges = count($whole) > 1 ? [[$whole[0]]] : [];
+        }
+
+        return [...$edges, array_map(static function (array $corners) use ($across, $up): array {
+            $ring = [];
+            foreach ($corners as [$x, $y, $level]) {
+                array_push($ring, $across($x, $y), $level + $up);
+            }
+
+            return $ring;
+        }, $side->rings())];
     }
 
     /**
+     * Of a side that nothing stands through.
+     *
      * @param  callable(float, float): float  $across  where a place in plan lies along what is drawn
      * @return list<list<float>>
      */
@@ -138,7 +178,11 @@ final class RoofsDrawn implements Contributor
     private static function fall(RoofSide $side): array
     {
         [$x, $y] = $side->contour()->firstMoments();
-        [$x, $y] = [$x / $side->planArea(), $y / $side->planArea()];
+        $area = $side->contour()->area();
+        [$x, $y] = [$x / $area, $y / $area];
+        if (! $side->isThere($x, $y)) {
+            return [];
+        }
         $steep = hypot($side->plane[1], $side->plane[2]);
         $way = new Vec2(-$side->plane[1] / $steep, -$side->plane[2] / $steep);
         $long = min(600.0, sqrt($side->planArea()) / 4);
@@ -204,14 +248,16 @@ final class RoofsDrawn implements Contributor
     private static function spans(View $view, RoofSide $side): array
     {
         $at = [];
-        $n = count($side->corners);
-        foreach ($side->corners as $i => [$x, $y, $level]) {
-            [$bx, $by, $high] = $side->corners[($i + 1) % $n];
-            [$a, $b] = [new Vec2($x, $y), new Vec2($bx, $by)];
-            [$da, $db] = [$view->away($a), $view->away($b)];
-            if ($da > 0 !== $db > 0) {
-                $share = $da / ($da - $db);
-                $at[] = [$view->s($a->plus($b->minus($a)->times($share))), $level + ($high - $level) * $share];
+        foreach ($side->rings() as $corners) {
+            $n = count($corners);
+            foreach ($corners as $i => [$x, $y, $level]) {
+                [$bx, $by, $high] = $corners[($i + 1) % $n];
+                [$a, $b] = [new Vec2($x, $y), new Vec2($bx, $by)];
+                [$da, $db] = [$view->away($a), $view->away($b)];
+                if ($da > 0 !== $db > 0) {
+                    $share = $da / ($da - $db);
+                    $at[] = [$view->s($a->plus($b->minus($a)->times($share))), $level + ($high - $level) * $share];
+                }
             }
         }
         sort($at);
@@ -234,9 +280,9 @@ final class RoofsDrawn implements Contributor
         $shapes = [];
         foreach ($face->depth > 0.0 ? [] : Roofs::in($face->design)->over($face->body->host->id()) as [$shape, $side]) {
             $across = static fn (float $x, float $y): float => $face->view->s(new Vec2($x, $y));
-            foreach (self::rings($shape, $side, $across) as $ring) {
-                $rings = $shape->roof->within ? Region::polygon($ring)->difference(Region::polygon($face->ring()))->rings : [$ring];
-                array_push($shapes, ...($rings === [] ? [] : [Shape::area($face->afar ? Layer::Beyond : Layer::Roof, $rings)]));
+            $areas = self::areas($shape, $side, $across);
+            foreach ($shape->roof->within ? self::less($areas, Region::polygon($face->ring())) : $areas as $rings) {
+                $shapes[] = Shape::area($face->afar ? Layer::Beyond : Layer::Roof, $rings);
             }
             foreach (self::lights($face->design, $shape, $side, $across) as $drawn) {
                 $shapes[] = $face->afar && $drawn->layer !== Layer::Glass ? $drawn->on(Layer::Beyond) : $drawn;

@@ -390,7 +390,8 @@ final class AnyEdit
                 ['edge' => ['wall' => $wall, 'gable' => (bool) mt_rand(0, 1), 'open' => mt_rand(0, 4) === 0]],
                 ['edge' => ['wall' => $wall, 'gable' => true, 'hip' => mt_rand(300, 2500)]], ['within' => (bool) mt_rand(0, 1)],
                 ['along' => (bool) mt_rand(0, 1)], ['cut' => $pick(['upright', 'square', 'level'])],
-                ['also' => $pick([[], $some($design->outlines, 1)])], ['eaves' => mt_rand(0, 9000)], ['ridge' => mt_rand(4000, 16000)],
+                ['also' => $pick([[], $some($design->outlines, 1)])],
+                ['through' => $pick([[], $some($design->outlines, 1)])], ['eaves' => mt_rand(0, 9000)], ['ridge' => mt_rand(4000, 16000)],
             ]),
             'roof.remove' => ['ids' => [$roof]],
             'roof.light' => ['id' => $roof] + $pick([

@@ -2403,6 +2403,8 @@ export interface components {
             outline: string;
             /** @description Outlines it lies over besides */
             also: string[];
+            /** @description Outlines it is cut round */
+            through: string[];
             /** @description At whose head it springs */
             storey: string;
             /** @description Over that */
@@ -3990,6 +3992,8 @@ export interface components {
             outline: string;
             /** @description outlines that it lies over besides */
             also?: string[];
+            /** @description outlines that stand up through it: it is cut round them */
+            through?: string[];
             storey?: string;
             /** @description mm, or a text in people’s units */
             level?: number | string;
@@ -4042,6 +4046,8 @@ export interface components {
             outline?: string;
             /** @description outlines that it lies over besides */
             also?: string[];
+            /** @description outlines that stand up through it: it is cut round them */
+            through?: string[];
             storey?: string;
             /** @description mm, or a text in people’s units */
             level?: number | string;

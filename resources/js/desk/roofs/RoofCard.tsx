@@ -202,6 +202,7 @@ const LINES: Record<string, string> = {
     valley: 'Valleys',
     verge: 'Verges',
     break: 'Breaks of slope',
+    abutment: 'Along what stands through it',
 };
 
 /** What the roof is over one wall: a slope, of its own pitch where that is said, or a gable. */
