@@ -165,4 +165,30 @@ final class RoofTest extends BrowserCase
             .' const east = p.frontages.find((f) => f.name === "East"); done(p.walls.find((w) => w.id in east.walls)); });',
         );
     }
+
+    /** The roof of the workshop is open under its strip of high windows; closed over it, and joined with what stands beside it, in a click. */
+    public function test_a_roof_is_cut_round_an_outline_and_lies_over_two(): void
+    {
+        $roof = fn (): array => json_decode((string) $this->desk->driver->executeAsyncScript(
+            'const done = arguments[0]; fetch(`/api/projects/${location.pathname.split("/")[2]}`).then((r) => r.json())
+                .then((p) => done(JSON.stringify(p.roofs.find((r) => r.name === "Workshop roof"))));',
+        ), true, 32, JSON_THROW_ON_ERROR);
+        $this->desk->button('Workshop roof')->click();
+        $this->desk->waitForText('Cut out round what stands up through it');
+        $before = $roof();
+        self::assertCount(1, $before['through']);
+        // 8 800 × 1 400 between the inner faces of its walls
+        $this->desk->button('Take High windows out, through it')->click();
+        $this->desk->waitUntil(fn (): bool => $roof()['through'] === [], 'the roof closed');
+        $plan = static fn (array $of): float => (float) array_sum(array_column($of['faces'], 'plan'));
+        self::assertEqualsWithDelta(8800.0 * 1400.0, $plan($roof()) - $plan($before), 1.0);
+        $this->pick('Outline through it', 'High windows');
+        $this->desk->waitForText('Along what stands through it');
+        self::assertEqualsWithDelta($plan($before), $plan($roof()), 1e-6);
+        // what lies apart from it is refused with the reason, and nothing changes
+        $this->pick('Outline under it', 'Lookout');
+        $this->desk->waitForText('do not touch');
+        self::assertSame([], $roof()['also']);
+        self::assertSame([], $this->axe());
+    }
 }

@@ -12,7 +12,8 @@ import { chooseSet, isThere } from './curtain/parts';
 import { frontageAlone, toggleSet } from './showing';
 import { useDesk } from './store';
 
-type Action = { name: string; keys?: string; run: () => void };
+/** `found` is what it is found by, where that is not its name. */
+type Action = { name: string; found?: string; keys?: string; run: () => void };
 
 /** Brings a frontage into view, on the face it belongs to. */
 export function goToFrontage(f: Frontage): void {
@@ -43,10 +44,10 @@ export function CommandList() {
                 ...(data.mayEdit
                     ? [
                           ...(data.project.undo
-                              ? [{ name: `Undo: ${data.project.undo}`, keys: 'Ctrl Z', run: () => void data.undo() }]
+                              ? [{ name: `Undo: ${data.project.undo}`, found: 'Undo', keys: 'Ctrl Z', run: () => void data.undo() }]
                               : []),
                           ...(data.project.redo
-                              ? [{ name: `Redo: ${data.project.redo}`, keys: 'Ctrl Shift Z', run: () => void data.redo() }]
+                              ? [{ name: `Redo: ${data.project.redo}`, found: 'Redo', keys: 'Ctrl Shift Z', run: () => void data.redo() }]
                               : []),
                           ...data.project.types.map((t) => ({
                               name: `Place ${t.mark} ${t.name}`,
@@ -165,7 +166,7 @@ export function CommandList() {
                         {actions.map((action) => (
                             <Command.Item
                                 key={action.name}
-                                value={action.name}
+                                value={action.found ?? action.name}
                                 onSelect={() => {
                                     close();
                                     action.run();
