@@ -8,13 +8,14 @@ use Isleward\Core\Measure\Fields;
 use Isleward\Core\Measure\Refusal;
 
 /**
- * A cell or a member of a curtain wall, by the lines it stands between: "cell 2 1" is right of upright line 2 and over level line 1,
+ * A part of something: a cell or a member of a curtain wall, by the lines it stands between: "cell 2 1" is right of upright line 2 and over level line 1,
  * "upright 2 1" stands on upright line 2 from level line 1 on, "level 1 2" on level line 1 from upright line 2 on. "corner end" is what
  * stands at a stretch's right end, "corner 2" at the kink of its facets on line 2; "free 0,0 900,1200" runs between two places of its face.
+ * Of a roof "light 2" is its rooflight number 2.
  */
 final readonly class HostPart
 {
-    /** @param  string  $element  the stretch or the opening that it is of */
+    /** @param  string  $element  the stretch, the opening or the roof that it is of */
     private function __construct(public string $element, public string $part)
     {
     }
@@ -22,10 +23,10 @@ final readonly class HostPart
     public static function from(Fields $f): self
     {
         $part = $f->string('part');
-        if (preg_match('/^((cell|upright|level|free) \S{1,40} \S{1,40}|corner \S{1,40})$/u', $part) !== 1) {
+        if (preg_match('/^((cell|upright|level|free) \S{1,40} \S{1,40}|corner \S{1,40}|light \d{1,4})$/u', $part) !== 1) {
             throw Refusal::because(
                 'part.unknown',
-                "“{$part}” names no cell or member: “cell 2 1”, “upright 2 1”, “level 1 2” and “corner end” would.",
+                "“{$part}” names no part: “cell 2 1”, “upright 2 1”, “level 1 2”, “corner end” and “light 3” would.",
                 details: ['field' => 'parts'],
             );
         }
@@ -46,6 +47,11 @@ final readonly class HostPart
     public static function corner(string $line): string
     {
         return "corner $line";
+    }
+
+    public static function light(int $n): string
+    {
+        return "light $n";
     }
 
     /** @param  array{float, float, float, float}  $between  u and v of its ends, mm */

@@ -6,6 +6,7 @@ namespace Isleward\Core\Roof;
 
 use Isleward\Core\Building\Body;
 use Isleward\Core\Design\Design;
+use Isleward\Core\Design\HostPart;
 use Isleward\Core\Geometry\Moved;
 use Isleward\Core\Geometry\Solid;
 use Isleward\Core\Scene\Contributor;
@@ -65,7 +66,7 @@ final class RoofParts implements Contributor
                 static fn (Piece $p): Piece => new Piece(new Moved($p->solid, $to), $p->role, $p->material, $p->sagitta),
                 UnitPieces::of($placed->unit, $design->settings, -$light->proud, true, $placed->face->through, null),
             ),
-            $roof->id, $roof->storey, $at->x, $at->y, $at->z, atan2($axes->x->y, $axes->x->x),
+            $roof->id, $roof->storey, $at->x, $at->y, $at->z, atan2($axes->x->y, $axes->x->x), name: HostPart::light($light->n),
         );
     }
 }

@@ -6,6 +6,7 @@ namespace Isleward\Core\Roof;
 
 use Isleward\Core\Building\Body;
 use Isleward\Core\Design\Design;
+use Isleward\Core\Design\HostPart;
 use Isleward\Core\Drawing\Contributor;
 use Isleward\Core\Drawing\Layer;
 use Isleward\Core\Drawing\SectionCut;
@@ -167,7 +168,7 @@ final class RoofsDrawn implements Contributor
                 array_push($drawn[$roof->id], ...self::fall($side));
             }
             foreach ($shape === null ? [] : Rooflights::of($design, $shape) as $light) {
-                $drawn[$roof->id][] = RooflightsDrawn::over($light);
+                $drawn[$roof->id][] = RooflightsDrawn::over($light)->partOf(HostPart::light($light->light->n));
             }
         }
 

@@ -252,6 +252,7 @@ final class RooflightsTest extends TestCase
             $parts = iterator_to_array((new RoofParts)->parts($this->house->design, $this->house->body()), false);
             self::assertCount(2, $parts);
             $part = $parts[1];
+            self::assertSame([$this->roof, 'light 1'], [$part->element, $part->name]);
             [$c, $s] = [cos($part->angle), sin($part->angle)];
             $found = [];
             foreach (($part->pieces)() as $piece) {

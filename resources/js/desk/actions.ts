@@ -1,6 +1,7 @@
 import type { useData } from './data';
 import { layersOf } from './bands/placed';
 import { chosenParts } from './curtain/parts';
+import { chosenLights, lightParts } from './roofs/lights';
 import { sectionThrough, startSection } from './section/cutting';
 import { startMeasuring } from './measuring';
 import { startOutline, startSlab } from './plan/outlining';
@@ -188,6 +189,14 @@ export function lookAtFace(face: 'outer' | 'inner'): void {
 
 function hideChosen(data: Data): void {
     const { cells, pieces, named } = useDesk.getState();
+    const lights = chosenLights(data);
+    if (lights)
+        return hideParts(
+            lightParts(
+                lights.roof.id,
+                lights.lights.map((l) => l.n),
+            ),
+        );
     if (cells.length + pieces.length + named.length > 0) return hideParts(chosenParts(data, cells, pieces, named));
     const ids = [...openings(data), ...walls(data), ...bands(data)];
     useDesk.setState((s) => ({ hiddenOnes: [...new Set([...s.hiddenOnes, ...ids])], chosen: [] }));
@@ -201,6 +210,7 @@ export function hideParts(parts: PartName[]): void {
         cells: [],
         pieces: [],
         named: [],
+        fins: [],
     }));
 }
 

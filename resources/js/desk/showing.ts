@@ -23,7 +23,7 @@ export type Showing = {
     wall: (id: string) => boolean;
     opening: (o: Pick<PlacedOpening, 'id' | 'host' | 'storey'>) => boolean;
     band: (id: string) => boolean;
-    /** cells and members that are hidden by themselves, by what they are of */
+    /** cells, members and rooflights that are hidden by themselves, by what they are of */
     parts: Map<string, Set<string>>;
     said: string[];
 };
@@ -62,7 +62,8 @@ function showingOf(
     for (const { element, part } of [...hiddenParts, ...sets.flatMap((s) => s.parts)])
         parts.set(element, (parts.get(element) ?? new Set()).add(part));
     const cells = hiddenParts.filter((p) => p.part.startsWith('cell')).length;
-    const members = hiddenParts.length - cells;
+    const lights = hiddenParts.filter((p) => p.part.startsWith('light')).length;
+    const members = hiddenParts.length - cells - lights;
     const only = alone?.walls && new Set(alone.walls);
     const these = alone?.openings && new Set(alone.openings);
     const off = (kind: Hideable) => hidden.includes(kind);
@@ -97,6 +98,7 @@ function showingOf(
             ...(bands > 0 ? [bands === 1 ? '1 band' : `${bands} bands`] : []),
             ...(cells > 0 ? [cells === 1 ? '1 cell' : `${cells} cells`] : []),
             ...(members > 0 ? [members === 1 ? '1 member' : `${members} members`] : []),
+            ...(lights > 0 ? [lights === 1 ? '1 rooflight' : `${lights} rooflights`] : []),
             ...(stand > 0 ? [stand === 1 ? '1 wall' : `${stand} walls`] : []),
         ],
     };

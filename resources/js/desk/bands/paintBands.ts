@@ -130,7 +130,8 @@ function paintDirectly(
             ctx.fill(path);
             ctx.lineWidth = (broad && lit ? 1.6 : 0.7) / view.k;
             ctx.stroke(path);
-            if (band.lights?.length && showing.units) paintStrokes(ctx, lightsOf(band.lights), pens(), view.k);
+            if (band.lights?.length && showing.units)
+                paintStrokes(ctx, lightsOf(band.lights, showing.parts.get(band.element)), pens(), view.k);
         }
         ctx.globalAlpha = 1;
     }

@@ -37,17 +37,19 @@ export const chosenParts = (data: Data, cells: CellKey[], pieces: PieceKey[], na
 ];
 
 /** What a set keeps of curtain walls, as it is chosen. */
-function keysOf(parts: PartName[]): { cells: CellKey[]; pieces: PieceKey[]; named: PartName[] } {
+function keysOf(parts: PartName[]): { cells: CellKey[]; pieces: PieceKey[]; named: PartName[]; fins: number[] } {
     const cells: CellKey[] = [];
     const pieces: PieceKey[] = [];
     const named: PartName[] = [];
+    const fins: number[] = [];
     for (const { element, part } of parts) {
         const [kind, a, b] = part.split(' ') as [string, string, string];
-        if (kind === 'corner' || kind === 'free') named.push({ element, part });
+        if (kind === 'light') fins.push(Number(a));
+        else if (kind === 'corner' || kind === 'free') named.push({ element, part });
         else if (kind === 'cell') cells.push({ element, left: a, foot: b });
         else pieces.push({ element, axis: kind as PieceKey['axis'], line: a, from: b });
     }
-    return { cells, pieces, named };
+    return { cells, pieces, named, fins };
 }
 
 /** Chooses what a set keeps: its elements, and with them its cells and members; those alone with the curtain walls they are of. */
@@ -58,6 +60,8 @@ export function chooseSet(elements: string[], parts: PartName[]): void {
 
 /** Whether a set's part is there as the design is now; of frontages that have not come it is taken to be. */
 export function isThere(data: Data, { element, part }: PartName): boolean {
+    const roof = data.project.roofs.find((r) => r.id === element);
+    if (roof) return roof.lights.some(({ n }) => part === `light ${n}`);
     const grids = gridsOf(data, element);
     if (grids.length === 0) return data.walls.has(element) || data.openings.has(element);
     return grids.some(

@@ -215,7 +215,7 @@ export function ElevationPane() {
                     const k = state.views.elevation?.k ?? 1;
                     const ways = waysOf(state.mode);
                     if (ways) return ways.click?.(data, pointerAt(at));
-                    const light = state.sheet ? null : lightAt(data, state.face === 'inner', at.x, at.y, showing.band);
+                    const light = state.sheet ? null : lightAt(data, state.face === 'inner', at.x, at.y, showing);
                     if (light) return chooseLight(light, at.event.shiftKey);
                     const fin = state.sheet ? null : pieceAt(data, state.face === 'inner', at.x, at.y, k, showing.band);
                     if (fin) {

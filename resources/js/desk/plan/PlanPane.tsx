@@ -166,7 +166,7 @@ export function PlanPane() {
                     if (ways) return ways.click?.(data, pointerAt(at));
                     const opening = openingAt(at);
                     const found = wallAt(at, 6 / scale());
-                    const light = opening || state.sheet ? null : lightInPlan(data, storey.id, at.x, at.y, showing.band);
+                    const light = opening || state.sheet ? null : lightInPlan(data, storey.id, at.x, at.y, showing);
                     if (light) chooseLight(light, at.event.shiftKey);
                     else if (opening) state.choose([opening.id], at.event.shiftKey);
                     else state.choose(found ? [found.wall.id] : []);

@@ -3,9 +3,10 @@ import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { Figure } from '../card/Figure';
 import { Facts, Heading, Sentence, useAsk, useSend } from '../card/parts';
+import { PartsFoot } from '../curtain/PartsFoot';
 import { useData } from '../data';
 import { useDesk } from '../store';
-import { nextOf, removeLights } from './lights';
+import { lightParts, nextOf, removeLights } from './lights';
 
 /** Rooflights that are chosen of a roof: the figures of one, and what is done to all of them. */
 export function LightCard({ roof, lights }: { roof: Roof; lights: Rooflight[] }) {
@@ -51,6 +52,13 @@ export function LightCard({ roof, lights }: { roof: Roof; lights: Rooflight[] })
                     </Button>
                 </div>
             )}
+            <PartsFoot
+                parts={lightParts(
+                    roof.id,
+                    lights.map((l) => l.n),
+                )}
+                what={one ? `rooflight ${one.n} of ${roof.name}` : `${lights.length} rooflights of ${roof.name}`}
+            />
             <button type="button" className="mt-3 min-h-6 text-tide underline" onClick={() => useDesk.setState({ fins: [] })}>
                 The whole roof
             </button>

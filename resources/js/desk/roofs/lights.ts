@@ -3,7 +3,8 @@ import { complain } from '../../ui/notices';
 import type { useData } from '../data';
 import { strokes, type Stroke } from '../drawing/paint';
 import { isWithin } from '../drawing/view';
-import { useDesk } from '../store';
+import type { Showing } from '../showing';
+import { useDesk, type PartName } from '../store';
 
 type Data = ReturnType<typeof useData>;
 export type LightKey = { roof: string; n: number };
@@ -12,11 +13,20 @@ type Seen = NonNullable<PlacedBand['lights']>;
 const drawn = new WeakMap<object, Stroke[]>();
 
 /** What stands in the faces of a roof over one wall, as it is drawn. */
-export function lightsOf(seen: Seen): Stroke[] {
+export function lightsOf(seen: Seen, hidden?: Set<string>): Stroke[] {
+    if (hidden) return strokes(seen.filter(({ n }) => !hidden.has(lightPart(n))).flatMap((light) => light.shapes));
     let made = drawn.get(seen);
     if (!made) drawn.set(seen, (made = strokes(seen.flatMap((light) => light.shapes))));
     return made;
 }
+
+const lightPart = (n: number) => `light ${n}`;
+
+/** What is chosen of a roof, by name: as sets keep it and panes hide it. */
+export const lightParts = (roof: string, ns: number[]): PartName[] => ns.map((n) => ({ element: roof, part: lightPart(n) }));
+
+type Shown = Pick<Showing, 'band' | 'parts'>;
+const shown = ({ band, parts }: Shown, roof: string, n: number) => band(roof) && !parts.get(roof)?.has(lightPart(n));
 
 /** The rooflights that are seen over the walls of the frontages that have come: rings on the developed elevation. */
 export function lightsSeen(data: Data, inner: boolean): (LightKey & { ring: number[] })[] {
@@ -32,14 +42,15 @@ export function lightsSeen(data: Data, inner: boolean): (LightKey & { ring: numb
 }
 
 /** The rooflight at a point of the developed elevation. */
-export function lightAt(data: Data, inner: boolean, x: number, y: number, shown: (id: string) => boolean): LightKey | null {
-    return lightsSeen(data, inner).findLast((light) => shown(light.roof) && isWithin(light.ring, x, y)) ?? null;
+export function lightAt(data: Data, inner: boolean, x: number, y: number, showing: Shown): LightKey | null {
+    return lightsSeen(data, inner).findLast((light) => shown(showing, light.roof, light.n) && isWithin(light.ring, x, y)) ?? null;
 }
 
 /** The rooflight at a point of a storey's plan. */
-export function lightInPlan(data: Data, storey: string, x: number, y: number, shown: (id: string) => boolean): LightKey | null {
-    for (const roof of data.project.roofs.filter((r) => r.storey === storey && shown(r.id)))
-        for (const light of roof.lights) if (light.rings.some((ring) => isWithin(ring, x, y))) return { roof: roof.id, n: light.n };
+export function lightInPlan(data: Data, storey: string, x: number, y: number, showing: Shown): LightKey | null {
+    for (const roof of data.project.roofs.filter((r) => r.storey === storey))
+        for (const light of roof.lights)
+            if (shown(showing, roof.id, light.n) && light.rings.some((ring) => isWithin(ring, x, y))) return { roof: roof.id, n: light.n };
     return null;
 }
 
