@@ -179,7 +179,7 @@ final class RoofTest extends BrowserCase
         );
     }
 
-    /** The roof of the workshop is open under its strip of high windows; closed over it, and joined with what stands beside it, in a click. */
+    /** The roof of the workshop is open under its strip of high windows; it is closed and opened, and not joined with what lies apart. */
     public function test_a_roof_is_cut_round_an_outline_and_lies_over_two(): void
     {
         $roof = fn (): array => json_decode((string) $this->desk->driver->executeAsyncScript(
