@@ -9,9 +9,9 @@ use Isleward\Core\Measure\Refusal;
 
 /**
  * A part of something. A cell or a member of a curtain wall, by the lines it stands between: "cell 2 1" is right of upright line 2 and
- * over level line 1, "upright 2 1" stands on upright line 2 from level line 1 on, "level 1 2" on level line 1 from upright line 2 on. "corner end" is what
- * stands at a stretch's right end, "corner 2" at the kink of its facets on line 2; "free 0,0 900,1200" runs between two places of its face.
- * Of a roof "light 2" is its rooflight number 2.
+ * over level line 1, "upright 2 1" stands on upright line 2 from level line 1 on, "level 1 2" on level line 1 from upright line 2 on.
+ * "corner end" is what stands at a stretch's right end, "corner 2" at the kink of its facets on line 2; "free 0,0 900,1200" runs between
+ * two places of its face. Of a roof "light 2" is its rooflight number 2.
  */
 final readonly class HostPart
 {
