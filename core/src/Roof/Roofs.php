@@ -109,7 +109,7 @@ final class Roofs
         $out = [];
         foreach ($this->all() as $roof) {
             foreach (in_array($outline, $roof->outlines(), true) ? $this->find($roof)?->over($wall) ?? [] : [] as $side) {
-                $out[] = [$this->of($roof), $side];
+                array_push($out, ...($side->isGone() ? [] : [[$this->of($roof), $side]]));
             }
         }
 

@@ -155,9 +155,9 @@ final class Wavefront
         [$px, $py] = $point;
         $t = $this->now;
         $here = array_fill_keys($forced, true);
-        foreach ($this->way as $i => [$x, $y, $dx, $dy]) {
-            $off = $x + $dx * $t - $px;
-            if ($off < self::NEAR && $off > -self::NEAR && abs($y + $dy * $t - $py) < self::NEAR) {
+        foreach ($this->way as $i => $way) {
+            $off = $way[0] + $way[2] * $t - $px;
+            if ($off < self::NEAR && $off > -self::NEAR && abs($way[1] + $way[3] * $t - $py) < self::NEAR) {
                 $here[$i] = true;
             }
         }
@@ -358,14 +358,18 @@ final class Wavefront
         $best = $this->seen[$i] = $this->lasts($i);
         [$x, $y, $vx, $vy] = $this->way[$i];
         [$own, $other] = [$this->before[$i], $this->after[$i]];
+        $lines = $this->lines;
+        $since = $this->now - 1e-6;
         foreach ($this->after as $j => $side) {
-            [$dx, $dy, $c, $speed] = $this->lines[$side];
-            $rate = $dx * $vy - $dy * $vx - $speed;
-            if ($rate > -1e-12) {
+            $line = $lines[$side];
+            $rate = $line[0] * $vy - $line[1] * $vx - $line[3];
+            $off = $line[1] * $x - $line[0] * $y + $line[2];
+            // it comes onto its line after off / rate, of which both are less than nothing when that lies ahead
+            if ($rate > -1e-12 || $off <= $best * $rate || $off >= $since * $rate || $side === $own || $side === $other) {
                 continue;
             }
-            $when = ($dy * $x - $dx * $y + $c) / $rate;
-            if ($when < $best && $when > $this->now - 1e-6 && $side !== $own && $side !== $other && $this->within($i, $j, $when)) {
+            $when = $off / $rate;
+            if ($this->within($i, $j, $when)) {
                 $best = max($when, $this->now);
                 $this->hits[$i] = [$best, $j];
             }
@@ -377,14 +381,17 @@ final class Wavefront
     {
         $side = $this->after[$j];
         [$dx, $dy, $c, $speed] = $this->lines[$side];
+        $since = $this->now - 1e-6;
+        $ways = $this->way;
         foreach ($this->inward as $i => $_) {
-            [$x, $y, $vx, $vy] = $this->way[$i];
-            $rate = $dx * $vy - $dy * $vx - $speed;
-            if ($rate > -1e-12) {
+            $way = $ways[$i];
+            $rate = $dx * $way[3] - $dy * $way[2] - $speed;
+            $off = $dy * $way[0] - $dx * $way[1] + $c;
+            if ($rate > -1e-12 || $off >= $since * $rate) {
                 continue;
             }
-            $when = ($dy * $x - $dx * $y + $c) / $rate;
-            if ($when > $this->now - 1e-6 && $when < ($this->hits[$i][0] ?? $this->lasts($i)) && $side !== $this->before[$i]
+            $when = $off / $rate;
+            if ($when < ($this->hits[$i][0] ?? $this->lasts($i)) && $side !== $this->before[$i]
                 && $side !== $this->after[$i] && $this->within($i, $j, $when)) {
                 $this->hits[$i] = [max($when, $this->now), $j];
             }
