@@ -102,8 +102,9 @@ final readonly class RooflightPlace implements Edit
     {
         $at = $this->args->fields('at');
         foreach ($shape->slopes() as $side) {
-            if (Rooflights::isWithin($side->contour()->ring(), $at->number('x'), $at->number('y'))) {
-                return new RoofFace($side, $shape->roof->upright());
+            [$x, $y] = [$at->number('x'), $at->number('y')];
+            if (Rooflights::isWithin($side->contour()->ring(), $x, $y) && $side->isThere($x, $y)) {
+                return $shape->face($side);
             }
         }
 

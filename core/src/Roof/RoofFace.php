@@ -9,6 +9,7 @@ use Isleward\Core\Geometry\Contour;
 use Isleward\Core\Geometry\Mesh;
 use Isleward\Core\Geometry\Region;
 use Isleward\Core\Geometry\Solid;
+use Isleward\Core\Geometry\Vec2;
 use Isleward\Core\Geometry\Vec3;
 
 /**
@@ -22,14 +23,18 @@ final readonly class RoofFace implements Solid
     /** Square to the slope, mm. */
     public float $through;
 
-    /** @param  list<Contour>  $holes  in (u, v), within both its sides and clear of one another */
-    public function __construct(public RoofSide $side, private float $upright, public array $holes = [])
+    /**
+     * @param  list<Contour>  $holes  in (u, v), within both its sides and clear of one another
+     * @param  array{Vec2, Vec2}|null  $eaves  from and to, where it is one of several over its wall that are measured together
+     */
+    public function __construct(public RoofSide $side, private float $upright, public array $holes = [], private ?array $eaves = null)
     {
         $pitch = $side->pitch ?? throw new \LogicException('A gable is no face that something stands in.');
         $way = $side->to->minus($side->from)->times(1 / $side->from->distanceTo($side->to));
         [$c, $s] = [cos($pitch), sin($pitch)];
+        [$from] = $eaves ?? [$side->from];
         $this->axes = new Axes(
-            new Vec3($side->from->x, $side->from->y, $side->levelAt($side->from->x, $side->from->y) + $upright),
+            new Vec3($from->x, $from->y, $side->levelAt($from->x, $from->y) + $upright),
             new Vec3($way->x, $way->y, 0.0),
             new Vec3(-$way->y * $c, $way->x * $c, $s),
             new Vec3($way->y * $s, -$way->x * $s, $c),
@@ -40,7 +45,7 @@ final readonly class RoofFace implements Solid
     /** @param  list<Contour>  $holes */
     public function pierced(array $holes): self
     {
-        return new self($this->side, $this->upright, $holes);
+        return new self($this->side, $this->upright, $holes, $this->eaves);
     }
 
     /** Its upper side, or its underside, in (u, v), less what stands in it. */
@@ -87,7 +92,9 @@ final readonly class RoofFace implements Solid
     /** How long the eaves are. */
     public function width(): float
     {
-        return $this->side->from->distanceTo($this->side->to);
+        [$from, $to] = $this->eaves ?? [$this->side->from, $this->side->to];
+
+        return $from->distanceTo($to);
     }
 
     /** How far its highest point lies up the slope. */

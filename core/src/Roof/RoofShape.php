@@ -72,7 +72,7 @@ final readonly class RoofShape
     public function solids(): array
     {
         if ($this->roof->cut !== EavesCut::Upright || $this->roof->through !== []) {
-            return array_map(fn (RoofSide $s): RoofFace => new RoofFace($s, $this->roof->upright()), $this->slopes());
+            return array_map($this->face(...), $this->slopes());
         }
         $up = $this->roof->upright();
 
@@ -82,6 +82,27 @@ final readonly class RoofShape
             ),
             $this->slopes(),
         );
+    }
+
+    /** A sloped side as what stands in it sees it: of several over one wall in one plane along all of them together. */
+    public function face(RoofSide $side): RoofFace
+    {
+        $eaves = null;
+        foreach ($this->over($side->wall) as $other) {
+            if ($other !== $side && $other->pitch !== null && abs($other->levelAt($side->from->x, $side->from->y) - $side->levelAt(
+                $side->from->x,
+                $side->from->y,
+            )) < 0.01 && abs($other->plane[1] * $side->plane[2] - $other->plane[2] * $side->plane[1]) < 1e-9) {
+                $way = $side->to->minus($side->from);
+                [$from, $to] = $eaves ?? [$side->from, $side->to];
+                $eaves = [
+                    $other->from->minus($from)->dot($way) < 0.0 ? $other->from : $from,
+                    $other->to->minus($to)->dot($way) > 0.0 ? $other->to : $to,
+                ];
+            }
+        }
+
+        return new RoofFace($side, $this->roof->upright(), [], $eaves);
     }
 
     /** @return list<RoofSide> */

@@ -52,7 +52,8 @@ final class Rooflights
      */
     public static function row(Design $design, RoofShape $shape, Rooflight $light): array
     {
-        $face = self::face($design, $shape, $light);
+        $faces = self::over($design, $shape, $light);
+        $face = $faces[0];
         $type = $design->type($light->type);
         try {
             $unit = Solved::of($type, $light->width, $light->height);
@@ -71,12 +72,16 @@ final class Rooflights
             'ridge' => $face->height() - $rise - $light->height,
             default => ($face->height() - $light->height) / 2 + $rise,
         };
-        $sides = [$face->region(), $face->region(true)];
+        $sides = array_map(static fn (RoofFace $f): array => [$f->region(), $f->region(true)], $faces);
         $row = [];
         for ($i = 0; $i < $light->count; $i++) {
             $at = $u + $i * ($light->width + $light->gap);
-            $off = max(array_map(static fn (Region $side): float => self::past($side, $unit->outline->shifted($at, $v)), $sides));
-            $row[] = new PlacedRooflight($light, $i, $face, $at, $v, $type, $unit, $off);
+            // of several stretches over its wall in that which holds it, or comes nearest to that
+            $off = array_map(static fn (array $both): float => max(array_map(
+                static fn (Region $side): float => self::past($side, $unit->outline->shifted($at, $v)), $both,
+            )), $sides);
+            $best = (int) array_search(min($off), $off, true);
+            $row[] = new PlacedRooflight($light, $i, $faces[$best], $at, $v, $type, $unit, $off[$best]);
         }
 
         return $row;
@@ -101,7 +106,7 @@ final class Rooflights
                 }
             }
             $holes = array_map(static fn (PlacedRooflight $p): Contour => $p->contour(), $cut);
-            $faces[] = new RoofFace($side, $shape->roof->upright(), $holes);
+            $faces[] = $shape->face($side)->pierced($holes);
         }
 
         return $faces;
@@ -131,9 +136,12 @@ final class Rooflights
         return sprintf('Rooflight %d', $light->n);
     }
 
-    private static function face(Design $design, RoofShape $shape, Rooflight $light): RoofFace
+    /** @return non-empty-list<RoofFace> those over its wall, in one plane */
+    private static function over(Design $design, RoofShape $shape, Rooflight $light): array
     {
-        $sides = array_values(array_filter($shape->over($light->wall), static fn (RoofSide $s): bool => $s->pitch !== null));
+        $sides = array_values(array_filter(
+            $shape->over($light->wall), static fn (RoofSide $s): bool => $s->pitch !== null && ! $s->isGone(),
+        ));
         $wall = $design->walls[$light->wall] ?? null;
         if ($wall?->isCurved() === true) {
             throw Refusal::because('rooflight.curved', sprintf(
@@ -147,7 +155,7 @@ final class Rooflights
             ), [$shape->roof->id], ['field' => 'wall']);
         }
 
-        return new RoofFace($sides[0], $shape->roof->upright());
+        return array_map($shape->face(...), $sides);
     }
 
     /**

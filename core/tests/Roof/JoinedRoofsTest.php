@@ -8,6 +8,7 @@ use Isleward\Core\Building\Bodies;
 use Isleward\Core\Check\Finding;
 use Isleward\Core\Check\Findings;
 use Isleward\Core\Measure\Refusal;
+use Isleward\Core\Roof\Rooflights;
 use Isleward\Core\Roof\Roofs;
 use Isleward\Core\Roof\RoofShape;
 use Isleward\Core\Tests\Support\House;
@@ -181,5 +182,34 @@ final class JoinedRoofsTest extends TestCase
         $east = $bodies[$house->wall(1)->id];
         $ridge = 3000.0 + (2300.0 - 300.0) * tan(deg2rad(32));
         self::assertEqualsWithDelta($ridge, max(array_column($east->headLine($east->start(), $east->end()), 1)), 0.01);
+    }
+
+    /** A wing over the middle of the north wall leaves two stretches of eaves there: both hold rooflights, measured from one end. */
+    public function test_rooflights_stand_in_every_stretch_over_a_wall(): void
+    {
+        [$house, $outlines] = self::rectangles(3500, 7000, 2000, 3000);
+        $roof = self::over($house, $outlines)->roof->id;
+        $shape = static fn (): RoofShape => Roofs::in($house->design)->of(Roofs::roof($house->design, $roof));
+        $north = $house->wall(2)->id;
+        self::assertCount(2, $shape()->over($north));
+        $type = $house->type('W-01')->id;
+        foreach ([2000.0, 7000.0] as $x) {
+            $house->do('roof.light', ['id' => $roof, 'type' => $type, 'at' => ['x' => $x, 'y' => 6200.0], 'width' => 600, 'height' => 700]);
+        }
+        // seen from outside, from the north, the left end of the eaves is the eastern one, 300 past the wall
+        [$west, $east] = Roofs::roof($house->design, $roof)->lights;
+        self::assertEqualsWithDelta([9300.0 - 2000.0 - 300.0, 9300.0 - 7000.0 - 300.0], [$west->along, $east->along], 5.0);
+        $placed = Rooflights::of($house->design, $shape());
+        self::assertCount(2, $placed);
+        self::assertNotSame($placed[0]->face->side, $placed[1]->face->side);
+        foreach ($placed as $k => $one) {
+            self::assertSame(0.0, $one->off);
+            $xs = array_map(static fn ($c): float => $c->x, $one->corners());
+            self::assertEqualsWithDelta([2000.0, 7000.0][$k], (min($xs) + max($xs)) / 2, 5.0);
+        }
+        $volume = static fn (array $solids): float => array_sum(array_map(static fn ($s): float => $s->volume(), $solids));
+        self::assertEqualsWithDelta(
+            $volume($shape()->solids()) - 2 * 600.0 * 700.0 * 200.0, $volume(Rooflights::faces($shape(), $placed)), 1.0,
+        );
     }
 }
