@@ -42,10 +42,9 @@ final readonly class Shape
     /** The area inside a contour, its curves as curves. */
     public static function contour(Layer $layer, Contour $contour): self
     {
-        if ($contour->isRectangle()) {
-            [$x0, $y0, $x1, $y1] = $contour->bounds();
-
-            return new self($layer, 'area', [[$x0, $y0, $x1, $y0, $x1, $y1, $x0, $y1]]);
+        $square = $contour->corners();
+        if ($square !== null) {
+            return new self($layer, 'area', [$square]);
         }
         $ring = $curves = [];
         foreach ($contour->edges() as $i => $e) {

@@ -27,7 +27,7 @@ final class UnitElevation
     public static function shapes(SolvedUnit $unit, bool $fromOutside = true): array
     {
         // what lies deeper is drawn first: leaves stand behind each other
-        $pieces = $depths = [];
+        $pieces = $depths = $frame = [];
         foreach ($unit->panes as $pane) {
             $pieces[] = Shape::contour(Layer::Glass, $pane->contour);
             $depths[] = $pane->back + $pane->thickness() / 2;
@@ -36,19 +36,21 @@ final class UnitElevation
         foreach ($unit->members as $member) {
             $role = $member->role;
             if ($role === Role::Trim ? $trim?->isOn($fromOutside) === true : $role !== Role::Cill || $fromOutside) {
-                $pieces[] = Shape::contour(self::layer($role), $member->contour);
-                $depths[] = match (true) {
-                    $role === Role::Trim => -INF,
-                    $member->leaf === null && ! $role->isFilling() && $role !== Role::Bar && $role !== Role::Cill => INF,
-                    default => $member->back,
-                };
+                $shape = Shape::contour(self::layer($role), $member->contour);
+                if ($member->leaf === null && $role !== Role::Trim && ! $role->isFilling() && $role !== Role::Bar && $role !== Role::Cill) {
+                    $frame[] = $shape;
+                } else {
+                    $pieces[] = $shape;
+                    $depths[] = $role === Role::Trim ? -INF : $member->back;
+                }
             }
         }
         $fromOutside ? arsort($depths) : asort($depths);
-        $shapes = [];
+        $shapes = $fromOutside ? $frame : [];
         foreach ($depths as $i => $_) {
             $shapes[] = $pieces[$i];
         }
+        array_push($shapes, ...($fromOutside ? [] : $frame));
         foreach ($unit->lights as $light) {
             array_push($shapes, ...self::opening($light, $fromOutside));
         }

@@ -89,12 +89,19 @@ final class UnitPlan
 
     private function box(Layer $layer, float $x0, float $x1, float $back, float $depth, ?Pose $pose): Shape
     {
-        $ring = [];
         $behind = $back + $depth;
+        if ($pose === null) {
+            // nearly every piece stands as it was made
+            [$near, $far] = $this->facesOut
+                ? [$this->setback + $back, $this->setback + $behind]
+                : [$this->setback + $this->unit->depth() - $back, $this->setback + $this->unit->depth() - $behind];
+            [$from, $to] = $this->facesOut ? [$x0, $x1] : [$this->unit->width - $x0, $this->unit->width - $x1];
+
+            return Shape::area($layer, [[$from, $near, $to, $near, $to, $far, $from, $far]]);
+        }
+        $ring = [];
         foreach ([[$x0, $back], [$x1, $back], [$x1, $behind], [$x0, $behind]] as [$x, $z]) {
-            if ($pose !== null) {
-                [$x, , $z] = $pose->of($x, 0.0, $z);
-            }
+            [$x, , $z] = $pose->of($x, 0.0, $z);
             $point = $this->point($x, $z);
             $ring[] = $point[0];
             $ring[] = $point[1];

@@ -50,11 +50,15 @@ final class UnitSection
                 [$back, $deep] = [$back - $setback, $deep + $setback];
             }
             foreach ($spans as [$y0, $y1]) {
+                if ($pose === null) {
+                    $behind = $back + $deep;
+                    $shapes[] = Shape::area($layer, [[$back, $y0, $behind, $y0, $behind, $y1, $back, $y1]]);
+
+                    continue;
+                }
                 $ring = [];
                 foreach ([[$back, $y0], [$back + $deep, $y0], [$back + $deep, $y1], [$back, $y1]] as [$z, $y]) {
-                    if ($pose !== null) {
-                        [, $y, $z] = $pose->of($cut, $y, $z);
-                    }
+                    [, $y, $z] = $pose->of($cut, $y, $z);
                     $ring[] = $z;
                     $ring[] = $y;
                 }

@@ -141,12 +141,24 @@ final class Contour
         return $this->rectangular ??= $this->hasFourSquareSides();
     }
 
+    /** @return list<float>|null of a rectangle its corners [x, y, …], from the lower left one round; null of what is none */
+    public function corners(): ?array
+    {
+        if (! ($this->rectangular ?? $this->isRectangle())) {
+            return null;
+        }
+        $box = $this->box ?? $this->bounds();
+
+        return [$box[0], $box[1], $box[2], $box[1], $box[2], $box[3], $box[0], $box[3]];
+    }
+
     private function hasFourSquareSides(): bool
     {
-        if (count($this->edges()) !== 4) {
+        $edges = $this->edges();
+        if (count($edges) !== 4) {
             return false;
         }
-        foreach ($this->edges() as $e) {
+        foreach ($edges as $e) {
             if ($e->rx > 0.0 || (abs($e->x1 - $e->x0) > 1e-6 && abs($e->y1 - $e->y0) > 1e-6)) {
                 return false;
             }
@@ -274,13 +286,13 @@ final class Contour
      */
     public function spans(bool $upright, float $at): array
     {
-        [$x0, $y0, $x1, $y1] = $this->box ?? $this->bounds();
-        [$low, $high, $from, $to] = $upright ? [$x0, $x1, $y0, $y1] : [$y0, $y1, $x0, $x1];
-        if ($at <= $low || $at >= $high) {
+        $box = $this->box ?? $this->bounds();
+        $across = $upright ? 0 : 1;
+        if ($at <= $box[$across] || $at >= $box[$across + 2]) {
             return [];
         }
         if ($this->rectangular ?? $this->isRectangle()) {
-            return [[$from, $to]];
+            return [[$box[1 - $across], $box[3 - $across]]];
         }
         $cuts = [];
         foreach ($this->edges() as $edge) {
