@@ -18,10 +18,12 @@ use Isleward\Core\Layer\FloorBands;
 use Isleward\Core\Layer\Screen;
 use Isleward\Core\Measure\Fields;
 use Isleward\Core\Measure\Refusal;
+use Isleward\Core\Roof\Roof;
+use Isleward\Core\Roof\Roofs;
 
 /**
- * Makes other bands, fields, floor bands or screens ("to") as one of their kind ("id") is: all but their names, where they stand, what they
- * fill, and what was done by hand at places of theirs.
+ * Makes other bands, fields, floor bands, screens or roofs ("to") as one of their kind ("id") is: all but their names, where they stand,
+ * what they fill, what stands in them, and what was done by hand at places of theirs.
  */
 final readonly class LayerCarry implements Edit
 {
@@ -35,6 +37,8 @@ final readonly class LayerCarry implements Edit
     private const FLOOR = ['line' => 1, 'top' => 1, 'level' => 1, 'inner' => 1, 'holes' => 1];
 
     private const SCREEN = ['walls' => 1, 'parts' => 1];
+
+    private const ROOF = ['also' => 1, 'through' => 1, 'level' => 1, 'edges' => 1, 'lights' => 1];
 
     /** @param  non-empty-list<string>  $to */
     private function __construct(private string $id, private array $to)
@@ -125,11 +129,11 @@ final readonly class LayerCarry implements Edit
                 Screen::from(self::merged($source->toArray(), $target->toArray(), self::SCREEN)),
                 '',
             )->operations,
-            default => throw Refusal::because(
-                'layer.not_carried',
-                sprintf('%s is changed by itself: only bands, fields, floor bands and screens are made alike.', $source->called()),
-                [$source->id()],
-            ),
+            $source instanceof Roof && $target instanceof Roof => [Operation::alter(
+                $target,
+                Roof::from(self::merged($source->toArray(), $target->toArray(), self::ROOF)),
+            )],
+            default => throw new \LogicException('There is a kind of layer more than is carried: '.$source::class.'.'),
         };
     }
 
@@ -161,6 +165,7 @@ final readonly class LayerCarry implements Edit
             $layer instanceof Band => Bands::in($design)->of($layer)->count(),
             $layer instanceof Field => count(FieldsOn::in($design)->of($layer)->pieces),
             $layer instanceof FloorBand => count(FloorBands::in($design)->of($layer)),
+            $layer instanceof Roof => count(Roofs::in($design)->of($layer)->slopes()),
             default => 0,
         };
     }

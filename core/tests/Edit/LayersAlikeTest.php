@@ -11,6 +11,7 @@ use Isleward\Core\Layer\FieldsOn;
 use Isleward\Core\Layer\FloorBand;
 use Isleward\Core\Layer\Screen;
 use Isleward\Core\Measure\Refusal;
+use Isleward\Core\Roof\Roofs;
 use Isleward\Core\Tests\Support\House;
 use PHPUnit\Framework\TestCase;
 
@@ -74,6 +75,25 @@ final class LayersAlikeTest extends TestCase
         $screen = $house->design->layers[$two];
         self::assertInstanceOf(Screen::class, $screen);
         self::assertSame([260.0, 18.0, true, 2], [$screen->gap, $screen->thick, $screen->edges, count($screen->parts)]);
+    }
+
+    /** Another roof gets pitch, overhang and thickness; its gable, its level and what it lies over are its own. */
+    public function test_roofs_are_made_alike(): void
+    {
+        $house = $this->house;
+        $from = $house->do('roof.add', ['outline' => $house->wall()->outline, 'pitch' => 27, 'overhang' => 650, 'thick' => 310])->chosen[0];
+        $house->do('outline.draw', [
+            'points' => [[20000, 0], [26000, 0], [26000, 5000], [20000, 5000]], 'closed' => true, 'thickness' => 300,
+            'base' => $house->storey(0), 'top' => $house->storey(0), 'name' => 'Shed',
+        ]);
+        $shed = (string) array_key_last($house->design->outlines);
+        $to = $house->do('roof.add', ['outline' => $shed, 'level' => 120])->chosen[0];
+        $gable = $house->design->wallsOf($shed)[1]->id;
+        $house->do('roof.change', ['id' => $to, 'edge' => ['wall' => $gable, 'gable' => true]]);
+        $house->do('layer.carry', ['id' => $from, 'to' => [$to]]);
+        $roof = Roofs::roof($house->design, $to);
+        self::assertSame([27.0, 650.0, 310.0, 120.0, $shed], [$roof->pitch, $roof->overhang, $roof->thick, $roof->level, $roof->outline]);
+        self::assertTrue($roof->edge($gable)?->gable);
     }
 
     /** What cannot be made alike is refused with the reason, and nothing of it is done. */

@@ -26,7 +26,7 @@ export function LayersCard({ layers }: { layers: Layer[] }) {
     return (
         <>
             <Heading title={title} note="chosen together" />
-            {kinds.length === 1 && kinds[0] !== 'roof.remove' && data.mayEdit && (
+            {kinds.length === 1 && data.mayEdit && (
                 <Sentence>
                     Make all as{' '}
                     <Choice
