@@ -10,6 +10,7 @@ import { ProjectsPage } from './projects/ProjectsPage';
 import { SignInAgain } from './projects/SignInAgain';
 import { SignInPage } from './projects/SignInPage';
 import { NoticeBoard } from './ui/notices';
+import { WithOwnMenu } from './ui/OwnMenu';
 import { Reach } from './ui/Reach';
 import { later } from './ui/later';
 import { applyTheme } from './ui/theme';
@@ -59,16 +60,32 @@ function Gate() {
     const { user } = session.data;
     if (!user)
         return (
-            <Routes>
-                <Route path="/join/:token" element={<JoinPage user={null} />} />
-                <Route path="/look/:token" element={<LookPage user={null} />} />
-                <Route path="*" element={<SignInPage />} />
-            </Routes>
+            <WithOwnMenu>
+                <Routes>
+                    <Route path="/join/:token" element={<JoinPage user={null} />} />
+                    <Route path="/look/:token" element={<LookPage user={null} />} />
+                    <Route path="*" element={<SignInPage />} />
+                </Routes>
+            </WithOwnMenu>
         );
     return (
         <Routes>
-            <Route path="/join/:token" element={<JoinPage user={user} />} />
-            <Route path="/look/:token" element={<LookPage user={user} />} />
+            <Route
+                path="/join/:token"
+                element={
+                    <WithOwnMenu>
+                        <JoinPage user={user} />
+                    </WithOwnMenu>
+                }
+            />
+            <Route
+                path="/look/:token"
+                element={
+                    <WithOwnMenu>
+                        <LookPage user={user} />
+                    </WithOwnMenu>
+                }
+            />
             <Route path="/outbox" element={<OutboxPage />} />
             <Route path="/" element={<Arrived user={user} />} />
             <Route path="/projects/:project" element={<DeskPage />} />

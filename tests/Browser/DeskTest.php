@@ -198,6 +198,42 @@ final class DeskTest extends BrowserCase
         $this->desk->button('Done')->click();
     }
 
+    /** Light, dark, or as the system has it: in a menu of one's own, the same on every page; and the way out is in it. */
+    public function test_light_and_dark_are_chosen_in_a_menu_of_ones_own_on_every_page(): void
+    {
+        $theme = fn (): string => (string) $this->desk->driver->executeScript('return document.documentElement.dataset.theme');
+        $choose = function (string $label): void {
+            $this->desk->css('[aria-label="Your menu"]')->click();
+            $this->desk->waitFor('[role=menuitemradio]');
+            $this->desk->driver->findElement(
+                WebDriverBy::xpath(sprintf('//*[starts-with(@role, "menuitem")][normalize-space()="%s"]', $label)),
+            )->click();
+        };
+        $at = $this->desk->driver->getCurrentURL();
+        self::assertSame('light', $theme());
+        $choose('Dark');
+        self::assertSame('dark', $theme());
+        self::assertSame('true', $this->desk->css('[role=menuitemradio][data-state=checked]')->getAttribute('aria-checked'));
+        self::assertSame([], $this->axe());
+        $this->desk->keys(Keys::ESCAPE);
+        foreach (['/sheets', '/bench/new', ''] as $page) {
+            $this->desk->driver->get($at.$page);
+            $this->desk->waitFor('[aria-label="Your menu"]');
+            self::assertSame('dark', $theme(), "still so at $page");
+        }
+        // the browser of the tests asks for light
+        $choose('As the system');
+        self::assertSame('light', $theme());
+        $this->desk->keys(Keys::ESCAPE);
+        $choose('Sign out');
+        $this->desk->waitForText('Sign in');
+        $this->desk->css('[aria-label="Your menu"]')->click();
+        $this->desk->waitFor('[role=menuitemradio]');
+        self::assertStringNotContainsString('Sign out', $this->desk->text());
+        $this->desk->keys(Keys::ESCAPE);
+        $this->desk->signIn();
+    }
+
     public function test_a_guest_may_look_but_not_touch_and_axe_finds_nothing_serious(): void
     {
         $this->desk->button('Schedules')->click();

@@ -3,6 +3,7 @@ import { Link } from 'react-router';
 import { Button } from '../ui/Button';
 import { Mark } from '../ui/Mark';
 import { Menu } from '../ui/Menu';
+import { OwnMenu } from '../ui/OwnMenu';
 import { Others } from '../people/Others';
 import { useData } from './data';
 import { download, exportsOffered } from './exporting';
@@ -86,6 +87,7 @@ export function Header() {
                 trigger={<Button look="main">Export</Button>}
                 items={exportsOffered.map((e) => ({ label: e.label, onSelect: () => download(data.id, e.file) }))}
             />
+            <OwnMenu />
         </header>
     );
 }

@@ -3,6 +3,7 @@ import { useEffect, useRef, useState, type FormEvent } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { api, type Schemas } from '../api/client';
 import { Button } from '../ui/Button';
+import { OwnMenu } from '../ui/OwnMenu';
 import { Mark } from '../ui/Mark';
 import { TextField } from '../ui/TextField';
 
@@ -148,6 +149,7 @@ export function OutboxPage() {
                 <a href="/" className="text-tide underline">
                     To the projects
                 </a>
+                <OwnMenu />
             </header>
             <p className="mb-4 text-quiet">
                 A stand-in for a mail server: emails sent in your name are kept here and go nowhere. Give the link in one to whom it is for.

@@ -1,27 +1,21 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, type Schemas } from '../api/client';
 import { Button } from '../ui/Button';
 import { Dialog } from '../ui/Dialog';
 import { Mark } from '../ui/Mark';
+import { OwnMenu } from '../ui/OwnMenu';
 import { complain } from '../ui/notices';
 import { NewProjectDialog } from './NewProjectDialog';
 
 const roles = { owner: 'yours', editor: 'shared, you may edit', viewer: 'shared, to look at' };
 
 export function ProjectsPage({ user }: { user: Schemas['User'] }) {
-    const queries = useQueryClient();
     const projects = useQuery({ queryKey: ['projects'], queryFn: api.projects, staleTime: 0 });
     const [starting, setStarting] = useState(false);
     const [removing, setRemoving] = useState<Schemas['ProjectLine'] | null>(null);
     const list = projects.data?.projects ?? [];
-
-    async function signOut() {
-        await api.signOut().catch(complain);
-        queries.clear();
-        await queries.invalidateQueries();
-    }
 
     async function remove(project: Schemas['ProjectLine']) {
         try {
@@ -39,9 +33,7 @@ export function ProjectsPage({ user }: { user: Schemas['User'] }) {
                 <Mark />
                 <h1 className="grow text-lg font-semibold">Isleward</h1>
                 <span className="text-quiet">{user.name}</span>
-                <Button look="plain" onClick={signOut}>
-                    Sign out
-                </Button>
+                <OwnMenu />
             </header>
             <div className="mb-3 flex items-center">
                 <h2 className="grow text-base font-semibold">Projects</h2>

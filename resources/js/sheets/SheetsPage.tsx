@@ -9,6 +9,7 @@ import { download } from '../desk/exporting';
 import { followTask } from '../desk/followTask';
 import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
+import { OwnMenu } from '../ui/OwnMenu';
 import { Mark } from '../ui/Mark';
 import { complain, tell } from '../ui/notices';
 import { Page } from './Page';
@@ -123,6 +124,7 @@ function Sheets() {
                         </Button>
                     </>
                 )}
+                <OwnMenu />
             </header>
             <main className="flex min-h-0 grow">
                 <SheetList

@@ -3,6 +3,7 @@ import { useEffect, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { Button } from './Button';
 import { Mark } from './Mark';
+import { OwnMenu } from './OwnMenu';
 
 type StepProps = { past: number; future: number; onUndo: () => Promise<unknown>; onRedo: () => Promise<unknown> };
 
@@ -136,6 +137,7 @@ export function BenchHead({ title, desk, mark, name, isNew, stands, unsaved, dis
             </span>
             <span className="grow" />
             {children}
+            <OwnMenu />
         </header>
     );
 }

@@ -2,17 +2,31 @@ import { useSyncExternalStore } from 'react';
 
 const listeners = new Set<() => void>();
 
-/** The theme chosen on this machine, else what the system asks for. */
-export function currentTheme(): 'light' | 'dark' {
+export type Theme = 'light' | 'dark' | 'system';
+
+const system = window.matchMedia('(prefers-color-scheme: dark)');
+
+/** What was chosen on this machine. */
+export function keptTheme(): Theme {
     const kept = window.localStorage.getItem('theme');
-    if (kept === 'light' || kept === 'dark') return kept;
-    return window.matchMedia('(prefers-color-scheme: dark)').matches ? 'dark' : 'light';
+    return kept === 'light' || kept === 'dark' ? kept : 'system';
 }
 
-export function setTheme(theme: 'light' | 'dark'): void {
-    window.localStorage.setItem('theme', theme);
+/** The theme chosen on this machine, else what the system asks for. */
+export function currentTheme(): 'light' | 'dark' {
+    const kept = keptTheme();
+    return kept === 'system' ? (system.matches ? 'dark' : 'light') : kept;
+}
+
+export function setTheme(theme: Theme): void {
+    if (theme === 'system') window.localStorage.removeItem('theme');
+    else window.localStorage.setItem('theme', theme);
     applyTheme();
 }
+
+// the system may change its mind, and so may another tab
+system.addEventListener('change', applyTheme);
+window.addEventListener('storage', (event) => event.key === 'theme' && applyTheme());
 
 export function applyTheme(): void {
     document.documentElement.dataset.theme = currentTheme();
