@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\Middleware\KnownHost;
+use App\Http\Middleware\Numbered;
 use App\Http\Middleware\ReadsJson;
 use App\Http\Middleware\SecurityHeaders;
 use App\Http\Outage;
@@ -22,6 +23,7 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->remove(\Illuminate\Http\Middleware\HandleCors::class);
         $middleware->prepend(KnownHost::class);
         $middleware->prepend(SecurityHeaders::class);
+        $middleware->prepend(Numbered::class);
         $middleware->prependToGroup('web', ReadsJson::class);
         $middleware->convertEmptyStringsToNull(except: [fn (Request $request): bool => $request->is('api/*')]);
         $middleware->redirectGuestsTo('/');

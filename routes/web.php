@@ -11,6 +11,7 @@ use App\Http\Controllers\ExportController;
 use App\Http\Controllers\GatherController;
 use App\Http\Controllers\GivenController;
 use App\Http\Controllers\GridBenchController;
+use App\Http\Controllers\HealthController;
 use App\Http\Controllers\LengthController;
 use App\Http\Controllers\PeopleController;
 use App\Http\Controllers\ProjectController;
@@ -26,6 +27,8 @@ use Illuminate\Support\Facades\Route;
 if ((bool) config('isleward.bench')) {
     require __DIR__.'/bench.php';
 }
+
+Route::get('health', HealthController::class)->withoutMiddleware('web');
 
 Route::prefix('api')->group(function (): void {
     Route::get('session', [SessionController::class, 'show']);

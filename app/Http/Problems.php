@@ -10,6 +10,7 @@ use App\Editing\Undone;
 use App\Editing\Unsure;
 use App\Files\StorageFull;
 use App\Files\Waiting;
+use App\Http\Middleware\Numbered;
 use App\Models\Project;
 use App\Tasks\TooMany;
 use Illuminate\Auth\Access\AuthorizationException;
@@ -84,7 +85,8 @@ final class Problems
     public static function problem(int $status, string $code, string $sentence, array $more = []): JsonResponse
     {
         return new JsonResponse(
-            ['type' => 'about:blank', 'title' => $sentence, 'status' => $status, 'code' => $code] + $more,
+            ['type' => 'about:blank', 'title' => $sentence, 'status' => $status, 'code' => $code] + $more
+                + array_filter(['request' => Numbered::current()]),
             $status, ['Content-Type' => 'application/problem+json'],
             JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_INVALID_UTF8_SUBSTITUTE | JSON_PARTIAL_OUTPUT_ON_ERROR,
         );
@@ -132,6 +134,9 @@ final class Problems
         }
         $sentence = request()->isMethod('GET') ? 'Something went wrong on our side. Try again; if it stays so, tell whoever runs Isleward.'
             : 'Something went wrong on our side. Look whether it was done before you do it again.';
+
+        $number = Numbered::current();
+        $sentence .= $number === null ? '' : " Its number in the log is $number.";
 
         return self::problem(500, 'server.error', config('app.debug') === true ? $e->getMessage() : $sentence);
     }

@@ -22,6 +22,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'elements', type: 'array', items: new OA\Items(type: 'string')),
     new OA\Property(property: 'details', type: 'object', additionalProperties: true),
     new OA\Property(property: 'fields', type: 'object', additionalProperties: true),
+    new OA\Property(property: 'request', type: 'string', description: 'Its number, as in the header X-Request-Id and in the logs'),
 ])]
 final class Document
 {

@@ -900,6 +900,8 @@ export interface components {
             fields?: {
                 [key: string]: unknown;
             };
+            /** @description Its number, as in the header X-Request-Id and in the logs */
+            request?: string;
         };
         /** @description What a unit type is made of */
         UnitTypeValues: {
