@@ -198,6 +198,36 @@ final class DeskTest extends BrowserCase
         $this->desk->button('Done')->click();
     }
 
+    /** The rack is one stop for Tab, with arrows inside it, and a key goes from the drawing to the card, to the rack and back. */
+    public function test_the_rack_is_one_stop_and_a_key_goes_round_the_desk(): void
+    {
+        $in = fn (string $part): bool => (bool) $this->desk->driver->executeScript(
+            'return document.activeElement.closest(arguments[0]) !== null', [$part],
+        );
+        $label = fn (): string => (string) $this->desk->driver->executeScript('return document.activeElement.getAttribute("aria-label") ?? ""');
+        self::assertSame(1, $this->desk->count('[data-rack] button[tabindex="0"]'));
+        $this->desk->driver->executeScript("document.querySelector('[data-pane=elevation]').focus()");
+        foreach (['[data-card]', '[data-rack]', '[data-pane]', '[data-card]', '[data-rack]'] as $part) {
+            $this->desk->keys("\u{E036}"); // F6
+            self::assertTrue($in($part), "in $part, not in ".$label());
+        }
+        self::assertStringStartsWith('W-01 ', $label());
+        $this->desk->keys(Keys::ARROW_RIGHT, Keys::ARROW_RIGHT);
+        $third = $label();
+        self::assertStringStartsWith('W-03 ', $third);
+        $this->desk->keys(Keys::END);
+        self::assertSame('Bare opening, no unit', $label());
+        $this->desk->keys(Keys::HOME, Keys::ARROW_RIGHT, Keys::ARROW_RIGHT, Keys::TAB);
+        self::assertFalse($in('[data-rack]'));
+        // back by Shift and Tab: to the unit that was left
+        $this->desk->holding(Keys::SHIFT, fn () => $this->desk->keys(Keys::TAB));
+        self::assertSame($third, $label());
+        self::assertSame(1, $this->desk->count('[data-rack] button[tabindex="0"]'));
+        $this->desk->keys(Keys::ENTER);
+        $this->desk->waitForText('in hand');
+        $this->desk->keys(Keys::ESCAPE);
+    }
+
     /** Light, dark, or as the system has it: in a menu of one's own, the same on every page; and the way out is in it. */
     public function test_light_and_dark_are_chosen_in_a_menu_of_ones_own_on_every_page(): void
     {

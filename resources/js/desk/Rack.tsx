@@ -1,6 +1,6 @@
 import { useQueries } from '@tanstack/react-query';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { useCallback, useMemo, useRef, useState, type KeyboardEvent } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { api, type RackType, type Shape } from '../api/client';
 import { svgPath } from './drawing/svgPath';
@@ -14,6 +14,8 @@ import { inHandOf, useDesk } from './store';
 
 /** px for a mm: every unit on the rack stands at one scale. */
 const SCALE = 54 / 3100;
+
+const stops = (list: HTMLElement | null) => [...(list?.querySelectorAll<HTMLButtonElement>('button:not(:disabled)') ?? [])];
 
 /** The unit types, to scale on one line, that openings are filled from; the bare opening last. */
 export function Rack() {
@@ -44,17 +46,38 @@ export function Rack() {
     const openBench = (type: RackType) => void navigate(`/projects/${data.id}/bench/${type.id}`);
 
     const walk = (event: KeyboardEvent) => {
-        if (event.key !== 'ArrowRight' && event.key !== 'ArrowLeft') return;
-        const items = [...(list.current?.querySelectorAll('button') ?? [])];
-        const next = items.indexOf(document.activeElement as HTMLButtonElement) + (event.key === 'ArrowRight' ? 1 : -1);
-        items[Math.max(0, Math.min(items.length - 1, next))]?.focus();
+        const items = stops(list.current);
+        const at = items.indexOf(document.activeElement as HTMLButtonElement);
+        const to = { ArrowRight: at + 1, ArrowLeft: at - 1, Home: 0, End: items.length - 1 }[event.key];
+        if (to === undefined) return;
+        items[Math.max(0, Math.min(items.length - 1, to))]?.focus();
         event.preventDefault();
         event.stopPropagation();
     };
 
+    // one stop for Tab: what was reached last, or the first
+    const stop = (now?: HTMLButtonElement) => {
+        const items = stops(list.current);
+        const one = now && items.includes(now) ? now : (items.find((item) => item.dataset.stop) ?? items[0]);
+        for (const item of items) {
+            item.tabIndex = item === one ? 0 : -1;
+            if (item === one && now) item.dataset.stop = 'here';
+            else if (now) delete item.dataset.stop;
+        }
+    };
+    useEffect(() => stop());
+
     return (
         <section aria-label="Rack of unit types" className="flex h-[92px] shrink-0 items-stretch border-b border-hairline bg-paper">
-            <div ref={list} onKeyDown={walk} className="flex min-w-0 grow" role="toolbar" aria-label="Unit types">
+            <div
+                ref={list}
+                onKeyDown={walk}
+                onFocus={() => stop(document.activeElement as HTMLButtonElement)}
+                className="flex min-w-0 grow"
+                role="toolbar"
+                aria-label="Unit types"
+                data-rack
+            >
                 <Shelf types={types} onTake={take} onOpen={openBench} />
                 {types.length === 0 && (
                     <span className="self-center px-3 text-quiet">
@@ -260,6 +283,7 @@ function Stand({ mark, title, on, disabled, width, height, shapes, onClick, onDo
             aria-label={title}
             aria-pressed={on}
             disabled={disabled}
+            tabIndex={-1}
             onClick={onClick}
             onDoubleClick={onDoubleClick}
             className={`group flex shrink-0 flex-col items-center px-1.5 pt-1 ${on ? 'text-tide' : ''}`}

@@ -24,6 +24,11 @@ export function useDeskKeys(data: Data): void {
                 useDesk.setState((s) => ({ commands: !s.commands }));
                 return;
             }
+            if (event.key === 'F6' && target.closest('[role=dialog], [role=menu], [role=listbox]') === null) {
+                event.preventDefault();
+                goOn(target, event.shiftKey ? -1 : 1);
+                return;
+            }
             if (typing) return;
             const onPane = target.closest('[data-pane]') !== null || target === document.body;
             if (onPane && waysOf(useDesk.getState().mode)?.key?.(data, event)) {
@@ -35,6 +40,20 @@ export function useDeskKeys(data: Data): void {
         window.addEventListener('keydown', onKey);
         return () => window.removeEventListener('keydown', onKey);
     }, [data]);
+}
+
+/** The parts of the desk that F6 goes round, each with what takes the keys there. */
+const parts = ['[data-pane]', '[data-card]', '[data-rack]'];
+
+/** From the drawing to the card, the rack, and back; with Shift the other way round. */
+function goOn(from: HTMLElement, by: 1 | -1): void {
+    const at = parts.findIndex((part) => from.closest(part) !== null);
+    for (let step = 1; step <= parts.length; step++) {
+        const part = document.querySelector<HTMLElement>(parts[(Math.max(at, 0) + by * step + parts.length * 2) % parts.length]!);
+        const first = 'input:not(:disabled), button:not(:disabled):not([tabindex="-1"]), [href], [tabindex="0"]';
+        const to = part?.matches('[data-pane]') ? part : part?.querySelector<HTMLElement>(first);
+        if (to) return to.focus();
+    }
 }
 
 function deskKey(data: Data, event: KeyboardEvent, onPane: boolean): boolean {
