@@ -9,8 +9,8 @@ use Illuminate\Support\Facades\Log;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
- * Gives every request a number: that which a proxy before us gave it, or one of our own. The answer, problems and all that is logged have it;
- * one line of what was asked and how it was answered goes to the log of requests.
+ * Gives every request a number: that which a proxy before us gave it, or one of our own. The answer, problems and all that is logged
+ * have it; one line of what was asked and how it was answered goes to the log of requests.
  */
 final class Numbered
 {
