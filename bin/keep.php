@@ -98,11 +98,15 @@ try {
     if (! isset($given['quiet'])) {
         $seconds = microtime(true) - $began;
         $address = $place->address();
+        $people = in_array('demo', $parts, true) ? <<<'EOF'
+          The demo’s people, where it was made:
+          sign in    pilot@skerrow.example   ·   password: harbour-light
+          to look    guest@skerrow.example   ·   password: harbour-light   (may not change anything)
+        EOF : '  Without demo: the first page makes the first account, or ./isleward person add does.';
         fwrite(STDOUT, <<<EOF
 
           Isleward   $address
-          sign in    pilot@skerrow.example   ·   password: harbour-light
-          to look    guest@skerrow.example   ·   password: harbour-light   (may not change anything)
+        $people
 
           Started in {$supervisor->seconds($seconds)}. Ctrl-C stops it.
 

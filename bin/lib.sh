@@ -163,3 +163,14 @@ stop_when_done() {
     trap stop_kept EXIT
     trap 'stop_kept; exit 130' INT TERM HUP
 }
+
+# What is done against the database of a running "up".
+reach_running() {
+    [ -d vendor ] || fail "Run ./isleward up first."
+    make_environment
+    if [ -f "$VAR/running" ] && [ -z "${DB_PORT:-}" ]; then
+        DB_PORT="$(sed -n 's/^DB_PORT=//p' "$VAR/running")"
+        [ -n "$DB_PORT" ] && export DB_PORT
+    fi
+    return 0
+}

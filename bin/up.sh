@@ -2,6 +2,7 @@
 PORT=8080
 HOST=127.0.0.1
 FRESH=0
+DEMO=1
 while [ $# -gt 0 ]; do
     case "$1" in
         --port) PORT="${2:?--port needs a number}"; shift ;;
@@ -9,6 +10,7 @@ while [ $# -gt 0 ]; do
         --host) HOST="${2:?--host needs an address}"; shift ;;
         --host=*) HOST="${1#*=}" ;;
         --fresh) FRESH=1 ;;
+        --no-demo) DEMO=0 ;;
         *) fail "up knows no option “$1”: see ./isleward --help" ;;
     esac
     shift
@@ -31,6 +33,7 @@ fi
 rm -rf storage/framework/cache/derived
 
 OWN_DB="${ISLEWARD_OWN_DB:-$(sed -n 's/^ISLEWARD_OWN_DB=//p' .env)}"
-PARTS=migrate,demo,cache,web,workers
+PARTS=migrate,cache,web,workers
+[ "$DEMO" = 0 ] || PARTS=migrate,demo,cache,web,workers
 [ "$OWN_DB" = 0 ] || PARTS="database,$PARTS"
 exec php bin/keep.php --home="$VAR" --host="$HOST" --port="$PORT" --parts="$PARTS"

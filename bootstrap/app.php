@@ -38,6 +38,6 @@ return Application::configure(basePath: dirname(__DIR__))
     })
     ->withCommands([
         App\Console\DemoCommand::class, App\Console\ExportCommand::class, App\Console\OpenApiCommand::class,
-        App\Console\BenchProjectCommand::class, App\Console\TrialCommand::class,
+        App\Console\BenchProjectCommand::class, App\Console\TrialCommand::class, App\Console\PersonCommand::class,
     ])
     ->create();

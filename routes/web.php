@@ -33,6 +33,7 @@ Route::get('health', HealthController::class)->withoutMiddleware('web');
 Route::prefix('api')->group(function (): void {
     Route::get('session', [SessionController::class, 'show']);
     Route::post('session', [SessionController::class, 'create'])->middleware('throttle:sign-in');
+    Route::post('accounts/first', [SessionController::class, 'first'])->middleware('throttle:sign-in');
     Route::get('invitations/{token}', [EntranceController::class, 'invitation'])->middleware('throttle:entrance');
     Route::post('invitations/{token}', [EntranceController::class, 'join'])->middleware('throttle:entrance');
     Route::get('links/{token}', [EntranceController::class, 'link'])->middleware('throttle:entrance');

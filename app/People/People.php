@@ -11,6 +11,7 @@ use App\Models\Project;
 use App\Models\Role;
 use App\Models\User;
 use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Isleward\Core\Measure\Refusal;
@@ -193,6 +194,44 @@ final class People
                 sprintf('%s has an account: sign in with it, then open the invitation again.', $email),
             );
         }
+
+        return $this->made($email, $name, $password);
+    }
+
+    /** A new account, for whoever runs Isleward; refused where there is one for that address. */
+    public function person(string $email, ?string $name, ?string $password): User
+    {
+        $email = Email::of($email);
+        if (mb_strlen($email) > Email::LONGEST || filter_var($email, FILTER_VALIDATE_EMAIL, FILTER_FLAG_EMAIL_UNICODE) === false) {
+            throw Refusal::because('account.email', "“{$email}” is no email address.", details: ['field' => 'email']);
+        }
+        if (User::query()->where('email', $email)->exists()) {
+            throw Refusal::because('account.there', "$email has an account already.", details: ['field' => 'email']);
+        }
+
+        return $this->made($email, $name, $password);
+    }
+
+    /** Whether nobody has an account yet. */
+    public static function isEmpty(): bool
+    {
+        return ! User::query()->where('guest', false)->exists();
+    }
+
+    /** The first account of an empty installation, which whoever comes first makes; refused as soon as there is one. */
+    public function first(string $email, ?string $name, ?string $password): User
+    {
+        return Cache::lock('first-account', 10)->block(5, function () use ($email, $name, $password): User {
+            if (! self::isEmpty()) {
+                throw Refusal::because('account.not_first', 'There is an account already: sign in, or ask whoever runs Isleward for one.');
+            }
+
+            return $this->person($email, $name, $password);
+        });
+    }
+
+    private function made(string $email, ?string $name, ?string $password): User
+    {
         $name = trim((string) $name);
         if ($name === '' || mb_strlen($name) > 80) {
             throw Refusal::because('account.name', 'Say your name, as others will see it.', details: ['field' => 'name']);

@@ -6,6 +6,7 @@ import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import { api, Problem, type Schemas } from './api/client';
 import { isAway, lost } from './api/reach';
 import { useSession } from './api/session';
+import { FirstAccountPage } from './projects/FirstAccountPage';
 import { ProjectsPage } from './projects/ProjectsPage';
 import { SignInAgain } from './projects/SignInAgain';
 import { SignInPage } from './projects/SignInPage';
@@ -57,14 +58,14 @@ function Gate() {
     useEffect(() => useSession.setState({ user: signedIn }), [signedIn]);
     if (session.isPending) return <p className="p-8 text-quiet">Opening…</p>;
     if (session.isError) return <p className="p-8 text-buoy">{session.error.message}</p>;
-    const { user } = session.data;
+    const { user, first } = session.data;
     if (!user)
         return (
             <WithOwnMenu>
                 <Routes>
                     <Route path="/join/:token" element={<JoinPage user={null} />} />
                     <Route path="/look/:token" element={<LookPage user={null} />} />
-                    <Route path="*" element={<SignInPage />} />
+                    <Route path="*" element={first ? <FirstAccountPage /> : <SignInPage />} />
                 </Routes>
             </WithOwnMenu>
         );

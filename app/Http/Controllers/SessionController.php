@@ -8,10 +8,12 @@ use App\Http\Api\ProblemResponse;
 use App\Http\Problems;
 use App\Models\User;
 use App\People\Email;
+use App\People\People;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Hash;
+use Isleward\Core\Measure\Fields;
 use OpenApi\Attributes as OA;
 
 #[OA\Schema(schema: 'User', required: ['name', 'email', 'guest'], properties: [
@@ -22,13 +24,39 @@ use OpenApi\Attributes as OA;
 final class SessionController
 {
     #[OA\Get(path: '/session', operationId: 'whoAmI', summary: 'Who is signed in', responses: [
-        new OA\Response(response: 200, description: 'Null when nobody is', content: new OA\JsonContent(required: ['user'], properties: [
+        new OA\Response(response: 200, description: 'Null when nobody is', content: new OA\JsonContent(required: ['user', 'first'], properties: [
+            new OA\Property(property: 'first', type: 'boolean', description: 'Nobody has an account yet: whoever comes first makes it'),
             new OA\Property(property: 'user', anyOf: [new OA\Schema(ref: '#/components/schemas/User'), new OA\Schema(type: 'null')]),
         ])),
     ])]
     public function show(Request $request): JsonResponse
     {
-        return $this->answer($request->user());
+        $user = $request->user();
+
+        return new JsonResponse(['user' => self::told($user), 'first' => $user === null && People::isEmpty()]);
+    }
+
+    #[OA\Post(path: '/accounts/first', operationId: 'firstAccount', summary: 'Make the first account of an empty installation, and sign in',
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['name', 'email', 'password'], properties: [
+            new OA\Property(property: 'name', type: 'string'),
+            new OA\Property(property: 'email', type: 'string'),
+            new OA\Property(property: 'password', type: 'string'),
+        ])),
+        responses: [
+            new OA\Response(response: 200, description: 'Signed in', content: new OA\JsonContent(
+                required: ['user'],
+                properties: [new OA\Property(property: 'user', ref: '#/components/schemas/User')],
+            )),
+            new ProblemResponse(422, 'There is one already, or it cannot be so'),
+        ])]
+    public function first(Request $request, People $people): JsonResponse
+    {
+        $body = new Fields($request->json()->all());
+        $user = $people->first($body->string('email'), $body->string('name'), $body->string('password'));
+        Auth::login($user);
+        $request->session()->regenerate();
+
+        return $this->answer($user);
     }
 
     #[OA\Post(path: '/session', operationId: 'signIn', summary: 'Sign in',
@@ -86,12 +114,14 @@ final class SessionController
 
     private function answer(?User $user): JsonResponse
     {
-        return new JsonResponse(
-            ['user' => $user === null ? null : [
-                'name' => $user->name,
-                'email' => $user->guest ? '' : $user->email,
-                'guest' => $user->guest,
-            ]],
-        );
+        return new JsonResponse(['user' => self::told($user)]);
+    }
+
+    /** @return array{name: string, email: string, guest: bool}|null */
+    private static function told(?User $user): ?array
+    {
+        return $user === null ? null : [
+            'name' => $user->name, 'email' => $user->guest ? '' : $user->email, 'guest' => $user->guest,
+        ];
     }
 }

@@ -130,6 +130,7 @@ const edits = <N extends EditName>(
 export const api = {
     whoAmI: () => once(() => client.GET('/session')),
     signIn: (email: string, password: string) => once(() => client.POST('/session', { body: { email, password } })),
+    firstAccount: (body: { name: string; email: string; password: string }) => once(() => client.POST('/accounts/first', { body })),
     signOut: () => answer(() => client.DELETE('/session')),
     projects: () => answer(() => client.GET('/projects')),
     createProject: (body: paths['/projects']['post']['requestBody']['content']['application/json']) =>
