@@ -228,6 +228,7 @@ function Shelf({ types, onTake, onOpen }: { types: RackType[]; onTake: (t: RackT
     return (
         <div
             ref={scroller}
+            tabIndex={-1}
             className="min-w-0 grow overflow-x-auto overflow-y-hidden px-3"
             onWheel={(e) => e.currentTarget.scrollBy({ left: e.deltaY })}
         >

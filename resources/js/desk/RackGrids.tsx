@@ -28,7 +28,10 @@ export function RackGrids() {
         document.querySelector<HTMLElement>('[data-pane=elevation]')?.focus({ preventScroll: true });
     };
     return (
-        <div className="flex max-w-[34%] shrink-0 items-end gap-2 overflow-x-auto overflow-y-hidden border-l border-hairline px-2 pb-1">
+        <div
+            tabIndex={-1}
+            className="flex max-w-[34%] shrink-0 items-end gap-2 overflow-x-auto overflow-y-hidden border-l border-hairline px-2 pb-1"
+        >
             {data.project.grids.map((g) => {
                 const on = inHand?.grid === g.id;
                 const places = [

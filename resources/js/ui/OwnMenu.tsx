@@ -25,9 +25,10 @@ export function OwnMenu() {
     const now = useTheme();
     const signOut = async () => {
         await api.signOut().catch(complain);
-        queries.clear();
+        // nothing is asked for any more that one would have to be signed in for
+        queries.setQueryData(['session'], { user: null, first: false });
         void navigate('/');
-        await queries.invalidateQueries();
+        queries.removeQueries({ predicate: (query) => query.queryKey[0] !== 'session' });
     };
     return (
         <DropdownMenu.Root modal={false} onOpenChange={() => choose(keptTheme())}>
