@@ -33,7 +33,8 @@ final class PersonCommand extends Command
 
             return self::FAILURE;
         }
-        $this->line(sprintf('%s may sign in as %s%s', $user->name, $user->email, is_string($given) ? '.' : ", with the password $password"));
+        $with = is_string($given) ? '.' : ", with the password $password";
+        $this->line("$user->name may sign in as $user->email$with");
 
         return self::SUCCESS;
     }

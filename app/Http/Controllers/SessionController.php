@@ -24,7 +24,9 @@ use OpenApi\Attributes as OA;
 final class SessionController
 {
     #[OA\Get(path: '/session', operationId: 'whoAmI', summary: 'Who is signed in', responses: [
-        new OA\Response(response: 200, description: 'Null when nobody is', content: new OA\JsonContent(required: ['user', 'first'], properties: [
+        new OA\Response(response: 200, description: 'Null when nobody is', content: new OA\JsonContent(required: [
+            'user', 'first',
+        ], properties: [
             new OA\Property(property: 'first', type: 'boolean', description: 'Nobody has an account yet: whoever comes first makes it'),
             new OA\Property(property: 'user', anyOf: [new OA\Schema(ref: '#/components/schemas/User'), new OA\Schema(type: 'null')]),
         ])),
