@@ -254,6 +254,9 @@ final class Furnished
         return [
             'GET api/session' => ['GET', '/api/session', null],
             'POST api/session' => ['POST', '/api/session', ['email' => 'nobody@quay.example', 'password' => 'harbour-light']],
+            'POST api/accounts/first' => [
+                'POST', '/api/accounts/first', ['name' => 'Lis', 'email' => 'lis@quay.example', 'password' => 'long enough now'],
+            ],
             'DELETE api/session' => ['DELETE', '/api/session', null],
             'GET api/invitations/{token}' => ['GET', '/api/invitations/'.str_repeat('a', 40), null],
             'POST api/invitations/{token}' => [
