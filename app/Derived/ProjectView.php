@@ -46,7 +46,7 @@ use OpenApi\Attributes as OA;
         enum: ['parallel', 'radial'],
         description: 'How openings are cut into curved walls that do not say it themselves',
     ),
-    new OA\Property(property: 'slab', type: 'number', description: 'Thickness of floors where they are cut'),
+    new OA\Property(property: 'slab', type: 'number', description: 'Thickness of slabs that are made'),
     new OA\Property(property: 'setting', type: 'number', description: 'How far a jamb may lie from its mark'),
     new OA\Property(property: 'finishes', type: 'array', items: new OA\Items(ref: '#/components/schemas/Finish')),
     new OA\Property(property: 'unitRules', ref: '#/components/schemas/UnitRules'),

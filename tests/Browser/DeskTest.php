@@ -204,7 +204,9 @@ final class DeskTest extends BrowserCase
         $in = fn (string $part): bool => (bool) $this->desk->driver->executeScript(
             'return document.activeElement.closest(arguments[0]) !== null', [$part],
         );
-        $label = fn (): string => (string) $this->desk->driver->executeScript('return document.activeElement.getAttribute("aria-label") ?? ""');
+        $label = fn (): string => (string) $this->desk->driver->executeScript(
+            'return document.activeElement.getAttribute("aria-label") ?? ""',
+        );
         self::assertSame(1, $this->desk->count('[data-rack] button[tabindex="0"]'));
         $this->desk->driver->executeScript("document.querySelector('[data-pane=elevation]').focus()");
         foreach (['[data-card]', '[data-rack]', '[data-pane]', '[data-card]', '[data-rack]'] as $part) {

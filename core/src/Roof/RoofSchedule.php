@@ -41,7 +41,8 @@ final class RoofSchedule implements Contributor
             foreach (Roofs::in($design)->find($roof)?->slopes() ?? [] as $side) {
                 $rows[] = new Row([$roof->id, $side->wall], [
                     'roof' => $roof->name, 'over' => $names[$side->wall] ?? '', 'pitch' => round(rad2deg((float) $side->pitch), 2).'°',
-                    'eaves' => array_sum(array_map(static fn (array $e): float => $e[0]->distanceTo($e[1]), $side->eaves())), 'overhang' => $side->overhang, 'area' => $side->area(),
+                    'eaves' => array_sum(array_map(static fn (array $e): float => $e[0]->distanceTo($e[1]), $side->eaves())),
+                    'overhang' => $side->overhang, 'area' => $side->area(),
                     'plan' => $side->planArea(), 'volume' => (new RoofFace($side, $roof->upright()))->volume(), 'count' => 1,
                     'finish' => $finishes[$roof->finish ?? ''] ?? '',
                 ]);

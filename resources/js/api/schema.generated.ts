@@ -2197,7 +2197,7 @@ export interface components {
              * @enum {string}
              */
             jambs: "parallel" | "radial";
-            /** @description Thickness of floors where they are cut */
+            /** @description Thickness of slabs that are made */
             slab: number;
             /** @description How far a jamb may lie from its mark */
             setting: number;

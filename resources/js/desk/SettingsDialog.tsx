@@ -128,7 +128,7 @@ function Form() {
                     ]}
                 />
             </div>
-            <TextField label="Thickness of floors, in sections" value={slab} onChange={setSlab} />
+            <TextField label="Thickness of new slabs" value={slab} onChange={setSlab} />
             <TextField label="How far a jamb may lie from its mark on a tracing" value={setting} onChange={setSetting} />
             <TextField label="Level of the lowest floor above the site datum" value={level} onChange={setLevel} />
             <TextField label="Bearing of the plan’s upward direction, degrees clockwise from north" value={north} onChange={setNorth} />

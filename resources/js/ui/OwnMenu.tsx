@@ -16,6 +16,9 @@ const themes: { value: Theme; label: string }[] = [
 
 const row = 'flex cursor-default items-center justify-between gap-6 rounded px-2 py-1.5 outline-none data-[highlighted]:bg-tide-wash';
 
+const round =
+    'inline-flex size-8 shrink-0 items-center justify-center rounded-full ' + 'text-quiet hover:text-tide data-[state=open]:text-tide';
+
 /** A menu of one's own, at the top right of every page: who one is, light or dark, the way out. */
 export function OwnMenu() {
     const user = useSession((s) => s.user);
@@ -33,12 +36,7 @@ export function OwnMenu() {
     return (
         <DropdownMenu.Root modal={false} onOpenChange={() => choose(keptTheme())}>
             <DropdownMenu.Trigger asChild>
-                <button
-                    type="button"
-                    aria-label="Your menu"
-                    title={user ? user.name : 'Light or dark'}
-                    className="inline-flex size-8 shrink-0 items-center justify-center rounded-full text-quiet hover:text-tide data-[state=open]:text-tide"
-                >
+                <button type="button" aria-label="Your menu" title={user ? user.name : 'Light or dark'} className={round}>
                     <CircleUserRound size={20} />
                 </button>
             </DropdownMenu.Trigger>

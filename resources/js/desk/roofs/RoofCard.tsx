@@ -25,15 +25,13 @@ export function RoofCard({ roof }: { roof: Roof }) {
     const set = (args: Args) => send('roof.change', { id: roof.id, ...args });
     const choose = (args: Args) => void ask('roof.change', { id: roof.id, ...args });
     const outline = data.project.outlines.find((o) => o.id === roof.outline);
+    const over = roof.also.length > 0 ? `${roof.also.length + 1} outlines` : (outline?.name ?? 'its outline');
     const { units } = data.project.settings;
     const sum = (key: 'area' | 'plan') => roof.faces.reduce((total, face) => total + face[key], 0);
     if (lights.length > 0) return <LightCard key={lights.map((l) => l.n).join()} roof={roof} lights={lights} />;
     return (
         <>
-            <Heading
-                title={roof.name}
-                note={`${roof.faces.length === 1 ? 'one face' : `${roof.faces.length} faces`} over ${roof.also.length > 0 ? `${roof.also.length + 1} outlines` : (outline?.name ?? 'its outline')}`}
-            />
+            <Heading title={roof.name} note={`${roof.faces.length === 1 ? 'one face' : `${roof.faces.length} faces`} over ${over}`} />
             {roof.why && (
                 <p role="alert" className="my-2 border-l-3 border-buoy bg-buoy-wash px-2 py-1 text-buoy">
                     {roof.why}
