@@ -12,6 +12,8 @@ final class Contour
 {
     private ?bool $convex = null;
 
+    private ?float $area = null;
+
     /**
      * @param  non-empty-list<Curve>|null  $edges  null for those of a rectangle, which are made when they are asked for
      * @param  array{float, float, float, float}|null  $box  known once it has been asked for
@@ -65,15 +67,18 @@ final class Contour
     /** In mm²; negative when it runs clockwise. */
     public function area(): float
     {
+        if ($this->area !== null) {
+            return $this->area;
+        }
         if ($this->edges === null && $this->box !== null) {
-            return ($this->box[2] - $this->box[0]) * ($this->box[3] - $this->box[1]);
+            return $this->area = ($this->box[2] - $this->box[0]) * ($this->box[3] - $this->box[1]);
         }
         $sum = 0.0;
         foreach ($this->edges() as $e) {
-            $sum += $e->moment();
+            $sum += $e->rx > 0.0 ? $e->moment() : $e->x0 * $e->y1 - $e->x1 * $e->y0;
         }
 
-        return $sum / 2;
+        return $this->area = $sum / 2;
     }
 
     /** @return array{float, float} ∫∫ x and ∫∫ y over it, mm³: where its centre lies, times its area */
@@ -337,8 +342,9 @@ final class Contour
         if ($this->convex !== null) {
             return $this->convex;
         }
-        $before = $this->edges()[count($this->edges()) - 1];
-        foreach ($this->edges() as $e) {
+        $edges = $this->edges();
+        $before = $edges[count($edges) - 1];
+        foreach ($edges as $e) {
             if ($e->rx > 0.0 || ($before->x1 - $before->x0) * ($e->y1 - $e->y0) - ($before->y1 - $before->y0) * ($e->x1 - $e->x0) <= 0.0) {
                 return $this->convex = false;
             }

@@ -63,16 +63,19 @@ final class Corners
     {
         $edges = $margin->outer->edges();
         $n = count($edges);
-        $jamb = array_map(static fn (Side $side): bool => $side->isJamb(), $sides);
+        $jamb = [];
+        foreach ($sides as $side) {
+            $jamb[] = $side === Side::Left || $side === Side::Right;
+        }
         $through = [];
         for ($b = 0; $b < $n; $b++) {
-            $a = ($b + $n - 1) % $n;
-            if ($widths[$a] <= 0
+            $a = $b === 0 ? $n - 1 : $b - 1;
+            if ($jamb[$a] === $jamb[$b]
+                            || $widths[$a] <= 0
                             || $widths[$b] <= 0
-                            || $jamb[$a] === $jamb[$b]
                             || $margin->lines[$a] === null
                             || $margin->lines[$b] === null
-                            || $edges[$a]->isCurved() || $edges[$b]->isCurved()) {
+                            || $edges[$a]->rx > 0.0 || $edges[$b]->rx > 0.0) {
                 continue;
             }
             [$ax, $ay] = $edges[$a]->direction(1.0);

@@ -108,11 +108,13 @@ final readonly class Stretch
                 details: ['field' => $side, 'over' => -$left]);
         }
 
-        return array_map(static function (self $s) use ($left, $shares): array {
+        $laid = [];
+        foreach ($run as $s) {
             $length = $s->length ?? $left * $s->share / $shares;
+            $laid[] = [$length, $s->angle === null ? $s->rise : $length * tan(deg2rad($s->angle))];
+        }
 
-            return [$length, $s->angle === null ? $s->rise : $length * tan(deg2rad($s->angle))];
-        }, $run);
+        return $laid;
     }
 
     /** @return array<string, float> */

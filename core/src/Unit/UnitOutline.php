@@ -130,56 +130,66 @@ final readonly class UnitOutline
      */
     public function line(bool $head, float $width, float $height): array
     {
+        $x = $y = $low = $high = 0.0;
         $points = [[0.0, 0.0]];
         foreach (Stretch::laid($head ? $this->head : $this->sill, $width, $head ? 'head' : 'sill') as [$length, $rise]) {
-            [$x, $y] = $points[count($points) - 1];
-            $points[] = [$x + $length, $y + $rise];
+            $points[] = [$x += $length, $y += $rise];
+            $low = $y < $low ? $y : $low;
+            $high = $y > $high ? $y : $high;
         }
-        $low = $high = 0.0;
-        foreach ($points as [, $y]) {
-            $low = min($low, $y);
-            $high = max($high, $y);
-        }
+        $points[count($points) - 1][0] = $width;
         $lift = $head ? $height - $high : -$low;
-        $last = count($points) - 1;
+        $lifted = [];
+        foreach ($points as [$x, $y]) {
+            $lifted[] = [$x, $y + $lift];
+        }
 
-        return array_map(
-            static fn (array $p, int $i): array => [$i === $last ? $width : $p[0], $p[1] + $lift],
-            $points,
-            array_keys($points),
-        );
+        return $lifted;
     }
 
     private function profile(float $width, float $height): Contour
     {
         $sill = $this->line(false, $width, $height);
         $head = $this->line(true, $width, $height);
-        foreach ([[$head, $sill, 1], [$sill, $head, -1]] as [$line, $other, $sign]) {
-            foreach ($line as [$x, $y]) {
-                foreach (self::levels($other, $x) as $level) {
-                    if (($y - $level) * $sign < 1.0) {
-                        throw Refusal::because(
-                            'outline.no_room',
-                            sprintf(
-                                '%s from the left the head would lie %s above the sill.',
-                                UnitTree::mm($x),
-                                UnitTree::mm(($y - $level) * $sign),
-                            ),
-                            details: ['field' => 'head', 'at' => $x]);
-                    }
-                }
-            }
-        }
+        self::requireRoom($head, $sill, 1);
+        self::requireRoom($sill, $head, -1);
         $points = [...$sill, ...array_reverse($head)];
         $ring = [];
-        foreach ($points as $i => [$x, $y]) {
-            [$px, $py] = $points[$i === 0 ? count($points) - 1 : $i - 1];
-            if (hypot($x - $px, $y - $py) > 1e-6) {
-                array_push($ring, $x, $y);
+        [$px, $py] = $points[count($points) - 1];
+        foreach ($points as [$x, $y]) {
+            if (abs($x - $px) > 1e-6 || abs($y - $py) > 1e-6) {
+                $ring[] = $x;
+                $ring[] = $y;
             }
+            [$px, $py] = [$x, $y];
         }
 
         return Contour::polygon(self::withoutStraight($ring));
+    }
+
+    /**
+     * @param  non-empty-list<array{float, float}>  $line
+     * @param  non-empty-list<array{float, float}>  $other
+     * @param  int  $sign  1 when the line is the head, -1 when it is the sill
+     *
+     * @throws Refusal where the head comes nearer than 1 mm to the sill at a corner of the line
+     */
+    private static function requireRoom(array $line, array $other, int $sign): void
+    {
+        foreach ($line as [$x, $y]) {
+            foreach (self::levels($other, $x) as $level) {
+                if (($y - $level) * $sign < 1.0) {
+                    throw Refusal::because(
+                        'outline.no_room',
+                        sprintf(
+                            '%s from the left the head would lie %s above the sill.',
+                            UnitTree::mm($x),
+                            UnitTree::mm(($y - $level) * $sign),
+                        ),
+                        details: ['field' => 'head', 'at' => $x]);
+                }
+            }
+        }
     }
 
     /**
@@ -190,20 +200,19 @@ final readonly class UnitOutline
     {
         $out = [];
         $n = count($ring);
+        $ax = $ring[$n - 2];
+        $ay = $ring[$n - 1];
         for ($i = 0; $i < $n; $i += 2) {
-            [$ax, $ay, $x, $y, $bx, $by] = [
-                $ring[($i + $n - 2) % $n],
-                $ring[($i + $n - 1) % $n],
-                $ring[$i],
-                $ring[$i + 1],
-                $ring[($i + 2) % $n],
-                $ring[($i + 3) % $n],
-            ];
-            if (abs(
-                ($x - $ax) * ($by - $y) - ($y - $ay) * ($bx - $x),
-            ) > 1e-9 * (hypot($x - $ax, $y - $ay) * hypot($bx - $x, $by - $y) + 1)) {
-                array_push($out, $x, $y);
+            $x = $ring[$i];
+            $y = $ring[$i + 1];
+            $bx = $ring[($i + 2) % $n];
+            $by = $ring[($i + 3) % $n];
+            if (abs(($x - $ax) * ($by - $y) - ($y - $ay) * ($bx - $x)) > 1e-9 * (hypot($x - $ax, $y - $ay) * hypot($bx - $x, $by - $y) + 1)) {
+                $out[] = $x;
+                $out[] = $y;
             }
+            $ax = $x;
+            $ay = $y;
         }
 
         return $out;
@@ -216,11 +225,19 @@ final readonly class UnitOutline
     private static function levels(array $line, float $x): array
     {
         $out = [];
+        [$x0, $y0] = $line[0];
         for ($i = 1, $n = count($line); $i < $n; $i++) {
-            [[$x0, $y0], [$x1, $y1]] = [$line[$i - 1], $line[$i]];
+            [$x1, $y1] = $line[$i];
             if ($x >= $x0 - 1e-6 && $x <= $x1 + 1e-6) {
-                array_push($out, ...($x1 - $x0 < 1e-6 ? [$y0, $y1] : [$y0 + ($y1 - $y0) * ($x - $x0) / ($x1 - $x0)]));
+                if ($x1 - $x0 < 1e-6) {
+                    $out[] = $y0;
+                    $out[] = $y1;
+                } else {
+                    $out[] = $y0 + ($y1 - $y0) * ($x - $x0) / ($x1 - $x0);
+                }
             }
+            $x0 = $x1;
+            $y0 = $y1;
         }
 
         return $out;
