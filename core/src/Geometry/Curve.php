@@ -12,26 +12,66 @@ use Isleward\Core\Geometry\Internal\Ellipse;
  * counter-clockwise
  * when positive. Sides of a {@see Contour} have the inside on their left; distances run along it from its start. mm.
  */
-final readonly class Curve
+final class Curve
 {
     private const CORNER = 1e-9;
 
     /** shares within which a distance along an ellipse is sought, halved each time */
     private const HALVINGS = 60;
 
+    /** @phpstan-readonly-allow-private-mutation */
+    public float $cx = 0.0;
+
+    /** @phpstan-readonly-allow-private-mutation */
+    public float $cy = 0.0;
+
+    /** @phpstan-readonly-allow-private-mutation */
+    public float $rx = 0.0;
+
+    /** @phpstan-readonly-allow-private-mutation */
+    public float $ry = 0.0;
+
+    /** @phpstan-readonly-allow-private-mutation */
+    public float $start = 0.0;
+
+    /** @phpstan-readonly-allow-private-mutation */
+    public float $sweep = 0.0;
+
+    /** @phpstan-readonly-allow-private-mutation */
+    public float $tilt = 0.0;
+
+    // nearly every one is straight: what only a curved one has is not among what has to be set, which takes a third less time
     private function __construct(
-        public float $x0,
-        public float $y0,
-        public float $x1,
-        public float $y1,
-        public float $cx = 0.0,
-        public float $cy = 0.0,
-        public float $rx = 0.0,
-        public float $ry = 0.0,
-        public float $start = 0.0,
-        public float $sweep = 0.0,
-        public float $tilt = 0.0,
+        public readonly float $x0,
+        public readonly float $y0,
+        public readonly float $x1,
+        public readonly float $y1,
     ) {
+    }
+
+    private static function bent(
+        float $x0,
+        float $y0,
+        float $x1,
+        float $y1,
+        float $cx,
+        float $cy,
+        float $rx,
+        float $ry,
+        float $start,
+        float $sweep,
+        float $tilt = 0.0,
+    ): self {
+        $curve = new self($x0, $y0, $x1, $y1);
+        $curve->cx = $cx;
+        $curve->cy = $cy;
+        $curve->rx = $rx;
+        $curve->ry = $ry;
+        $curve->start = $start;
+        $curve->sweep = $sweep;
+        $curve->tilt = $tilt;
+
+        return $curve;
     }
 
     public static function straight(float $x0, float $y0, float $x1, float $y1): self
@@ -47,7 +87,7 @@ final readonly class Curve
         [$x0, $y0] = Ellipse::point($cx, $cy, $rx, $ry, $tilt, $start);
         [$x1, $y1] = Ellipse::point($cx, $cy, $rx, $ry, $tilt, $start + $sweep);
 
-        return new self($x0, $y0, $x1, $y1, $cx, $cy, $rx, $ry, $start, $sweep, $tilt);
+        return self::bent($x0, $y0, $x1, $y1, $cx, $cy, $rx, $ry, $start, $sweep, $tilt);
     }
 
     /** @throws InvalidPath when both ends are one point */
@@ -80,7 +120,7 @@ final readonly class Curve
         $centre = $from->plus($to)->times(0.5)->plus($right->times($side * ($h - $radius)));
         $sweep = 4 * atan2(2 * $h, $chord) * $side;
 
-        return new self(
+        return self::bent(
             $from->x,
             $from->y,
             $to->x,
@@ -131,7 +171,7 @@ final readonly class Curve
         // both ends keep to the side of the turn they were on
         $sweep = $this->sweep > 0 ? Ellipse::turn($sweep) : -Ellipse::turn(-$sweep);
 
-        return new self($x0, $y0, $x1, $y1, $this->cx, $this->cy, $this->rx, $this->ry, $from, $sweep, $this->tilt);
+        return self::bent($x0, $y0, $x1, $y1, $this->cx, $this->cy, $this->rx, $this->ry, $from, $sweep, $this->tilt);
     }
 
     /** This and what follows as one, when both are of one line or circle and do not come round to where they began; null otherwise. */
@@ -150,7 +190,7 @@ final readonly class Curve
         $sweep = $this->sweep + $next->sweep;
 
         return ! $alike || abs($sweep) > 2 * M_PI - 1e-3 ? null
-            : new self($this->x0, $this->y0, $next->x1, $next->y1, $this->cx, $this->cy, $this->rx, $this->ry, $this->start, $sweep);
+            : self::bent($this->x0, $this->y0, $next->x1, $next->y1, $this->cx, $this->cy, $this->rx, $this->ry, $this->start, $sweep);
     }
 
     /** The same with an end that is exactly that of what follows, which lies within the tolerance of its own. */
@@ -347,7 +387,11 @@ final readonly class Curve
 
     public function reversed(): self
     {
-        return new self(
+        if ($this->rx === 0.0) {
+            return new self($this->x1, $this->y1, $this->x0, $this->y0);
+        }
+
+        return self::bent(
             $this->x1,
             $this->y1,
             $this->x0,
@@ -377,14 +421,14 @@ final readonly class Curve
         [$cx, $cy] = $turn($this->cx, $this->cy);
         [$start, $tilt] = $this->isCircular() ? [$this->start + $angle, 0.0] : [$this->start, $this->tilt + $angle];
 
-        return new self($x0, $y0, $x1, $y1, $cx, $cy, $this->rx, $this->ry, $start, $this->sweep, $tilt);
+        return self::bent($x0, $y0, $x1, $y1, $cx, $cy, $this->rx, $this->ry, $start, $this->sweep, $tilt);
     }
 
     /** Seen from behind: x becomes $width − x; the direction is kept round what it bounds, so the ends change places. */
     public function mirrored(float $width): self
     {
         return $this->isCurved()
-            ? new self(
+            ? self::bent(
                 $width - $this->x1,
                 $this->y1,
                 $width - $this->x0,
@@ -402,7 +446,11 @@ final readonly class Curve
 
     public function shifted(float $x, float $y): self
     {
-        return new self(
+        if ($this->rx === 0.0) {
+            return new self($this->x0 + $x, $this->y0 + $y, $this->x1 + $x, $this->y1 + $y);
+        }
+
+        return self::bent(
             $this->x0 + $x,
             $this->y0 + $y,
             $this->x1 + $x,
@@ -492,8 +540,11 @@ final readonly class Curve
     {
         [$x0, $y0] = $from <= 0.0 ? [$this->x0, $this->y0] : $this->at($from);
         [$x1, $y1] = $to >= 1.0 ? [$this->x1, $this->y1] : $this->at($to);
+        if ($this->rx === 0.0) {
+            return new self($x0, $y0, $x1, $y1);
+        }
 
-        return new self(
+        return self::bent(
             $x0,
             $y0,
             $x1,

@@ -137,11 +137,11 @@ final readonly class UnitOutline
             $low = $y < $low ? $y : $low;
             $high = $y > $high ? $y : $high;
         }
-        $points[count($points) - 1][0] = $width;
         $lift = $head ? $height - $high : -$low;
+        $last = count($points) - 1;
         $lifted = [];
-        foreach ($points as [$x, $y]) {
-            $lifted[] = [$x, $y + $lift];
+        foreach ($points as $i => [$x, $y]) {
+            $lifted[] = [$i === $last ? $width : $x, $y + $lift];
         }
 
         return $lifted;
@@ -207,7 +207,8 @@ final readonly class UnitOutline
             $y = $ring[$i + 1];
             $bx = $ring[($i + 2) % $n];
             $by = $ring[($i + 3) % $n];
-            if (abs(($x - $ax) * ($by - $y) - ($y - $ay) * ($bx - $x)) > 1e-9 * (hypot($x - $ax, $y - $ay) * hypot($bx - $x, $by - $y) + 1)) {
+            $sizes = hypot($x - $ax, $y - $ay) * hypot($bx - $x, $by - $y);
+            if (abs(($x - $ax) * ($by - $y) - ($y - $ay) * ($bx - $x)) > 1e-9 * ($sizes + 1)) {
                 $out[] = $x;
                 $out[] = $y;
             }
