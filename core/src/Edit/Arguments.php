@@ -467,6 +467,20 @@ final class Arguments
                 'which' => A::list(A::choice(Quantity::class)), 'shift' => A::number()->says('% of the run, for each more'),
                 'mirrored' => A::flag(), 'scale' => A::number(),
             ],
+            'band.move' => [
+                'ids' => A::ids()->required(), 'up' => A::length(), 'out' => A::length(),
+                'level' => A::choice(BandLevel::class)->says('what is brought to that of the one it is brought to'),
+                'to' => A::text()->says('the band whose level the others are brought to'),
+            ],
+            'band.copy' => [
+                'ids' => A::ids()->required(), 'times' => A::count(), 'up' => A::length(), 'out' => A::length(),
+                'shift' => A::number()->says('of the laws, % of the run, for each more'),
+            ],
+            'band.space' => [
+                'ids' => A::ids()->required(), 'by' => A::choice(['gaps', 'centres'])->required(),
+                'ends' => A::flag()->says('over the storeys they stand on'),
+            ],
+            'band.mirror' => ['ids' => A::ids()->required()],
         ];
     }
 

@@ -203,9 +203,10 @@ final readonly class Fins
             return array_fill(0, count($places), $same);
         }
         $values = [];
+        $count = count($places);
         $length = max($line->length, 1e-9);
         foreach ($places as $n => $s) {
-            $value = $law->at($s / $length, $n);
+            $value = $law->at($s / $length, $n, $count);
             if (! ($value >= $least && $value <= $most)) {
                 self::refuse($band, $quantity, $value, $s);
             }

@@ -136,7 +136,11 @@ final readonly class Spaced
             return [$gaps, $this->remainder === Remainder::Both ? $use / $gaps : $this->size, 0.0];
         }
 
-        return [$gaps, $this->size, $this->remainder === Remainder::Both ? $left / 2 : 0.0];
+        return [$gaps, $this->size, match ($this->remainder) {
+            Remainder::Start => $left,
+            Remainder::Both => $left / 2,
+            Remainder::End => 0.0,
+        }];
     }
 
     /** @return array{int, float, float} */

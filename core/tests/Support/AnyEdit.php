@@ -70,6 +70,9 @@ final class AnyEdit
         $parts = $pick($parts) ?? [7];
         $stood = $design->layers[$screen] ?? null;
         $front = $stood instanceof Screen ? $pick($stood->walls) ?? $pick($design->wallsOf($stood->outline))?->id : $wall;
+        $bands = static fn (int $most): array => $some(
+            array_filter($design->layers, static fn ($l): bool => $l instanceof Band || $l instanceof FloorBand), $most,
+        );
         [$band, $floor, $roof] = [$of(Band::class, 'ba-none'), $of(FloorBand::class, 'fb-none'), $of(Roof::class, 'rf-none')];
         // mostly one that has rooflights already
         $lit = array_filter($design->layers, static fn ($l): bool => $l instanceof Roof && $l->lights !== []);
@@ -449,6 +452,14 @@ final class AnyEdit
             'screen.remove' => ['ids' => [$screen]],
             'band.carry' => ['id' => $band, 'shift' => mt_rand(-50, 50), 'mirrored' => (bool) mt_rand(0, 1)]
                 + $pick([['to' => [$of(Band::class, 'ba-none')]], ['storeys' => [$storey], 'scale' => mt_rand(1, 30) / 10]]),
+            'band.move' => ['ids' => $arranged = $pick([$bands(1), $bands(2)])] + $pick([
+                ['up' => mt_rand(-600, 600) / 7], ['up' => 10, 'out' => mt_rand(-50, 300)],
+                ['level' => $pick(['feet', 'middles', 'heads']), 'to' => $arranged[0] ?? 'ba-none'],
+            ]),
+            'band.copy' => ['ids' => $bands(1), 'times' => mt_rand(1, 3), 'shift' => $pick([0, 25])]
+                + $pick([['up' => mt_rand(100, 900)], ['out' => mt_rand(0, 300)]]),
+            'band.space' => ['ids' => $bands(4), 'by' => $pick(['gaps', 'centres']), 'ends' => (bool) mt_rand(0, 1)],
+            'band.mirror' => ['ids' => $bands(1)],
             'curtain.before' => [
                 'walls' => mt_rand(0, 1) === 0 ? [$wall] : array_keys(array_filter(
                     $design->walls,

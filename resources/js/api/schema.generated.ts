@@ -3499,7 +3499,7 @@ export interface components {
                 /** @description mm, or a text in people’s units */
                 end?: number | string;
                 /** @enum {string} */
-                remainder?: "end" | "both";
+                remainder?: "start" | "end" | "both";
                 /** @enum {string} */
                 corners?: "through" | "on" | "clear";
                 /** @description mm, or a text in people’s units */
@@ -3604,7 +3604,7 @@ export interface components {
                 /** @description mm, or a text in people’s units */
                 end?: number | string;
                 /** @enum {string} */
-                remainder?: "end" | "both";
+                remainder?: "start" | "end" | "both";
                 /** @enum {string} */
                 corners?: "through" | "on" | "clear";
                 /** @description mm, or a text in people’s units */
@@ -4193,6 +4193,40 @@ export interface components {
             shift?: number;
             mirrored?: boolean;
             scale?: number;
+        };
+        BandMoveArgs: {
+            ids: string[];
+            /** @description mm, or a text in people’s units */
+            up?: number | string;
+            /** @description mm, or a text in people’s units */
+            out?: number | string;
+            /**
+             * @description what is brought to that of the one it is brought to
+             * @enum {string}
+             */
+            level?: "feet" | "middles" | "heads";
+            /** @description the band whose level the others are brought to */
+            to?: string;
+        };
+        BandCopyArgs: {
+            ids: string[];
+            times?: number | string;
+            /** @description mm, or a text in people’s units */
+            up?: number | string;
+            /** @description mm, or a text in people’s units */
+            out?: number | string;
+            /** @description of the laws, % of the run, for each more */
+            shift?: number;
+        };
+        BandSpaceArgs: {
+            ids: string[];
+            /** @enum {string} */
+            by: "gaps" | "centres";
+            /** @description over the storeys they stand on */
+            ends?: boolean;
+        };
+        BandMirrorArgs: {
+            ids: string[];
         };
         ScreenAddArgs: {
             name?: string;
@@ -5302,6 +5336,38 @@ export interface operations {
                     /** @constant */
                     edit: "band.carry";
                     args: components["schemas"]["BandCarryArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "band.move";
+                    args: components["schemas"]["BandMoveArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "band.copy";
+                    args: components["schemas"]["BandCopyArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "band.space";
+                    args: components["schemas"]["BandSpaceArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "band.mirror";
+                    args: components["schemas"]["BandMirrorArgs"];
                     /** @description Number of the latest change you have seen */
                     base: number;
                     /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */

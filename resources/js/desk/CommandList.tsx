@@ -7,7 +7,7 @@ import { layersOf } from './bands/placed';
 import { useData } from './data';
 import { download, exportsOffered } from './exporting';
 import { takeInHand } from './placing';
-import { deskActions, lookActions, openingActions, cutOutActions, wallActions } from './actions';
+import { deskActions, lookActions, bandActions, openingActions, cutOutActions, wallActions } from './actions';
 import { chooseSet, isThere } from './curtain/parts';
 import { frontageAlone, toggleSet } from './showing';
 import { useDesk } from './store';
@@ -34,7 +34,7 @@ export function CommandList() {
         [
             'Do',
             [
-                ...[...openingActions(data), ...cutOutActions(data), ...wallActions(data), ...deskActions(data)].map(
+                ...[...openingActions(data), ...cutOutActions(data), ...bandActions(data), ...wallActions(data), ...deskActions(data)].map(
                     ({ name, key, run }) => ({
                         name,
                         keys: key?.toUpperCase(),

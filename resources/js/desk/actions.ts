@@ -61,16 +61,40 @@ export function openingActions(data: Data): Action[] {
     ];
 }
 
+/** Brings one to the place on the card where it is said how, which is opened first where it is shut. */
+function toArrange(name: string, key: string, short: string): Action {
+    const field = () => document.querySelector<HTMLElement>(`[data-arrange="${key}"] :is(input, button)`);
+    return {
+        name,
+        key,
+        short,
+        run: () => {
+            if (!field()) document.querySelector<HTMLElement>('[data-arranging="false"] > button')?.click();
+            requestAnimationFrame(() => field()?.focus());
+        },
+    };
+}
+
+/** What can be done with the chosen bands of fins and floor bands, by the keys of openings. */
+export function bandActions(data: Data): Action[] {
+    const { chosen } = useDesk.getState();
+    const bands = layersOf(data).filter((l) => chosen.includes(l.id));
+    const arranged = bands.filter((l) => l.remove === 'band.remove' || l.remove === 'floor-band.remove');
+    if (!data.mayEdit || arranged.length === 0 || arranged.length < chosen.length) return [];
+    const what = arranged.length === 1 ? 'the band' : 'the bands';
+    return [
+        toArrange(`Repeat ${what} up or outward`, 'r', 'Repeat'),
+        toArrange(`Space ${what} evenly`, 'e', 'Space'),
+        ...(arranged.length > 1 ? [toArrange('Align feet, middles or heads of the bands', 'a', 'Align')] : []),
+        ...(arranged.every((l) => l.remove === 'band.remove') ? [toArrange(`Mirror ${what} end for end`, 'm', 'Mirror')] : []),
+    ];
+}
+
 /** What can be done with the chosen cut-outs of a screen, by the keys of openings: brings one to its place on their card. */
 export function cutOutActions(data: Data): Action[] {
     const chosen = data.mayEdit ? chosenOf(data) : null;
     if (!chosen || chosen.screen.parts.some((p) => chosen.parts.includes(p.n) && p.wall === null)) return [];
-    const to = (name: string, key: string, short: string): Action => ({
-        name,
-        key,
-        short,
-        run: () => document.querySelector<HTMLElement>(`[data-arrange="${key}"] :is(input, button)`)?.focus(),
-    });
+    const to = toArrange;
     return [
         to('Repeat the cut-outs along the wall or up', 'r', 'Repeat'),
         to('Space the cut-outs evenly', 'e', 'Space'),
@@ -216,5 +240,7 @@ export function hideParts(parts: PartName[]): void {
 
 /** The action of a key, if there is one now. */
 export function actionOf(data: Data, key: string): Action | undefined {
-    return [...openingActions(data), ...cutOutActions(data), ...deskActions(data), ...lookActions(data)].find((a) => a.key === key);
+    return [...openingActions(data), ...cutOutActions(data), ...bandActions(data), ...deskActions(data), ...lookActions(data)].find(
+        (a) => a.key === key,
+    );
 }

@@ -51,10 +51,11 @@ final readonly class Law
      * The value at a share of the run, 0 to 1.
      *
      * @param  int  $n  number of the piece there, from 0
+     * @param  int  $count  of the pieces; in a mirror they are counted from the other end
      */
-    public function at(float $t, int $n): float
+    public function at(float $t, int $n, int $count = 0): float
     {
-        return $this->scale * $this->form->at($this->within($t), $n);
+        return $this->scale * $this->form->at($this->within($t), $this->mirrored && $count > 0 ? $count - 1 - $n : $n);
     }
 
     /** As it is carried elsewhere: mirrored, then shifted on by a share of the run in %, and scaled. */

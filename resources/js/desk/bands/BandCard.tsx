@@ -8,9 +8,11 @@ import { Facts, Heading, Sentence, useAsk, useSend } from '../card/parts';
 import { useData } from '../data';
 import { BandFoot, FinishChoice, ProfileFigure } from './shared';
 import { useDesk, type Driven } from '../store';
+import { ArrangeBands } from './ArrangeBands';
 import { CarryWords } from './CarryWords';
 import { ChosenPieces } from './ChosenPieces';
 import { LawSentence } from './LawSentence';
+import { layersOf } from './placed';
 import { SpacedWords } from './SpacedWords';
 import { drives, said } from './words';
 
@@ -123,6 +125,7 @@ export function BandCard({ band }: { band: Band }) {
                 ]}
             />
             {data.mayEdit && <CarryWords band={band} />}
+            <ArrangeBands bands={layersOf(data).filter((l) => l.id === band.id)} />
             <BandFoot id={band.id} name={band.name} what="band" edit="band.remove" onName={(text) => set({ name: text })} />
         </>
     );

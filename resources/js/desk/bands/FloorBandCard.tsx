@@ -6,6 +6,8 @@ import { Figure } from '../card/Figure';
 import { Facts, Heading, Sentence, useAsk, useSend } from '../card/parts';
 import { useData } from '../data';
 import { startHole } from '../plan/outlining';
+import { ArrangeBands } from './ArrangeBands';
+import { layersOf } from './placed';
 import { BandFoot, FinishChoice, ProfileFigure } from './shared';
 import { LawFigures, lawKinds } from './LawSentence';
 
@@ -173,6 +175,7 @@ export function FloorBandCard({ band }: { band: FloorBand }) {
                     ['Volume together', `${(band.volume / 1e9).toFixed(2)} m³`],
                 ]}
             />
+            <ArrangeBands bands={layersOf(data).filter((l) => l.id === band.id)} />
             <BandFoot id={band.id} name={band.name} what="floor band" edit="floor-band.remove" onName={(text) => set({ name: text })} />
         </>
     );

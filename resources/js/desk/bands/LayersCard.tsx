@@ -5,6 +5,7 @@ import { Heading, RemoveButton, Sentence } from '../card/parts';
 import { useData } from '../data';
 import { KeepSet } from '../sheets/KeepSet';
 import { useDesk } from '../store';
+import { ArrangeBands } from './ArrangeBands';
 import { counted, words, type Layer } from './alike';
 
 /** Several bands, fields, floor bands, screens or roofs chosen together: made alike, hidden, kept, removed. */
@@ -44,6 +45,7 @@ export function LayersCard({ layers }: { layers: Layer[] }) {
                     </Button>
                 </Sentence>
             )}
+            {layers.every((l) => l.remove === 'band.remove' || l.remove === 'floor-band.remove') && <ArrangeBands bands={layers} />}
             <ul className="mt-2 border-t border-hairline pt-2">
                 {layers.map((layer) => (
                     <li key={layer.id} className="flex items-baseline gap-2">

@@ -54,6 +54,7 @@ export function SpacedWords({ band }: { band: Band }) {
                         label="What is left over"
                         value={spaced.remainder}
                         options={[
+                            { value: 'start', label: 'at the start' },
                             { value: 'end', label: 'at the end' },
                             { value: 'both', label: 'shared' },
                         ]}
