@@ -14,12 +14,14 @@ use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Element;
 use Isleward\Core\Design\Kind;
 use Isleward\Core\Design\Kinds;
+use Isleward\Core\Design\Opening as Stands;
 use Isleward\Core\Design\Operation;
 use Isleward\Core\Design\SettingOutLine;
 use Isleward\Core\Design\Storey;
 use Isleward\Core\Design\Tie;
 use Isleward\Core\Design\Wall;
 use Isleward\Core\Edit\Scope;
+use Isleward\Core\Layer\Screen;
 use Isleward\Core\Measure\Refusal;
 
 /** Rows → design, and a change → rows. */
@@ -108,7 +110,7 @@ final class Assembly
     }
 
     /**
-     * Openings, with those that they and the lines are placed from, on and on, by id.
+     * Openings, with those that they, the lines and parts of screens are placed from, on and on, by id.
      *
      * @param  list<Element>  $structure
      * @param  list<Element>  $openings
@@ -120,14 +122,17 @@ final class Assembly
         foreach ($structure as $element) {
             $there[$element->id()] = true;
         }
-        $lines = array_values(array_filter($structure, static fn (Element $e): bool => $e instanceof SettingOutLine));
+        $lines = array_values(array_filter(
+            $structure,
+            static fn (Element $e): bool => $e instanceof SettingOutLine || $e instanceof Screen && $e->isMeasured(),
+        ));
         $all = Ties::withNamed([...$openings, ...$lines], $there, fn (array $ids): array => $this->elements([
             Kind::Opening->value => $this->rows(Kind::Opening, $project, static fn (Builder $q) => $q->whereIn('id', $ids)),
         ]));
         if (count($all) === count($openings) + count($lines)) {
             return $openings; // none that was not there
         }
-        $all = array_values(array_filter($all, static fn (Element $e): bool => ! $e instanceof SettingOutLine));
+        $all = array_values(array_filter($all, static fn (Element $e): bool => $e instanceof Stands));
         usort($all, static fn (Element $a, Element $b): int => $a->id() <=> $b->id());
 
         return $all;

@@ -62,7 +62,7 @@ use OpenApi\Attributes as OA;
         new OA\Property(property: 'count', type: 'integer'),
         new OA\Property(property: 'start', type: 'number'),
         new OA\Property(property: 'end', type: 'number'),
-        new OA\Property(property: 'remainder', type: 'string', enum: ['end', 'both']),
+        new OA\Property(property: 'remainder', type: 'string', enum: ['start', 'end', 'both']),
         new OA\Property(property: 'corners', type: 'string', enum: ['through', 'on', 'clear']),
         new OA\Property(property: 'clear', type: 'number'),
     ], type: 'object'),

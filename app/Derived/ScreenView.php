@@ -12,6 +12,7 @@ use Isleward\Core\Drawing\Shape;
 use Isleward\Core\Layer\Screen;
 use Isleward\Core\Layer\ScreenFace;
 use Isleward\Core\Layer\ScreenPart;
+use Isleward\Core\Layer\ScreenPlaces;
 use Isleward\Core\Layer\Screens;
 use Isleward\Core\Layer\ScreensDrawn;
 use Isleward\Core\Measure\Length;
@@ -30,13 +31,17 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'grow', type: 'number'),
     new OA\Property(property: 'around', type: 'array', items: new OA\Items(type: 'string'), description: 'Openings'),
 ])]
-#[OA\Schema(schema: 'ScreenPart', required: ['n', 'cut', 'wall', 'shape', 'type', 'mirrored', 'says'], properties: [
+#[OA\Schema(schema: 'ScreenPart', required: ['n', 'cut', 'wall', 'shape', 'type', 'mirrored', 'position', 'sill', 'says'], properties: [
     new OA\Property(property: 'n', type: 'integer'),
     new OA\Property(property: 'cut', type: 'boolean'),
     new OA\Property(property: 'wall', type: 'string', nullable: true),
     new OA\Property(property: 'shape', ref: '#/components/schemas/ScreenShape'),
     new OA\Property(property: 'type', type: 'string', nullable: true, description: 'Of the unit that fills a cut-out'),
     new OA\Property(property: 'mirrored', type: 'boolean'),
+    new OA\Property(property: 'position', ref: '#/components/schemas/Position', nullable: true,
+        description: 'By which it lies along its wall; null where its shape says it'),
+    new OA\Property(property: 'sill', ref: '#/components/schemas/Sill', nullable: true,
+        description: 'By which it has its level; null where its shape says it'),
     new OA\Property(property: 'says', type: 'string'),
 ])]
 #[OA\Schema(schema: 'Screen', required: [
@@ -122,7 +127,8 @@ final class ScreenView
         $floor = $design->storeys->floor($face->screen->storey);
         $parts = [];
         foreach ($face->screen->parts as $part) {
-            $contours = $face->cuts[$part->n] ?? ($part->wall === $face->wall ? [$part->shape->contour()->shifted(0.0, $floor)] : []);
+            $contours = $face->cuts[$part->n] ?? ($part->wall === $face->wall
+                ? [ScreenPlaces::shape($design, $face->screen, $part)->contour()->shifted(0.0, $floor)] : []);
             foreach ($contours as $contour) {
                 $ring = array_map(static fn (float $c): float => round($c, 2), $contour->ring(0.5));
                 $parts[] = ['n' => $part->n, 'cut' => $part->cut, 'ring' => $ring];

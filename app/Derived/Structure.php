@@ -137,7 +137,7 @@ final class Structure
         $walls = [...$walls, ...$inLine];
         $lines = array_column($this->lines, null, 'id');
         $asked = array_column(array_filter($this->lines, static fn (array $l): bool => in_array($l['host_id'], $walls, true)), 'id');
-        for ($new = [...array_keys($have), ...$asked]; $new !== []; $new = $next) {
+        for ($new = [...array_keys($have), ...$asked, ...$this->measuredScreens($walls)]; $new !== []; $new = $next) {
             $next = $missing = [];
             foreach ($this->ties->measuredFrom($this->project, array_map(strval(...), $new)) as $id) {
                 if (isset($lines[$id]) && ! in_array($id, $asked, true)) {
@@ -157,6 +157,19 @@ final class Structure
         ksort($have);
 
         return array_values($have);
+    }
+
+    /**
+     * @param  list<string>  $walls  none for all
+     * @return list<string> screens before these with something that is measured from lines or openings
+     */
+    private function measuredScreens(array $walls): array
+    {
+        $design = $this->design();
+        $measured = static fn (object $l): bool => $l instanceof Screen && $l->isMeasured()
+            && ($walls === [] || array_intersect(Screens::in($design)->wallsOf($l), $walls) !== []);
+
+        return array_map(strval(...), array_keys(array_filter($design->layers, $measured)));
     }
 
     /**
@@ -203,7 +216,8 @@ final class Structure
         $walls = [...$walls, ...$this->aligned($walls, $openings)];
         $byId = array_column($this->lines, null, 'id');
         $kept = array_filter($byId, static fn (array $l): bool => in_array($l['host_id'], $walls, true));
-        for ($new = [...array_column($openings, 'id'), ...array_keys($kept)]; $new !== []; $new = array_keys($found)) {
+        $from = [...array_column($openings, 'id'), ...array_keys($kept), ...$this->measuredScreens($walls)];
+        for ($new = $from; $new !== []; $new = array_keys($found)) {
             $named = $this->ties->measuredFrom($this->project, array_map(strval(...), $new));
             $found = array_diff_key(array_intersect_key($byId, array_flip($named)), $kept);
             $kept += $found;

@@ -373,7 +373,9 @@ final readonly class Editor
                 $types[] = $operation->id;
             }
         }
-        $moved = $ids === [] ? [] : array_map(strval(...), array_keys($this->ties->hanging($project, $ids), Kind::Opening, true));
+        $hanging = $ids === [] ? [] : $this->ties->hanging($project, $ids);
+        $moved = array_map(strval(...), array_keys($hanging, Kind::Opening, true));
+        $screens = array_keys($hanging, Kind::Screen, true);
         $filled = $types === [] ? [] : $this->ties->naming($project, $types, Tie::MadeOf, Kind::Opening);
         $walls = $storeys = $seen = [];
         $openings = array_values(array_unique([...$moved, ...$filled]));
@@ -394,12 +396,13 @@ final readonly class Editor
             $seen += $hosts;
             $following = $this->ties->hanging($project, $new);
             $openings = array_map(strval(...), array_keys($following, Kind::Opening, true));
+            array_push($screens, ...array_keys($following, Kind::Screen, true));
             $stretches = array_map(strval(...), array_keys($following, Kind::Wall, true));
             $hosts += array_fill_keys($stretches, true);
             $walls += array_fill_keys($stretches, true);
             $onAll = $onAll || $stretches !== [];
         }
-        $bandWalls = $this->wallsOfBands($project, $change);
+        $bandWalls = $this->wallsOfBands($project, $change, array_map(strval(...), $screens));
         $walls += array_fill_keys($bandWalls, true);
         if ($onAll || $bandWalls !== []) {
             // a stretch may run through any of them, and fins be as high as several
@@ -409,8 +412,11 @@ final readonly class Editor
         return [array_map(strval(...), array_keys($walls)), array_map(strval(...), array_keys($storeys))];
     }
 
-    /** @return list<string> walls before which bands that a change touched stand now, or stood */
-    private function wallsOfBands(Project $project, Change $change): array
+    /**
+     * @param  list<string>  $screens  with something that is measured from what a change touched
+     * @return list<string> walls before which those and the bands that it touched stand now, or stood
+     */
+    private function wallsOfBands(Project $project, Change $change, array $screens): array
     {
         $walls = [];
         $design = null;
@@ -435,8 +441,8 @@ final readonly class Editor
 
         // units that fill cut-outs of screens, or stand in roofs
         $types = array_column(array_filter($change->operations, static fn (Operation $o): bool => $o->kind === Kind::Type), 'id');
-        $holding = $types === [] ? [] : [
-            ...$this->ties->naming($project, $types, Tie::MadeOf, Kind::Screen),
+        $holding = $types === [] ? $screens : [
+            ...$screens, ...$this->ties->naming($project, $types, Tie::MadeOf, Kind::Screen),
             ...$this->ties->naming($project, $types, Tie::MadeOf, Kind::Roof),
         ];
         foreach ($holding as $id) {

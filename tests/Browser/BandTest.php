@@ -156,4 +156,35 @@ final class BandTest extends BrowserCase
         $this->desk->css('[aria-label^="Undo: Made 4 others"]')->click();
         $this->desk->waitUntil(fn (): bool => count(array_filter($fields(), static fn (array $f): bool => $f[1] == 95)) === 1, 'undone');
     }
+
+    /** By the keys of openings: R to how much higher it is copied; three chosen together are spaced, aligned and mirrored. */
+    public function test_bands_are_copied_up_spaced_and_brought_to_one_level(): void
+    {
+        $this->chooseWall();
+        $this->desk->button('Stand fins before it on Charts')->click();
+        $this->desk->waitFor('[data-graph=reach]');
+        $this->desk->driver->executeScript("document.querySelector('[data-pane=elevation]').focus()");
+        $this->desk->keys('r');
+        $focused = fn (): string => (string) $this->desk->driver->executeScript('return document.activeElement.getAttribute("aria-label")');
+        $this->desk->waitUntil(fn (): bool => $focused() === 'Higher by', 'R leads to how much higher');
+        $this->desk->type('How often', '2');
+        $this->desk->type('Higher by', '300');
+        $this->desk->waitUntil(fn (): bool => ($this->band('Band 3')['foot'] ?? null) == 600, 'two copies');
+        // onto itself is refused, and what was typed stays
+        $this->desk->write('Higher by', '0')->sendKeys(Keys::ENTER);
+        $this->desk->waitFor('[aria-label="Higher by"][aria-invalid=true]');
+        $this->desk->waitForText('A copy would lie on what it is a copy of');
+        self::assertSame('0', $this->desk->value('Higher by'));
+        $this->desk->keys(Keys::ESCAPE);
+        $this->desk->button('all made alike (2)')->click();
+        $this->desk->waitForText('3 bands');
+        self::assertSame([], $this->axe());
+        $this->pick('What is brought to one level', 'heads');
+        $this->desk->button('Align')->click();
+        $this->desk->waitUntil(fn (): bool => $this->band('Band 3')['foot'] == 0, 'their heads at one level');
+        $this->desk->css('[aria-label^="Undo: Brought the heads"]')->click();
+        $this->desk->waitUntil(fn (): bool => $this->band('Band 3')['foot'] == 600, 'undone');
+        $this->desk->button('Mirror end for end')->click();
+        $this->desk->waitFor('[aria-label^="Undo: Mirrored 3 bands"]');
+    }
 }

@@ -145,9 +145,9 @@ final class ScreenTest extends BrowserCase
         sleep(2);
         $this->desk->click('elevation', 9200, 4200 + 500);
         $this->desk->waitForText('Cut-out 2 of Screen 1');
-        $this->desk->type('Foot', '9000');
+        $this->desk->type('Level', '9000');
         $this->desk->waitForText('would take nothing of Screen 1');
-        self::assertSame('9000', $this->desk->value('Foot'));
+        self::assertSame('9000', $this->desk->value('Level'));
         $this->desk->keys(Keys::ESCAPE);
         $this->desk->button('The whole screen')->click();
         $this->desk->driver->executeScript("document.querySelector('[data-pane=elevation]').focus()");
@@ -157,5 +157,35 @@ final class ScreenTest extends BrowserCase
         $this->desk->button('Schedules')->click();
         $this->desk->button('Cut-outs')->click();
         $this->desk->waitForText('1 280 × 320, corners of 160');
+    }
+
+    /** A screen is a host: with it chosen a unit is taken from the rack, its place typed, and then measured another way. */
+    public function test_a_unit_is_placed_in_a_screen_and_measured_from_another_end(): void
+    {
+        $this->stand();
+        $this->takeFromRack('W-09');
+        $this->desk->waitForText('in hand for Screen 1');
+        $this->desk->hover('elevation', 9000, 4200 + 1700);
+        $this->desk->waitFor('[data-ghost]');
+        // from the left end, then the level of its head
+        $this->desk->keys('8450', Keys::TAB, Keys::TAB, Keys::TAB, '3300');
+        $this->desk->waitForText('head 3300');
+        $this->desk->keys(Keys::ENTER);
+        $part = fn (): array => array_column($this->screen()['parts'] ?? [], null, 'n')[2] ?? [];
+        $this->desk->waitUntil(fn (): bool => $part() !== [], 'it is placed');
+        ['position' => $position, 'sill' => $sill] = $part();
+        self::assertEquals(['left', 8450], [$position['from'], $position['value']]);
+        self::assertEquals(['floor', 3300, 'head'], [$sill['from'], $sill['height'], $sill['edge']]);
+        self::assertNotNull($part()['type']);
+        $this->desk->keys(Keys::ESCAPE);
+        $this->desk->waitForText('Cut-out 2 of Screen 1');
+        self::assertSame([], $this->axe());
+        $this->pick('Measured from', 'right end of the wall');
+        $this->desk->waitUntil(fn (): bool => $part()['position']['from'] === 'right', 'measured from the right end');
+        self::assertEqualsWithDelta(18000.0 - 8450.0 - $part()['shape']['width'], $part()['position']['value'], 1e-6);
+        $this->desk->type('Place along the wall', '1200');
+        $this->desk->waitUntil(fn (): bool => $part()['position']['value'] == 1200, '1200 from the right end');
+        $this->desk->css('[aria-label^="Undo: Changed a cut-out"]')->click();
+        $this->desk->waitUntil(fn (): bool => $part()['position']['value'] != 1200, 'undone');
     }
 }

@@ -118,4 +118,47 @@ final class ScreensTest extends ProjectCase
         );
         $this->assertProblem($this->edit('settings.change', ['layerRules' => ['covered' => 1.2]]), 422, 'settings.layer_rules');
     }
+
+    public function test_what_is_measured_from_a_line_or_an_opening_goes_with_it_and_only_its_drawings_are_fetched_again(): void
+    {
+        $opening = $this->place(1000, ['width' => 900, 'height' => 1200]);
+        $this->edit('line.add', [
+            'host' => $this->wall(0), 'axis' => 'upright', 'name' => 'A',
+            'rule' => ['from' => 'opening', 'ref' => $opening, 'point' => 'right', 'value' => 500],
+        ])->assertOk();
+        $line = array_column($this->elevation()['lines'], 'id', 'name')['A'];
+        $id = $this->screen();
+        $this->edit('screen.draw', [
+            'id' => $id, 'cut' => true, 'wall' => $this->wall(0), 'shape' => ['form' => 'rectangle', 'width' => 600, 'height' => '0.8 m'],
+            'position' => ['from' => 'line', 'ref' => $line, 'value' => '10 cm', 'to' => 'near'],
+            'sill' => ['from' => 'opening', 'ref' => $opening, 'point' => 'head', 'edge' => 'head', 'height' => 0],
+        ])->assertOk();
+        $box = function () use ($id): array {
+            $bands = array_column($this->elevation()['bands'], null, 'element');
+            $ring = array_values(array_filter($bands[$id]['screen']['parts'], static fn (array $p): bool => $p['cut']))[0]['ring'];
+            $of = static fn (int $odd): array => array_filter($ring, static fn (int $i): bool => $i % 2 === $odd, ARRAY_FILTER_USE_KEY);
+
+            return [min($of(0)), max($of(1))];
+        };
+        [$left, $head] = $box();
+        $frontages = array_column($this->getJson($this->url())->json('frontages'), 'id');
+        $tags = array_map(fn (string $f): string => (string) $this->getJson($this->url("elevations/$f"))->headers->get('ETag'), $frontages);
+        // the opening moves: its line with it, and what hangs on both; of the drawings that of its frontage alone
+        $touched = $this->edit('opening.change', ['id' => $opening, 'by' => ['u' => 700, 'v' => 150]])->assertOk()->json('touched.walls');
+        self::assertContains($this->wall(0), $touched);
+        self::assertEqualsWithDelta([$left + 700.0, $head + 150.0], $box(), 0.01);
+        foreach ($frontages as $i => $frontage) {
+            $this->getJson($this->url("elevations/$frontage"), ['If-None-Match' => $tags[$i]])->assertStatus($i === 0 ? 200 : 304);
+        }
+        // the plan cut through it knows it where only the openings of its storey are read
+        $this->getJson($this->url('plans/'.$this->storey(1)))->assertOk();
+        $refused = $this->edit('line.remove', ['ids' => [$line]]);
+        $this->assertProblem($refused, 422, 'hanging');
+        self::assertStringContainsString('1 screen', (string) $refused->getContent());
+        $this->edit('line.remove', ['ids' => [$line], 'keepFigures' => true])->assertOk();
+        self::assertEqualsWithDelta([$left + 700.0, $head + 150.0], $box(), 0.01);
+        self::assertSame('left', $this->getJson($this->url())->json('screens.0.parts.1.position.from'));
+        $this->postJson($this->url('undo'))->assertOk();
+        self::assertSame('line', $this->getJson($this->url())->json('screens.0.parts.1.position.from'));
+    }
 }

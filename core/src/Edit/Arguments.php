@@ -180,6 +180,21 @@ final class Arguments
         ];
     }
 
+    /** @return array<string, A> how something is measured another way, where it lies */
+    private static function measured(): array
+    {
+        return [
+            'measure' => A::object([
+                'from' => A::choice(Reference::class), 'ref' => A::text()->orNull(), 'point' => A::choice(Point::class),
+                'at' => A::length(), 'face' => A::choice(Face::class), 'to' => A::choice(Jamb::class), 'value' => A::length(),
+            ]),
+            'measureSill' => A::object([
+                'from' => A::choice(SillDatum::class), 'ref' => A::text()->orNull(), 'point' => A::choice(Edge::class),
+                'edge' => A::choice(Edge::class), 'height' => A::length(),
+            ]),
+        ];
+    }
+
     /** @return array<string, array<string, A>> */
     private static function ofOpenings(): array
     {
@@ -201,15 +216,7 @@ final class Arguments
                 'id' => A::text(), 'ids' => A::ids(), 'storey' => A::text(), 'type' => A::text()->orNull(), 'width' => A::length(),
                 'height' => A::length(), 'position' => $position, 'sill' => $sill, ...$look, 'ajar' => A::number()->orNull(),
                 'sillHeight' => A::length(), 'value' => A::length(), 'head' => A::length(), 'keep' => A::choice(['sill', 'head']),
-                'measure' => A::object([
-                    'from' => A::choice(Reference::class), 'ref' => A::text()->orNull(), 'point' => A::choice(Point::class),
-                    'at' => A::length(), 'face' => A::choice(Face::class), 'to' => A::choice(Jamb::class), 'value' => A::length(),
-                ]),
-                'sillFrom' => A::choice(SillDatum::class),
-                'measureSill' => A::object([
-                    'from' => A::choice(SillDatum::class), 'ref' => A::text()->orNull(), 'point' => A::choice(Edge::class),
-                    'edge' => A::choice(Edge::class), 'height' => A::length(),
-                ]),
+                'sillFrom' => A::choice(SillDatum::class), ...self::measured(),
                 'leftJamb' => A::length(), 'sillLevel' => A::length(), 'by' => A::object(['u' => A::length(), 'v' => A::length()]),
                 ...self::fit(),
             ],
@@ -507,6 +514,10 @@ final class Arguments
                 'id' => A::text()->required(), 'n' => A::count()->says('of the piece or cut-out that is changed'), 'cut' => A::flag(),
                 'wall' => A::text(), 'shape' => $shape, 'type' => A::text()->says('of the unit that fills a cut-out')->orNull(),
                 'mirrored' => A::flag(),
+                'position' => A::object(self::along() + ['to' => A::choice(Jamb::class)])->orNull(),
+                'sill' => A::object(self::level())->orNull(), ...self::measured(),
+                'value' => A::length()->says('the figure of its place along the wall'),
+                'sillHeight' => A::length()->says('the figure of its level'),
             ],
             'screen.move' => $parts + ['du' => A::length(), 'dv' => A::length()],
             'screen.copy' => $parts + [

@@ -21,7 +21,7 @@ final class Hanging extends Refusal
         if ($keepFigures) {
             return;
         }
-        $counts = ['opening' => 0, 'line' => 0];
+        $counts = ['opening' => 0, 'line' => 0, 'screen' => 0];
         $ids = $names = [];
         foreach (References::to($design, $gone) as $element) {
             if (! isset($gone[$element->id])) {
@@ -29,6 +29,11 @@ final class Hanging extends Refusal
                 $ids[] = $element->id;
                 $names[References::label($design, $element)] = true;
             }
+        }
+        foreach (References::screensTo($design, $gone) as $screen) {
+            $counts['screen']++;
+            $ids[] = $screen->id;
+            $names[$screen->name] = true;
         }
         if ($ids === []) {
             return;

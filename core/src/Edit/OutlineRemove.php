@@ -52,7 +52,7 @@ final readonly class OutlineRemove implements Edit
         $lines = array_filter($design->lines, static fn (SettingOutLine $l): bool => isset($ofWalls[$l->host]));
 
         return new Change(sprintf('Removed %s', $outline->name), [
-            ...References::letGo($design, $openings + $lines + $ofWalls),
+            ...References::letGo($design, $openings + $lines + $ofWalls + array_fill_keys(BandRules::ids($layers), true)),
             ...self::uncovered($design, $this->id, $layers),
             ...WallEdges::released($design, $ofWalls + array_fill_keys(BandRules::ids($layers), true)),
             ...array_map(Operation::remove(...), [...array_values($openings), ...array_values($lines), ...$layers, ...$walls, $outline]),

@@ -20,6 +20,9 @@ use Isleward\Core\Design\SillDatum;
 use Isleward\Core\Design\SillRule;
 use Isleward\Core\Design\Tie;
 use Isleward\Core\Design\Wall;
+use Isleward\Core\Layer\Screen;
+use Isleward\Core\Layer\ScreenPart;
+use Isleward\Core\Layer\ScreenPlaces;
 use Isleward\Core\Measure\Refusal;
 
 /**
@@ -28,6 +31,27 @@ use Isleward\Core\Measure\Refusal;
  */
 final class References
 {
+    /** @throws Refusal when what a part of a screen is measured from is not there, or lies before another wall */
+    public static function requirePart(Design $design, ScreenPart $part): void
+    {
+        if ($part->position !== null) {
+            $along = $part->position->along;
+            self::requireAlong($design, $along, $design->host((string) $part->wall));
+            self::requireOfWall($design, $along->from === Reference::Opening ? $along->ref : null, $part);
+        }
+        if ($part->sill !== null) {
+            self::requireLevel($design, $part->sill);
+            self::requireOfWall($design, $part->sill->from === SillDatum::Opening ? $part->sill->ref : null, $part);
+        }
+    }
+
+    private static function requireOfWall(Design $design, ?string $opening, ScreenPart $part): void
+    {
+        if ($opening !== null && $design->opening($opening)->host !== $part->wall) {
+            throw Refusal::because('screen.other_wall', 'It is measured from an opening of the wall it lies before.', [$opening]);
+        }
+    }
+
     /** @throws Refusal when what a rule names is not there, lies in another plane, or comes back to the element itself */
     public static function require(Design $design, Opening|SettingOutLine $element): void
     {
@@ -64,6 +88,20 @@ final class References
     }
 
     /**
+     * Screens with something that is placed from any of these, that stay.
+     *
+     * @param  array<string, mixed>  $gone  by id
+     * @return list<Screen>
+     */
+    public static function screensTo(Design $design, array $gone): array
+    {
+        return array_values(array_filter(
+            Namings::in($design)->of(array_map(strval(...), array_keys($gone)), Tie::MeasuredFrom),
+            static fn (Element $e): bool => $e instanceof Screen && ! isset($gone[$e->id]),
+        ));
+    }
+
+    /**
      * Keeps what is placed from these where it is when they go: its figures are measured from the wall's end and from the
      * storey's floor instead. A curtain wall that was in line with them is set out as its type says.
      *
@@ -80,6 +118,11 @@ final class References
                     $element instanceof Opening ? self::onItsOwn($design, $element, $gone) : self::lineOnItsOwn($design, $element, $gone),
                 );
             }
+        }
+        foreach (self::screensTo($design, $gone) as $screen) {
+            $own = static fn (ScreenPart $p): ScreenPart => isset($design->walls[(string) $p->wall])
+                ? ScreenPlaces::onItsOwn($design, $screen, $p, $gone) : $p;
+            $operations[] = Operation::alter($screen, $screen->withParts(array_map($own, $screen->parts)));
         }
         foreach ($design->walls as $wall) {
             if ($wall->curtain?->isAligned() === true && ! isset($gone[$wall->id])) {

@@ -8,6 +8,7 @@ use Isleward\Core\Design\Change;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Ids;
 use Isleward\Core\Layer\ScreenPart;
+use Isleward\Core\Layer\ScreenPlaces;
 use Isleward\Core\Layer\Screens;
 use Isleward\Core\Measure\Refusal;
 
@@ -48,7 +49,11 @@ final readonly class ScreenCopy implements Edit
         $more = [];
         foreach ($to === null ? $steps : [[$du, $dv]] as [$u, $v]) {
             foreach ($chosen as $part) {
-                $more[] = $part->with($part->shape->moved($u, $v))->copied(0, $to ?? $part->wall);
+                $lies = ScreenPlaces::shape($design, $screen, $part)->moved($u, $v);
+                // before another wall it cannot be measured from what it was
+                $level = $part->sill?->ref === null ? $part->sill : null;
+                $free = $to === null || $to === $part->wall ? $part : $part->placed($lies, null, $level);
+                $more[] = ScreenPlaces::put($design, $screen, $free->copied(0, $to ?? $part->wall), $lies);
             }
         }
         [$after, $numbers] = ScreenRules::extended($screen, $more);

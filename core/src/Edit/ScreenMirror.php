@@ -8,6 +8,7 @@ use Isleward\Core\Design\Change;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Ids;
 use Isleward\Core\Layer\ScreenPart;
+use Isleward\Core\Layer\ScreenPlaces;
 use Isleward\Core\Layer\Screens;
 
 /** Mirrors pieces and cut-outs of a screen "about" a place along their wall; with "keep" they stay, and their mirror images are more. */
@@ -23,7 +24,8 @@ final readonly class ScreenMirror implements Edit
         $mirrored = [];
         foreach ($chosen = ScreenRules::chosen($screen, $args->counts('parts')) as $part) {
             ScreenRules::requireDrawn($part);
-            $mirrored[] = $part->mirrored($about);
+            $lies = ScreenPlaces::shape($design, $screen, $part);
+            $mirrored[] = ScreenPlaces::put($design, $screen, $part->handed(), $lies->mirrored($about));
         }
         $numbers = array_map(static fn (ScreenPart $p): int => $p->n, $mirrored);
         [$after, $numbers] = $args->bool('keep')

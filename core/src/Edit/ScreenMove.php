@@ -8,6 +8,7 @@ use Isleward\Core\Design\Change;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Ids;
 use Isleward\Core\Layer\ScreenPart;
+use Isleward\Core\Layer\ScreenPlaces;
 use Isleward\Core\Layer\Screens;
 
 /** Moves pieces and cut-outs of a screen along its wall by "du" and up by "dv". */
@@ -23,7 +24,8 @@ final readonly class ScreenMove implements Edit
         $moved = [];
         foreach (ScreenRules::chosen($screen, $args->counts('parts')) as $part) {
             ScreenRules::requireDrawn($part);
-            $moved[] = $part->with($part->shape->moved($du, $dv));
+            $lies = ScreenPlaces::shape($design, $screen, $part);
+            $moved[] = ScreenPlaces::put($design, $screen, $part, $lies->moved($du, $dv));
         }
         $after = ScreenRules::replaced($screen, $moved);
         $numbers = array_map(static fn (ScreenPart $p): int => $p->n, $moved);

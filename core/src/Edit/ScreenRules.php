@@ -37,6 +37,9 @@ final class ScreenRules
             if ($part->type !== null && in_array($part->n, $touched, true)) {
                 $design->type($part->type);
             }
+            if (in_array($part->n, $touched, true)) {
+                References::requirePart($design, $part);
+            }
             foreach (in_array($part->n, $touched, true) ? $part->shape->around : [] as $opening) {
                 $design->opening($opening);
             }

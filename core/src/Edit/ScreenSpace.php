@@ -9,6 +9,7 @@ use Isleward\Core\Design\Change;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Ids;
 use Isleward\Core\Layer\ScreenPart;
+use Isleward\Core\Layer\ScreenPlaces;
 use Isleward\Core\Layer\Screens;
 use Isleward\Core\Measure\Refusal;
 
@@ -32,8 +33,9 @@ final readonly class ScreenSpace implements Edit
             if ($part->wall !== $chosen[0]->wall) {
                 throw Refusal::because('screen.space_walls', 'Only what lies before one wall is spaced: these lie before several.');
             }
-            $box = $part->shape->contour()->bounds();
-            $boxes[] = [$part, $box[$up ? 1 : 0], $box[$up ? 3 : 2]];
+            $lies = ScreenPlaces::shape($design, $screen, $part);
+            $box = $lies->contour()->bounds();
+            $boxes[] = [$part, $box[$up ? 1 : 0], $box[$up ? 3 : 2], $lies];
         }
         if (count($chosen) < ($ends ? 1 : 3)) {
             throw Refusal::because(
@@ -60,9 +62,9 @@ final readonly class ScreenSpace implements Edit
             ));
         }
         $moved = [];
-        foreach ($boxes as $i => [$part, $start]) {
+        foreach ($boxes as $i => [$part, $start, , $lies]) {
             $by = $spacing->starts[$i] - $start;
-            $moved[] = $part->with($part->shape->moved($up ? 0.0 : $by, $up ? $by : 0.0));
+            $moved[] = ScreenPlaces::put($design, $screen, $part, $lies->moved($up ? 0.0 : $by, $up ? $by : 0.0));
         }
         $after = ScreenRules::replaced($screen, $moved);
 

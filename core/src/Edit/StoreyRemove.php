@@ -64,8 +64,9 @@ final readonly class StoreyRemove implements Edit
                 ['openings' => count($goneOpenings), 'walls' => count($goneWalls), 'bands' => count($layers)]);
         }
         $goneLines = array_filter($design->lines, fn (SettingOutLine $l): bool => $l->storey === $this->id || isset($goneWalls[$l->host]));
-        $operations = References::letGo($design, $goneOpenings + $goneLines + $goneWalls);
-        $roofs = $goneWalls + array_fill_keys(BandRules::ids($layers), true);
+        $goneLayers = array_fill_keys(BandRules::ids($layers), true);
+        $operations = References::letGo($design, $goneOpenings + $goneLines + $goneWalls + $goneLayers);
+        $roofs = $goneWalls + $goneLayers;
         foreach ($moved as [$wall, $after]) {
             $after = isset($roofs[(string) $wall->head?->roof]) ? $after->withHead(null) : $after;
             $operations[] = Operation::alter($wall, isset($roofs[(string) $wall->foot?->roof]) ? $after->withFoot(null) : $after);

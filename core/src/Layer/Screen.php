@@ -86,6 +86,18 @@ final readonly class Screen implements Layered
         return self::from(new Fields(['parts' => array_map(static fn (ScreenPart $p): array => $p->toArray(), $parts)] + $this->toArray()));
     }
 
+    /** Whether something of it is measured from lines or openings. */
+    public function isMeasured(): bool
+    {
+        foreach ($this->parts as $part) {
+            if (($part->position?->along->ref ?? $part->sill?->ref) !== null) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     public function nextNumber(): int
     {
         return 1 + max([0, ...array_map(static fn (ScreenPart $p): int => $p->n, $this->parts)]);
@@ -117,6 +129,9 @@ final readonly class Screen implements Layered
             ...Naming::of(Tie::MadeOf, ...array_values(array_unique(array_filter(
                 array_map(static fn (ScreenPart $p): ?string => $p->type, $this->parts), is_string(...),
             )))),
+            ...Naming::of(Tie::MeasuredFrom, ...array_values(array_unique(array_filter(array_merge([], ...array_map(
+                static fn (ScreenPart $p): array => [$p->position?->along->ref, $p->sill?->ref], $this->parts,
+            )), is_string(...))))),
             ...Naming::of(Tie::Lists, ...array_values(array_unique([...$this->walls, ...$walls, ...$around]))),
         ];
     }

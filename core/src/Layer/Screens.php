@@ -260,7 +260,7 @@ final class Screens
             return [];
         }
         try {
-            return [$shape->contour($from, $to)->shifted(0.0, $floor)];
+            return [ScreenPlaces::shape($this->design, $screen, $part)->contour($from, $to)->shifted(0.0, $floor)];
         } catch (Refusal $why) {
             throw Refusal::because($why->reason, sprintf('Number %d of %s: %s', $part->n, $screen->name, $why->getMessage()), [$screen->id],
                 $why->details + ['part' => $part->n]);

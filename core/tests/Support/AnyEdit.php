@@ -438,6 +438,11 @@ final class AnyEdit
                 ['shape' => ['form' => 'openings', 'around' => [$opening], 'grow' => mt_rand(0, 200)]],
                 ['n' => mt_rand(1, 4), 'shape' => ['grow' => mt_rand(-20, 90)]],
                 ['n' => $pick($parts), 'type' => $pick($design->types)?->id, 'mirrored' => (bool) mt_rand(0, 1)],
+                ['shape' => ['form' => 'rectangle', 'width' => mt_rand(200, 900), 'height' => mt_rand(200, 400)],
+                    'position' => $along() + ['to' => $pick(['near', 'far', 'centre'])], 'sill' => $sill()],
+                ['n' => $pick($parts), 'measure' => ['to' => 'centre'] + $pick([$along(), ['from' => 'middle'], ['from' => 'right']])],
+                ['n' => $pick($parts), 'measureSill' => $pick([$sill(), ['from' => 'datum', 'edge' => 'head']])],
+                ['n' => $pick($parts)] + $pick([['value' => mt_rand(0, 900)], ['sillHeight' => mt_rand(0, 900)], ['position' => null]]),
             ]),
             'screen.move' => ['id' => $screen, 'parts' => [$pick($parts)], 'du' => mt_rand(-300, 300) / 7],
             'screen.copy' => ['id' => $screen, 'parts' => [$pick($parts)]]

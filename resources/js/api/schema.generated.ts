@@ -1624,7 +1624,7 @@ export interface components {
                 start: number;
                 end: number;
                 /** @enum {string} */
-                remainder: "end" | "both";
+                remainder: "start" | "end" | "both";
                 /** @enum {string} */
                 corners: "through" | "on" | "clear";
                 clear: number;
@@ -2541,6 +2541,8 @@ export interface components {
             /** @description Of the unit that fills a cut-out */
             type: string | null;
             mirrored: boolean;
+            position: components["schemas"]["Position"] | null;
+            sill: components["schemas"]["Sill"] | null;
             says: string;
         };
         Screen: {
@@ -3033,6 +3035,8 @@ export interface components {
             head?: number | string;
             /** @enum {string} */
             keep?: "sill" | "head";
+            /** @enum {string} */
+            sillFrom?: "floor" | "foot" | "datum" | "line" | "opening";
             measure?: {
                 /** @enum {string} */
                 from?: "left" | "right" | "middle" | "fraction" | "point" | "line" | "opening" | "across";
@@ -3048,8 +3052,6 @@ export interface components {
                 /** @description mm, or a text in people’s units */
                 value?: number | string;
             };
-            /** @enum {string} */
-            sillFrom?: "floor" | "foot" | "datum" | "line" | "opening";
             measureSill?: {
                 /** @enum {string} */
                 from?: "floor" | "foot" | "datum" | "line" | "opening";
@@ -4285,6 +4287,62 @@ export interface components {
             };
             type?: string | null;
             mirrored?: boolean;
+            position?: {
+                /** @enum {string} */
+                from: "left" | "right" | "middle" | "fraction" | "point" | "line" | "opening" | "across";
+                /** @description mm, or a text in people’s units */
+                value?: number | string;
+                ref?: string | null;
+                /** @enum {string} */
+                point?: "left" | "centre" | "right";
+                /** @description mm, or a text in people’s units */
+                at?: number | string;
+                /** @enum {string} */
+                face?: "outer" | "inner";
+                /** @enum {string} */
+                to?: "near" | "far" | "centre";
+            } | null;
+            sill?: {
+                /** @enum {string} */
+                from: "floor" | "foot" | "datum" | "line" | "opening";
+                /** @description mm, or a text in people’s units */
+                height: number | string;
+                ref?: string | null;
+                /** @enum {string} */
+                point?: "sill" | "head";
+                /** @enum {string} */
+                edge?: "sill" | "head";
+            } | null;
+            measure?: {
+                /** @enum {string} */
+                from?: "left" | "right" | "middle" | "fraction" | "point" | "line" | "opening" | "across";
+                ref?: string | null;
+                /** @enum {string} */
+                point?: "left" | "centre" | "right";
+                /** @description mm, or a text in people’s units */
+                at?: number | string;
+                /** @enum {string} */
+                face?: "outer" | "inner";
+                /** @enum {string} */
+                to?: "near" | "far" | "centre";
+                /** @description mm, or a text in people’s units */
+                value?: number | string;
+            };
+            measureSill?: {
+                /** @enum {string} */
+                from?: "floor" | "foot" | "datum" | "line" | "opening";
+                ref?: string | null;
+                /** @enum {string} */
+                point?: "sill" | "head";
+                /** @enum {string} */
+                edge?: "sill" | "head";
+                /** @description mm, or a text in people’s units */
+                height?: number | string;
+            };
+            /** @description the figure of its place along the wall */
+            value?: number | string;
+            /** @description the figure of its level */
+            sillHeight?: number | string;
         };
         ScreenMoveArgs: {
             id: string;

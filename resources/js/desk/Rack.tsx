@@ -103,7 +103,7 @@ export function Rack() {
                 {inHand ? (
                     <>
                         <span className="text-ink">
-                            <b>{inHand.label}</b> in hand
+                            <b>{inHand.label}</b> in hand{inHand.screen ? ` for ${inHand.screen.name}` : ''}
                         </span>
                         <span>
                             {data.length(inHand.width)} × {data.length(inHand.height)}
@@ -119,8 +119,8 @@ export function Rack() {
                                 <GridHint grid={inHand.grid} />
                             ) : (
                                 <>
-                                    Click a wall or type figures ·{isOnFloor(data, inHand) ? ' Alt lifts it off the floor ·' : ''} Esc
-                                    cancels
+                                    Click {inHand.screen ? 'the screen' : 'a wall'} or type figures ·
+                                    {isOnFloor(data, inHand) ? ' Alt lifts it off the floor ·' : ''} Esc cancels
                                 </>
                             )}
                         </span>

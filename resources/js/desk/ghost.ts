@@ -1,7 +1,8 @@
 import type { Catch, Frontage, PlacedOpening, Storey, Wall } from '../api/client';
 import type { useData } from './data';
 import { isWithin } from './drawing/view';
-import { useDesk, type Ghost, type InHand } from './store';
+import { boxOf, placedScreens } from './screens/placed';
+import { inHandOf, useDesk, type Ghost, type InHand } from './store';
 
 type Data = ReturnType<typeof useData>;
 
@@ -26,6 +27,16 @@ export function gaps(data: Data, ghost: Pick<Ghost, 'host' | 'left' | 'span' | '
         if ((near + far) / 2 < middle && far > left.from) Object.assign(left, { from: far, name });
         if ((near + far) / 2 >= middle && near < right.from) Object.assign(right, { from: near, name });
     };
+    const screen = inHandOf(useDesk.getState())?.screen;
+    if (screen) {
+        // in a screen other cut-outs are its neighbours, not what lies behind it
+        for (const { placed, seen } of placedScreens(data, screen.id))
+            for (const { n, cut, ring } of placed.host === ghost.host ? seen.parts : []) {
+                const [x0, y0, x1, y1] = boxOf(ring);
+                if (cut) stands(x0, x1, y0, y1, `cut-out ${n}`);
+            }
+        return { left, right };
+    }
     for (const o of neighbours(data, ghost.host))
         if (o.id !== ghost.moving) stands(o.left, o.left + o.span, o.sillLevel, o.headLevel, o.label);
     const frontage = data.frontageOf.get(ghost.host);

@@ -4,6 +4,7 @@ import { complain } from '../ui/notices';
 import type { useData } from './data';
 import { gaps, ghostAt } from './ghost';
 import type { Pointer, Pressed, Ways } from './modes';
+import { intoScreen, newest, screenInHand } from './screens/placing';
 import { changeGhost, dimensions, ghostOf, inHandOf, useDesk, type Dimension, type Ghost, type InHand } from './store';
 
 type Data = ReturnType<typeof useData>;
@@ -67,11 +68,13 @@ export function inquire(data: Data): void {
         try {
             const outcome = ghost.moving
                 ? await data.tryEdit('opening.change', { id: ghost.moving, leftJamb: ghost.left, sillLevel: ghost.sill })
-                : inHand && (await data.tryEdit('opening.place', placeArgs(data, inHand, ghost)));
+                : inHand?.screen
+                  ? await data.tryEdit('screen.draw', intoScreen(data, inHand.screen, ghost, placeArgs(data, inHand, ghost)))
+                  : inHand && (await data.tryEdit('opening.place', placeArgs(data, inHand, ghost)));
             if (mine !== latest || !outcome) return;
             changeGhost((now) =>
                 now.typed === asked.typed && now.host === asked.host
-                    ? { ...now, ...settledBy(outcome, now), refusal: null, findings: outcome.findings }
+                    ? { ...now, ...settledBy(outcome, now, inHand?.screen), refusal: null, findings: outcome.findings }
                     : now,
             );
         } catch (problem) {
@@ -83,8 +86,9 @@ export function inquire(data: Data): void {
 }
 
 /** Where the core put it, for what was typed. */
-function settledBy(outcome: Outcome, ghost: Ghost): Partial<Ghost> {
-    const placed = outcome.placed[0];
+function settledBy(outcome: Outcome, ghost: Ghost, screen: InHand['screen']): Partial<Ghost> {
+    const cut = screen ? newest(outcome, screen, ghost.host) : null;
+    const placed = cut ? { ...cut, span: cut.width, sillLevel: cut.sill } : outcome.placed[0];
     if (!placed) return {};
     if (Object.keys(ghost.typed).length === 0) return ghost.width === placed.width ? { span: placed.span } : {};
     const { typed } = ghost;
@@ -97,11 +101,39 @@ function settledBy(outcome: Outcome, ghost: Ghost): Partial<Ghost> {
     };
 }
 
+/** The same into a screen: the next lies beside it. */
+async function placeInScreen(data: Data, screen: NonNullable<InHand['screen']>, inHand: InHand, ghost: Ghost): Promise<void> {
+    const leftwards = ghost.typed.right !== undefined;
+    try {
+        const args = intoScreen(data, screen, ghost, placeArgs(data, inHand, ghost));
+        // where it comes to lie is known from a try: what was done says which screens changed alone
+        const cut = newest(await data.tryEdit('screen.draw', args), screen, ghost.host);
+        const outcome = await data.edit('screen.draw', args, { quiet: true });
+        if (!outcome || !cut) return;
+        useDesk.setState({ chosen: outcome.chosen, fins: [cut.n] });
+        changeGhost((now) => ({
+            ...now,
+            typed: {},
+            lit: leftwards ? 'right' : 'left',
+            refusal: null,
+            findings: [],
+            left: leftwards ? cut.left - cut.width : cut.left + cut.width,
+            sill: cut.sill,
+            centred: false,
+            caught: { along: null, up: null },
+        }));
+    } catch (problem) {
+        complain(problem);
+        changeGhost((now) => ({ ...now, refusal: (problem as Error).message }));
+    }
+}
+
 /** Places what is in hand where its ghost is; the next goes on with the same size and sill. */
 export async function placeGhost(data: Data): Promise<void> {
     const { mode } = useDesk.getState();
     if (mode.is !== 'placing' || !mode.ghost) return;
     const { ghost, inHand } = mode;
+    if (inHand.screen) return placeInScreen(data, inHand.screen, inHand, ghost);
     const leftwards = ghost.typed.right !== undefined;
     try {
         const outcome = await data.edit('opening.place', placeArgs(data, inHand, ghost), {
@@ -249,12 +281,17 @@ function ghostKey(data: Data, event: Pressed): boolean {
 }
 
 /** Takes a type in hand with its own size and sill, and shows its ghost in the middle of the wall in view, for the keyboard. */
-export function takeInHand(data: Data, inHand: InHand): void {
+export function takeInHand(data: Data, taken: InHand): void {
     const { storey, chosen } = useDesk.getState();
+    const screen = taken.grid ? null : screenInHand(data, chosen);
+    const inHand = { ...taken, screen };
     const chosenOpening = chosen.map((id) => data.openings.get(id)).find(Boolean);
     const inner = useDesk.getState().face === 'inner';
     const first = data.project.frontages.find((f) => f.inner === inner);
-    const wall = data.walls.get(chosenOpening?.host ?? chosen.find((id) => data.walls.has(id)) ?? Object.keys(first?.walls ?? {})[0] ?? '');
+    const before = data.project.screens.find((s) => s.id === screen?.id)?.before[0];
+    const wall = data.walls.get(
+        before ?? chosenOpening?.host ?? chosen.find((id) => data.walls.has(id)) ?? Object.keys(first?.walls ?? {})[0] ?? '',
+    );
     const on = wall && (data.storeys.get(chosenOpening?.storey ?? storey ?? wall.base) ?? null);
     const fits = wall && on && on.floor >= wall.foot - 0.01 && on.ceiling <= wall.head + 0.01 ? on : wall && data.storeys.get(wall.base);
     const ghost = wall && fits ? ghostAt(data, inHand, wall, fits, wall.length / 2, null, 0.03, null) : null;

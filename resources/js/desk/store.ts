@@ -8,7 +8,16 @@ export type Dimension = 'left' | 'right' | 'sill' | 'head' | 'width' | 'height';
 export const dimensions: Dimension[] = ['left', 'right', 'sill', 'head', 'width', 'height'];
 
 /** What the next opening is made of: a type from the rack, or a bare opening, with the size and sill used last. */
-export type InHand = { type: string | null; grid?: string; label: string; width: number; height: number; sill: number };
+export type InHand = {
+    type: string | null;
+    grid?: string;
+    label: string;
+    width: number;
+    height: number;
+    sill: number;
+    /** it goes into this rather than into the wall behind; the level of its floor */
+    screen?: { id: string; name: string; floor: number } | null;
+};
 
 /** A cell of a curtain wall: of which stretch or opening, by the lines at its left and under it. */
 export type CellKey = { element: string; left: string; foot: string };

@@ -8,6 +8,8 @@ export type Typed = {
     drop: () => void;
     /** Sends what is typed, each text once; true when nothing is left to send. */
     send: () => Promise<boolean>;
+    /** Whether nothing more has been typed since. */
+    idle: () => boolean;
 };
 
 /**
@@ -52,5 +54,5 @@ export function useTyped(
         if (taken && typed.current === now) type(null);
         return taken;
     };
-    return { text, type, drop: () => type(null), send };
+    return { text, type, drop: () => type(null), send, idle: () => typed.current === null || typed.current.trim() === shown.trim() };
 }

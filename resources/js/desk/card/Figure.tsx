@@ -55,7 +55,7 @@ export function Figure({ label, shown, disabled = false, onSend }: Props) {
                 }}
                 onKeyDown={(e) => {
                     // Enter gives the drawing back the keys; Tab goes on to the next field
-                    if (e.key === 'Enter') void send().then((done) => done && backToDrawing(input.current));
+                    if (e.key === 'Enter') void send().then((done) => done && typed.idle() && backToDrawing(input.current));
                     if (e.key === 'Escape') {
                         typed.drop();
                         typedOut(label);

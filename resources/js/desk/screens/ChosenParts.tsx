@@ -7,6 +7,7 @@ import { ActionRow, Heading, Sentence, useAsk, useSend } from '../card/parts';
 import { useData } from '../data';
 import { useDesk } from '../store';
 import { Arranging } from './Arranging';
+import { PartPlace } from './PartPlace';
 
 type Shape = NonNullable<EditArgs<'screen.draw'>['shape']>;
 
@@ -108,7 +109,7 @@ function PartFigures({ screen, part }: { screen: Screen; part: ScreenPart }) {
         );
     return (
         <Sentence>
-            Its left side lies {figure('Left side', 'u')} from the wall’s left end, its foot {figure('Foot', 'v')} over {storey};{' '}
+            <PartPlace screen={screen} part={part} />;{' '}
             {shape.form === 'round' ? (
                 <>round, {figure('Diameter', 'width')} across</>
             ) : (

@@ -121,6 +121,9 @@ export function ScreenCard({ screen }: { screen: Screen }) {
                             ))}
                         </div>
                     ))}
+                    <p className="mt-2 text-xs text-quiet">
+                        A unit taken from the rack while this screen is chosen is placed in it, by the rules of openings.
+                    </p>
                     {free.length > 0 && (
                         <div className="mt-2">
                             <Button small onClick={() => void around()}>

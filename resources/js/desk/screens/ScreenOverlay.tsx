@@ -4,7 +4,7 @@ import { pointsOf } from '../curtain/grids';
 import { useData } from '../data';
 import { toModel, toScreen, type Size } from '../drawing/view';
 import { useDesk, type View } from '../store';
-import { caught, placedScreens } from './placed';
+import { caught, cornerOf, placedScreens } from './placed';
 
 type Drag = { n: number; x: number; y: number; du: number; dv: number; moved: boolean };
 
@@ -95,7 +95,8 @@ function Corners({ screen, n, view, size }: { screen: Screen; n: number; view: V
     const wall = part.wall;
     const from = frontage.offset + (frontage.walls[wall] ?? 0);
     const floor = data.storeys.get(screen.storey)?.floor ?? 0;
-    const { u = 0, v = 0, width = 0, height = 0, points = [] } = part.shape;
+    const { width = 0, height = 0, points = [] } = part.shape;
+    const [u, v] = cornerOf(data, screen, part, floor);
     const corners: number[][] =
         part.shape.form === 'polygon'
             ? points

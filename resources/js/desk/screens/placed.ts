@@ -1,4 +1,4 @@
-import type { PlacedBand, Screen } from '../../api/client';
+import type { PlacedBand, Screen, ScreenPart } from '../../api/client';
 import type { useData } from '../data';
 import { strokes, type Stroke } from '../drawing/paint';
 import { isWithin } from '../drawing/view';
@@ -80,6 +80,20 @@ export function boxOf(ring: number[]): [number, number, number, number] {
         [y0, y1] = [Math.min(y0, ring[i + 1]!), Math.max(y1, ring[i + 1]!)];
     }
     return [x0, y0, x1, y1];
+}
+
+/** The left and the foot of a part that is a rectangle or round: as its shape says, or where its rules have put it. */
+export function cornerOf(data: Data, screen: Screen, part: ScreenPart, floor: number): [number, number] {
+    const { u = 0, v = 0, grow = 0 } = part.shape;
+    const ring =
+        part.position === null && part.sill === null
+            ? undefined
+            : placedScreens(data, screen.id)
+                  .find((s) => s.placed.host === part.wall)
+                  ?.seen.parts.find((p) => p.n === part.n)?.ring;
+    if (!ring) return [u, v];
+    const [x0, y0] = boxOf(ring);
+    return [x0 + grow, y0 + grow - floor];
 }
 
 /** How near a pointer must come to a line to catch on it, px. */
