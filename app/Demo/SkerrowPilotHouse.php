@@ -98,9 +98,9 @@ final class SkerrowPilotHouse
         $this->sets($main[0]);
         $this->run('section.keep', ['name' => 'A', 'fromX' => 14900, 'fromY' => -2000, 'toX' => 14900, 'toY' => 13400]);
         $this->tracing();
-        $this->sheets();
         $this->given();
         (new Roofs($this->run(...), $this->storeys, $this->types))->make($main, $watch, $workshop);
+        $this->sheets();
         $this->mistakes($main[0], $main[3]);
 
         return $this->project;

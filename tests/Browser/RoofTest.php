@@ -204,4 +204,32 @@ final class RoofTest extends BrowserCase
         self::assertSame([], $roof()['also']);
         self::assertSame([], $this->axe());
     }
+
+    /** The workshop's east gable becomes a curtain wall that fills it up to the slopes; level, and run up again; one that leans does not. */
+    public function test_a_gable_is_glazed_up_to_its_roof(): void
+    {
+        $this->goTo('East 2');
+        $at = $this->offset('East 2');
+        $this->desk->click('elevation', $at + 1000, 3000);
+        $this->desk->waitForText('Its head');
+        $this->desk->button('Make it curtain wall')->click();
+        $face = fn (): float => (float) $this->desk->driver->executeAsyncScript(
+            'const done = arguments[0]; fetch(`/api${location.pathname}`).then((r) => r.json()).then((p) => {
+                const f = p.frontages.find((one) => one.name === "East 2");
+                fetch(`/api${location.pathname}/elevations/${f.id}`).then((r) => r.json())
+                    .then((e) => done(e.grids.reduce((sum, g) => sum + g.faceArea, 0)));
+            });',
+        );
+        $this->desk->waitForText('runs up to Workshop roof');
+        $this->desk->waitUntil(fn (): bool => $face() > 30e6, 'it fills the gable');
+        $gable = $face();
+        self::assertSame([], $this->axe());
+        $this->pick('Its head', 'is level');
+        $this->desk->waitUntil(fn (): bool => $face() < $gable - 3e6, 'its head is level');
+        $this->pick('Its head', 'runs up to Workshop roof');
+        $this->desk->waitUntil(fn (): bool => abs($face() - $gable) < 1.0, 'it runs up again');
+        $this->desk->write('Angle from the ground', '80')->sendKeys(Keys::ENTER);
+        $this->desk->waitForText('only a flat, upright one follows a roof');
+        self::assertSame('80', $this->desk->value('Angle from the ground'));
+    }
 }

@@ -65,6 +65,46 @@ final class CurtainWallTest extends PeerCase
         self::assertGreaterThan(55, count($ours));
     }
 
+    /** Heads that rise and fall beside stretches with level ones, round corners of any angle, with members drawn freely under them. */
+    public function test_the_sum_of_members_under_slopes_is_their_union(): void
+    {
+        $cases = $ours = [];
+        foreach ([
+            [[0.0, 2400.0], [3000.0, 4400.0], [6000.0, 2400.0]], [[0.0, 2400.0], [2000.0, 3900.0], [4500.0, 3900.0], [6000.0, 2400.0]],
+            [[0.0, 1900.0], [6000.0, 5200.0]],
+            [[0.0, 2400.0], [800.0, 3600.0], [3000.0, 4700.0], [5200.0, 3600.0], [6000.0, 2100.0]],
+        ] as $n => $head) {
+            foreach ([45, 90, 150, 200, 270] as $k => $angle) {
+                $profile = MemberProfile::from(new Fields([
+                    'shape' => 'rectangle', 'face' => [60.0, 140.0][($n + $k) % 2], 'depth' => 140.0, 'setback' => 28.0,
+                    'capWidth' => 50.0, 'capDepth' => 20.0,
+                ]));
+                $turn = deg2rad(180.0 - $angle);
+                $run = Run::along(
+                    RunPath::of([
+                        new PathStretch(Curve::line(new Vec2(-6000.0, 0.0), new Vec2(0.0, 0.0)), head: [$head]),
+                        new PathStretch(Curve::line(new Vec2(0.0, 0.0), new Vec2(5000.0 * cos($turn), 5000.0 * sin($turn)))),
+                    ], [[Corner::post($profile), Corner::mitred($profile), Corner::glass(20.0)][($n + $k) % 3]]),
+                    self::rules(true), 300.0, 2400.0, [],
+                    [ByHand::from(new Fields(['free' => [
+                        ['fromU' => 700.0, 'fromV' => 0.0, 'toU' => 3600.0, 'toV' => max(array_column($head, 1)) + 1000.0, 'profile' => $profile->toArray()],
+                    ]]))],
+                );
+                $ours["head $n, $angle"] = self::volumes($run);
+                $cases[] = self::solids($run);
+            }
+        }
+        $answers = self::ask('runs.mjs', $cases);
+        foreach (array_keys($ours) as $i => $which) {
+            self::assertSame(['NoError'], $answers[$i]['status'], $which);
+            foreach ($ours[$which] as $k => $volume) {
+                self::assertEqualsWithDelta($volume, $answers[$i]['volumes'][$k], max(40.0, $volume * 2e-4), "solid $k of $which");
+            }
+            $sum = array_sum($answers[$i]['volumes']);
+            self::assertEqualsWithDelta($sum, $answers[$i]['union'], $sum * 2e-5, "the sum is the union at $which");
+        }
+    }
+
     /** Curved runs, bulging and hollow, that meet straight ones at any angle. */
     public function test_the_sum_of_bent_members_is_their_union(): void
     {

@@ -109,7 +109,7 @@ final class Bodies
             $right,
         );
 
-        return $wall->curtain() !== null || ($wall->head() === null && $wall->foot() === null) ? $body : Edges::follow($design, $body);
+        return $wall->head() === null && $wall->foot() === null ? $body : Edges::follow($design, $body);
     }
 
     /**

@@ -20,7 +20,9 @@ final class Edges
     {
         $wall = $level->host;
         $heads = $wall->head() === null ? null : self::cover($design, $level, $wall->head(), $level->head, false);
-        $feet = $wall->foot() === null ? null : self::cover($design, $level, $wall->foot(), $level->foot, true);
+        // the foot of a curtain wall is its own
+        $foot = $wall->curtain() === null ? $wall->foot() : null;
+        $feet = $foot === null ? null : self::cover($design, $level, $foot, $level->foot, true);
         $body = $level->between($heads, $feet);
 
         return $body->stands() ? $body : $level;

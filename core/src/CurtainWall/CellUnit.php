@@ -21,11 +21,7 @@ final readonly class CellUnit
     public static function in(GridCell $cell, UnitTree $tree): self
     {
         if (! $cell->contour()->isRectangle() || $cell->daylight->holes !== []) {
-            throw Refusal::because(
-                'cell.unit_shape',
-                sprintf('The cell of %s is no rectangle: no unit fits into it exactly.', $cell->name()),
-                details: ['cell' => $cell->name()],
-            );
+            throw self::noRectangle($cell);
         }
         [$width, $height] = [$cell->contour()->width(), $cell->contour()->height()];
         try {
@@ -43,5 +39,14 @@ final readonly class CellUnit
                 details: ['cell' => $cell->name(), 'width' => $width, 'height' => $height] + $refusal->details,
             );
         }
+    }
+
+    public static function noRectangle(GridCell $cell): Refusal
+    {
+        return Refusal::because(
+            'cell.unit_shape',
+            sprintf('The cell of %s is no rectangle: no unit fits into it exactly.', $cell->name()),
+            details: ['cell' => $cell->name()],
+        );
     }
 }

@@ -186,7 +186,7 @@ final class CurtainDoubts implements Rule
     {
         $findings = $said = [];
         foreach ($stretch->grid()->cells as $cell) {
-            if ($cell->infill->type === null) {
+            if ($cell->infill->type === null || $stretch instanceof FlatStretch && $stretch->cuts($cell) !== false) {
                 continue;
             }
             $type = $wall->design->type($cell->infill->type);

@@ -18,13 +18,20 @@ final readonly class FaceTrim
      * @param  array{Meeting, Corner}|null  $left
      * @param  array{Meeting, Corner}|null  $right
      */
-    public function __construct(private LeaningPlane $plane, private ?array $left, private ?array $right)
-    {
+    public function __construct(
+        private LeaningPlane $plane,
+        private ?array $left,
+        private ?array $right,
+        private ?SlopedHead $head = null,
+    ) {
         $this->out = $plane->normal(0.0, 0.0);
     }
 
-    /** @return list<Contour> what lies clear of what stands at the corners */
-    public function of(Contour $contour): array
+    /**
+     * @param  bool  $under  of the head as well, where that slopes
+     * @return list<Contour> what lies clear of what stands at the corners
+     */
+    public function of(Contour $contour, bool $under = true): array
     {
         $left = [$contour];
         foreach ([[$this->left, 1.0], [$this->right, -1.0]] as [$at, $way]) {
@@ -33,7 +40,7 @@ final readonly class FaceTrim
             }
         }
 
-        return $left;
+        return $under && $this->head !== null ? $this->head->cut($left) : $left;
     }
 
     /** @return list<array{bool, Contour}> what stands at its corners takes of a face, and whether that is at its left */

@@ -27,6 +27,7 @@ final readonly class FlatPanes
     private bool $upright;
 
     /**
+     * @param  \Closure(float, float, float, float): bool  $clear  whether nothing cuts what lies in a box of the face
      * @param  list<HalfSpace>  $within  that all of the stretch lies within, foot and head first
      * @param  array{Meeting, Corner}|null  $left
      * @param  array{Meeting, Corner}|null  $right
@@ -34,17 +35,18 @@ final readonly class FlatPanes
     public function __construct(
         private LeaningPlane $plane,
         private Grid $grid,
-        private Clearing $clearing,
+        private \Closure $clear,
         private array $within,
         private ?array $left,
         private ?array $right,
+        private ?SlopedHead $head = null,
     ) {
         $origin = $plane->point(0.0, 0.0);
         $this->along = $plane->point(1.0, 0.0)->minus($origin);
         $this->up = $plane->point(0.0, 1.0)->minus($origin);
         $this->out = $plane->normal(0.0, 0.0);
-        $this->trim = new FaceTrim($plane, $left, $right);
-        $this->upright = Meeting::allUpright($plane, $left, $right);
+        $this->trim = new FaceTrim($plane, $left, $right, $head);
+        $this->upright = $head === null && Meeting::allUpright($plane, $left, $right);
     }
 
     /** @return list<RunPane> of cells that something of is left */
@@ -60,7 +62,7 @@ final readonly class FlatPanes
             }
             [$x0, $y0, $x1, $y1] = $cell->contour()->bounds();
             $high = $y1 - $y0;
-            if ($this->clearing->holds($x0, $y0, $x1, $y1)) {
+            if (($this->clear)($x0, $y0, $x1, $y1)) {
                 $wide = $x1 - $x0;
                 $pieces = $made["$wide|$high|$t"] ??= $t === 0.0
                     ? []
@@ -98,7 +100,9 @@ final readonly class FlatPanes
             $cell,
             $profiles,
             $axes,
-            $t === 0.0 ? [] : CutPrism::between($profiles, $axes, [...$this->within, ...$this->thick($t)]),
+            $t === 0.0 ? [] : CutPrism::between($profiles, $axes, [
+                ...$this->within, ...$this->head?->within($this->plane, true) ?? [], ...$this->thick($t),
+            ]),
         )];
     }
 

@@ -24,6 +24,9 @@ final class FlatStretch implements Stretch
     /** Sections are drawn out past an edge by so many times their depth, to be cut there. */
     private const OVER = 8.0;
 
+    /** Under a head that slopes the grid goes on so far over its top, so that what stands there is cut by the head alone, mm. */
+    private const BEYOND = 1000.0;
+
     private readonly float $length;
 
     private readonly float $slope;
@@ -58,6 +61,7 @@ final class FlatStretch implements Stretch
      * @param  list<float>  $floors  levels of all floors over the foot, upright
      * @param  list<float>|null  $bays  upright lines that were set out round the whole run
      * @param  bool  $square  its foot and head are cut square to its face; else level
+     * @param  SlopedHead|null  $head  what it ends under, where that is not level; it stands upright then, as high as that at the most
      *
      * @throws Refusal when rules do not fit, or its sides run into one another
      */
@@ -72,6 +76,7 @@ final class FlatStretch implements Stretch
         ?array $bays,
         bool $mirrored = false,
         private readonly bool $square = false,
+        private readonly ?SlopedHead $head = null,
     ) {
         $this->length = $plane->foot->length();
         $this->slope = $height / cos($plane->lean);
@@ -95,17 +100,23 @@ final class FlatStretch implements Stretch
             $this->clear[] = $this->side($right, -1.0);
         }
         $this->clearing = Clearing::of($plane, $rules, $byHand, [...array_slice($this->within, 2), ...$this->clear], $this->slope);
+        array_push($this->clear, ...$head?->within($plane, true) ?? []);
         [$low, $high] = [$this->drift($left) * $this->slope, $this->drift($right) * $this->slope];
         $this->requireTop($low, $this->length + $high);
         $stretched = static fn (float $level): float => $level / cos($plane->lean);
         [$length, $slope] = [$this->length, $this->slope];
         $ends = new FaceEnds(max(0.0, -$low), max(0.0, $high), $left !== null, $right !== null);
-        $this->solve = static function () use ($rules, $length, $slope, $stretched, $floors, $byHand, $bays, $mirrored, $ends): Grid {
+        $levels = array_map($stretched, $floors);
+        $this->solve = static function () use ($rules, $length, $slope, $levels, $byHand, $bays, $mirrored, $ends, $head): Grid {
+            $between = array_values(array_filter(
+                $levels,
+                static fn (float $f): bool => $f > Tolerance::LENGTH && $f < $slope - Tolerance::LENGTH,
+            ));
             $grid = GridSolver::solve(
-                $rules,
+                $head === null ? $rules : $rules->laidOut(null, SettingOut::at($rules->rows->up($slope, $between))),
                 $length,
-                $slope,
-                array_map($stretched, $floors),
+                $slope + ($head === null ? 0.0 : self::BEYOND),
+                $levels,
                 $byHand,
                 $bays,
                 $ends,
@@ -122,19 +133,21 @@ final class FlatStretch implements Stretch
 
     public function faceArea(): float
     {
-        return ($this->length + ($this->drift($this->right) - $this->drift($this->left)) * $this->slope / 2) * $this->slope;
+        return $this->head === null
+            ? ($this->length + ($this->drift($this->right) - $this->drift($this->left)) * $this->slope / 2) * $this->slope
+            : $this->face()->area();
     }
 
     public function members(): array
     {
         $out = $cut = $square = [];
         foreach ($this->grid()->members as $member) {
-            if ($member->profile === null) {
+            if ($member->profile === null || $this->isReplaced($member)) {
                 continue;
             }
             $upright = $member->role->isUpright();
             $profile = $member->profile;
-            if ($member->cuts === [] && $this->clearing->holds($member->x0, $member->y0, $member->x1, $member->y1)) {
+            if ($member->cuts === [] && $this->isClear($member->x0, $member->y0, $member->x1, $member->y1)) {
                 $length = $member->length();
                 $axes = $upright ? $this->axes($member, 0.0, $member->y0) : $this->axes($member, $member->x0, 0.0);
                 $square[spl_object_id($profile).'|'.$length] ??= RunMember::squared($profile, $length);
@@ -154,13 +167,63 @@ final class FlatStretch implements Stretch
             }
         }
 
-        return [...$out, ...FlatFree::members($this->plane, $this->grid()->free, [...$this->within, ...$this->clear])];
+        return [
+            ...$out,
+            ...$this->head?->members($this->plane, $this->headEnds()) ?? [],
+            ...FlatFree::members($this->plane, $this->grid()->free, [...$this->within, ...$this->clear]),
+        ];
+    }
+
+    /**
+     * Whether its head cuts a cell, where that slopes.
+     *
+     * @return bool|null null for one of which it leaves nothing
+     */
+    public function cuts(GridCell $cell): ?bool
+    {
+        [$x0, , $x1, $y1] = $cell->contour()->bounds();
+        if ($this->head === null || $this->head->clears($x0, $x1, $y1)) {
+            return false;
+        }
+
+        return $this->head->cut([$cell->contour()]) === [] ? null : true;
+    }
+
+    /** Of its grid, members along its level head, where others stand along its slopes. */
+    private function isReplaced(GridMember $member): bool
+    {
+        return $this->head !== null && $member->role === Role::Head;
+    }
+
+    /** Whether nothing cuts what lies in a box of its face. */
+    private function isClear(float $x0, float $y0, float $x1, float $y1): bool
+    {
+        return $this->clearing->holds($x0, $y0, $x1, $y1) && $this->head?->clears($x0, $x1, $y1) !== false;
+    }
+
+    /** @return list<HalfSpace> in which members along its slopes lie: clear of its corners, or from its left end to its right */
+    private function headEnds(): array
+    {
+        $ends = array_slice($this->within, 2);
+        foreach ([[$this->left, 0.0, 1.0], [$this->right, $this->length, -1.0]] as [$at, $u, $way]) {
+            $ends[] = $at !== null ? $this->side($at, $way) : HalfSpace::behind($this->plane->point($u, 0.0), $this->along->times(-$way));
+        }
+
+        return $ends;
+    }
+
+    private function face(): Contour
+    {
+        [$low, $high] = [$this->drift($this->left) * $this->slope, $this->drift($this->right) * $this->slope];
+        $face = Contour::polygon([0.0, 0.0, $this->length, 0.0, $this->length + $high, $this->slope, $low, $this->slope]);
+
+        return $this->head?->cut([$face], true)[0] ?? $face;
     }
 
     /** Whether it stands upright, and so do the edges at its corners: where the next stretch leans they do not. */
     private function isUpright(): bool
     {
-        return Meeting::allUpright($this->plane, $this->left, $this->right);
+        return $this->head === null && Meeting::allUpright($this->plane, $this->left, $this->right);
     }
 
     /** @return list<CutPrism> what is left of a member in its axes */
@@ -185,13 +248,20 @@ final class FlatStretch implements Stretch
 
     public function drawn(): Drawn
     {
-        [$low, $high] = [$this->drift($this->left) * $this->slope, $this->drift($this->right) * $this->slope];
-        $face = Contour::polygon([0.0, 0.0, $this->length, 0.0, $this->length + $high, $this->slope, $low, $this->slope]);
-        $trim = new FaceTrim($this->plane, $this->left, $this->right);
+        $face = $this->face();
+        $trim = new FaceTrim($this->plane, $this->left, $this->right, $this->head);
         $members = $joints = $free = $cells = [];
+        foreach ($this->head?->seen() ?? [] as [$member, $whole]) {
+            foreach ($trim->of($whole, false) as $contour) {
+                $members[] = [$member, $contour];
+            }
+        }
         foreach ($this->grid()->members as $member) {
+            if ($this->isReplaced($member)) {
+                continue;
+            }
             $whole = $member->contour();
-            $clear = $this->clearing->holds($member->x0, $member->y0, $member->x1, $member->y1);
+            $clear = $this->isClear($member->x0, $member->y0, $member->x1, $member->y1);
             foreach ($clear ? [$whole] : $trim->of($whole) as $contour) {
                 if ($member->profile !== null) {
                     $members[] = [$member, $contour];
@@ -209,7 +279,7 @@ final class FlatStretch implements Stretch
         }
         foreach ($this->grid()->cells as $cell) {
             [$x0, $y0, $x1, $y1] = $cell->contour()->bounds();
-            foreach ($this->clearing->holds($x0, $y0, $x1, $y1) ? [$cell->contour()] : $trim->of($cell->contour()) as $contour) {
+            foreach ($this->isClear($x0, $y0, $x1, $y1) ? [$cell->contour()] : $trim->of($cell->contour()) as $contour) {
                 $cells[] = [$cell, $contour];
             }
         }
@@ -219,14 +289,16 @@ final class FlatStretch implements Stretch
 
     public function panes(): array
     {
-        return (new FlatPanes($this->plane, $this->grid(), $this->clearing, $this->within, $this->left, $this->right))->all();
+        return (new FlatPanes(
+            $this->plane, $this->grid(), $this->isClear(...), $this->within, $this->left, $this->right, $this->head,
+        ))->all();
     }
 
     public function half(bool $atLeft): array
     {
         [$meeting, $corner] = ($atLeft ? $this->left : $this->right) ?? throw new \LogicException('No corner stands there.');
 
-        return HalfPost::of($meeting, $corner, $this->out, $atLeft, $this->within);
+        return HalfPost::of($meeting, $corner, $this->out, $atLeft, [...$this->within, ...$this->head?->within($this->plane, false) ?? []]);
     }
 
     /** @param  array{Meeting, Corner}  $at */

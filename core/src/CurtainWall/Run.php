@@ -66,13 +66,13 @@ final readonly class Run
                 $facets = Facets::of($stretch->curve, $round ?? $its->bays->places($stretch->curve->length()), $hand);
                 $lost[$i] = $facets->lost;
                 foreach ($facets->chords as $k => $chord) {
-                    $parts[] = [$chord, $stretch->lean, $its->ofOneBay(), $facets->byHand[$k], null, false];
+                    $parts[] = [$chord, $stretch->lean, $its->ofOneBay(), $facets->byHand[$k], null, false, []];
                     $places[] = [$i, $facets->lines->at[$k], $facets->lines->names[$k], $k];
                     $corners[] = Facets::kink($its);
                 }
                 array_pop($corners);
             } else {
-                $parts[] = [$stretch->curve, $stretch->lean, $its, $hand, $round, $stretch->square];
+                $parts[] = [$stretch->curve, $stretch->lean, $its, $hand, $round, $stretch->square, $stretch->head];
                 $places[] = [$i, 0.0, null, 0];
             }
             if (isset($path->corners[$i])) {
@@ -89,7 +89,7 @@ final readonly class Run
     }
 
     /**
-     * @param  list<array{Curve, float, GridRules, ByHand, list<float>|null, bool}>  $parts
+     * @param  list<array{Curve, float, GridRules, ByHand, list<float>|null, bool, list<list<array{float, float}>>}>  $parts
      * @param  list<array{int, float, string|null, int}>  $places  what of the path each is
      * @param  list<Corner>  $corners
      * @param  array{float, float, list<float>, bool}  $upright  foot, height and floors; and whether left and right change places
@@ -115,8 +115,10 @@ final readonly class Run
             ) : [[$meeting, $corner], [$meeting, $corner]];
         }
         $closed = count($corners) === $count;
-        $stretches = [];
-        foreach ($parts as $i => [$curve, $lean, $rules, $hand, $bays, $square]) {
+        $stretches = $highs = [];
+        foreach ($parts as $i => [$curve, $lean, $rules, $hand, $bays, $square, $over]) {
+            $head = $over === [] ? null : SlopedHead::under($over, $curve->length(), $rules->profile(Role::Head));
+            $highs[] = $head?->ends() ?? [$height, $height];
             $before = $i > 0 ? $i - 1 : ($closed ? $count - 1 : null);
             $left = $before === null ? null : $sides[$before][1];
             $right = $sides[$i][0] ?? null;
@@ -136,7 +138,7 @@ final readonly class Run
                 : new FlatStretch(
                     new LeaningPlane($curve, $foot, $lean),
                     $rules,
-                    $height,
+                    $head?->top() ?? $height,
                     $left,
                     $right,
                     $floors,
@@ -144,12 +146,13 @@ final readonly class Run
                     $bays,
                     $mirrored,
                     $square,
+                    $head,
                 );
         }
         $stand = $standsAt = $called = $joints = [];
         foreach ($corners as $i => $corner) {
             if ($corner->profile === null && $corner->joint > 0.0) {
-                $joints[] = [$places[$i][0], $corner->joint, $height / $meetings[$i]->edge->z];
+                $joints[] = [$places[$i][0], $corner->joint, min($highs[$i][1], $highs[($i + 1) % $count][0]) / $meetings[$i]->edge->z];
             }
             foreach (self::standing($corner, $stretches[$i], $stretches[($i + 1) % $count]) as $member) {
                 $stand[] = $member;

@@ -146,7 +146,11 @@ final class Runs
     public static function requireUnits(Design $design, Stretch $stretch): void
     {
         foreach ($stretch->grid()->cells as $cell) {
-            if ($cell->infill->type !== null) {
+            $cut = $cell->infill->type !== null && $stretch instanceof FlatStretch ? $stretch->cuts($cell) : false;
+            if ($cut === true) {
+                throw CellUnit::noRectangle($cell);
+            }
+            if ($cell->infill->type !== null && $cut !== null) {
                 CellUnit::in($cell, $design->type($cell->infill->type)->tree());
             }
         }
@@ -248,6 +252,7 @@ final class Runs
                 $curtain->faceted,
                 Aligned::ofStretch($this->design, $wall, $curtain, $grids[$i]->rules(), $from, $foot),
                 $curtain->square,
+                $this->head($wall, $grids[$i]->rules(), [$from, $to], $foot),
             );
             $starts[] = $from;
             $hands[] = self::byHand($curtain)->asKept();
@@ -271,6 +276,40 @@ final class Runs
         }
 
         return new StandingRun($walls, $starts, $grids, $run, $path, $foot, $height);
+    }
+
+    /**
+     * The lines that the head of a stretch lies under, where that is not level: at its front and at its back, so that nothing of it reaches
+     * what it follows.
+     *
+     * @param  array{float, float}  $between  where along its wall it begins and ends
+     * @return list<list<array{float, float}>>
+     *
+     * @throws Refusal when it is no upright, flat one
+     */
+    private function head(Wall $wall, GridRules $rules, array $between, float $foot): array
+    {
+        $body = $wall->head === null ? null : Bodies::one($this->design, $wall);
+        if ($body?->heads === null) {
+            return [];
+        }
+        if ($wall->curtain?->lean !== 0.0 || $wall->isCurved()) {
+            throw Refusal::because('run.head_upright', sprintf(
+                'This curtain wall %s: only a flat, upright one follows a roof, or a head by figures.',
+                $wall->isCurved() ? 'is an arc' : 'leans',
+            ), [$wall->id]);
+        }
+        [$deepest, $foremost] = Clearing::depths($rules, self::byHand($wall->curtain));
+        $lines = [];
+        foreach ([-$foremost, 0.0, $deepest] as $depth) {
+            // before the wall it may reach past what it follows
+            $over = $body->heads->line($body->surface, $between[0], $between[1], $depth) ?? [];
+            if (count($over) > 1) {
+                $lines[] = array_map(static fn (array $p): array => [$p[0] - $between[0], $p[1] - $foot], $over);
+            }
+        }
+
+        return $lines;
     }
 
     /**

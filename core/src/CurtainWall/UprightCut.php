@@ -101,6 +101,11 @@ final class UprightCut
             return $out;
         }
         [$x0, $y0, $x1, $y1] = $section->bounds();
+        if ($member->role === Role::Head && ! $seen->isRectangle()) {
+            // along a slope it is cut aslant
+            return array_map(static fn (array $span): array => [$y0, $span[0], $y1, $span[0], $y1, $span[1], $y0, $span[1]],
+                $seen->spans(true, $u));
+        }
         // x of a level member's section runs down
         $drawn = match (true) {
             $past === 0.0 || $member->profile?->shape !== SectionShape::Rectangle => $section->ring(0.2),

@@ -47,8 +47,8 @@ final readonly class WallEdges implements Edit
         $operations = [];
         foreach ($this->walls as $id) {
             $before = $design->wall($id);
-            if ($before->curtain !== null) {
-                throw Refusal::because('wall.edge_curtain', 'A curtain wall has a head and a foot of its own: it follows no roof.', [$id]);
+            if ($before->curtain !== null && array_key_exists('foot', $edges)) {
+                throw Refusal::because('wall.edge_curtain', 'A curtain wall has a level foot of its own: that follows nothing.', [$id]);
             }
             $after = array_key_exists('head', $edges) ? $before->withHead($edges['head']) : $before;
             $operations[] = Operation::alter($before, array_key_exists('foot', $edges) ? $after->withFoot($edges['foot']) : $after);

@@ -6,6 +6,7 @@ import { Choice } from '../../ui/Choice';
 import { Figure } from '../card/Figure';
 import { ActionRow, Facts, FindingNote, Heading, Sentence, useAsk, useSend } from '../card/parts';
 import { deskActions, wallActions } from '../actions';
+import { later } from '../../ui/later';
 import { useData } from '../data';
 import { frontageAlone } from '../showing';
 import { bearingOf } from '../words';
@@ -17,6 +18,8 @@ import { gridsOf } from './grids';
 import { LeanFigure } from './LeanFigure';
 import { LikeRuns } from './LikeRuns';
 import { startSpanning } from './spanning';
+
+const EndWords = later('What it ends at', () => import('../roofs/WallEnds').then((m) => m.EndWords), null);
 
 /** A stretch of curtain wall, with the run it is of. */
 export function CurtainCard({ wall }: { wall: Wall }) {
@@ -154,6 +157,7 @@ export function CurtainCard({ wall }: { wall: Wall }) {
                 />{' '}
                 {curtain.height === null ? 'of its own.' : 'over it.'}
             </Sentence>
+            {(wall.headEdge || (!wall.arc && curtain.lean === 0)) && <EndWords wall={wall} which="head" />}
             {meets && (
                 <Sentence>
                     At its left corner:{' '}

@@ -5,12 +5,15 @@ import { Choice } from '../../ui/Choice';
 import { wallActions } from '../actions';
 import { Figure } from '../card/Figure';
 import { ActionRow, Facts, FindingNote, Heading, Sentence, useAsk, useSend } from '../card/parts';
+import { later } from '../../ui/later';
 import { useData } from '../data';
 import { KeepSet } from '../sheets/KeepSet';
 import { useDesk } from '../store';
 import { gridsOf } from './grids';
 import { LeanFigure } from './LeanFigure';
 import { LikeRuns } from './LikeRuns';
+
+const RunUpAll = later('Roofs', () => import('../roofs/RunUpAll').then((m) => m.RunUpAll), null);
 
 /** Stretches of curtain wall that are chosen together: what is the same in all, changed in all. */
 export function CurtainsCard({ walls }: { walls: Wall[] }) {
@@ -55,6 +58,7 @@ export function CurtainsCard({ walls }: { walls: Wall[] }) {
                     They stand <LeanFigure lean={lean} disabled={fixed} onSend={(to) => set({ lean: to })} /> from the ground.
                 </Sentence>
             )}
+            {!fixed && <RunUpAll walls={ids} />}
             {walls.every((w) => w.curtain!.footFrom === undefined) && (
                 <Sentence>
                     Foot{' '}

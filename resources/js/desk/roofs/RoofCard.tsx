@@ -10,6 +10,7 @@ import { useDesk } from '../store';
 import { Joined } from './Joined';
 import { LightCard } from './LightCard';
 import { Lights } from './Lights';
+import { mayRunUp } from './running';
 
 const degrees = (pitch: number) => `${Math.round(pitch * 100) / 100}°`;
 
@@ -158,7 +159,7 @@ export function RoofCard({ roof }: { roof: Roof }) {
 function RunUp({ roof }: { roof: Roof }) {
     const data = useData();
     const ask = useAsk();
-    const walls = roof.before.map((id) => data.walls.get(id)).filter((w) => w !== undefined && !w.curtain);
+    const walls = roof.before.map((id) => data.walls.get(id)).filter(mayRunUp);
     const up = walls.filter((w) => w!.headEdge?.roof === roof.id).length;
     const ids = walls.map((w) => w!.id);
     if (walls.length === 0) return null;

@@ -1,12 +1,13 @@
 import { Button } from '../../ui/Button';
 import { useAsk } from '../card/parts';
 import { useData } from '../data';
+import { mayRunUp } from './running';
 
 /** Runs the chosen walls up to a roof that lies over them. */
 export function RunUpAll({ walls }: { walls: string[] }) {
     const data = useData();
     const ask = useAsk();
-    const plain = walls.filter((id) => !data.walls.get(id)?.curtain);
+    const plain = walls.filter((id) => mayRunUp(data.walls.get(id)));
     const over = data.project.roofs.filter((r) => plain.some((id) => r.before.includes(id)));
     const follow = plain.filter((id) => data.walls.get(id)?.headEdge);
     if (over.length === 0 && follow.length === 0) return null;

@@ -19,7 +19,8 @@ export function WallEnds({ wall }: { wall: Wall }) {
     );
 }
 
-function EndWords({ wall, which }: { wall: Wall; which: End }) {
+/** The same of one of them: of curtain walls, whose foot is level, the head. */
+export function EndWords({ wall, which }: { wall: Wall; which: End }) {
     const data = useData();
     const ask = useAsk();
     const edge = which === 'head' ? wall.headEdge : wall.footEdge;
