@@ -87,7 +87,8 @@ final class CurtainWallTest extends PeerCase
                     ], [[Corner::post($profile), Corner::mitred($profile), Corner::glass(20.0)][($n + $k) % 3]]),
                     self::rules(true), 300.0, 2400.0, [],
                     [ByHand::from(new Fields(['free' => [
-                        ['fromU' => 700.0, 'fromV' => 0.0, 'toU' => 3600.0, 'toV' => max(array_column($head, 1)) + 1000.0, 'profile' => $profile->toArray()],
+                        ['fromU' => 700.0, 'fromV' => 0.0, 'toU' => 3600.0, 'toV' => max(array_column($head, 1)) + 1000.0,
+                            'profile' => $profile->toArray()],
                     ]]))],
                 );
                 $ours["head $n, $angle"] = self::volumes($run);
