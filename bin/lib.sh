@@ -174,3 +174,14 @@ reach_running() {
     fi
     return 0
 }
+
+# Names of files are meant from where the command was called: sets GIVEN.
+here_file() {
+    local argument
+    GIVEN=()
+    for argument in "$@"; do
+        case "$argument" in -* | /*) ;; *) argument="$CALLED_FROM/$argument" ;; esac
+        GIVEN+=("$argument")
+    done
+    [ ${#GIVEN[@]} -gt 0 ] || fail "Name a file: see ./isleward --help"
+}

@@ -39,5 +39,6 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withCommands([
         App\Console\DemoCommand::class, App\Console\ExportCommand::class, App\Console\OpenApiCommand::class,
         App\Console\BenchProjectCommand::class, App\Console\TrialCommand::class, App\Console\PersonCommand::class,
+        App\Console\BackupCommand::class, App\Console\RestoreCommand::class,
     ])
     ->create();

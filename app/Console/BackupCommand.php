@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console;
+
+use App\Safekeeping\Backup;
+use App\Safekeeping\Unsafe;
+use Illuminate\Console\Command;
+
+final class BackupCommand extends Command
+{
+    protected $signature = 'isleward:backup {file} {--force : write over a file that is there}';
+
+    protected $description = 'Write all of Isleward, its database and its files, into one archive';
+
+    public function handle(): int
+    {
+        $file = $this->argument('file');
+        try {
+            $made = Backup::to(is_string($file) ? $file : '', $this->option('force') === true);
+        } catch (Unsafe $why) {
+            $this->error($why->getMessage());
+
+            return self::FAILURE;
+        }
+        $this->line(sprintf(
+            '%d projects, %d people and %d files are backed up in %s (%.1f MB). Keep it where only you can read it.',
+            $made['projects'], $made['people'], $made['files'], is_string($file) ? $file : '', $made['bytes'] / 1e6,
+        ));
+
+        return self::SUCCESS;
+    }
+}

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console;
+
+use App\Safekeeping\Restore;
+use App\Safekeeping\Unsafe;
+use Illuminate\Console\Command;
+use Illuminate\Database\Migrations\Migrator;
+
+final class RestoreCommand extends Command
+{
+    protected $signature = 'isleward:restore {file} {--yes : without asking}';
+
+    protected $description = 'Put a backup in the place of what is there';
+
+    public function handle(Migrator $migrator): int
+    {
+        $file = $this->argument('file');
+        $file = is_string($file) ? $file : '';
+        if ($this->option('yes') !== true && ! $this->confirm("Everything that is there now gives way to what is in $file. Go on?")) {
+            $this->line('Nothing was changed.');
+
+            return self::FAILURE;
+        }
+        try {
+            $done = Restore::from($file, $migrator);
+        } catch (Unsafe $why) {
+            $this->error($why->getMessage());
+
+            return self::FAILURE;
+        }
+        $this->line(sprintf(
+            "Restored %d projects, %d people and %d files from the backup of %s. Everybody signs in again.\n"
+            .'What was there before is kept in the database %s until the next restore.',
+            $done['projects'], $done['people'], $done['files'], $done['made'], $done['before'],
+        ));
+
+        return self::SUCCESS;
+    }
+}
