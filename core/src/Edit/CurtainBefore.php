@@ -83,7 +83,7 @@ final readonly class CurtainBefore implements Edit
             ])));
         }
         $change = new Change(sprintf('Drew a run of %s', $type->mark()), $operations, $drawn);
-        Standing::require($design->after($change));
+        Standing::require($design->after($change), $design);
 
         return $change;
     }

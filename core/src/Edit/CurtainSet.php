@@ -75,7 +75,7 @@ final readonly class CurtainSet implements Edit
         }
         $change = new Change($this->summary($design), $operations, $this->walls);
         $then = $design->after($change);
-        Standing::require($then);
+        Standing::require($then, $design, $this->walls);
         foreach ($this->args->has('bays') || $this->args->has('rows') ? $this->walls : [] as $id) {
             foreach (Runs::in($then)->at($id)->partsOf(Runs::in($then)->at($id)->indexOf($id)) as $part) {
                 Curtained::requireLines($this->args, $part->stretch->grid(), $id, $part->line !== null);

@@ -81,7 +81,7 @@ final readonly class OutlineDraw implements Edit
         $change = new Change(sprintf('Drew %s', $outline->name), $operations, $this->curtain === null
             ? [$outline->id]
             : array_slice(array_map(static fn (Operation $o): string => $o->id, $operations), 1));
-        Standing::require($design->after($change));
+        Standing::require($design->after($change), $design);
 
         return $change;
     }

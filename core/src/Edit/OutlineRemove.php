@@ -51,10 +51,15 @@ final readonly class OutlineRemove implements Edit
 
         $lines = array_filter($design->lines, static fn (SettingOutLine $l): bool => isset($ofWalls[$l->host]));
 
+        $goneLayers = array_fill_keys(BandRules::ids($layers), true);
+
         return new Change(sprintf('Removed %s', $outline->name), [
-            ...References::letGo($design, $openings + $lines + $ofWalls + array_fill_keys(BandRules::ids($layers), true)),
+            ...WallEdges::released(
+                $design,
+                $ofWalls + $goneLayers,
+                References::letGo($design, $openings + $lines + $ofWalls + $goneLayers),
+            ),
             ...self::uncovered($design, $this->id, $layers),
-            ...WallEdges::released($design, $ofWalls + array_fill_keys(BandRules::ids($layers), true)),
             ...array_map(Operation::remove(...), [...array_values($openings), ...array_values($lines), ...$layers, ...$walls, $outline]),
         ]);
     }

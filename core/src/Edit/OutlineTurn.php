@@ -73,7 +73,7 @@ final readonly class OutlineTurn implements Edit
         }
         [$operations, $notes] = Reshape::measured($design, $operations);
         $change = new Change(sprintf('Turned %s round', $outline->name), $operations, [$this->id], notes: $notes);
-        Standing::require($design->after($change));
+        Standing::require($design->after($change), $design);
 
         return $change;
     }

@@ -7,7 +7,6 @@ namespace Isleward\Core\Edit;
 use Isleward\Core\Building\Bodies;
 use Isleward\Core\Building\End;
 use Isleward\Core\Building\Places;
-use Isleward\Core\CurtainWall\Runs;
 use Isleward\Core\Design\Along;
 use Isleward\Core\Design\Bend;
 use Isleward\Core\Design\Change;
@@ -120,7 +119,7 @@ final class Reshape
         OutlineShape::require(array_map(static fn (Wall $w): Curve => $w->face(), $walls), $this->outline->closed);
         $change = new Change('', $operations);
         Bodies::of($this->design->after($change));
-        Runs::in($this->design->after($change))->all();
+        Standing::requireRuns($this->design->after($change), $this->design);
 
         return [$change, $order];
     }

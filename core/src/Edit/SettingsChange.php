@@ -64,7 +64,7 @@ final readonly class SettingsChange implements Edit
         }
         $change = new Change('Changed the project’s settings', [Operation::alter($design->settings, $after)]);
         if ($after->jambs !== $design->settings->jambs) {
-            Standing::require($design->after($change));
+            Standing::require($design->after($change), $design);
         }
 
         return $change;

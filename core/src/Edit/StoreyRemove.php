@@ -66,13 +66,10 @@ final readonly class StoreyRemove implements Edit
         $goneLines = array_filter($design->lines, fn (SettingOutLine $l): bool => $l->storey === $this->id || isset($goneWalls[$l->host]));
         $goneLayers = array_fill_keys(BandRules::ids($layers), true);
         $operations = References::letGo($design, $goneOpenings + $goneLines + $goneWalls + $goneLayers);
-        $roofs = $goneWalls + $goneLayers;
         foreach ($moved as [$wall, $after]) {
-            $after = isset($roofs[(string) $wall->head?->roof]) ? $after->withHead(null) : $after;
-            $operations[] = Operation::alter($wall, isset($roofs[(string) $wall->foot?->roof]) ? $after->withFoot(null) : $after);
-            $roofs[$wall->id] = true;
+            $operations[] = Operation::alter($wall, $after);
         }
-        array_push($operations, ...WallEdges::released($design, $roofs));
+        $operations = WallEdges::released($design, $goneWalls + $goneLayers, $operations);
         foreach ([...$goneOpenings, ...$goneLines, ...$goneWalls, ...$layers, ...$outlines, $storey] as $gone) {
             $operations[] = Operation::remove($gone);
         }

@@ -57,7 +57,7 @@ final readonly class WallChange implements Edit
             $operations[] = Operation::alter($before, $after);
         }
         $change = new Change(sprintf('Changed %s', Words::counts(['wall' => count($operations)])), $operations, $this->walls);
-        Standing::require($design->after($change));
+        Standing::require($design->after($change), $design);
 
         return $change;
     }

@@ -54,7 +54,7 @@ final readonly class WallEdges implements Edit
             $operations[] = Operation::alter($before, array_key_exists('foot', $edges) ? $after->withFoot($edges['foot']) : $after);
         }
         $then = $design->after(new Change('', $operations));
-        Standing::require($then);
+        Standing::require($then, $design, $this->walls);
         foreach ($this->walls as $id) {
             $this->requireFollows($then, $then->wall($id));
         }
@@ -63,26 +63,42 @@ final readonly class WallEdges implements Edit
     }
 
     /**
-     * Makes level again what follows a roof that goes.
+     * Makes level again what follows a roof that goes, besides what becomes of walls otherwise: of each wall in one operation.
      *
      * @param  array<string, mixed>  $gone  by id, the roofs and the walls that go
+     * @param  list<Operation>  $operations  some of which may change one wall in several ways: its levels, its curtain wall
      * @return list<Operation>
      */
-    public static function released(Design $design, array $gone): array
+    public static function released(Design $design, array $gone, array $operations = []): array
     {
-        $operations = [];
+        $out = $walls = [];
+        foreach ($operations as $operation) {
+            $after = $operation->after;
+            if (! $after instanceof Wall || $operation->before === null) {
+                $out[] = $operation;
+
+                continue;
+            }
+            $before = $design->wall($after->id);
+            $now = $walls[$after->id] ?? $before;
+            // what each of them has changed of it
+            $now = $after->curtain === $before->curtain ? $now : $now->withCurtain($after->curtain, $after->thickness);
+            $now = $after->base === $before->base ? $now : $now->withBase($after->base);
+            $walls[$after->id] = $after->top === $before->top ? $now : $now->withTop($after->top);
+        }
         foreach ($design->walls as $wall) {
             if (isset($gone[$wall->id])) {
                 continue;
             }
-            $after = isset($gone[(string) $wall->head?->roof]) ? $wall->withHead(null) : $wall;
+            $after = $walls[$wall->id] ?? $wall;
+            $after = isset($gone[(string) $wall->head?->roof]) ? $after->withHead(null) : $after;
             $after = isset($gone[(string) $wall->foot?->roof]) ? $after->withFoot(null) : $after;
             if ($after !== $wall) {
-                $operations[] = Operation::alter($wall, $after);
+                $out[] = Operation::alter($wall, $after);
             }
         }
 
-        return $operations;
+        return $out;
     }
 
     private function requireFollows(Design $design, Wall $wall): void

@@ -50,7 +50,7 @@ final readonly class WallStack implements Edit
         $built = $this->build($design, $ids);
         $operations = array_merge(...array_map(static fn (array $b): array => $b[0], $built));
         $then = $design->after(new Change('', $operations));
-        Standing::require($then);
+        Standing::require($then, $design);
         $attempt = Attempt::from($then, $this->args);
         $transplant = new Transplant($then, $attempt);
         foreach ($built as [, $storey, $onto]) {

@@ -12,6 +12,9 @@ use Isleward\Core\Check\Findings;
 use Isleward\Core\CurtainWall\LetIn;
 use Isleward\Core\CurtainWall\RunMember;
 use Isleward\Core\CurtainWall\Runs;
+use Isleward\Core\Design\Change;
+use Isleward\Core\Design\Curtain;
+use Isleward\Core\Design\Operation;
 use Isleward\Core\Design\SectionLine;
 use Isleward\Core\Design\Wall;
 use Isleward\Core\Drawing\Layer;
@@ -353,5 +356,39 @@ final class CurtainEditsTest extends TestCase
         self::assertCount(1, $cut);
         $this->house->do('outline.change', ['id' => $outline, 'slab' => null]);
         self::assertNull($this->house->design->outline($outline)->slab);
+    }
+
+    public function test_a_storey_that_goes_lets_go_what_was_in_line_with_a_wall_on_it_and_lowers_it_in_one(): void
+    {
+        [$above] = $this->drawn($this->grid(), [[20000, 9000], [26000, 9000]], [
+            'base' => $this->house->storey(1), 'top' => $this->house->storey(1),
+        ]);
+        [$wall] = $this->drawn($this->grid(), [[20000, 0], [26000, 0]]);
+        $this->house->do('curtain.set', ['walls' => [$wall], 'bays' => ['walls' => [$above], 'to' => 'grid']]);
+        self::assertTrue($this->house->design->wall($wall)->curtain?->isAligned());
+        $before = $this->house->design;
+        $change = $this->house->do('storey.remove', ['id' => $this->house->storey(1), 'withContents' => true]);
+        $after = $this->house->design->wall($wall);
+        self::assertSame([false, $after->base], [$after->curtain?->isAligned(), $after->top]);
+        self::assertSame($wall, Runs::in($this->house->design)->of($wall)->id());
+        self::assertEquals($before->elements(), $this->house->design->after($change->inverse(''))->elements());
+    }
+
+    /** What cannot be built is a finding; it does not keep what stands elsewhere from being changed, nor itself from being put right. */
+    public function test_a_run_that_cannot_stand_keeps_no_other_wall_from_being_moved(): void
+    {
+        [$wall] = $this->drawn($this->grid(), [[20000, 0], [26000, 0]]);
+        $this->house->do('storey.change', ['id' => $this->house->storey(0), 'height' => 3600]);
+        $broken = $this->house->design->wall($wall);
+        // as a type or an opening that it is in line with may leave it
+        $curtain = Curtain::from(new Fields(['foot' => 7190.0] + ($broken->curtain?->toArray() ?? [])));
+        $this->house->design = $this->house->design->after(new Change('', [
+            Operation::alter($broken, $broken->withCurtain($curtain, $broken->thickness)),
+        ]));
+        self::assertNotNull(Runs::in($this->house->design)->whyNot($wall));
+        $this->house->do('wall.move', ['wall' => $this->house->wall(1)->id, 'by' => 400]);
+        self::assertTrue($this->house->refuses('curtain.set', ['walls' => [$wall], 'foot' => 7150]), 'it cannot stand so either');
+        $this->house->do('curtain.set', ['walls' => [$wall], 'foot' => 100]);
+        self::assertNull(Runs::in($this->house->design)->whyNot($wall));
     }
 }
