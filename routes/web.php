@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\AccountController;
 use App\Http\Controllers\BenchController;
 use App\Http\Controllers\ChangeController;
 use App\Http\Controllers\DrawingController;
@@ -41,6 +42,10 @@ Route::prefix('api')->group(function (): void {
 
     Route::middleware('auth')->group(function (): void {
         Route::delete('session', [SessionController::class, 'destroy']);
+        Route::get('account', [AccountController::class, 'show']);
+        Route::patch('account', [AccountController::class, 'change'])->middleware('throttle:sign-in');
+        Route::delete('account/sessions', [AccountController::class, 'endOthers']);
+        Route::delete('account/sessions/{session}', [AccountController::class, 'end']);
         Route::get('lengths', LengthController::class);
         Route::get('outbox', [PeopleController::class, 'outbox']);
         Route::get('projects', [ProjectController::class, 'index']);

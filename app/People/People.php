@@ -201,10 +201,7 @@ final class People
     /** A new account, for whoever runs Isleward; refused where there is one for that address. */
     public function person(string $email, ?string $name, ?string $password): User
     {
-        $email = Email::of($email);
-        if (mb_strlen($email) > Email::LONGEST || filter_var($email, FILTER_VALIDATE_EMAIL, FILTER_FLAG_EMAIL_UNICODE) === false) {
-            throw Refusal::because('account.email', "“{$email}” is no email address.", details: ['field' => 'email']);
-        }
+        $email = self::address($email);
         if (User::query()->where('email', $email)->exists()) {
             throw Refusal::because('account.there', "$email has an account already.", details: ['field' => 'email']);
         }
@@ -232,14 +229,35 @@ final class People
 
     private function made(string $email, ?string $name, ?string $password): User
     {
-        $name = trim((string) $name);
-        if ($name === '' || mb_strlen($name) > 80) {
-            throw Refusal::because('account.name', 'Say your name, as others will see it.', details: ['field' => 'name']);
-        }
-        if (mb_strlen((string) $password) < 10) {
-            throw Refusal::because('account.password', 'A password has 10 characters at the least.', details: ['field' => 'password']);
-        }
+        return User::query()->create(['name' => self::name($name), 'email' => $email, 'password' => self::password($password)]);
+    }
 
-        return User::query()->create(['name' => $name, 'email' => $email, 'password' => $password]);
+    /** An email address as it is kept. */
+    public static function address(string $given): string
+    {
+        $email = Email::of($given);
+
+        return mb_strlen($email) <= Email::LONGEST && filter_var($email, FILTER_VALIDATE_EMAIL, FILTER_FLAG_EMAIL_UNICODE) !== false
+            ? $email
+            : throw Refusal::because(
+                'account.email', sprintf('“%s” is no email address.', mb_substr($email, 0, 60)), details: ['field' => 'email'],
+            );
+    }
+
+    public static function name(?string $given): string
+    {
+        $name = trim((string) $given);
+
+        return $name !== '' && mb_strlen($name) <= 80
+            ? $name
+            : throw Refusal::because('account.name', 'Say your name, as others will see it.', details: ['field' => 'name']);
+    }
+
+    /** One that is to be: as it is given. */
+    public static function password(?string $given): string
+    {
+        return mb_strlen((string) $given) >= 10
+            ? (string) $given
+            : throw Refusal::because('account.password', 'A password has 10 characters at the least.', details: ['field' => 'password']);
     }
 }

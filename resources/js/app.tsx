@@ -25,6 +25,7 @@ const GridBenchPage = later('The grid bench', () => import('./gridbench/GridBenc
 const SheetsPage = later('The sheets', () => import('./sheets/SheetsPage').then((m) => m.SheetsPage));
 const JoinPage = later('The invitation', () => import('./people/EntrancePage').then((m) => m.JoinPage));
 const LookPage = later('The link', () => import('./people/EntrancePage').then((m) => m.LookPage));
+const AccountPage = later('Your account', () => import('./people/AccountPage').then((m) => m.AccountPage));
 const OutboxPage = later('The outbox', () => import('./people/EntrancePage').then((m) => m.OutboxPage));
 
 setNonce(document.querySelector<HTMLMetaElement>('meta[name=style-nonce]')?.content ?? '');
@@ -87,6 +88,7 @@ function Gate() {
                     </WithOwnMenu>
                 }
             />
+            <Route path="/account" element={<AccountPage />} />
             <Route path="/outbox" element={<OutboxPage />} />
             <Route path="/" element={<Arrived user={user} />} />
             <Route path="/projects/:project" element={<DeskPage />} />

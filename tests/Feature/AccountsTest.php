@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use App\Models\User;
 use Illuminate\Foundation\Testing\RefreshDatabase;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
 use Tests\TestCase;
 
@@ -57,5 +58,64 @@ final class AccountsTest extends TestCase
         self::assertSame(2, User::query()->count());
         // there is somebody now: the first page does not offer itself
         $this->getJson('/api/session')->assertJson(['first' => false]);
+    }
+
+    public function test_people_change_their_name_email_and_password_and_only_with_the_one_of_now(): void
+    {
+        $user = User::factory()->create(['email' => 'ama@quay.example', 'password' => 'a tidal gauge']);
+        User::factory()->create(['email' => 'ivo@quay.example']);
+        $this->actingAs($user);
+        $this->getJson('/api/account')->assertOk()->assertJson(['name' => $user->name, 'email' => 'ama@quay.example']);
+        $this->patchJson('/api/account', ['name' => ' Ama Osei '])->assertOk()->assertJson(['name' => 'Ama Osei']);
+        $right = ['password' => 'a tidal gauge'];
+        foreach ([
+            [['name' => ' '], 'account.name', 'name'],
+            [['email' => 'new@quay.example'], 'account.current', 'password'],
+            [['email' => 'new@quay.example', 'password' => 'a guess of it'], 'account.current', 'password'],
+            [['email' => 'nowhere'] + $right, 'account.email', 'email'],
+            [['email' => 'Ivo@quay.example'] + $right, 'account.there', 'email'],
+            [['newPassword' => 'short'] + $right, 'account.password', 'password'],
+            [['newPassword' => 'another gauge', 'password' => ''], 'account.current', 'password'],
+        ] as [$wrong, $code, $field]) {
+            $this->patchJson('/api/account', $wrong)->assertStatus(422)->assertJson(['code' => $code, 'details' => ['field' => $field]]);
+        }
+        self::assertSame(['Ama Osei', 'ama@quay.example'], [$user->refresh()->name, $user->email]);
+        $this->patchJson('/api/account', ['email' => 'Ama.Osei@quay.example', 'newPassword' => 'another gauge'] + $right)->assertOk()
+            ->assertJson(['email' => 'ama.osei@quay.example']);
+        self::assertTrue(Hash::check('another gauge', $user->refresh()->password));
+    }
+
+    public function test_sessions_are_listed_and_ended_and_a_new_password_ends_all_others(): void
+    {
+        $user = User::factory()->create(['password' => 'a tidal gauge']);
+        $other = User::factory()->create();
+        $stand = function (string $id, User $of, int $ago = 0): void {
+            DB::table('sessions')->insert([
+                'id' => $id, 'user_id' => $of->id, 'ip_address' => '192.0.2.7', 'user_agent' => "Browser $id", 'payload' => '',
+                'last_activity' => time() - $ago,
+            ]);
+        };
+        array_map($stand, ['tablet', 'desktop', 'old'], [$user, $user, $user], [10, 90, 9000]);
+        $stand('theirs', $other);
+        $this->actingAs($user);
+        $listed = fn (): array => array_column($this->getJson('/api/account')->assertOk()->json('sessions'), 'agent', 'id');
+        self::assertSame(['Browser tablet', 'Browser desktop', 'Browser old'], array_values($listed()));
+        self::assertNotContains('tablet', array_keys($listed()), 'what names a session does not open it');
+        $this->deleteJson('/api/account/sessions/'.array_search('Browser desktop', $listed(), true))->assertOk();
+        self::assertSame(['Browser tablet', 'Browser old'], array_values($listed()));
+        $this->deleteJson('/api/account/sessions/'.substr(hash('sha256', 'session theirs'), 0, 32))->assertNotFound();
+        $this->patchJson('/api/account', ['newPassword' => 'another gauge', 'password' => 'a tidal gauge'])->assertOk();
+        self::assertSame([], $listed());
+        self::assertSame(['theirs'], DB::table('sessions')->pluck('id')->all());
+    }
+
+    public function test_whoever_comes_by_a_link_has_no_account_to_change(): void
+    {
+        $guest = User::factory()->create();
+        $guest->forceFill(['guest' => true])->save();
+        $this->actingAs($guest);
+        $this->getJson('/api/account')->assertForbidden();
+        $this->patchJson('/api/account', ['name' => 'Somebody'])->assertForbidden();
+        $this->deleteJson('/api/account/sessions')->assertForbidden();
     }
 }

@@ -262,6 +262,10 @@ final class Furnished
                 'POST', '/api/accounts/first', ['name' => 'Lis', 'email' => 'lis@quay.example', 'password' => 'long enough now'],
             ],
             'DELETE api/session' => ['DELETE', '/api/session', null],
+            'GET api/account' => ['GET', '/api/account', null],
+            'PATCH api/account' => ['PATCH', '/api/account', ['name' => 'Lis Brandt']],
+            'DELETE api/account/sessions' => ['DELETE', '/api/account/sessions', null],
+            'DELETE api/account/sessions/{session}' => ['DELETE', '/api/account/sessions/'.str_repeat('a', 32), null],
             'GET api/invitations/{token}' => ['GET', '/api/invitations/'.str_repeat('a', 40), null],
             'POST api/invitations/{token}' => [
                 'POST', '/api/invitations/'.str_repeat('a', 40), ['name' => 'Lis', 'password' => 'long enough now'],

@@ -132,6 +132,11 @@ export const api = {
     signIn: (email: string, password: string) => once(() => client.POST('/session', { body: { email, password } })),
     firstAccount: (body: { name: string; email: string; password: string }) => once(() => client.POST('/accounts/first', { body })),
     signOut: () => answer(() => client.DELETE('/session')),
+    account: () => answer(() => client.GET('/account')),
+    changeAccount: (body: { name?: string; email?: string; newPassword?: string; password?: string }) =>
+        once(() => client.PATCH('/account', { body })),
+    endSession: (session: string) => answer(() => client.DELETE('/account/sessions/{session}', { params: { path: { session } } })),
+    endOtherSessions: () => answer(() => client.DELETE('/account/sessions')),
     projects: () => answer(() => client.GET('/projects')),
     createProject: (body: paths['/projects']['post']['requestBody']['content']['application/json']) =>
         answer(() => client.POST('/projects', { body })),

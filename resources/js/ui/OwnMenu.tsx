@@ -76,6 +76,9 @@ export function OwnMenu() {
                             <DropdownMenu.Item className={row} onSelect={() => void navigate('/')}>
                                 Projects
                             </DropdownMenu.Item>
+                            <DropdownMenu.Item className={row} onSelect={() => void navigate('/account')}>
+                                Your account
+                            </DropdownMenu.Item>
                             <DropdownMenu.Item className={row} onSelect={() => void signOut()}>
                                 Sign out
                             </DropdownMenu.Item>
