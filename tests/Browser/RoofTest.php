@@ -204,7 +204,7 @@ final class RoofTest extends BrowserCase
         self::assertSame([], $this->axe());
     }
 
-    /** The workshop's east gable becomes a curtain wall that fills it up to the slopes; level, and run up again; one that leans does not. */
+    /** The workshop's east gable becomes a curtain wall up to the slopes; made level, and run up again; one that leans does not. */
     public function test_a_gable_is_glazed_up_to_its_roof(): void
     {
         $this->goTo('East 2');

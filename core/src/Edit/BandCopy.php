@@ -15,8 +15,8 @@ use Isleward\Core\Measure\Fields;
 use Isleward\Core\Measure\Refusal;
 
 /**
- * Copies bands and floor bands "times" on, each "up" higher and "out" farther than the one before; the laws of fins shifted on by a share of
- * the run more each time ("shift", %).
+ * Copies bands and floor bands "times" on, each "up" higher and "out" farther than the one before; the laws of fins shifted on by a share
+ * of the run more each time ("shift", %).
  */
 final readonly class BandCopy implements Edit
 {

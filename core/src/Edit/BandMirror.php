@@ -40,7 +40,7 @@ final readonly class BandMirror implements Edit
             $fins = Bands::in($design)->of($band);
             if ($fins->line->closed) {
                 throw Refusal::because('band.mirror_round', sprintf(
-                    '%s runs all round and has no ends to be mirrored about: carry its laws mirrored, or let it run before some walls alone.',
+                    '%s runs all round and has no ends to be mirrored about: carry its laws mirrored, or let it run before some walls.',
                     $band->name,
                 ), [$band->id]);
             }

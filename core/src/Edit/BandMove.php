@@ -66,7 +66,10 @@ final readonly class BandMove implements Edit
         }
 
         return ArrangedBands::done(
-            $design, sprintf('Brought the %s of %s to %s', $level->value, ArrangedBands::called(...$moved), $anchor->name), $operations, $this->ids,
+            $design,
+            sprintf('Brought the %s of %s to %s', $level->value, ArrangedBands::called(...$moved), $anchor->name),
+            $operations,
+            $this->ids,
         );
     }
 }
