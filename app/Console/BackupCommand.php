@@ -7,6 +7,7 @@ namespace App\Console;
 use App\Safekeeping\Backup;
 use App\Safekeeping\Unsafe;
 use Illuminate\Console\Command;
+use Illuminate\Support\Str;
 
 final class BackupCommand extends Command
 {
@@ -25,8 +26,9 @@ final class BackupCommand extends Command
             return self::FAILURE;
         }
         $this->line(sprintf(
-            '%d projects, %d people and %d files are backed up in %s (%.1f MB). Keep it where only you can read it.',
-            $made['projects'], $made['people'], $made['files'], is_string($file) ? $file : '', $made['bytes'] / 1e6,
+            '%d %s, %d %s and %d %s are backed up in %s (%.1f MB). Keep it where only you can read it.',
+            $made['projects'], Str::plural('project', $made['projects']), $made['people'], Str::plural('person', $made['people']),
+            $made['files'], Str::plural('file', $made['files']), is_string($file) ? $file : '', $made['bytes'] / 1e6,
         ));
 
         return self::SUCCESS;

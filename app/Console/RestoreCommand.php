@@ -8,6 +8,7 @@ use App\Safekeeping\Restore;
 use App\Safekeeping\Unsafe;
 use Illuminate\Console\Command;
 use Illuminate\Database\Migrations\Migrator;
+use Illuminate\Support\Str;
 
 final class RestoreCommand extends Command
 {
@@ -32,9 +33,10 @@ final class RestoreCommand extends Command
             return self::FAILURE;
         }
         $this->line(sprintf(
-            "Restored %d projects, %d people and %d files from the backup of %s. Everybody signs in again.\n"
+            "Restored %d %s, %d %s and %d %s from the backup of %s. Everybody signs in again.\n"
             .'What was there before is kept in the database %s until the next restore.',
-            $done['projects'], $done['people'], $done['files'], $done['made'], $done['before'],
+            $done['projects'], Str::plural('project', $done['projects']), $done['people'], Str::plural('person', $done['people']),
+            $done['files'], Str::plural('file', $done['files']), $done['made'], $done['before'],
         ));
 
         return self::SUCCESS;

@@ -23,7 +23,7 @@ final class BackupTest extends TestCase
             $before = self::whole($client);
             $files = array_filter(array_keys($before), static fn (string $at): bool => str_starts_with($at, '/files/'));
             self::assertNotSame([], $files, 'what was read in is compared too');
-            self::assertStringContainsString('1 projects, 3 people', $place->do($this->own()." ./isleward backup $archive"));
+            self::assertStringContainsString('1 project, 3 people', $place->do($this->own()." ./isleward backup $archive"));
             self::assertSame(0o600, fileperms($archive) & 0o777);
             self::assertStringContainsString('is there already', $place->do($this->own()." ./isleward backup $archive"));
 
@@ -44,7 +44,7 @@ final class BackupTest extends TestCase
             }
             self::assertSame([], $client->ask('GET', '/api/projects')[2]['projects']);
 
-            self::assertStringContainsString('Restored 1 projects', $place->do($this->own()." ./isleward restore $archive --yes"));
+            self::assertStringContainsString('Restored 1 project,', $place->do($this->own()." ./isleward restore $archive --yes"));
             self::assertSame(401, $client->ask('GET', '/api/projects')[0], 'everybody signs in again');
             $client = $place->client()->signIn();
             self::assertSame($before, self::whole($client));
@@ -57,7 +57,7 @@ final class BackupTest extends TestCase
             $fresh = new Place;
             $fresh->up(options: ['--no-demo']);
             $fresh->serving();
-            self::assertStringContainsString('Restored 1 projects', $fresh->do($this->own()." ./isleward restore $archive --yes"));
+            self::assertStringContainsString('Restored 1 project,', $fresh->do($this->own()." ./isleward restore $archive --yes"));
             self::assertSame($before, self::whole($fresh->client()->signIn()));
         } finally {
             $fresh?->signal(SIGTERM);
