@@ -15,6 +15,8 @@ return [
     'build' => env('ISLEWARD_BUILD', 'development'),
     // Names it is served under besides that of APP_URL and this machine's own, parted by commas.
     'hosts' => array_filter(explode(',', strtolower((string) env('ISLEWARD_HOSTS', '')))),
+    // Whether letters go out as real mail (MAIL_MAILER, MAIL_HOST …); else they are kept in the simulated outbox alone.
+    'mail' => (bool) env('ISLEWARD_MAIL', false),
     // Adds what ./isleward bench measures against; never set where people work.
     'bench' => (bool) env('ISLEWARD_BENCH', false),
 ];

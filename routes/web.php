@@ -35,6 +35,8 @@ Route::prefix('api')->group(function (): void {
     Route::get('session', [SessionController::class, 'show']);
     Route::post('session', [SessionController::class, 'create'])->middleware('throttle:sign-in');
     Route::post('accounts/first', [SessionController::class, 'first'])->middleware('throttle:sign-in');
+    Route::post('passwords', [SessionController::class, 'forgotten'])->middleware('throttle:sign-in');
+    Route::post('passwords/{token}', [SessionController::class, 'setPassword'])->middleware('throttle:entrance');
     Route::get('invitations/{token}', [EntranceController::class, 'invitation'])->middleware('throttle:entrance');
     Route::post('invitations/{token}', [EntranceController::class, 'join'])->middleware('throttle:entrance');
     Route::get('links/{token}', [EntranceController::class, 'link'])->middleware('throttle:entrance');
@@ -44,6 +46,7 @@ Route::prefix('api')->group(function (): void {
         Route::delete('session', [SessionController::class, 'destroy']);
         Route::get('account', [AccountController::class, 'show']);
         Route::patch('account', [AccountController::class, 'change'])->middleware('throttle:sign-in');
+        Route::delete('account', [AccountController::class, 'remove'])->middleware('throttle:sign-in');
         Route::delete('account/sessions', [AccountController::class, 'endOthers']);
         Route::delete('account/sessions/{session}', [AccountController::class, 'end']);
         Route::get('lengths', LengthController::class);
@@ -54,6 +57,8 @@ Route::prefix('api')->group(function (): void {
         Route::prefix('projects/{project}')->group(function (): void {
             Route::middleware('can:view,project')->group(function (): void {
                 Route::get('/', [ProjectController::class, 'show']);
+                Route::get('picture', [ProjectController::class, 'picture']);
+                Route::post('duplicates', [ProjectController::class, 'duplicate']);
                 Route::get('elevations/{frontage}', [DrawingController::class, 'elevation']);
                 Route::get('plans/{storey}', [DrawingController::class, 'plan']);
                 Route::get('sections', [DrawingController::class, 'section']);
@@ -68,6 +73,7 @@ Route::prefix('api')->group(function (): void {
                 Route::delete('people/{user}', [PeopleController::class, 'remove'])->where('user', '[0-9]{1,18}');
                 Route::post('presence', [PeopleController::class, 'presence']);
                 Route::get('types/{type}', [UnitTypeController::class, 'show']);
+                Route::get('unused-types', [UnitTypeController::class, 'unused']);
                 Route::get('type-drawings', [UnitTypeController::class, 'drawings']);
                 Route::post('bench', [BenchController::class, 'view']);
                 Route::post('bench/solid', [BenchController::class, 'solid']);
@@ -112,6 +118,7 @@ Route::prefix('api')->group(function (): void {
                 Route::post('undo', [EditController::class, 'undo']);
                 Route::post('redo', [EditController::class, 'redo']);
             });
+            Route::patch('/', [ProjectController::class, 'keep'])->middleware('can:remove,project');
             Route::delete('/', [ProjectController::class, 'destroy'])->middleware('can:remove,project');
         });
     });

@@ -83,6 +83,23 @@ final class Ties
     }
 
     /**
+     * Those of these that anything names in this way.
+     *
+     * @param  list<string>  $ids
+     * @return list<string>
+     */
+    public function named(Project $project, array $ids, Tie $how): array
+    {
+        $found = [];
+        foreach (array_chunk($ids, self::CHUNK) as $chunk) {
+            array_push($found, ...$this->table($project)->whereIn('to_id', $chunk)->where('how', $how->value)
+                ->distinct()->pluck('to_id')->all());
+        }
+
+        return array_map(strval(...), $found);
+    }
+
+    /**
      * Ids of what these are measured from.
      *
      * @param  list<string>  $ids

@@ -7,7 +7,7 @@ namespace App\Demo;
 use App\Models\Wall;
 
 /**
- * Slabs with an opening for the stair and a flat roof between parapets over the main house, another over the watch room, whose parapet
+ * Slabs with openings for the stairs; a hipped roof over the main house, cut round the watch room; a flat one over that, whose parapet
  * steps; the boat workshop's roof of two pitches between gables with its rooflights, and the raised strip with high windows on it.
  */
 final readonly class Roofs
@@ -35,7 +35,16 @@ final readonly class Roofs
             'name' => 'Floors', 'storey' => $this->storeys['Charts'], 'top' => $this->storeys['Office'],
             'hole' => ['rectangle' => ['x' => 15600, 'y' => 7700, 'width' => 1900, 'depth' => 3000]],
         ] + $slab);
-        $this->flat('Terrace roof', $main, ['level' => -600, 'thick' => 400, 'pitch' => '1.5 %']);
+        $tower = Wall::query()->whereKey($watch[0])->value('outline_id');
+        ($this->run)('floor-band.add', [
+            'name' => 'Watch floor', 'outline' => $tower, 'storey' => $this->storeys['Watch'],
+            'hole' => ['rectangle' => ['x' => 16100, 'y' => 3200, 'width' => 1200, 'depth' => 1600]],
+        ] + $slab);
+        $hipped = ($this->run)('roof.add', [
+            'name' => 'Main roof', 'outline' => $outline, 'pitch' => 10, 'overhang' => 450, 'thick' => 220,
+        ])[0];
+        ($this->run)('roof.change', ['id' => $hipped, 'through' => [$tower]]);
+        ($this->run)('wall.edge', ['walls' => $main, 'head' => ['roof' => $hipped]]);
         $this->flat('Watch roof', $watch, ['level' => -550, 'thick' => 200, 'pitch' => '2 %']);
         ($this->run)('wall.edge', ['walls' => [$watch[0]], 'head' => ['points' => [
             ['along' => 0, 'over' => -300], ['along' => 2400, 'over' => -300], ['along' => 2400, 'over' => 0],

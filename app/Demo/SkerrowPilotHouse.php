@@ -24,8 +24,8 @@ use Isleward\Core\Exchange\CsvReader;
 use Isleward\Core\Given\Column;
 use Isleward\Core\Given\Headings;
 use Isleward\Core\Measure\Fields;
-use Isleward\Core\Sheet\Arranged;
 use Isleward\Core\Sheet\Paper;
+use Isleward\Core\Sheet\SheetPlaces;
 use Isleward\Core\Tracing\Vectors;
 
 /**
@@ -73,6 +73,7 @@ final class SkerrowPilotHouse
                 ['name' => 'Office', 'height' => 3600], ['name' => 'Watch', 'height' => 3000],
             ],
         ]));
+        Project::query()->toBase()->where('id', $this->project->id)->update(['demo' => true]);
         $this->project->members()->attach($guest->id, ['role' => Role::Viewer->value]);
         $this->project->members()->attach($this->person('Ebba Stroom', self::MATE)->id, ['role' => Role::Editor->value]);
         $this->storeys = Storey::query()->where('project_id', $this->project->id)->pluck('id', 'name')->all();
@@ -131,8 +132,9 @@ final class SkerrowPilotHouse
     {
         $this->row($walls[0], 'Watch', 'W-03', 400, 1750, 4);
         $this->row($walls[1], 'Watch', 'W-03', 450, 1600, 3);
-        $this->row($walls[2], 'Watch', 'W-37', 950, 1800, 3);
-        $this->row($walls[3], 'Watch', 'D-01', 2200, 0, 1);
+        // over the roof that lies before them
+        $this->row($walls[2], 'Watch', 'W-39', 950, 2200, 3);
+        $this->row($walls[3], 'Watch', 'W-39', 1150, 0, 1);
     }
 
     /** @param  list<string>  $walls */
@@ -289,7 +291,7 @@ final class SkerrowPilotHouse
             ['A-02', 'Charts floor and section', [['plan', $this->storeys['Charts']], ['section', $section]]],
         ] as [$number, $name, $items]) {
             $this->run('sheet.keep', ['number' => $number, 'name' => $name, 'paper' => 'A1',
-                'items' => Arranged::place(
+                'items' => SheetPlaces::of(
                     $drawings,
                     Paper::A1,
                     array_map(

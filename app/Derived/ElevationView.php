@@ -8,6 +8,7 @@ use Isleward\Core\Building\Abutment;
 use Isleward\Core\Building\Body;
 use Isleward\Core\Building\FaceArea;
 use Isleward\Core\Building\Frontage;
+use Isleward\Core\Building\Nib;
 use Isleward\Core\Building\PlacedOpening;
 use Isleward\Core\Building\Places;
 use Isleward\Core\Check\Finding;
@@ -110,6 +111,7 @@ use OpenApi\Attributes as OA;
     'bow',
     'fromLeft',
     'fromRight',
+    'nibs',
     'sillLevel',
     'headLevel',
     'area',
@@ -152,12 +154,23 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'fromLeft', type: 'number', description: 'Left jamb from where the wall is measured from'),
     new OA\Property(property: 'fromRight', type: 'number', description: 'Right jamb from where it is measured to'),
     new OA\Property(
+        property: 'nibs',
+        description: 'What is left of the wall beside it: to a wall that meets it there, or of an inner wall to its clear end',
+        type: 'array',
+        items: new OA\Items(ref: '#/components/schemas/Nib'),
+    ),
+    new OA\Property(
         property: 'coordinated',
         description: 'Nearest figures of the project’s masonry',
         anyOf: [new OA\Schema(ref: '#/components/schemas/Coordinated'), new OA\Schema(type: 'null')],
     ),
     new OA\Property(property: 'sillLevel', type: 'number'),
     new OA\Property(property: 'headLevel', type: 'number'),
+])]
+#[OA\Schema(schema: 'Nib', required: ['side', 'width', 'wall'], properties: [
+    new OA\Property(property: 'side', type: 'string', enum: ['left', 'right']),
+    new OA\Property(property: 'width', type: 'number'),
+    new OA\Property(property: 'wall', type: 'string', nullable: true, description: 'Name of the wall that meets it; null at its end'),
 ])]
 #[OA\Schema(schema: 'Remedy', required: ['label', 'edit', 'args'], properties: [
     new OA\Property(property: 'label', type: 'string'),
@@ -346,7 +359,7 @@ final readonly class ElevationView
                         array_unique(array_map(static fn (SolvedLight $l): string => $l->light->operation->value, $unit->lights)),
                     ),
                 ];
-                $openings[] = $this->opening($p, $symbol, $u);
+                $openings[] = ['nibs' => $this->nibs($p, $questions[$wall])] + $this->opening($p, $symbol, $u);
             }
             foreach (Findings::of($this->design, $this->bodies[$wall]) as $finding) {
                 $findings[] = self::finding($finding, $u, $acceptances);
@@ -400,6 +413,22 @@ final readonly class ElevationView
             'coordinated' => $module === null ? null : [
                 'width' => $module->opening($p->opening->width), 'height' => $module->height($p->opening->height),
                 'fromLeft' => $module->pier($p->left - $body->start()), 'fromRight' => $module->pier($body->end() - $p->right)]];
+    }
+
+    /** @return list<array{side: string, width: float, wall: string|null}> of an inner wall, or where one meets it */
+    private function nibs(PlacedOpening $p, WallInQuestion $wall): array
+    {
+        $nibs = [];
+        foreach ($wall->inner || $wall->abutments !== [] ? ['left', 'right'] : [] as $side) {
+            $atRight = $side === 'right';
+            $nib = Nib::beside($this->design, $wall->body, $wall->abutments, $p, $atRight);
+            $meets = $nib->wall === null ? null : $this->design->outlines[$nib->wall->wall->outline]->name ?? 'inner wall';
+            if ($wall->inner || $meets !== null) {
+                $nibs[] = ['side' => $side, 'width' => $nib->width($p, $atRight), 'wall' => $meets];
+            }
+        }
+
+        return $nibs;
     }
 
     /** @return list<array<string, mixed>> with where each stands: u, or levels, one a storey when it stands over every floor */

@@ -18,6 +18,7 @@ use Isleward\Core\Given\Kinds;
 use Isleward\Core\Given\Line;
 use Isleward\Core\Given\Marks;
 use Isleward\Core\Given\Reading;
+use Isleward\Core\Given\Revised;
 use Isleward\Core\Measure\Length;
 use Isleward\Core\Measure\Refusal;
 use Isleward\Core\Measure\Units;
@@ -36,7 +37,30 @@ use OpenApi\Attributes as OA;
             new OA\Schema(type: 'null'),
         ]),
         new OA\Property(property: 'storey', type: 'string', nullable: true),
+        new OA\Property(
+            property: 'storeys', type: 'object', description: 'Text of its cells, and the storey that each means',
+            additionalProperties: new OA\AdditionalProperties(type: 'string'),
+        ),
     ])]
+#[OA\Schema(schema: 'RevisedLine', required: ['mark', 'row', 'what'], properties: [
+    new OA\Property(property: 'mark', type: 'string'),
+    new OA\Property(property: 'row', type: 'integer'),
+    new OA\Property(property: 'what', type: 'string'),
+])]
+#[OA\Schema(
+    schema: 'Revised', description: 'What a schedule would change of one that was given before',
+    required: ['given', 'new', 'gone', 'changed', 'same', 'problem'], properties: [
+        new OA\Property(property: 'given', type: 'string'),
+        new OA\Property(property: 'new', type: 'array', items: new OA\Items(ref: '#/components/schemas/RevisedLine')),
+        new OA\Property(property: 'gone', type: 'array', items: new OA\Items(ref: '#/components/schemas/RevisedLine')),
+        new OA\Property(property: 'changed', type: 'array', items: new OA\Items(ref: '#/components/schemas/RevisedLine')),
+        new OA\Property(property: 'same', type: 'integer'),
+        new OA\Property(property: 'problem', type: 'string', nullable: true, description: 'Why the one before cannot be read'),
+    ])]
+#[OA\Schema(schema: 'NamedStorey', required: ['text', 'storey'], properties: [
+    new OA\Property(property: 'text', type: 'string'),
+    new OA\Property(property: 'storey', type: 'string', nullable: true),
+])]
 #[OA\Schema(schema: 'GivenSchedule', required: ['id', 'name', 'file', 'sheet', 'header', 'columns'], properties: [
     new OA\Property(property: 'id', type: 'string'),
     new OA\Property(property: 'name', type: 'string'),
@@ -87,8 +111,17 @@ use OpenApi\Attributes as OA;
     'lines',
     'lineCount',
     'unread',
+    'unreadLines',
+    'storeyNames',
+    'revised',
     'problem',
 ], properties: [
+    new OA\Property(property: 'unreadLines', type: 'integer', description: 'Lines of which something cannot be read'),
+    new OA\Property(
+        property: 'storeyNames', type: 'array', description: 'What its column of storeys says',
+        items: new OA\Items(ref: '#/components/schemas/NamedStorey'),
+    ),
+    new OA\Property(property: 'revised', anyOf: [new OA\Schema(ref: '#/components/schemas/Revised'), new OA\Schema(type: 'null')]),
     new OA\Property(property: 'file', type: 'string'),
     new OA\Property(property: 'sheet', type: 'integer'),
     new OA\Property(property: 'header', type: 'integer', nullable: true),
@@ -179,12 +212,15 @@ final readonly class GivenView
      * How a table would be read: with columns as they are recognised, or as someone says.
      *
      * @param  list<Column>|null  $columns  null to recognise them
+     * @param  GivenSchedule|null  $before  in whose place it would come
      * @return array<string, mixed>
      */
-    public function reading(Project $project, Storeys $storeys, string $file, ?int $sheet, ?int $header, ?array $columns): array
-    {
+    public function reading(
+        Project $project, Storeys $storeys, string $file, ?int $sheet, ?int $header, ?array $columns, ?GivenSchedule $before,
+    ): array {
         $sheets = $this->sheets($project, $file);
         $sheet ??= self::likeliest($sheets, $storeys);
+        $asked = $header === null && $columns === null;
         $rows = ($sheets[$sheet] ?? throw Refusal::because('given.sheet', 'The workbook has no such sheet.'))->rows;
         if ($columns === null) {
             $width = max([0, ...array_map(count(...), array_slice($rows, 0, 200))]);
@@ -192,11 +228,15 @@ final readonly class GivenView
                             ? Headings::find($rows, $storeys)
                             : [$header, Headings::columns($rows, $header, $width, $storeys)];
         }
+        if ($asked && $before !== null) {
+            [$header, $columns] = $this->asBefore($project, $before, $rows, $header, $columns);
+        }
         $units = $project->settings()->units;
         $problem = null;
-        $lines = [];
+        $lines = $named = [];
         try {
-            $lines = Reading::of($rows, $header, $columns, $storeys)->lines;
+            $read = Reading::of($rows, $header, $columns, $storeys);
+            [$lines, $named] = [$read->lines, $read->storeyOf];
         } catch (Refusal $refusal) {
             $problem = $refusal->said($units);
         }
@@ -209,21 +249,80 @@ final readonly class GivenView
             'rows' => array_slice($rows, 0, self::SHOWN), 'rowCount' => count($rows),
             'lines' => array_map(static fn (Line $l): array => $l->toArray(), array_slice($lines, 0, self::SHOWN)),
             'lineCount' => count($lines),
-            'unread' => self::unread($lines, $units), 'problem' => $problem,
+            'unread' => self::unread($lines, $units),
+            'unreadLines' => count(array_filter($lines, static fn (Line $l): bool => $l->problems !== [])),
+            'storeyNames' => array_map(
+                static fn (string $text, ?string $storey): array => ['text' => $text, 'storey' => $storey],
+                array_map(strval(...), array_keys($named)), array_values($named),
+            ),
+            'revised' => $before === null || $problem !== null ? null : $this->revised($project, $storeys, $before, $lines),
+            'problem' => $problem,
         ];
+    }
+
+    /**
+     * What someone said of the columns of the schedule before holds for its revision: all of it under the same headings, under others what
+     * its names of storeys mean.
+     *
+     * @param  list<list<string|float|null>>  $rows
+     * @param  list<Column>  $columns  as they are recognised
+     * @return array{int|null, list<Column>}
+     */
+    private function asBefore(Project $project, GivenSchedule $before, array $rows, ?int $header, array $columns): array
+    {
+        $said = array_merge(...array_map(static fn (Column $c): array => $c->storeys, $before->columns));
+        try {
+            $was = $this->sheets($project, $before->file)[$before->sheet]->rows ?? [];
+        } catch (Refusal) {
+            $was = []; // its file is gone, which is told where it is held against the model
+        }
+        if ($before->header !== null && isset($was[$before->header]) && $was[$before->header] === ($rows[$before->header] ?? null)) {
+            return [$before->header, $before->columns];
+        }
+
+        return [$header, array_map(
+            static fn (Column $c): Column => Column::of($c->role, $c->unit, $c->storey, $said), $columns,
+        )];
+    }
+
+    /**
+     * @param  list<Line>  $lines
+     * @return array<string, mixed>
+     */
+    private function revised(Project $project, Storeys $storeys, GivenSchedule $before, array $lines): array
+    {
+        try {
+            $was = $this->lines($project, $storeys, $before);
+        } catch (Refusal $refusal) {
+            $problem = $refusal->said($project->settings()->units);
+
+            return ['given' => $before->id, 'new' => [], 'gone' => [], 'changed' => [], 'same' => 0, 'problem' => $problem];
+        }
+        $revised = Revised::between($was, $lines, $storeys);
+        $said = static fn (array $told): array => array_map(static fn (array $t): array => [
+            ...$t, 'what' => Length::said($t['what'], $project->settings()->units),
+        ], $told);
+
+        return [
+            'given' => $before->id, 'new' => $said($revised->new), 'gone' => $said($revised->gone),
+            'changed' => $said($revised->changed), 'same' => $revised->same, 'problem' => null,
+        ];
+    }
+
+    /** @return list<Line> of a given schedule */
+    private function lines(Project $project, Storeys $storeys, GivenSchedule $given): array
+    {
+        $sheets = $this->sheets($project, $given->file);
+        $cells = $sheets[$given->sheet] ?? throw Refusal::because('given.sheet', 'The workbook has no such sheet.');
+
+        return Reading::of($cells->rows, $given->header, $given->columns, $storeys)->lines;
     }
 
     /** @return array<string, mixed> */
     public function held(Project $project, Structure $structure, GivenSchedule $given): array
     {
         $design = $structure->with($structure->openings());
-        $sheets = $this->sheets($project, $given->file);
-        $lines = Reading::of(
-            ($sheets[$given->sheet] ?? throw Refusal::because('given.sheet', 'The workbook has no such sheet.'))->rows,
-            $given->header,
-            $given->columns,
-            $design->storeys,
-        )->lines;
+        $lines = $this->lines($project, $design->storeys, $given);
         $held = Held::against($lines, $design);
         $made = $fresh = $kinds = [];
         foreach ($design->types as $type) {

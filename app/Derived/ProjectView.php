@@ -291,6 +291,7 @@ use OpenApi\Attributes as OA;
     'settings',
     'role',
     'number',
+    'changes',
     'undo',
     'redo',
     'storeys',
@@ -322,6 +323,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'runs', type: 'array', items: new OA\Items(ref: '#/components/schemas/RunPlace')),
     new OA\Property(property: 'settings', ref: '#/components/schemas/Settings'),
     new OA\Property(property: 'role', type: 'string', enum: ['owner', 'editor', 'viewer']),
+    new OA\Property(property: 'changes', type: 'integer', description: 'Those that stand: what was undone is none'),
     new OA\Property(property: 'number', type: 'integer', description: 'Number of the latest change'),
     new OA\Property(property: 'undo', type: 'string', nullable: true),
     new OA\Property(property: 'redo', type: 'string', nullable: true),
@@ -365,7 +367,7 @@ final readonly class ProjectView
     {
         $own = [
             'role' => $project->roleOf($user)?->value,
-            'number' => $project->change_number,
+            'number' => $project->change_number, 'changes' => $project->standing,
             'undo' => $this->history->undoable($project, $user)?->summary,
             'redo' => $this->history->redoable($project, $user)?->summary,
         ];
@@ -499,7 +501,10 @@ final readonly class ProjectView
         return array_map(static function (UnitType $t) use ($design): array {
             $words = [];
             foreach ($t->tree()->lights() as $light) {
-                $words[$light->glazing->solid && ! $light->operation->moves() ? 'solid infill' : $light->operation->label()] = true;
+                $isSolid = $light->glazing->solid && ! $light->operation->moves();
+                $words += array_fill_keys($isSolid ? ['solid infill'] : [
+                    $light->operation->label(), ...$light->operation->alsoCalled(),
+                ], true);
                 if ($light->bars !== null) {
                     $words['bars'] = true;
                 }

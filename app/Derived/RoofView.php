@@ -183,7 +183,7 @@ final readonly class RoofView
         $across = static fn (float $x, float $y): float => $body->surface->u(new Vec2($x, $y));
         foreach (Roofs::in($design)->over($body->host->id()) as $i => [$shape, $side]) {
             $id = $shape->roof->id;
-            foreach ($only !== null && $only !== $id ? [] : array_merge(...RoofsDrawn::seenOver($body, $shape, $side)) as $ring) {
+            foreach ($only !== null && $only !== $id ? [] : array_merge(...RoofsDrawn::seenOver($design, $body, $shape, $side)) as $ring) {
                 $ring = array_map(static fn (float $c): float => round($c, 2), $ring);
                 $rings[$id][] = [$i, ...$ring];
                 [$a, $b, $c, $d] = $bounds[$id] ?? [INF, INF, -INF, -INF];

@@ -116,7 +116,9 @@ final readonly class Editor
                 // what has just been done is what is taken back next, and nothing that was taken back before is done again
                 return $change->isEmpty()
                     ? $this->outcome($held, $user, $change, $placed, $also)
-                    : new Outcome($held->change_number, $change, mb_substr($change->summary, 0, 300), null, $placed, [], $also);
+                    : new Outcome(
+                        $held->change_number, $held->standing, $change, mb_substr($change->summary, 0, 300), null, $placed, [], $also,
+                    );
             });
     }
 
@@ -142,6 +144,7 @@ final readonly class Editor
 
         return new Outcome(
             $project->change_number,
+            $project->standing,
             $change,
             null,
             null,
@@ -339,6 +342,7 @@ final readonly class Editor
     {
         return new Outcome(
             $project->change_number,
+            $project->standing,
             $change,
             $this->history->undoable($project, $user)?->summary,
             $this->history->redoable($project, $user)?->summary,

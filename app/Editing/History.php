@@ -46,6 +46,7 @@ final class History
             Logged::query()->toBase()->where('project_id', $project->id)->where('number', $reverses)->update(['reversed_by' => $number]);
         }
         $project->change_number = $number;
+        $project->standing += $kind === 'undo' ? -1 : 1;
         $project->save();
 
         return $number;

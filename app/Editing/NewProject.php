@@ -58,7 +58,7 @@ final readonly class NewProject
                 ['name' => $storey->name('name'), 'height' => $storey->all()['height'] ?? null, 'above' => $ids === [] ? null : end($ids)],
             )->chosen[0];
         }
-        foreach (Stock::types() as $type) {
+        foreach (Stock::types($units) as $type) {
             $do('type.add', $type);
         }
         if ($asked->has('rectangle')) {

@@ -44,6 +44,7 @@ use OpenApi\Attributes as OA;
 ])]
 #[OA\Schema(schema: 'Outcome', required: [
     'number',
+    'changes',
     'summary',
     'chosen',
     'touched',
@@ -91,6 +92,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'misfits', type: 'array', items: new OA\Items(ref: '#/components/schemas/Misfit')),
     new OA\Property(property: 'notes', type: 'array', description: 'To be said before it is done', items: new OA\Items(type: 'string')),
     new OA\Property(property: 'number', type: 'integer'),
+    new OA\Property(property: 'changes', type: 'integer', description: 'That stand then'),
     new OA\Property(property: 'summary', type: 'string'),
     new OA\Property(property: 'chosen', type: 'array', items: new OA\Items(type: 'string')),
     new OA\Property(property: 'touched', required: ['structure', 'project', 'walls', 'storeys'], properties: [
@@ -112,6 +114,7 @@ use OpenApi\Attributes as OA;
 final readonly class Outcome
 {
     /**
+     * @param  int  $changes  of the project that stand then
      * @param  list<array<string, mixed>>  $placed  where the openings it touched lie now
      * @param  list<array<string, mixed>>  $findings  about what was touched; only for a try
      * @param  array{list<string>, list<string>}  $also  walls and storeys of what has moved with it
@@ -123,6 +126,7 @@ final readonly class Outcome
      */
     public function __construct(
         public int $number,
+        public int $changes,
         public Change $change,
         public ?string $undo,
         public ?string $redo,
@@ -176,7 +180,7 @@ final readonly class Outcome
         }
 
         return [
-            'number' => $this->number,
+            'number' => $this->number, 'changes' => $this->changes,
             'summary' => $this->change->summary,
             'chosen' => $this->change->chosen,
             'touched' => [

@@ -7,7 +7,9 @@ namespace App\Exports;
 use App\Assembly\Assembly;
 use App\Derived\Structure;
 use App\Models\Project;
+use Isleward\Core\CurtainWall\GridType;
 use Isleward\Core\Design\Kind;
+use Isleward\Core\Design\UnitType;
 use Isleward\Core\Measure\Refusal;
 use Isleward\Core\Sheet\SheetPlan;
 
@@ -19,8 +21,8 @@ final readonly class SheetFiles
     }
 
     /**
-     * @param  list<string>|null  $ids  of sheets and of types; null for all: the sheets by their numbers, then the types in the order
-     *    of the rack
+     * @param  list<string>|null  $ids  of sheets and of types; null for all that is used: the sheets by their numbers, then the types that
+     *    fill something in the order of the rack
      * @param  \Closure(int, int): void  $tell  drawn, of how many
      * @return array{string, int} the file's content and its number of pages
      */
@@ -33,10 +35,14 @@ final readonly class SheetFiles
                 static fn ($k): bool => $k instanceof SheetPlan && ($ids === null || in_array($k->id, $ids, true)),
             ),
         );
-        $types = TypeSheets::wanted($structure, $ids);
+        $unused = $ids === null ? TypeSheets::unused($project, $structure) : [];
+        $types = array_values(array_filter(
+            TypeSheets::wanted($structure, $ids), static fn (UnitType|GridType $t): bool => ! in_array($t, $unused, true),
+        ));
         $total = count($plans) + count($types) + 1;
         if ($total === 1) {
-            throw Refusal::because('sheets.nothing', 'There are no sheets and no types to draw.');
+            throw Refusal::because('sheets.nothing', $unused === [] ? 'There are no sheets and no types to draw.'
+                : 'There are no sheets, and no type fills anything yet. Tick the types whose sheets you want.');
         }
         $pages = [];
         $drawings = $plans === [] ? null : $this->plans->drawings($project, $structure);

@@ -70,6 +70,20 @@ final readonly class TypeSheets
         ));
     }
 
+    /** @return list<UnitType|GridType> those that fill nothing, in the order of the rack */
+    public static function unused(Project $project, Structure $structure): array
+    {
+        $all = self::wanted($structure, null);
+        $used = array_flip((new Ties)->named($project, array_map(self::id(...), $all), Tie::MadeOf));
+
+        return array_values(array_filter($all, static fn (UnitType|GridType $t): bool => ! isset($used[self::id($t)])));
+    }
+
+    private static function id(UnitType|GridType $type): string
+    {
+        return $type instanceof GridType ? $type->id() : $type->id;
+    }
+
     /**
      * @param  list<UnitType|GridType>  $types
      * @return \Generator<int, array{string, list<string>}> each one's mark with its sheets, as they are drawn

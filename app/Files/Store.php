@@ -68,6 +68,16 @@ final class Store
         return $first === '[' ? Content::Table : Content::Lines;
     }
 
+    /** Everything that was brought into a project, into another one too. */
+    public function copy(Project $from, Project $to): void
+    {
+        foreach (self::disk()->files("projects/{$from->id}") as $path) {
+            if (self::isName(basename($path)) && ! self::disk()->copy($path, self::path($to, basename($path)))) {
+                throw StorageFull::at(storage_path('app'));
+            }
+        }
+    }
+
     /** Everything that was brought into a project, when it is removed. */
     public function forget(Project $project): void
     {

@@ -20,6 +20,10 @@ use Isleward\Core\Measure\Fields;
  * @property string $name
  * @property int $change_number
  * @property string $structure_version another for every state of storeys, outlines, walls, types and lines
+ * @property int $standing how many of its changes stand
+ * @property bool $demo whether it is the one that comes with a fresh installation
+ * @property \Illuminate\Support\Carbon|null $archived_at put aside by an owner
+ * @property \Illuminate\Support\Carbon|null $binned_at from then on only its owners know of it
  * @property \Illuminate\Support\Carbon $updated_at
  */
 class Project extends Model implements HoldsElement
@@ -83,6 +87,8 @@ class Project extends Model implements HoldsElement
             'slab' => 'float',
             'setting' => 'float',
             'change_number' => 'integer',
+            'standing' => 'integer',
+            'demo' => 'boolean', 'archived_at' => 'datetime', 'binned_at' => 'datetime',
         ];
     }
 }

@@ -60,7 +60,20 @@ class Task extends Model
         return ['id' => $this->id, 'state' => $this->state, 'done' => $this->done, 'total' => $this->total,
             'outcome' => $done && ! $this->makesFile() ? $this->outcome : null,
             'file' => $done && $this->makesFile() ? $this->outcome : null,
-            'problem' => $this->state === 'refused' ? $this->outcome : null];
+            'problem' => $this->state === 'refused' && $this->outcome !== null ? self::problem($this->outcome) : null];
+    }
+
+    /**
+     * An empty object comes out of the database as an empty list.
+     *
+     * @param  array<string, mixed>  $problem
+     * @return array<string, mixed>
+     */
+    private static function problem(array $problem): array
+    {
+        $details = $problem['details'] ?? null;
+
+        return is_array($details) ? ['details' => (object) $details] + $problem : $problem;
     }
 
     /** @return array<string, string> */

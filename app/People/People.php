@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\People;
 
 use App\Models\Invitation;
-use App\Models\Letter;
 use App\Models\Link;
 use App\Models\Project;
 use App\Models\Role;
@@ -19,6 +18,10 @@ use Isleward\Core\Measure\Refusal;
 /** Who is in a project, and how they come in and go. */
 final class People
 {
+    public function __construct(private readonly Post $post)
+    {
+    }
+
     private const DAYS = 14;
 
     private const MOST_WAITING = 50;
@@ -60,15 +63,11 @@ final class People
                 'expires_at' => now()->addDays(self::DAYS),
             ],
         );
-        Letter::query()->create(
-            ['user_id' => $by->id, 'recipient' => $email, 'subject' => sprintf(
-                '%s invites you to %s',
-                $by->name,
-                $project->name,
-            ), 'created_at' => now(), 'body' => sprintf(
-                "%s invites you to %s “%s” in Isleward.\n\nTake it up here:\n%s/join/%s\n\nThe invitation is for %s and runs out on %s.",
-                $by->name, $role === Role::Editor ? 'work on' : 'look at', $project->name, rtrim($base, '/'), $token, $email,
-                $invitation->expires_at->format('j F Y'))]);
+        $this->post->inNameOf($by, $email, sprintf('%s invites you to %s', $by->name, $project->name), sprintf(
+            "%s invites you to %s “%s” in Isleward.\n\nTake it up here:\n%s/join/%s\n\nThe invitation is for %s and runs out on %s.",
+            $by->name, $role === Role::Editor ? 'work on' : 'look at', $project->name, rtrim($base, '/'), $token, $email,
+            $invitation->expires_at->format('j F Y'),
+        ));
 
         return $invitation;
     }

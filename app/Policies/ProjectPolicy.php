@@ -14,12 +14,12 @@ final class ProjectPolicy
 {
     public function view(User $user, Project $project): Response
     {
-        return $project->roleOf($user) === null ? Response::denyAsNotFound() : Response::allow();
+        return self::role($user, $project) === null ? Response::denyAsNotFound() : Response::allow();
     }
 
     public function edit(User $user, Project $project): Response
     {
-        $role = $project->roleOf($user);
+        $role = self::role($user, $project);
 
         return match (true) {
             $role === null => Response::denyAsNotFound(),
@@ -31,19 +31,26 @@ final class ProjectPolicy
     /** Who comes in and who goes. */
     public function manage(User $user, Project $project): Response
     {
-        return match ($project->roleOf($user)) {
+        return match (self::role($user, $project)) {
             null => Response::denyAsNotFound(),
             Role::Owner => Response::allow(),
             default => Response::deny('Only an owner may invite people, make links and say who may do what.'),
         };
     }
 
+    /** Also of one in the bin. */
     public function remove(User $user, Project $project): Response
     {
         return match ($project->roleOf($user)) {
             null => Response::denyAsNotFound(),
             Role::Owner => Response::allow(),
-            default => Response::deny('Only its owner may remove a project.'),
+            default => Response::deny('Only its owner may archive a project or remove it.'),
         };
+    }
+
+    /** None in a project that is in the bin. */
+    private static function role(User $user, Project $project): ?Role
+    {
+        return $project->binned_at === null ? $project->roleOf($user) : null;
     }
 }

@@ -10,6 +10,7 @@ import { FirstAccountPage } from './projects/FirstAccountPage';
 import { ProjectsPage } from './projects/ProjectsPage';
 import { SignInAgain } from './projects/SignInAgain';
 import { SignInPage } from './projects/SignInPage';
+import { Announcer } from './ui/announce';
 import { NoticeBoard } from './ui/notices';
 import { WithOwnMenu } from './ui/OwnMenu';
 import { Reach } from './ui/Reach';
@@ -26,6 +27,7 @@ const SheetsPage = later('The sheets', () => import('./sheets/SheetsPage').then(
 const JoinPage = later('The invitation', () => import('./people/EntrancePage').then((m) => m.JoinPage));
 const LookPage = later('The link', () => import('./people/EntrancePage').then((m) => m.LookPage));
 const AccountPage = later('Your account', () => import('./people/AccountPage').then((m) => m.AccountPage));
+const PasswordPage = later('The page', () => import('./people/EntrancePage').then((m) => m.PasswordPage));
 const OutboxPage = later('The outbox', () => import('./people/EntrancePage').then((m) => m.OutboxPage));
 
 setNonce(document.querySelector<HTMLMetaElement>('meta[name=style-nonce]')?.content ?? '');
@@ -66,6 +68,7 @@ function Gate() {
                 <Routes>
                     <Route path="/join/:token" element={<JoinPage user={null} />} />
                     <Route path="/look/:token" element={<LookPage user={null} />} />
+                    <Route path="/password/:token" element={<PasswordPage />} />
                     <Route path="*" element={first ? <FirstAccountPage /> : <SignInPage />} />
                 </Routes>
             </WithOwnMenu>
@@ -85,6 +88,14 @@ function Gate() {
                 element={
                     <WithOwnMenu>
                         <LookPage user={user} />
+                    </WithOwnMenu>
+                }
+            />
+            <Route
+                path="/password/:token"
+                element={
+                    <WithOwnMenu>
+                        <PasswordPage />
                     </WithOwnMenu>
                 }
             />
@@ -119,6 +130,7 @@ createRoot(document.getElementById('app')!).render(
             <Reach />
             <SignInAgain />
             <NoticeBoard />
+            <Announcer />
         </QueryClientProvider>
     </StrictMode>,
 );

@@ -6,6 +6,8 @@ namespace Tests\Browser;
 
 use Facebook\WebDriver\WebDriverBy as By;
 use Facebook\WebDriver\WebDriverKeys as Keys;
+use Tests\Browser\Support\Chrome;
+use Tests\Browser\Support\Desk;
 
 /** One's own account, from the menu that stands on every page. */
 final class AccountTest extends BrowserCase
@@ -31,6 +33,49 @@ final class AccountTest extends BrowserCase
         $this->desk->waitUntil(fn (): bool => str_contains((string) $this->desk->driver->executeAsyncScript(
             'const done = arguments[0]; fetch("/api/account").then((r) => r.text()).then(done);',
         ), $name), 'the name as it was');
+    }
+
+    public function test_a_forgotten_password_is_set_anew_by_the_link_in_the_letter(): void
+    {
+        $other = new Desk(Chrome::open(), (string) getenv('ISLEWARD_ADDRESS'));
+        try {
+            $other->driver->get((string) getenv('ISLEWARD_ADDRESS'));
+            $other->waitForText('Password forgotten?');
+            $other->button('Password forgotten?')->click();
+            $other->waitForText('Type your email above first');
+            $other->css('input[type=email]')->sendKeys('mate@skerrow.example');
+            $other->button('Password forgotten?')->click();
+            $other->waitForText('a link to set a new password is on its way');
+            // in place of a mail server it lies in the outbox, which is read where one is signed in still
+            $other->signIn('mate@skerrow.example');
+            $other->driver->get((string) getenv('ISLEWARD_ADDRESS').'/outbox');
+            $other->waitForText('A new password for Isleward');
+            $link = (string) $other->css('[data-letter="mate@skerrow.example"] a')->getAttribute('href');
+            $other->driver->get($link);
+            $other->waitForText('A new password');
+            $other->css('input[type=password]')->sendKeys('harbour-light'.Keys::ENTER);
+            $other->waitForText('Start a project');
+            // the link is good once
+            $other->driver->get($link);
+            $other->css('input[type=password]')->sendKeys('harbour-light'.Keys::ENTER);
+            $other->waitForText('This link is over');
+        } finally {
+            $other->driver->quit();
+        }
+    }
+
+    public function test_what_becomes_of_ones_projects_is_asked_before_an_account_goes(): void
+    {
+        $this->desk->driver->get((string) getenv('ISLEWARD_ADDRESS').'/account');
+        $this->desk->button('Delete your account…')->click();
+        $this->desk->waitForText('This cannot be undone.');
+        self::assertNotNull($this->desk->button('Delete the account')->getAttribute('disabled'), 'before it is said');
+        $this->pick('What becomes of Skerrow Pilot House', 'is owned by Ebba Stroom then');
+        $this->desk->css('[role=dialog] input[type=password]')->sendKeys('not the password');
+        $this->desk->button('Delete the account')->click();
+        $this->desk->waitForText('That is not your password of now.');
+        self::assertSame([], $this->axe());
+        $this->desk->button('Cancel')->click();
     }
 
     private function write(string $form, int $field, string $text, string $then = ''): void

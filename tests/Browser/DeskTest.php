@@ -166,7 +166,7 @@ final class DeskTest extends BrowserCase
         $this->desk->type('Floor to floor', '4.2 m');
         $this->desk->waitUntil(fn (): bool => $this->desk->value('Floor to floor') === '4 200');
         $this->desk->button('Insert a storey above')->click();
-        $this->desk->waitForText('Storey New storey');
+        $this->desk->waitForText('New storey');
     }
 
     public function test_a_revision_is_kept_seen_beside_today_and_gone_back_to(): void

@@ -39,6 +39,22 @@ final class PapersTest extends BrowserCase
         $this->desk->click('elevation', 17000, 2600);
         $this->desk->waitForText('1 of W-77 is missing on Quay');
         $this->desk->keys(Keys::ESCAPE);
+        // the same file comes again, revised: it says what it changes, and takes the place of the first
+        file_put_contents($csv, "Ref,What,W,H,Pieces,Floor\nD-04,pair of doors,1900,2400,1,Hall\nW-78,porthole,800,800,2,Hall\n");
+        $this->desk->file('.csv,.tsv,.txt,.xlsx', $csv);
+        $this->desk->waitForText('In place of doors: 1 new, 1 gone, 1 changed, 0 as they were.');
+        $this->desk->waitForText('2 with something that cannot be read');
+        $this->pick('Storey that “Hall” is', 'Quay');
+        $this->desk->waitForText('all read');
+        self::assertSame([], $this->axe());
+        $this->desk->button('Replace it')->click();
+        $this->desk->waitForText('No unit type is marked W-78; 2 are given.');
+        // or both are kept, under a name that is free
+        $this->desk->file('.csv,.tsv,.txt,.xlsx', $csv);
+        $this->desk->waitForText('In place of doors: every line is as it was.');
+        $this->pick('Read in as', 'A schedule of its own');
+        $this->desk->waitUntil(fn (): bool => $this->desk->value('Name of the schedule') === 'doors 2', 'a name that is free');
+        $this->desk->button('Cancel')->click();
         $this->desk->button('Close the schedules')->click();
     }
 

@@ -28,11 +28,11 @@ final class RoofTest extends BrowserCase
     /** The flat one that the demo has there is taken off first. */
     private function clearMainHouse(): void
     {
-        $this->desk->button('Terrace roof')->click();
+        $this->desk->button('Main roof')->click();
         $this->desk->waitForText('over Main house');
         $this->desk->driver->executeScript("document.querySelector('[data-pane=elevation]').focus()");
         $this->desk->keys(Keys::DELETE);
-        $this->desk->waitUntil(fn (): bool => $this->named('Terrace roof') === [], 'it is taken off');
+        $this->desk->waitUntil(fn (): bool => $this->named('Main roof') === [], 'it is taken off');
         // where the view stood before it was led to that roof
         $this->desk->driver->navigate()->refresh();
         $this->desk->ready();

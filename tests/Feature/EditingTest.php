@@ -166,4 +166,18 @@ final class EditingTest extends ProjectCase
             '{"edit":"storey.insert","args":{"name":"Flat","height":1e400},"base":0}', 400, 'request.not_finite',
         ];
     }
+
+    public function test_what_was_undone_is_counted_as_no_change(): void
+    {
+        $had = $this->project()['changes'];
+        $this->place(1000);
+        $this->place(4000);
+        self::assertSame($had + 2, $this->project()['changes']);
+        $reverse = fn (string $way) => $this->postJson("/api/projects/{$this->project->id}/$way", ['base' => $this->number()])->assertOk();
+        $reverse('undo');
+        $reverse('undo');
+        self::assertSame([$had, $had + 4], [$this->project()['changes'], $this->number()]);
+        $reverse('redo');
+        self::assertSame($had + 1, $this->project()['changes']);
+    }
 }

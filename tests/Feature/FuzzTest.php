@@ -64,8 +64,8 @@ final class FuzzTest extends ProjectCase
         }
         self::assertEqualsCanonicalizing($routes, array_keys($this->furnished->requests()), 'a new route needs a request that is right');
         $expected = [
-            'POST api/session' => 422, 'POST api/accounts/first' => 422,
-            'DELETE api/account/sessions/{session}' => 404,
+            'POST api/session' => 422, 'POST api/accounts/first' => 422, 'POST api/passwords/{token}' => 422,
+            'DELETE api/account/sessions/{session}' => 404, 'DELETE api/account' => 422,
             'GET api/invitations/{token}' => 404, 'POST api/invitations/{token}' => 404,
             'DELETE api/projects/{project}/people/{user}' => 422,
             'POST api/projects/{project}/redo' => 422, 'GET api/projects/{project}/tasks/{task}/file' => 404];

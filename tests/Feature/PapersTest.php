@@ -151,6 +151,59 @@ final class PapersTest extends ProjectCase
         $this->getJson($this->at("tasks/$task"))->assertOk()->assertJsonPath('file.sheets', 2);
     }
 
+    /** Sheets of types that fill nothing are written on request alone. */
+    public function test_all_as_one_file_is_what_is_used(): void
+    {
+        $none = $this->postJson($this->at('sheets'), ['paper' => 'A3', 'format' => 'zip'])->assertStatus(202)->json('id');
+        \Illuminate\Support\Facades\Artisan::call('queue:work', ['--queue' => 'edits,files', '--stop-when-empty' => true]);
+        self::assertStringContainsString('no type fills anything', (string) json_encode($this->getJson($this->at("tasks/$none"))->json()));
+        $this->place(1000);
+        $unused = $this->getJson($this->at('unused-types'))->assertOk()->json();
+        self::assertCount(count($this->project()['types']) + count($this->project()['grids']) - 1, $unused);
+        self::assertNotContains('W-03', array_column($unused, 'mark'));
+        self::assertSame([false], array_values(array_unique(array_column($unused, 'madeToFit'))));
+        $sheets = function (array $ids): int {
+            $task = $this->postJson($this->at('sheets'), ['paper' => 'A3', 'format' => 'zip'] + $ids)->assertStatus(202)->json('id');
+            \Illuminate\Support\Facades\Artisan::call('queue:work', ['--queue' => 'edits,files', '--stop-when-empty' => true]);
+
+            return $this->getJson($this->at("tasks/$task"))->assertOk()->json('file.sheets');
+        };
+        self::assertSame(1, $sheets([]));
+        self::assertSame(2, $sheets(['ids' => [$this->type('W-03'), $this->type('W-05')]]));
+    }
+
+    public function test_a_schedule_given_anew_says_what_it_changes_and_comes_in_the_place_of_the_one_before(): void
+    {
+        $first = $this->upload("Mark;Width;Height;Count;Storey\nW-01;1000;1200;2;Deck\nW-02;80;9;x;Deck\n", 'Doors.csv')->assertOk();
+        $first->assertJsonPath('revised', null);
+        // the second line has three problems, and is one line; the storey of another name is asked for
+        $first->assertJsonPath('unreadLines', 2)->assertJsonPath('storeyNames', [['text' => 'Deck', 'storey' => null]]);
+        self::assertCount(5, $first->json('unread'));
+        $columns = $first->json('columns');
+        $columns[4]['storeys'] = ['Deck' => $this->storey(0)];
+        $read = $this->postJson($this->at('readings'), ['file' => $first->json('file'), 'sheet' => 0, 'header' => 0, 'columns' => $columns])
+            ->assertOk()->assertJsonPath('unreadLines', 1)->assertJsonPath('storeyNames.0.storey', $this->storey(0));
+        $values = fn (TestResponse $r): array => array_intersect_key($r->json(), array_flip(['file', 'sheet', 'header', 'columns']));
+        $given = $this->edit('given.keep', ['name' => 'Doors'] + $values($read))->json('chosen.0');
+        self::assertSame(['Deck' => $this->storey(0)], $this->project()['givens'][0]['columns'][4]['storeys']);
+
+        $again = $this->upload("Mark;Width;Height;Count\nW-01;1100;1200;2\nW-03;900;900;1\n", 'doors.csv')->assertOk();
+        $again->assertJsonPath('revised.given', $given)->assertJsonPath('revised.new.0.mark', 'W-03')
+            ->assertJsonPath('revised.gone.0.mark', 'W-02')->assertJsonPath('revised.same', 0);
+        self::assertStringContainsString("width 1\u{202F}000 → 1\u{202F}100", $again->json('revised.changed.0.what'));
+        // what was said of storeys holds under other headings, and all that was said under the same
+        self::assertSame(['Deck' => $this->storey(0)], $this->upload("Ref;Width;Height;Level\nW-01;1100;1200;Deck\n", 'Doors.csv')
+            ->assertJsonPath('unreadLines', 0)->json('columns.3.storeys'));
+        $this->upload("Mark;Width;Height;Count;Storey\nW-01;1100;1200;2;Deck\n", 'Doors.csv')->assertJsonPath('columns', $columns);
+        // by itself it says nothing of it, and its name is taken
+        $this->postJson($this->at('readings'), ['file' => $again->json('file')])->assertOk()->assertJsonPath('revised', null);
+        $this->edit('given.keep', ['name' => 'Doors'] + $values($again))->assertStatus(422)->assertJsonPath('code', 'given.name_taken');
+        $this->edit('given.keep', ['id' => $given] + $values($again))->assertOk();
+        self::assertSame([['Doors', $again->json('file')]], array_map(
+            static fn (array $g): array => [$g['name'], $g['file']], $this->project()['givens'],
+        ));
+    }
+
     private function upload(string $content, string $name): TestResponse
     {
         return $this->call(

@@ -18,6 +18,7 @@ use Isleward\Core\Schedule\Source;
 use Isleward\Core\Sheet\Arranged;
 use Isleward\Core\Sheet\Paper;
 use Isleward\Core\Sheet\SheetDrawings;
+use Isleward\Core\Sheet\SheetPlaces;
 use Isleward\Core\Sheet\SheetPlan;
 use Isleward\Core\Tests\Support\House;
 
@@ -85,7 +86,7 @@ final class TablesTest extends PeerCase
                 $house->design->settings->units,
             ),
         );
-        $items = Arranged::place(
+        $items = SheetPlaces::of(
             $drawings,
             Paper::A1,
             array_map(

@@ -31,6 +31,8 @@ final class BackupTest extends TestCase
             $id = $client->ask('GET', '/api/projects')[2]['projects'][0]['id'];
             self::assertSame(200, $client->ask('POST', "/api/projects/$id/undo")[0]);
             self::assertNotSame($before, self::whole($client));
+            // into the bin, and out of it for good
+            self::assertContains($client->ask('DELETE', "/api/projects/$id")[0], [200, 204]);
             self::assertContains($client->ask('DELETE', "/api/projects/$id")[0], [200, 204]);
 
             // what is damaged, or no backup, is refused and changes nothing

@@ -154,6 +154,7 @@ final class Furnished
             'line.remove' => ['ids' => [$i['line']], 'keepFigures' => true],
             'opening.place' => $this->placing(7400, $i['charts']),
             'opening.change' => ['id' => $i['first'], 'width' => 1000, 'sill' => ['from' => 'floor', 'height' => 850]],
+            'opening.change-each' => ['changes' => [['id' => $i['first'], 'width' => 1010]], 'fit' => 'fitting'],
             'opening.remove' => $chosen + ['keepFigures' => true],
             'opening.repeat' => ['ids' => [$i['above']], 'by' => 'pitch', 'count' => 2, 'pitch' => 2000],
             'opening.space' => ['ids' => [$i['first'], $i['second'], $i['third']], 'between' => 'outer', 'by' => 'gaps'],
@@ -189,6 +190,7 @@ final class Furnished
             'type.add' => ['mark' => 'X-02', 'name' => 'another', 'sill' => 900] + $this->draft(),
             'type.change' => ['id' => $i['spare'], 'width' => 1300, 'name' => 'wider'],
             'type.remove' => ['id' => $i['spare']],
+            'type.clear' => ['ids' => [$i['spare']]],
             'band.add' => [
                 'storey' => $i['quay'], 'walls' => [$i['south']], 'gap' => '0.1 m', 'spaced' => ['by' => 'pitch', 'size' => 300],
                 'laws' => ['reach' => ['kind' => 'wave', 'from' => 100, 'to' => '0.4 m', 'waves' => 2], 'turn' => 20],
@@ -258,10 +260,13 @@ final class Furnished
         return [
             'GET api/session' => ['GET', '/api/session', null],
             'POST api/session' => ['POST', '/api/session', ['email' => 'nobody@quay.example', 'password' => 'harbour-light']],
+            'POST api/passwords' => ['POST', '/api/passwords', ['email' => 'nobody@quay.example']],
+            'POST api/passwords/{token}' => ['POST', '/api/passwords/none', ['password' => 'harbour-light']],
             'POST api/accounts/first' => [
                 'POST', '/api/accounts/first', ['name' => 'Lis', 'email' => 'lis@quay.example', 'password' => 'long enough now'],
             ],
             'DELETE api/session' => ['DELETE', '/api/session', null],
+            'DELETE api/account' => ['DELETE', '/api/account', ['password' => 'not this one']],
             'GET api/account' => ['GET', '/api/account', null],
             'PATCH api/account' => ['PATCH', '/api/account', ['name' => 'Lis Brandt']],
             'DELETE api/account/sessions' => ['DELETE', '/api/account/sessions', null],
@@ -285,6 +290,9 @@ final class Furnished
             ],
             'GET api/projects/{project}' => ['GET', $p, null],
             'DELETE api/projects/{project}' => ['DELETE', $p, null],
+            'PATCH api/projects/{project}' => ['PATCH', $p, ['archived' => true]],
+            'POST api/projects/{project}/duplicates' => ['POST', "$p/duplicates", ['name' => 'Once more']],
+            'GET api/projects/{project}/picture' => ['GET', "$p/picture", null],
             'POST api/projects/{project}/bench' => [
                 'POST', "$p/bench",
                 ['draft' => $draft, 'steps' => [], 'ajar' => 0.3, 'light' => null, 'inside' => false],
@@ -360,6 +368,7 @@ final class Furnished
             'DELETE api/projects/{project}/tasks/{task}' => ['DELETE', "$p/tasks/{$i['task']}", null],
             'GET api/projects/{project}/tasks/{task}/file' => ['GET', "$p/tasks/{$i['task']}/file", null],
             'GET api/projects/{project}/type-drawings' => ['GET', "$p/type-drawings?ids={$i['W-03']}", null],
+            'GET api/projects/{project}/unused-types' => ['GET', "$p/unused-types", null],
             'GET api/projects/{project}/types/{type}' => ['GET', "$p/types/{$i['W-03']}", null],
             'GET api/projects/{project}/types/{type}/sheet' => ['GET', "$p/types/{$i['W-03']}/sheet?paper=A3", null],
             'POST api/projects/{project}/uploads/schedule' => ['POST', "$p/uploads/schedule?name=given.csv", "Mark,Width\nA,900\n"],

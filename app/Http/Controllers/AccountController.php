@@ -7,8 +7,10 @@ namespace App\Http\Controllers;
 use App\Http\Api\ProblemResponse;
 use App\Models\User;
 use App\People\Accounts;
+use App\People\Leaving;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Auth;
 use Isleward\Core\Measure\Fields;
 use OpenApi\Attributes as OA;
 
@@ -19,7 +21,14 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'agent', type: 'string', description: 'What the browser says of itself'),
     new OA\Property(property: 'last', type: 'string', format: 'date-time'),
 ])]
-#[OA\Schema(schema: 'Account', required: ['name', 'email', 'sessions'], properties: [
+#[OA\Schema(schema: 'Account', required: ['name', 'email', 'sessions', 'alone'], properties: [
+    new OA\Property(property: 'alone', type: 'array', description: 'Projects nobody else owns, and who shares each', items: new OA\Items(
+        required: ['id', 'name', 'others'], properties: [
+            new OA\Property(property: 'id', type: 'string'), new OA\Property(property: 'name', type: 'string'),
+            new OA\Property(property: 'others', type: 'array', items: new OA\Items(required: ['id', 'name'], properties: [
+                new OA\Property(property: 'id', type: 'integer'), new OA\Property(property: 'name', type: 'string'),
+            ], type: 'object')),
+        ], type: 'object')),
     new OA\Property(property: 'name', type: 'string'),
     new OA\Property(property: 'email', type: 'string'),
     new OA\Property(property: 'sessions', type: 'array', items: new OA\Items(ref: '#/components/schemas/SignedIn'),
@@ -28,7 +37,7 @@ use OpenApi\Attributes as OA;
 /** What somebody says of themselves, and where they are signed in. */
 final class AccountController
 {
-    public function __construct(private readonly Accounts $accounts)
+    public function __construct(private readonly Accounts $accounts, private readonly Leaving $leaving)
     {
     }
 
@@ -58,6 +67,30 @@ final class AccountController
         $this->accounts->change($this->person($request), new Fields($request->json()->all()), $request->session()->getId());
 
         return $this->told($request);
+    }
+
+    #[OA\Delete(path: '/account', operationId: 'removeAccount', summary: 'Delete your account, saying what becomes of your projects',
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['password'], properties: [
+            new OA\Property(property: 'password', type: 'string'),
+            new OA\Property(
+                property: 'heirs', type: 'object', description: 'By project: the person who owns it then, or “delete”',
+                additionalProperties: new OA\AdditionalProperties(oneOf: [
+                    new OA\Schema(type: 'integer'), new OA\Schema(type: 'string', enum: ['delete']),
+                ]),
+            ),
+        ])),
+        responses: [
+            new OA\Response(response: 204, description: 'Deleted, and signed out'),
+            new ProblemResponse(422, 'It cannot be so: the field and why'),
+        ])]
+    public function remove(Request $request): JsonResponse
+    {
+        $this->leaving->leave($this->person($request), new Fields($request->json()->all()));
+        Auth::logout();
+        $request->session()->invalidate();
+        $request->session()->regenerateToken();
+
+        return new JsonResponse(null, 204);
     }
 
     #[OA\Delete(path: '/account/sessions/{session}', operationId: 'endSession', summary: 'Sign out elsewhere: one session',
@@ -95,6 +128,7 @@ final class AccountController
         $user = $this->person($request);
 
         return new JsonResponse([
+            'alone' => $this->leaving->alone($user),
             'name' => $user->name, 'email' => $user->email, 'sessions' => $this->accounts->sessions($user, $request->session()->getId()),
         ]);
     }

@@ -55,9 +55,22 @@ final readonly class GivenController
         $read = $this->foreign->read($user, 'table', $request->getContent(), $name);
         $file = $this->files->put($project, $read->content, $read->kind);
 
-        return new JsonResponse(
-            $this->view->reading($project, (new Structure($this->assembly, $project))->design()->storeys, $file, null, null, null),
-        );
+        $structure = new Structure($this->assembly, $project);
+        $before = self::find($structure, static fn (GivenSchedule $g): bool => mb_strtolower($g->name) === mb_strtolower(trim($name)));
+
+        return new JsonResponse($this->view->reading($project, $structure->design()->storeys, $file, null, null, null, $before));
+    }
+
+    /** @param  \Closure(GivenSchedule): bool  $is */
+    private static function find(Structure $structure, \Closure $is): ?GivenSchedule
+    {
+        foreach ($structure->keptOf(Kind::Given) as $kept) {
+            if ($kept instanceof GivenSchedule && $is($kept)) {
+                return $kept;
+            }
+        }
+
+        return null;
     }
 
     #[OA\Post(
@@ -67,6 +80,9 @@ final readonly class GivenController
         requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['file'], properties: [
             new OA\Property(property: 'file', type: 'string'), new OA\Property(property: 'sheet', type: 'integer'),
             new OA\Property(property: 'header', type: 'integer', nullable: true),
+            new OA\Property(
+                property: 'instead', type: 'string', nullable: true, description: 'The schedule in whose place it would come',
+            ),
             new OA\Property(
                 property: 'columns',
                 type: 'array',
@@ -85,13 +101,17 @@ final readonly class GivenController
     public function reading(Request $request, Project $project): JsonResponse
     {
         $body = new Fields($request->json()->all());
+        $structure = new Structure($this->assembly, $project);
+        $instead = $body->stringOrNull('instead');
 
         return new JsonResponse(
             $this->view->reading(
-                $project, (new Structure($this->assembly, $project))->design()->storeys, $body->string('file'),
+                $project, $structure->design()->storeys, $body->string('file'),
                 $body->has('sheet') ? $body->int('sheet') : null,
                 $body->has('header') ? $body->int('header') : null,
-                $body->has('columns') ? array_map(Column::from(...), $body->list('columns')) : null));
+                $body->has('columns') ? array_map(Column::from(...), $body->list('columns')) : null,
+                $instead === null ? null : self::find($structure, static fn (GivenSchedule $g): bool => $g->id === $instead),
+            ));
     }
 
     #[OA\Get(path: '/projects/{project}/givens/{given}/held', operationId: 'held', summary: 'A given schedule held against the model',
@@ -106,11 +126,8 @@ final readonly class GivenController
     public function held(Project $project, string $given): JsonResponse
     {
         $structure = new Structure($this->assembly, $project);
-        foreach ($structure->keptOf(Kind::Given) as $kept) {
-            if ($kept instanceof GivenSchedule && $kept->id === $given) {
-                return new JsonResponse($this->view->held($project, $structure, $kept));
-            }
-        }
-        abort(404);
+        $kept = self::find($structure, static fn (GivenSchedule $g): bool => $g->id === $given);
+
+        return new JsonResponse($this->view->held($project, $structure, $kept ?? abort(404)));
     }
 }

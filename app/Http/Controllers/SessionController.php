@@ -8,6 +8,7 @@ use App\Http\Api\ProblemResponse;
 use App\Http\Problems;
 use App\Models\User;
 use App\People\Email;
+use App\People\Passwords;
 use App\People\People;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -91,6 +92,39 @@ final class SessionController
         $request->session()->regenerate();
 
         return $this->answer($request->user());
+    }
+
+    #[OA\Post(path: '/passwords', operationId: 'passwordForgotten', summary: 'Ask for a link that sets a new password',
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['email'], properties: [
+            new OA\Property(property: 'email', type: 'string'),
+        ])),
+        responses: [new OA\Response(response: 204, description: 'Sent, where the address has an account; which is not told')])]
+    public function forgotten(Request $request, Passwords $passwords): JsonResponse
+    {
+        $passwords->forgotten((new Fields($request->json()->all()))->string('email'), config()->string('app.url'));
+
+        return new JsonResponse(null, 204);
+    }
+
+    #[OA\Post(path: '/passwords/{token}', operationId: 'setPassword', summary: 'Set a new password by a link, and sign in',
+        parameters: [new OA\Parameter(name: 'token', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
+        requestBody: new OA\RequestBody(required: true, content: new OA\JsonContent(required: ['password'], properties: [
+            new OA\Property(property: 'password', type: 'string'),
+        ])),
+        responses: [
+            new OA\Response(response: 200, description: 'Signed in; everywhere else signed out', content: new OA\JsonContent(
+                required: ['user'],
+                properties: [new OA\Property(property: 'user', ref: '#/components/schemas/User')],
+            )),
+            new ProblemResponse(422, 'The link is over, or the password cannot be'),
+        ])]
+    public function setPassword(Request $request, string $token, Passwords $passwords): JsonResponse
+    {
+        $user = $passwords->set($token, (new Fields($request->json()->all()))->string('password'));
+        Auth::login($user);
+        $request->session()->regenerate();
+
+        return $this->answer($user);
     }
 
     #[OA\Delete(

@@ -19,7 +19,7 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Isleward\Core\Measure\Fields;
 use Isleward\Core\Measure\Refusal;
-use Isleward\Core\Sheet\Arranged;
+use Isleward\Core\Sheet\SheetPlaces;
 use Isleward\Core\Sheet\SheetPlan;
 use OpenApi\Attributes as OA;
 
@@ -180,7 +180,7 @@ final readonly class SheetController
         $body = new Fields($request->json()->all());
         $drawings = $this->plans->drawings($project);
         $number = static fn (Fields $f, string $name): ?float => $f->has($name) ? $f->number($name) : null;
-        $items = Arranged::place($drawings, TypeSheets::paper($body->string('paper')), array_map(static fn (Fields $f): array => [
+        $items = SheetPlaces::of($drawings, TypeSheets::paper($body->string('paper')), array_map(static fn (Fields $f): array => [
             'kind' => $f->string('kind'), 'ref' => $f->string('ref'), 'scale' => $number($f, 'scale'), 'x' => $number($f, 'x'),
             'y' => $number($f, 'y')], $body->list('items')));
         $plan = SheetPlan::from(new Fields(['id' => '', 'items' => $items] + $body->all()));

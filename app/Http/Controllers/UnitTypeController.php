@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Assembly\Assembly;
 use App\Derived\Structure;
+use App\Exports\TypeSheets;
 use App\Http\Api\ProblemResponse;
 use App\Http\Asked;
 use App\Models\Opening;
@@ -13,6 +14,8 @@ use App\Models\Project;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Isleward\Core\Building\Solved;
+use Isleward\Core\CurtainWall\GridType;
+use Isleward\Core\Design\UnitType;
 use Isleward\Core\Drawing\Drawing;
 use Isleward\Core\Drawing\UnitElevation;
 use OpenApi\Attributes as OA;
@@ -47,6 +50,26 @@ final readonly class UnitTypeController
         $openings = Opening::query()->toBase()->where('project_id', $project->id)->where('unit_type_id', $type)->count();
 
         return new JsonResponse(['type' => array_diff_key($found->toArray(), ['position' => 1]), 'openings' => $openings]);
+    }
+
+    #[OA\Get(
+        path: '/projects/{project}/unused-types', operationId: 'unusedTypes',
+        summary: 'Unit types and grid types that fill nothing, neither openings nor cells nor rooflights',
+        parameters: [new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
+        responses: [new OA\Response(
+            response: 200, description: 'The types',
+            content: new OA\JsonContent(type: 'array', items: new OA\Items(required: ['id', 'mark', 'madeToFit'], properties: [
+                new OA\Property(property: 'id', type: 'string'), new OA\Property(property: 'mark', type: 'string'),
+                new OA\Property(property: 'madeToFit', type: 'boolean', description: 'Whether it was made to the size of an opening'),
+            ], type: 'object')),
+        )])]
+    public function unused(Project $project): JsonResponse
+    {
+        $structure = new Structure($this->assembly, $project);
+
+        return new JsonResponse(array_map(static fn (UnitType|GridType $t): array => $t instanceof UnitType
+            ? ['id' => $t->id, 'mark' => $t->mark, 'madeToFit' => $t->isMadeToFit()]
+            : ['id' => $t->id(), 'mark' => $t->mark(), 'madeToFit' => false], TypeSheets::unused($project, $structure)));
     }
 
     #[OA\Get(path: '/projects/{project}/type-drawings', operationId: 'typeDrawings', summary: 'Elevations of unit types at their own sizes',

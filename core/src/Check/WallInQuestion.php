@@ -7,6 +7,7 @@ namespace Isleward\Core\Check;
 use Isleward\Core\Building\Abutment;
 use Isleward\Core\Building\Body;
 use Isleward\Core\Building\Meeting;
+use Isleward\Core\Building\Nib;
 use Isleward\Core\Building\PlacedOpening;
 use Isleward\Core\Building\Places;
 use Isleward\Core\Design\Design;
@@ -96,18 +97,9 @@ final readonly class WallInQuestion
      */
     public function stop(PlacedOpening $p, bool $atRight): array
     {
-        $stop = [Meeting::clearEnd($this->design, $this->body, $p->sill, $p->head, $atRight), $this->margin($p, $atRight), null];
-        foreach ($this->inner && $this->hasDoor($p) ? $this->abutments : [] as $a) {
-            $slack = Tolerance::LENGTH;
-            if (! $a->isBeside($p)) {
-                continue;
-            }
-            if ($atRight ? $a->from >= $p->right - $slack && $a->from < $stop[0] : $a->to <= $p->left + $slack && $a->to > $stop[0]) {
-                $stop = [$atRight ? $a->from : $a->to, $this->design->settings->nib, $a];
-            }
-        }
+        $nib = Nib::beside($this->design, $this->body, $this->inner && $this->hasDoor($p) ? $this->abutments : [], $p, $atRight);
 
-        return $stop;
+        return [$nib->at, $nib->wall === null ? $this->margin($p, $atRight) : $this->design->settings->nib, $nib->wall];
     }
 
     /** Where the jamb on a side would have to be to keep off what it keeps off there; u, mm. */

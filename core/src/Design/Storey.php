@@ -47,4 +47,10 @@ final readonly class Storey implements Element
     {
         return ['id' => $this->id, 'name' => $this->name, 'position' => $this->position, 'height' => $this->height];
     }
+
+    /** "storey Quay" in a sentence, but "Level 2" and "Storey 1" by themselves. */
+    public function said(): string
+    {
+        return preg_match('/\b(storey|story|level|floor)\b/iu', $this->name) === 1 ? $this->name : 'storey '.$this->name;
+    }
 }

@@ -25,11 +25,12 @@ final class TypeName
 
     public static function withSize(string $name, float $width, float $height): string
     {
-        return (string) preg_replace(
-            self::SIZE,
-            sprintf('%s × %s', Length::format($width, Units::Millimetre), Length::format($height, Units::Millimetre)),
-            $name,
-            1,
-        );
+        return (string) preg_replace(self::SIZE, self::ofSize($width, $height), $name, 1);
+    }
+
+    /** As a size is written in a name. */
+    public static function ofSize(float $width, float $height): string
+    {
+        return sprintf('%s × %s', Length::format($width, Units::Millimetre), Length::format($height, Units::Millimetre));
     }
 }

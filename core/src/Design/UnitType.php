@@ -49,6 +49,12 @@ final class UnitType implements Element
         $this->hasDoor = $tree->hasDoor();
     }
 
+    /** Whether its name ends with its own size, as that of one does which was made to the size of an opening. */
+    public function isMadeToFit(): bool
+    {
+        return str_ends_with($this->name, ', '.TypeName::ofSize($this->width, $this->height));
+    }
+
     public function tree(): UnitTree
     {
         if ($this->tree === null) {

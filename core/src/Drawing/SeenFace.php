@@ -46,8 +46,17 @@ final readonly class SeenFace
     /** @return list<float> what of it is seen, counter-clockwise from its lower left */
     public function ring(): array
     {
+        return $this->ofFace($this->body->faceBetween($this->from, $this->to, $this->depth)->rings[0] ?? []);
+    }
+
+    /**
+     * @param  list<float>  $face  a ring in (u, level) of it
+     * @return list<float> as it is seen, counter-clockwise
+     */
+    public function ofFace(array $face): array
+    {
         $ring = [];
-        foreach (array_chunk($this->body->faceBetween($this->from, $this->to, $this->depth)->rings[0] ?? [], 2) as [$u, $v]) {
+        foreach (array_chunk($face, 2) as [$u, $v]) {
             array_push($ring, $this->s($u), $v);
         }
 

@@ -205,6 +205,14 @@ final class Arguments
         ];
         $chosen = ['ids' => A::ids()->required()];
 
+        $change = [
+            'storey' => A::text(), 'type' => A::text()->orNull(), 'width' => A::length(), 'height' => A::length(), 'position' => $position,
+            'sill' => $sill, ...$look, 'ajar' => A::number()->orNull(), 'sillHeight' => A::length(), 'value' => A::length(),
+            'head' => A::length(), 'keep' => A::choice(['sill', 'head']), 'sillFrom' => A::choice(SillDatum::class), ...self::measured(),
+            'leftJamb' => A::length(), 'sillLevel' => A::length(), 'by' => A::object(['u' => A::length(), 'v' => A::length()]),
+            'nib' => A::object(['side' => A::choice(['left', 'right'])->required(), 'width' => A::length()->required()]),
+        ];
+
         return [
             'opening.place' => [
                 'host' => A::text()->required(), 'storey' => A::text()->required(), 'type' => A::text()->orNull(),
@@ -212,13 +220,9 @@ final class Arguments
                 'height' => A::length(), 'shape' => A::list(A::number())->orNull(), 'position' => $position->required(), 'sill' => $sill,
                 'headAt' => A::length(), ...$look,
             ],
-            'opening.change' => [
-                'id' => A::text(), 'ids' => A::ids(), 'storey' => A::text(), 'type' => A::text()->orNull(), 'width' => A::length(),
-                'height' => A::length(), 'position' => $position, 'sill' => $sill, ...$look, 'ajar' => A::number()->orNull(),
-                'sillHeight' => A::length(), 'value' => A::length(), 'head' => A::length(), 'keep' => A::choice(['sill', 'head']),
-                'sillFrom' => A::choice(SillDatum::class), ...self::measured(),
-                'leftJamb' => A::length(), 'sillLevel' => A::length(), 'by' => A::object(['u' => A::length(), 'v' => A::length()]),
-                ...self::fit(),
+            'opening.change' => ['id' => A::text(), 'ids' => A::ids(), ...$change, ...self::fit()],
+            'opening.change-each' => [
+                'changes' => A::list(A::object(['id' => A::text()->required(), ...$change]), 1)->required(), ...self::fit(),
             ],
             'opening.remove' => $chosen + ['keepFigures' => A::flag()],
             'opening.fill' => $chosen + ['door' => A::text()->orNull(), 'window' => A::text()->orNull(), ...self::fit()],
@@ -238,8 +242,9 @@ final class Arguments
                 ...self::fit(),
             ],
             'finding.accept' => [
-                'host' => A::text()->required(), 'finding' => A::text()->required(), 'figure' => A::number()->required(),
-                'note' => A::text(),
+                'host' => A::text(), 'finding' => A::text(), 'figure' => A::number(), 'note' => A::text(), 'all' => A::list(A::object([
+                    'host' => A::text()->required(), 'finding' => A::text()->required(), 'figure' => A::number()->required(),
+                ]), 1),
             ],
             'finding.reopen' => ['id' => A::text()->required()],
         ];
@@ -288,6 +293,7 @@ final class Arguments
             'type.add' => $made,
             'type.change' => ['id' => A::text()->required(), ...$made, ...self::fit()],
             'type.remove' => ['id' => A::text()->required(), 'instead' => A::text()->orNull()],
+            'type.clear' => ['ids' => A::ids()->required()],
             'type.import' => ['document' => A::open('a file of unit types')->required(), 'marks' => A::ids()],
             'type.from-lines' => [
                 'lines' => A::list(A::object([

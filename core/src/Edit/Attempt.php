@@ -33,6 +33,9 @@ final class Attempt
     /** @var list<Misfit> */
     private array $misfits = [];
 
+    /** Wanted, but known beforehand not to be. */
+    private int $cannot = 0;
+
     /** @var list<Operation> */
     private array $operations = [];
 
@@ -77,6 +80,7 @@ final class Attempt
     public function cannot(string $element, string $sentence): void
     {
         $this->misfits[] = new Misfit($element, $sentence);
+        $this->cannot++;
     }
 
     /** Something to be said before it is done. */
@@ -138,7 +142,7 @@ final class Attempt
             $this->misfits,
             $this->notes,
             $this->fittingOnly,
-            count($this->wanted),
+            count($this->wanted) + $this->cannot,
         );
     }
 

@@ -11,19 +11,25 @@ use Isleward\Core\Design\Ids;
 use Isleward\Core\Design\Kind;
 use Isleward\Core\Design\Operation;
 use Isleward\Core\Measure\Fields;
+use Isleward\Core\Measure\Refusal;
 
-/** Lets a finding stand ("finding": its key, with its "figure"), with a "note". */
+/** Lets a finding stand ("host", "finding": its key, with its "figure"), or many together ("all", each of these), with one "note". */
 final readonly class FindingAccept implements Edit
 {
-    private function __construct(private Fields $args)
+    /** @param  non-empty-list<Fields>  $found */
+    private function __construct(private array $found, private string $note)
     {
     }
 
     public static function from(Fields $args): self
     {
-        $args->string('finding');
+        $found = $args->has('all') ? $args->list('all') : [$args];
+        foreach ($found as $one) {
+            $one->string('finding');
+        }
 
-        return new self($args);
+        return $found === [] ? throw Refusal::because('acceptance.none', 'Say which findings are accepted.')
+            : new self($found, $args->text('note'));
     }
 
     public function scope(): Scope
@@ -33,18 +39,20 @@ final readonly class FindingAccept implements Edit
 
     public function apply(Design $design, Ids $ids): Change
     {
-        $wall = $design->host($this->args->string('host'));
-        $before = null;
+        $before = $operations = [];
         foreach ($design->acceptances as $other) {
-            if ($other->finding === $this->args->string('finding')) {
-                $before = $other;
-            }
+            $before[$other->finding] = $other;
         }
-        $after = Acceptance::from(new Fields([
-            'id' => $before->id ?? $ids->next(Kind::Acceptance), 'host' => $wall->id(), 'finding' => $this->args->string('finding'),
-            'figure' => $this->args->number('figure'), 'note' => $this->args->text('note'),
-        ]));
+        foreach ($this->found as $one) {
+            $was = $before[$one->string('finding')] ?? null;
+            $after = Acceptance::from(new Fields([
+                'id' => $was->id ?? $ids->next(Kind::Acceptance), 'host' => $design->host($one->string('host'))->id(),
+                'finding' => $one->string('finding'), 'figure' => $one->number('figure'), 'note' => $this->note,
+            ]));
+            $operations[$after->finding] = $was === null ? Operation::add($after) : Operation::alter($was, $after);
+        }
+        $count = count($operations);
 
-        return new Change('Accepted a finding', [$before === null ? Operation::add($after) : Operation::alter($before, $after)]);
+        return new Change($count === 1 ? 'Accepted a finding' : "Accepted $count findings", array_values($operations));
     }
 }

@@ -25,6 +25,7 @@ use Isleward\Core\Measure\Refusal;
  * - "measure" {from, to, ref, point, at, face}: measures the position another way, the opening staying where it is;
  * - "sillFrom", or "measureSill" {from, ref, point, edge}: measures the sill another way, the opening staying where it is;
  * - "leftJamb" (mm from the wall's left end) and "sillLevel" (mm above the datum): puts it there, its rules staying the kind they are;
+ * - "nib" {side, width}: puts it so far from the wall that meets its own on that side, or from where the clear face ends;
  * - "by" {u, v}: moves it by so much.
  *
  * Of several, figures given as text that begins with + or − are added to what each has, and each must fit ("fit").

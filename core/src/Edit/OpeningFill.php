@@ -18,7 +18,6 @@ use Isleward\Core\Design\TypeName;
 use Isleward\Core\Design\UnitType;
 use Isleward\Core\Geometry\Tolerance;
 use Isleward\Core\Measure\Fields;
-use Isleward\Core\Measure\Length;
 use Isleward\Core\Measure\Refusal;
 use Isleward\Core\Measure\Units;
 
@@ -130,11 +129,11 @@ final readonly class OpeningFill implements Edit
     /** @param  array<array-key, UnitType>  $types */
     private static function made(array $types, UnitType $like, Opening $opening, Ids $ids): UnitType
     {
-        $size = sprintf('%s × %s', Length::format($opening->width, Units::Millimetre), Length::format($opening->height, Units::Millimetre));
-        $name = trim((string) preg_replace(TypeName::SIZE, '', $like->name), ' ,').', '.$size;
+        $name = trim((string) preg_replace(TypeName::SIZE, '', $like->name), ' ,');
+        $size = ', '.TypeName::ofSize($opening->width, $opening->height);
 
         return $like->another($ids->next(Kind::Type), TypeMark::next($types, $like->mark), count($types))
-            ->withName(mb_substr($name, 0, 80))
+            ->withName(mb_substr($name, 0, 80 - mb_strlen($size)).$size)
             ->withSize($opening->width, $opening->height);
     }
 }

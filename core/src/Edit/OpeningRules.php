@@ -34,7 +34,7 @@ final class OpeningRules
         if (! $design->storeys->isWithin($opening->storey, $wall->base(), $wall->top())) {
             throw Refusal::because(
                 'opening.not_on_storey',
-                sprintf('This wall does not run through storey %s.', $storey->name),
+                sprintf('This wall does not run through %s.', $storey->said()),
                 [$opening->id, $wall->id()],
             );
         }

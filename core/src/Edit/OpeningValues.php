@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Edit;
 
+use Isleward\Core\Building\Bodies;
+use Isleward\Core\Building\Meeting;
+use Isleward\Core\Building\Nib;
 use Isleward\Core\Building\PlacedOpening;
 use Isleward\Core\Building\Places;
 use Isleward\Core\Design\Along;
@@ -137,7 +140,7 @@ final readonly class OpeningValues
         $by = $this->args->has('by') ? $this->args->fields('by') : null;
         $left = $this->args->has('leftJamb')
                     ? $this->args->length('leftJamb')
-                    : ($by?->has('u') === true ? $was->left + $by->length('u') : null);
+                    : ($by?->has('u') === true ? $was->left + $by->length('u') : $this->besideNib($after));
         if ($left !== null) {
             $after = $after->withPosition($places->positionAt($after->position, $this->design->host($after->host), $after, $left));
         }
@@ -159,5 +162,24 @@ final readonly class OpeningValues
         [$mm, $difference] = $this->args->lengthOrDifference($name);
 
         return $difference ? $now + $mm : $mm;
+    }
+
+    /** Where the left jamb lies for a nib of a given width; null where none is given. */
+    private function besideNib(Opening $after): ?float
+    {
+        if (! $this->args->has('nib')) {
+            return null;
+        }
+        $given = $this->args->fields('nib');
+        $atRight = match ($given->string('side')) {
+            'left' => false,
+            'right' => true,
+            default => throw Refusal::because('position.nib_side', 'A nib is on the left or on the right of an opening.', [$after->id]),
+        };
+        $body = Bodies::one($this->design, $this->design->host($after->host));
+        $p = Places::in($this->design)->of($after);
+        $nib = Nib::beside($this->design, $body, Meeting::abutments($this->design, $body), $p, $atRight);
+
+        return $nib->leftJamb($p, $atRight, $given->size('width', 'A nib', 0.0));
     }
 }

@@ -71,7 +71,7 @@ final readonly class OutlineDraw implements Edit
         }
         $position = array_reduce($design->outlines, static fn (int $most, Outline $o): int => max($most, $o->position + 1), 0);
         $outline = Outline::from(new Fields([
-            'id' => $ids->next(Kind::Outline), 'name' => $this->name ?? 'Outline '.($position + 1), 'position' => $position,
+            'id' => $ids->next(Kind::Outline), 'name' => $this->name ?? $this->called($design), 'position' => $position,
             'closed' => $this->closed, 'inner' => $this->inner,
         ]));
         $operations = [Operation::add($outline)];
@@ -84,6 +84,19 @@ final readonly class OutlineDraw implements Edit
         Standing::require($design->after($change), $design);
 
         return $change;
+    }
+
+    /** The next free name for what it is. */
+    private function called(Design $design): string
+    {
+        $what = $this->inner ? 'Inner wall' : 'Outline';
+        $taken = array_map(static fn (Outline $o): string => $o->name, $design->outlines);
+        $n = 1;
+        while (in_array("$what $n", $taken, true)) {
+            $n++;
+        }
+
+        return "$what $n";
     }
 
     private function wall(string $id, string $outline, int $position, Curve $curve, float $thickness, Bend $keeps = Bend::Rise): Wall

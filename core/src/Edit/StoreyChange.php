@@ -36,8 +36,8 @@ final readonly class StoreyChange implements Edit
         $given = array_intersect_key($this->args->all(), array_flip(['name', 'height']));
         $after = Storey::from(new Fields([...$before->toArray(), ...$given], $this->args->units()));
         $summary = $after->height !== $before->height
-            ? sprintf('Made storey %s %s high', $after->name, Length::format($after->height, $design->settings->units))
-            : sprintf('Renamed storey %s to %s', $before->name, $after->name);
+            ? sprintf('Made %s %s high', $after->said(), Length::format($after->height, $design->settings->units))
+            : sprintf('Renamed %s to %s', $before->said(), $after->name);
 
         $change = new Change($summary, [Operation::alter($before, $after)], [$after->id]);
         Runs::in($design->after($change))->all();

@@ -43,6 +43,6 @@ final readonly class StoreyInsert implements Edit
             $operations[] = Operation::alter($other, $other->withPosition($position));
         }
 
-        return new Change(sprintf('Inserted storey %s', $storey->name), $operations, [$storey->id]);
+        return new Change(sprintf('Inserted %s', $storey->said()), $operations, [$storey->id]);
     }
 }

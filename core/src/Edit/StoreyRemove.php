@@ -58,7 +58,7 @@ final readonly class StoreyRemove implements Edit
         $layers = BandRules::on($design, $this->id, ...array_map(static fn (Outline $o): string => $o->id, $outlines));
         if (! $this->withContents && ($goneOpenings !== [] || $goneWalls !== [] || $layers !== [])) {
             throw Refusal::because('storey.carries', sprintf(
-                'Storey %s carries %s; they would go with it.', $storey->name,
+                '%s carries %s; they would go with it.', ucfirst($storey->said()),
                 Words::counts(['opening' => count($goneOpenings), 'wall' => count($goneWalls), 'band' => count($layers)])),
                 [...array_keys($goneOpenings), ...array_keys($goneWalls)],
                 ['openings' => count($goneOpenings), 'walls' => count($goneWalls), 'bands' => count($layers)]);
@@ -79,6 +79,6 @@ final readonly class StoreyRemove implements Edit
             }
         }
 
-        return new Change(sprintf('Removed storey %s', $storey->name), $operations);
+        return new Change(sprintf('Removed %s', $storey->said()), $operations);
     }
 }

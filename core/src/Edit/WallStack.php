@@ -94,7 +94,7 @@ final readonly class WallStack implements Edit
             if ($storey === $this->from) {
                 throw Refusal::because(
                     'stack.onto_itself',
-                    sprintf('Storey %s is where they are.', $design->storeys->get($storey)->name),
+                    sprintf('%s is where they are.', ucfirst($design->storeys->get($storey)->said())),
                     [$storey],
                 );
             }
@@ -104,7 +104,7 @@ final readonly class WallStack implements Edit
                 if (! $design->storeys->isWithin($this->from, $wall->base, $wall->top)) {
                     throw Refusal::because(
                         'opening.not_on_storey',
-                        sprintf('One of these walls does not run through storey %s.', $design->storeys->get($this->from)->name),
+                        sprintf('One of these walls does not run through %s.', $design->storeys->get($this->from)->said()),
                         [$id],
                     );
                 }

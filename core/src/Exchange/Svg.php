@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Isleward\Core\Exchange;
 
 use Isleward\Core\Drawing\Drawing;
+use Isleward\Core\Drawing\Fineness;
 use Isleward\Core\Drawing\Layer;
 use Isleward\Core\Drawing\Shape;
 
@@ -17,6 +18,8 @@ final class Svg
     /** @param  float  $scale 50 for 1:50 */
     public static function write(Drawing $drawing, float $scale = 1.0): string
     {
+        $fine = Fineness::at($scale);
+        $drawing = $fine->of($drawing);
         [$x0, $y0, $x1, $y1] = $drawing->bounds;
         $w = $x1 - $x0;
         $h = $y1 - $y0;
@@ -26,15 +29,15 @@ final class Svg
             SvgPath::n($w / $scale), SvgPath::n($h / $scale), SvgPath::n($x0), SvgPath::n(-$y1), SvgPath::n($w), SvgPath::n($h))."\n";
         $out .= '<title>'.SvgPath::escape($drawing->title)."</title>\n";
         $out .= '<desc>'.SvgPath::escape(sprintf('Units are mm of the building; drawn at 1:%s.', SvgPath::n($scale)))."</desc>\n";
-        $out .= '<style>'.self::style($scale)."</style>\n<defs>\n";
+        $out .= '<style>'.self::style($fine, $scale)."</style>\n<defs>\n";
         foreach ($drawing->symbols as $key => $shapes) {
-            $out .= '<g id="'.self::id($key)."\">\n".implode('', array_map(self::shape(...), $shapes))."</g>\n";
+            $out .= '<g id="'.self::id($key)."\">\n".implode('', array_map(static fn (Shape $s): string => self::shape($s, $fine), $shapes))."</g>\n";
         }
         $out .= "</defs>\n";
         foreach (Layer::cases() as $layer) {
             $shapes = array_filter($drawing->shapes, static fn (Shape $s): bool => $s->layer === $layer);
             if ($shapes !== []) {
-                $out .= '<g id="layer-'.$layer->value."\">\n".implode('', array_map(self::shape(...), $shapes))."</g>\n";
+                $out .= '<g id="layer-'.$layer->value."\">\n".implode('', array_map(static fn (Shape $s): string => self::shape($s, $fine), $shapes))."</g>\n";
             }
             if ($layer === Layer::Face && $drawing->placements !== []) {
                 $out .= "<g id=\"layer-openings\">\n";
@@ -54,7 +57,7 @@ final class Svg
         return $out."</svg>\n";
     }
 
-    private static function shape(Shape $shape): string
+    private static function shape(Shape $shape, Fineness $fine): string
     {
         $class = $shape->layer->value.($shape->dashed ? ' dashed' : '');
         if ($shape->kind === 'text') {
@@ -70,17 +73,19 @@ final class Svg
             )."\n";
         }
 
-        return sprintf('<path class="%s" d="%s"/>', $class, SvgPath::of($shape))."\n";
+        $outline = $fine->hasOutline($shape) ? '' : ' style="stroke:none"';
+
+        return sprintf('<path class="%s" d="%s"%s/>', $class, SvgPath::of($shape), $outline)."\n";
     }
 
-    private static function style(float $scale): string
+    private static function style(Fineness $fine, float $scale): string
     {
         $css = 'path{fill:none;stroke:#000;stroke-linejoin:round}text{text-anchor:middle;font-family:Archivo,sans-serif;fill:#000}';
         foreach (Layer::cases() as $layer) {
             $css .= sprintf(
                 '.%s{stroke-width:%s%s}',
                 $layer->value,
-                SvgPath::n($layer->weight() * $scale),
+                SvgPath::n($fine->weight($layer) * $scale),
                 $layer->fill() === null ? '' : ';fill-rule:evenodd;fill:'.$layer->fill(),
             );
         }

@@ -13,14 +13,23 @@ final readonly class Column
     /** mm in each unit that a bare number may be in; a heading or a person names it. */
     public const UNITS = ['mm' => 1.0, 'cm' => 10.0, 'm' => 1000.0, 'in' => 25.4, 'ft' => 304.8];
 
-    /** @param  string|null  $storey  id of the storey its counts are of */
-    private function __construct(public Role $role, public ?string $unit, public ?string $storey)
+    private const MOST_NAMES = 300;
+
+    /**
+     * @param  string|null  $storey  id of the storey its counts are of
+     * @param  array<string, string>  $storeys  text of its cells → id of the storey that it means, where someone said so
+     */
+    private function __construct(public Role $role, public ?string $unit, public ?string $storey, public array $storeys)
     {
     }
 
-    public static function of(Role $role, ?string $unit = null, ?string $storey = null): self
+    /** @param  array<string, string>  $storeys */
+    public static function of(Role $role, ?string $unit = null, ?string $storey = null, array $storeys = []): self
     {
-        return new self($role, $role->isLength() ? $unit ?? 'mm' : null, $role === Role::OnStorey ? $storey : null);
+        return new self(
+            $role, $role->isLength() ? $unit ?? 'mm' : null, $role === Role::OnStorey ? $storey : null,
+            $role === Role::Storey ? $storeys : [],
+        );
     }
 
     public static function from(Fields $f): self
@@ -37,7 +46,15 @@ final readonly class Column
             throw Refusal::because('given.which_storey', 'Say of which storey the column counts.');
         }
 
-        return self::of($role, $unit, $f->stringOrNull('storey'));
+        $storeys = [];
+        foreach ($f->has('storeys') ? $f->array('storeys') : [] as $text => $id) {
+            if (! is_string($id) || count($storeys) >= self::MOST_NAMES) {
+                throw Refusal::because('given.storeys', 'Names of storeys are said to mean storeys of the project, one each.');
+            }
+            $storeys[(string) $text] = $id;
+        }
+
+        return self::of($role, $unit, $f->stringOrNull('storey'), $storeys);
     }
 
     /** mm in one of its bare numbers. */
@@ -46,9 +63,12 @@ final readonly class Column
         return self::UNITS[$this->unit ?? 'mm'];
     }
 
-    /** @return array{role: string, unit: string|null, storey: string|null} */
+    /** @return array{role: string, unit: string|null, storey: string|null, storeys?: array<string, string>} */
     public function toArray(): array
     {
-        return ['role' => $this->role->value, 'unit' => $this->unit, 'storey' => $this->storey];
+        return [
+            'role' => $this->role->value, 'unit' => $this->unit, 'storey' => $this->storey,
+            ...($this->storeys === [] ? [] : ['storeys' => $this->storeys]),
+        ];
     }
 }

@@ -11,18 +11,6 @@ final class Headings
 {
     private const LOOKED_AT = 25;
 
-    private const WORDS = [
-        'mark' => '/^(mark|ref|ref no|reference|no|number|id|code|tag|item|door no|window no|door mark|window mark|opening no|opening|unit|unit mark|type mark)$/',
-        'kind' => '/^(kind|type|description|desc|operation|style|what|unit type|window type|door type|opening type)$/',
-        'size' => '/^(size|w ?x ?h|w ?h|width ?x ?height|dimensions?|opening size|structural opening)$/',
-        'width' => '/^(w|width|wide|b|overall width|opening width|structural width|so width|clear width|nominal width|unit width|frame width)$/',
-        'height' => '/^(h|height|high|overall height|opening height|structural height|so height|nominal height|unit height|frame height)$/',
-        'sill' => '/^(sill|cill|sill height|cill height|sill level|sh|parapet|sill above floor|sill over floor|height of sill)$/',
-        'head' => '/^(head|head height|lintel|head level|head above floor)$/',
-        'count' => '/^(count|qty|quantity|nr|pcs|pieces|amount|how many|total|total qty|total no|number of|no off|off)$/',
-        'storey' => '/^(storey|story|floor|level|storeys|on storey|on floor)$/',
-    ];
-
     private const UNIT = '/(?:^|[\s\[(\/,.])(mm|millimet(?:re|er)s?|cm|centimet(?:re|er)s?|m|met(?:re|er)s?|in|inch(?:es)?|"|ft|feet|foot)(?:[\])\s]|$)/iu';
 
     /**
@@ -63,7 +51,7 @@ final class Headings
             $heading = $header === null ? null : $rows[$header][$i] ?? null;
             $heading = is_string($heading) ? $heading : '';
             $storey = self::countOf($heading, $storeys);
-            $name = $heading === '' || $storey !== null ? null : self::role($heading);
+            $name = $heading === '' || $storey !== null ? null : self::role($heading, $rows[$header ?? 0] ?? []);
             $role = $name === null || isset($taken[$name]) ? Role::None : Role::from($name);
             if ($role !== Role::None) {
                 $taken[$role->value] = true;
@@ -108,26 +96,9 @@ final class Headings
                 return $storey->id;
             }
         }
-        $ordinal = [
-            'ground' => 0,
-            'g' => 0,
-            'first' => 1,
-            '1st' => 1,
-            'second' => 2,
-            '2nd' => 2,
-            'third' => 3,
-            '3rd' => 3,
-            'fourth' => 4,
-            '4th' => 4,
-            'fifth' => 5,
-            '5th' => 5,
-        ];
-        $word = (string) preg_replace('/\b(floor|level|storey|story|l|lvl)\b|^l(?=\d)/u', '', $plain);
-        $word = trim($word);
-        $n = $ordinal[$word] ?? (preg_match('/^\d{1,3}$/', $word) === 1 ? (int) $word : null);
+        $n = HeadingWords::ordinal($plain);
         foreach ($n === null ? [] : $storeys->all as $storey) {
-            $named = trim((string) preg_replace('/\b(floor|level|storey|story)\b/u', '', self::plain($storey->name)));
-            if (($ordinal[$named] ?? null) === $n || $named === (string) $n) {
+            if (HeadingWords::ordinal(self::plain($storey->name)) === $n) {
                 return $storey->id;
             }
         }
@@ -138,35 +109,33 @@ final class Headings
     /** "On First floor", "First floor qty": the storey that a column counts for. */
     private static function countOf(string $heading, Storeys $storeys): ?string
     {
-        $text = (string) preg_replace('/^\s*on\s+|\b(qty|count|quantity|nr|no)\b\.?/iu', '', $heading);
+        $text = (string) preg_replace('/^\s*on\s+|\b('.HeadingWords::COUNTED.')\b\.?/iu', '', $heading);
 
         return trim($text) === '' ? null : self::storey($text, $storeys);
     }
 
-    private static function role(string $heading): ?string
+    /** @param  list<string|float|null>  $among  the headings: one of two meanings has the one that none of the others has */
+    private static function role(string $heading, array $among = []): ?string
     {
-        $plain = self::plain(
-            (string) preg_replace(['/\([^)]*\)|\[[^\]]*\]/u', '/[\s,]+(in\s+)?(mm|cm|m|in|inches|ft|feet)\.?\s*$/iu'], ' ', $heading),
-        );
-        foreach (self::WORDS as $role => $pattern) {
-            if (preg_match($pattern, $plain) === 1) {
-                return $role;
-            }
+        $plain = self::bare($heading);
+        if ($plain !== HeadingWords::MARK_OR_COUNT) {
+            return HeadingWords::role($plain);
         }
-        // a heading of more words says what it states with one of them: "height of sill over FFL", "qty. per block"
-        foreach ([
-            'sill' => '/\b(sill|cill)s?\b/',
-            'head' => '/\b(head|lintel)\b/',
-            'width' => '/\bwidth\b/',
-            'height' => '/\bheight\b/',
-            'count' => '/\b(qty|quantity)\b/',
-        ] as $role => $pattern) {
-            if (preg_match($pattern, $plain) === 1) {
-                return $role;
+        foreach ($among as $other) {
+            if (is_string($other) && self::bare($other) !== $plain && HeadingWords::role(self::bare($other)) === Role::Mark->value) {
+                return Role::Count->value;
             }
         }
 
-        return null;
+        return Role::Mark->value;
+    }
+
+    /** Without its unit. */
+    private static function bare(string $heading): string
+    {
+        return self::plain(
+            (string) preg_replace(['/\([^)]*\)|\[[^\]]*\]/u', '/[\s,]+(in\s+)?(mm|cm|m|in|inches|ft|feet)\.?\s*$/iu'], ' ', $heading),
+        );
     }
 
     private static function plain(string $text): string

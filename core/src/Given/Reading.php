@@ -21,8 +21,8 @@ final class Reading
     /** @var list<Line> */
     public array $lines = [];
 
-    /** @var array<string, string|null> text → storey */
-    private array $storeyOf = [];
+    /** @var array<string, string|null> text in the column of storeys → the storey that it means */
+    public array $storeyOf = [];
 
     /** @var array<string, int> role → column */
     private array $at = [];
@@ -99,7 +99,7 @@ final class Reading
 
                 continue;
             }
-            if (preg_match('/^(grand |sub)?totals?\b/iu', $name) === 1) {
+            if (preg_match('/^((grand |sub)?totals?|gesamt|summe|totaal|totale|total général)\b/iu', $name) === 1) {
                 continue;
             }
             $this->lines[] = $this->line($row, $r, $name, $kind < 0 ? '' : trim((string) ($row[$kind] ?? '')));
@@ -134,7 +134,7 @@ final class Reading
         if (isset($this->at['storey'])) {
             $text = $row[$this->at['storey']] ?? '';
             $text = trim((string) $text);
-            $storey = $text === '' ? null : $this->storeyOf[$text] ??= Headings::storey($text, $this->storeys);
+            $storey = $text === '' ? null : $this->storeyNamed($text);
             if ($storey !== null) {
                 $by[$storey] = $count ?? 1;
             } elseif ($text !== '') {
@@ -145,6 +145,16 @@ final class Reading
         }
 
         return new Line($r + 1, mb_substr($mark, 0, 40), mb_substr($kind, 0, 120), $width, $height, $sill, $count, $by, $problems);
+    }
+
+    private function storeyNamed(string $text): ?string
+    {
+        if (! array_key_exists($text, $this->storeyOf)) {
+            $said = $this->columns[$this->at['storey']]->storeys[$text] ?? null;
+            $this->storeyOf[$text] = $said !== null && $this->storeys->has($said) ? $said : Headings::storey($text, $this->storeys);
+        }
+
+        return $this->storeyOf[$text];
     }
 
     /**
@@ -243,7 +253,7 @@ final class Reading
             return null;
         }
         if (is_float($cell) ? floor($cell) === $cell && $cell >= 0 && $cell < 100_000 : preg_match(
-            '/^\s*\d{1,5}\s*(?:nr|no|off|pcs|×|x)?\.?\s*$/iu',
+            '/^\s*\d{1,5}\s*(?:nr|no|off|pcs|stk|stück|uds?|pz|st|×|x)?\.?\s*$/iu',
             $cell,
         ) === 1) {
             return (int) $cell;

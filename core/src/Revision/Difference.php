@@ -239,7 +239,7 @@ final readonly class Difference
     private function name(Element $element, bool $gone): string
     {
         return match (true) {
-            $element instanceof Storey => 'Storey '.$element->name,
+            $element instanceof Storey => ucfirst($element->said()),
             $element instanceof Outline => 'Outline '.$element->name,
             $element instanceof Wall => sprintf(
                 '%s %d of %s',

@@ -26,7 +26,7 @@ final class RoofsDrawn implements Contributor
     {
         $shapes = [];
         foreach (Roofs::in($design)->over($body->host->id()) as [$shape, $side]) {
-            foreach (self::seenOver($body, $shape, $side) as $rings) {
+            foreach (self::seenOver($design, $body, $shape, $side) as $rings) {
                 $shapes[] = Shape::area(Layer::Roof, $rings);
             }
             array_push($shapes, ...self::lights($design, $shape, $side, self::along($body->surface)));
@@ -59,28 +59,40 @@ final class RoofsDrawn implements Contributor
     }
 
     /**
-     * What of a roof is seen over a wall: where its walls stand up round it, what they do not hide.
+     * What of a roof is seen over a wall: what is not hidden by walls that stand up round it, or through it in one plane with that one.
      *
      * @return list<list<list<float>>> areas, ring by ring in (u, level)
      */
-    public static function seenOver(Body $body, RoofShape $shape, RoofSide $side): array
+    public static function seenOver(Design $design, Body $body, RoofShape $shape, RoofSide $side): array
     {
-        $areas = self::areas($shape, $side, self::along($body->surface));
+        $before = FlushBefore::faces($design, $shape->roof, $body);
+        if ($shape->roof->within) {
+            $before[] = $body->face()->rings[0];
+        }
 
-        return $shape->roof->within ? self::less($areas, $body->face()) : $areas;
+        return self::less(self::areas($shape, $side, self::along($body->surface)), $before);
     }
 
     /**
      * @param  list<list<list<float>>>  $areas
-     * @return list<list<list<float>>> what of them something before them does not hide
+     * @param  list<list<float>>  $before  rings of what stands before them
+     * @return list<list<list<float>>> what of them it does not hide
      */
-    private static function less(array $areas, Region $before): array
+    private static function less(array $areas, array $before): array
     {
-        return array_values(array_filter(array_map(static function (array $rings) use ($before): array {
+        if ($before === []) {
+            return $areas;
+        }
+        $hidden = Region::empty();
+        foreach ($before as $ring) {
+            $hidden = $hidden->union(Region::polygon($ring));
+        }
+
+        return array_values(array_filter(array_map(static function (array $rings) use ($hidden): array {
             // seen from behind they run the other way round
             $rings = Region::signedArea($rings[0]) < 0.0 ? array_map(Region::reverse(...), $rings) : $rings;
 
-            return Region::fromRings($rings)->difference($before)->rings;
+            return Region::fromRings($rings)->difference($hidden)->rings;
         }, $areas), static fn (array $rings): bool => $rings !== []));
     }
 
@@ -281,8 +293,11 @@ final class RoofsDrawn implements Contributor
         $shapes = [];
         foreach ($face->depth > 0.0 ? [] : Roofs::in($face->design)->over($face->body->host->id()) as [$shape, $side]) {
             $across = static fn (float $x, float $y): float => $face->view->s(new Vec2($x, $y));
-            $areas = self::areas($shape, $side, $across);
-            foreach ($shape->roof->within ? self::less($areas, Region::polygon($face->ring())) : $areas as $rings) {
+            $before = array_map($face->ofFace(...), FlushBefore::faces($face->design, $shape->roof, $face->body));
+            if ($shape->roof->within) {
+                $before[] = $face->ring();
+            }
+            foreach (self::less(self::areas($shape, $side, $across), $before) as $rings) {
                 $shapes[] = Shape::area($face->afar ? Layer::Beyond : Layer::Roof, $rings);
             }
             foreach (self::lights($face->design, $shape, $side, $across) as $drawn) {

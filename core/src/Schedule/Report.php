@@ -163,18 +163,20 @@ final readonly class Report
             $said = is_float($value) && $fields[$key]->measured === Measured::Length
                             ? Length::format($value, $this->units)
                             : (string) $value;
-            $text = $fields[$key]->name.': '.($said === '' ? 'none' : $said);
+            $name = $fields[$key]->name;
+            $elements = array_merge(...array_map(static fn (Row $r): array => $r->elements, $group));
             $out[] = [
                 'kind' => 'group',
-                'text' => $text,
+                // "Storey: Quay", but not "Storey: Storey 1"
+                'text' => stripos($said, $name) === 0 ? $said : $name.': '.($said === '' ? 'none' : $said),
                 'values' => [],
-                'elements' => array_merge(...array_map(static fn (Row $r): array => $r->elements, $group)),
+                'elements' => $elements,
             ];
             array_push($out, ...($rest === [] ? array_map($this->row(...), $group) : $this->grouped($group, $rest, $fields, $totals)));
             if ($totals && count($group) > 1) {
                 $out[] = [
                     'kind' => 'sum',
-                    'text' => ($said === '' ? 'None' : $said).', together',
+                    'text' => sprintf('%s, %d together', $said === '' ? 'None' : $said, count(array_unique($elements))),
                     'values' => $this->sums($group),
                     'elements' => [],
                 ];

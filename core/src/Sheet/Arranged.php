@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Sheet;
 
+use Isleward\Core\Drawing\Fineness;
 use Isleward\Core\Measure\Refusal;
 use Isleward\Core\Measure\Units;
 
@@ -13,11 +14,7 @@ use Isleward\Core\Measure\Units;
  */
 final class Arranged
 {
-    private const CAPTION = 9.0;
-
     private const GAP = 8.0;
-
-    private const NORTH = 18.0;
 
     /** @var list<Page> */
     private array $pages = [];
@@ -56,125 +53,11 @@ final class Arranged
         return ['pages' => array_map(static fn (Page $p): string => $p->svg(), $self->pages), 'blocks' => $self->blocks];
     }
 
-    /**
-     * A sheet whose items without a place or a scale have got one: the largest usual scale that has room, in the first free place.
-     *
-     * @param  list<array{kind: string, ref: string, scale: float|null, x: float|null, y: float|null}>  $items
-     * @return list<array{kind: string, ref: string, scale: float, x: float, y: float}>
-     */
-    public static function place(SheetDrawings $drawings, Paper $paper, array $items): array
-    {
-        $units = $drawings->design->settings->units;
-        $out = $taken = [];
-        foreach ($items as $item) {
-            $scale = $item['scale'];
-            if ($scale !== null) {
-                SheetPlan::requireScale($scale);
-            }
-            if ($item['x'] === null || $item['y'] === null || $scale === null) {
-                [$scale, $x, $y] = self::free($drawings, $paper, $item['kind'], $item['ref'], $scale, $taken, $units);
-                $item = ['x' => $item['x'] ?? $x, 'y' => $item['y'] ?? $y] + $item;
-            }
-            $out[] = $placed = ['kind' => $item['kind'], 'ref' => $item['ref'], 'scale' => $scale, 'x' => $item['x'], 'y' => $item['y']];
-            [$w, $h] = self::size($drawings, $item['kind'], $item['ref'], $scale);
-            $taken[] = [$placed['x'], $placed['y'], $placed['x'] + $w, $placed['y'] + $h];
-        }
-
-        return $out;
-    }
-
-    /**
-     * @param  list<array{float, float, float, float}>  $taken
-     * @return array{float, float, float} scale, x, y
-     */
-    private static function free(
-        SheetDrawings $drawings,
-        Paper $paper,
-        string $kind,
-        string $ref,
-        ?float $scale,
-        array $taken,
-        Units $units,
-    ): array {
-        [$x0, $y0, $x1, $y1] = self::room($paper);
-        $scales = $scale !== null ? [$scale] : ($kind === 'schedule' ? [1.0] : Scale::usual($units));
-        $last = $scales[count($scales) - 1];
-        foreach ($scales as $s) {
-            [$w, $h] = self::size($drawings, $kind, $ref, $s);
-            $h = $kind === 'schedule' ? min($h, ($y1 - $y0) * 0.98) : $h;
-            // down and right of what stands already
-            $xs = [$x0, ...array_map(static fn (array $t): float => $t[2] + self::GAP, $taken)];
-            $ys = [$y0, ...array_map(static fn (array $t): float => $t[3] + self::GAP, $taken)];
-            sort($xs);
-            sort($ys);
-            foreach ($ys as $y) {
-                foreach ($xs as $x) {
-                    if ($x + $w <= $x1 && $y + $h <= $y1 && self::isFree([$x, $y, $x + $w, $y + $h], $taken, $paper)) {
-                        return [$s, round($x, 1), round($y, 1)];
-                    }
-                }
-            }
-        }
-
-        return [$last, $x0, $y0];
-    }
-
-    /**
-     * @param  array{float, float, float, float}  $box
-     * @param  list<array{float, float, float, float}>  $taken
-     */
-    private static function isFree(array $box, array $taken, Paper $paper): bool
-    {
-        foreach ([...$taken, self::titleBlock($paper)] as $t) {
-            if ($box[0] < $t[2] - 0.01 && $box[2] > $t[0] + 0.01 && $box[1] < $t[3] - 0.01 && $box[3] > $t[1] + 0.01) {
-                return false;
-            }
-        }
-
-        return true;
-    }
-
-    /** @return array{float, float, float, float} x0, y0, x1, y1 within the border */
-    private static function room(Paper $paper): array
-    {
-        [$w, $h] = $paper->size();
-
-        return [TitleBlock::LEFT + 5, TitleBlock::EDGE + 5, $w - TitleBlock::EDGE - 5, $h - TitleBlock::EDGE - 5];
-    }
-
-    /** @return array{float, float, float, float} */
-    private static function titleBlock(Paper $paper): array
-    {
-        [$w, $h] = $paper->size();
-
-        return [
-            $w - TitleBlock::EDGE - min(150.0, $w - 60.0),
-            $h - TitleBlock::EDGE - TitleBlock::HEIGHT,
-            $w - TitleBlock::EDGE,
-            $h - TitleBlock::EDGE,
-        ];
-    }
-
-    /** @return array{float, float} width and height on paper, mm */
-    private static function size(SheetDrawings $drawings, string $kind, string $ref, float $scale): array
-    {
-        try {
-            if ($kind === 'schedule') {
-                return ScheduleBlock::size($drawings->report($ref));
-            }
-            [$x0, $y0, $x1, $y1] = $drawings->drawing($kind, $ref, $scale)->bounds;
-
-            return [($x1 - $x0) / $scale + ($kind === 'plan' ? self::NORTH : 0.0), ($y1 - $y0) / $scale + self::CAPTION];
-        } catch (Refusal) {
-            return [80.0, 20.0]; // room for the sentence that says what is gone
-        }
-    }
-
     /** @param  array{kind: string, ref: string, scale: float, x: float, y: float}  $item */
     private function item(array $item): void
     {
         $page = $this->pages[0];
-        [$w, $h] = self::size($this->drawings, $item['kind'], $item['ref'], $item['scale']);
+        [$w, $h] = SheetPlaces::sizeOf($this->drawings, $item['kind'], $item['ref'], $item['scale']);
         try {
             $title = $this->drawings->title($item['kind'], $item['ref']);
             if ($item['kind'] === 'schedule') {
@@ -202,12 +85,13 @@ final class Arranged
         $drawing = $this->drawings->drawing($item['kind'], $item['ref'], $item['scale']);
         $page->whole($drawing, $item['x'], $item['y'], $item['scale']);
         $page->text($item['x'], $item['y'] + $h - 3.2, 3.5, $title, strong: true);
+        $figures = $item['kind'] === 'plan' && Fineness::at($item['scale'])->hasFigures();
         $page->text(
             $item['x'] + mb_strlen($title) * 2.2 + 4, $item['y'] + $h - 3.2, 2.8,
             Scale::label($item['scale'], $this->drawings->design->settings->units)
-            .($item['kind'] === 'plan' ? '  ·  S sill, H head over the floor' : ''), faint: true);
+            .($figures ? '  ·  S sill, H head over the floor' : ''), faint: true);
         if ($item['kind'] === 'plan') {
-            $this->north($page, $item['x'] + $w - self::NORTH / 2, $item['y'] + self::NORTH / 2);
+            $this->north($page, $item['x'] + $w - SheetPlaces::NORTH / 2, $item['y'] + SheetPlaces::NORTH / 2);
         }
     }
 
@@ -216,13 +100,13 @@ final class Arranged
     {
         $block = ScheduleBlock::of($this->drawings->report($item['ref']));
         [$width] = ScheduleBlock::size($this->drawings->report($item['ref']));
-        [, , $x1, $bottom] = self::room($this->plan->paper);
-        [$tx, $ty] = self::titleBlock($this->plan->paper);
+        [, , $x1, $bottom] = SheetPlaces::room($this->plan->paper);
+        [$tx, $ty] = SheetPlaces::titleBlock($this->plan->paper);
         $low = static fn (float $x): float => $x + $width > $tx ? $ty - 4 : $bottom;
         $rows = max(1, (int) floor(($low($item['x']) - $item['y']) / ScheduleBlock::ROW) - $block->head());
         [$first, $rest] = $block->split($rows);
         $end = $first->draw($this->pages[0], $item['x'], $item['y'], $width, ScheduleBlock::ROW);
-        [$x0, $y0] = self::room($this->plan->paper);
+        [$x0, $y0] = SheetPlaces::room($this->plan->paper);
         while ($rest !== null) {
             [$w, $h] = $this->plan->paper->size();
             $this->pages[] = $page = new Page($w, $h, $this->plan->number.' '.$this->plan->name.', continued');
@@ -251,8 +135,8 @@ final class Arranged
     /** Says of each block where it is not as it should be. */
     private function judge(): void
     {
-        [$x0, $y0, $x1, $y1] = self::room($this->plan->paper);
-        $title = self::titleBlock($this->plan->paper);
+        [$x0, $y0, $x1, $y1] = SheetPlaces::room($this->plan->paper);
+        $title = SheetPlaces::titleBlock($this->plan->paper);
         foreach ($this->blocks as $i => $b) {
             $box = [$b['x'], $b['y'], $b['x'] + $b['width'], $b['y'] + $b['height']];
             $over = null;

@@ -8,7 +8,7 @@ namespace Isleward\Core\Sheet;
 final readonly class Block
 {
     /**
-     * @param  list<string>  $headings  empty for none
+     * @param  list<string>  $headings  empty for none; one of several lines has a line feed between them
      * @param  list<array{float, 'start'|'end'}>  $columns  share of the width, and how its text stands
      * @param  list<list<string>>  $rows  a cell that begins with "#rrggbb " shows that colour before its text
      */
@@ -19,7 +19,12 @@ final readonly class Block
     /** Rows that its title and headings take. */
     public function head(): int
     {
-        return $this->headings === [] ? 1 : 2;
+        return $this->headings === [] ? 1 : 1 + $this->lines();
+    }
+
+    private function lines(): int
+    {
+        return 1 + max([0, ...array_map(static fn (string $h): int => substr_count($h, "\n"), $this->headings)]);
     }
 
     /**
@@ -47,8 +52,15 @@ final readonly class Block
         $y += $row;
         $page->text($x, $y - $row * 0.3, $size * 1.1, $this->title, strong: true);
         if ($this->headings !== []) {
-            $y += $row;
-            $this->cells($page, $this->headings, $x, $y - $row * 0.3, $width, $size * 0.9, true);
+            // of one that has fewer lines the last stands over the figures too
+            for ($n = $this->lines(); $n > 0; $n--) {
+                $y += $row;
+                $this->cells($page, array_map(static function (string $h) use ($n): string {
+                    $lines = explode("\n", $h);
+
+                    return $lines[count($lines) - $n] ?? '';
+                }, $this->headings), $x, $y - $row * 0.3, $width, $size * 0.9, true);
+            }
         }
         $page->line($x, $y, $x + $width, $y, 0.25);
         foreach ($this->rows as $cells) {

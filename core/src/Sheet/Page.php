@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Isleward\Core\Sheet;
 
 use Isleward\Core\Drawing\Drawing;
+use Isleward\Core\Drawing\Fineness;
 use Isleward\Core\Drawing\Layer;
 use Isleward\Core\Drawing\Shape;
 use Isleward\Core\Exchange\SvgPath;
@@ -91,12 +92,13 @@ final class Page
             rtrim(number_format(1 / $scale, 8, '.', ''), '0'),
             self::INK,
         )."\n";
+        $fine = Fineness::at($scale);
         foreach ($shapes as $shape) {
             if ($shape->kind !== 'text') {
                 $this->body .= sprintf(
-                    '<path d="%s" fill="%s" fill-rule="evenodd" stroke-width="%s"%s/>', SvgPath::of($shape),
+                    '<path d="%s" fill="%s" fill-rule="evenodd" %s%s/>', SvgPath::of($shape),
                     $shape->kind === 'area' ? $shape->layer->fill() ?? 'none' : 'none',
-                    SvgPath::n($shape->layer->weight() * $scale),
+                    $fine->hasOutline($shape) ? 'stroke-width="'.SvgPath::n($fine->weight($shape->layer) * $scale).'"' : 'stroke="none"',
                     $shape->dashed ? sprintf(' stroke-dasharray="%s %s"', SvgPath::n(2 * $scale), SvgPath::n($scale)) : '')."\n";
             }
         }

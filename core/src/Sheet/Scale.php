@@ -24,7 +24,7 @@ final class Scale
         384 => '1/32"',
     ];
 
-    /** @return list<float> the largest first */
+    /** @return non-empty-list<float> the largest first */
     public static function usual(Units $units): array
     {
         return $units === Units::FeetInches ? array_map(floatval(...), array_keys(self::FEET)) : self::METRIC;

@@ -19,6 +19,9 @@ final class ScheduleBlock
     /** Mean width of a letter, as a share of its height. */
     private const LETTER = 0.56;
 
+    /** Headings of more letters than this may stand in two lines. */
+    private const LONG = 12;
+
     public static function of(Report $report): Block
     {
         $table = $report->table();
@@ -29,7 +32,7 @@ final class ScheduleBlock
             $columns[] = [$w / $all, $table->decimals[$i] === null ? 'start' : 'end'];
         }
 
-        return new Block($table->name, self::headings($report, $table), $columns, self::rows($report, $table));
+        return new Block($table->name, self::wrapped($report, $table), $columns, self::rows($report, $table));
     }
 
     /** @return array{float, float} width and height on paper, mm */
@@ -37,13 +40,26 @@ final class ScheduleBlock
     {
         $table = $report->table();
 
-        return [array_sum(self::widths($report, $table)), (count($table->all()) + 2) * self::ROW + self::ROW * 0.8];
+        return [array_sum(self::widths($report, $table)), (count($table->all()) + self::of($report)->head()) * self::ROW + self::ROW * 0.8];
     }
 
     /** @return list<float> mm */
     private static function widths(Report $report, Table $table): array
     {
-        $letters = array_map(static fn (string $h): float => mb_strlen($h) * 0.92, self::headings($report, $table));
+        $letters = array_map(static fn (string $h): float => max(array_map(
+            static fn (string $line): float => mb_strlen($line) * 0.92, explode("\n", $h),
+        )), self::wrapped($report, $table));
+        foreach (self::letters($report, $table) as $i => $n) {
+            $letters[$i] = max($letters[$i] ?? 0.0, $n);
+        }
+
+        return array_values(array_map(static fn (float $n): float => ($n + 3) * self::ROW * 0.56 * self::LETTER, $letters));
+    }
+
+    /** @return array<int, float> letters of the longest figure of each column */
+    private static function letters(Report $report, Table $table): array
+    {
+        $letters = [];
         foreach (self::rows($report, $table) as $row) {
             if (count(array_filter($row, static fn (string $text): bool => $text !== '')) === 1 && count($row) > 1) {
                 continue; // a group's title runs over its row
@@ -53,7 +69,27 @@ final class ScheduleBlock
             }
         }
 
-        return array_values(array_map(static fn (float $n): float => ($n + 3) * self::ROW * 0.56 * self::LETTER, $letters));
+        return $letters;
+    }
+
+    /** @return list<string> headings, in two lines where one would make their column wider than its figures */
+    private static function wrapped(Report $report, Table $table): array
+    {
+        $letters = self::letters($report, $table);
+        $out = [];
+        foreach (self::headings($report, $table) as $i => $heading) {
+            $best = $heading;
+            $isShort = mb_strlen($heading) <= self::LONG || mb_strlen($heading) * 0.92 <= ($letters[$i] ?? 0.0);
+            foreach ($isShort ? [] : array_keys(mb_str_split($heading), ' ', true) as $at) {
+                $longest = max($at, mb_strlen($heading) - $at - 1);
+                if ($longest < max(array_map(mb_strlen(...), explode("\n", $best)))) {
+                    $best = mb_substr($heading, 0, $at)."\n".mb_substr($heading, $at + 1);
+                }
+            }
+            $out[] = $best;
+        }
+
+        return $out;
     }
 
     /** @return list<string> on paper lengths of feet and inches say their own units */

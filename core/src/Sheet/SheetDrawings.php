@@ -11,6 +11,7 @@ use Isleward\Core\Design\SectionLine;
 use Isleward\Core\Drawing\Bounds;
 use Isleward\Core\Drawing\Drawing;
 use Isleward\Core\Drawing\Elevation;
+use Isleward\Core\Drawing\Fineness;
 use Isleward\Core\Drawing\Layer;
 use Isleward\Core\Drawing\Plan;
 use Isleward\Core\Drawing\Section;
@@ -59,13 +60,13 @@ final class SheetDrawings
     /** @throws Refusal when what it stands for is gone */
     public function drawing(string $kind, string $ref, float $scale): Drawing
     {
-        return $this->made["$kind $ref $scale"] ??= match ($kind) {
+        return $this->made["$kind $ref $scale"] ??= Fineness::at($scale)->of(match ($kind) {
             'elevation' => str_starts_with($ref, self::FROM)
                 ? SquareOn::of($this->design, $this->bodies, (float) substr($ref, strlen(self::FROM)), self::LETTERS * $scale)
                 : $this->elevation($ref, self::LETTERS * $scale),
-            'plan' => $this->plan($ref, self::LETTERS * $scale),
+            'plan' => $this->plan($ref, $scale),
             default => Section::of($this->design, $this->bodies, $this->line($ref), self::LETTERS * $scale)[0],
-        };
+        });
     }
 
     /** @throws Refusal when the layout is gone */
@@ -140,13 +141,17 @@ final class SheetDrawings
         );
     }
 
-    private function plan(string $storey, float $letters): Drawing
+    private function plan(string $storey, float $scale): Drawing
     {
+        $letters = self::LETTERS * $scale;
         if (! $this->design->storeys->has($storey)) {
             throw Refusal::because('sheet.gone', 'This plan’s storey is not in the project any more.');
         }
         [$drawing, $openings] = Plan::of($this->design, $this->bodies, $storey, $letters * 0.8);
-        $shapes = [...$drawing->shapes, ...array_merge(...array_values($openings))];
+        $said = Fineness::at($scale)->hasFigures();
+        $shapes = [...$drawing->shapes, ...array_values(array_filter(
+            array_merge(...array_values($openings)), static fn (Shape $s): bool => $said || $s->kind !== 'text',
+        ))];
         foreach ($this->design->kept as $kept) {
             if ($kept instanceof SectionLine) {
                 $way = $kept->to->minus($kept->from)->unit();

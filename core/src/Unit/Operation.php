@@ -97,4 +97,26 @@ enum Operation: string
             default => $this->value,
         };
     }
+
+    /** @return list<string> what others in the trade call it (common practice): it is found by these too */
+    public function alsoCalled(): array
+    {
+        return match ($this) {
+            self::Fixed => ['picture', 'direct glazed', 'dead light'],
+            self::SideHung => ['casement', 'side hinged'],
+            self::SideHungPair => ['casement', 'french casement', 'double casement'],
+            self::TopHung => ['awning', 'top hinged'],
+            self::BottomHung => ['hopper', 'bottom hinged'],
+            self::TiltAndTurn => ['tilt turn', 'tilt and turn'],
+            self::HorizontalPivot, self::VerticalPivot => ['pivot'],
+            self::Sliding => ['slider', 'gliding'],
+            self::VerticalSliding => ['sash window', 'double hung', 'single hung', 'box sash'],
+            self::Louvre => ['jalousie', 'louver'],
+            self::HingedDoor => ['swing door', 'hinged'],
+            self::DoorPair => ['double door', 'french door'],
+            self::SlidingDoor => ['patio door', 'slider', 'gliding'],
+            self::Folding => ['bifold', 'bi-fold', 'concertina'],
+            default => [],
+        };
+    }
 }

@@ -4,11 +4,62 @@ declare(strict_types=1);
 
 namespace Isleward\Core\Unit;
 
-/** The unit types a new project's rack starts with. Sizes in mm; sills over the storey's floor (common practice). */
+use Isleward\Core\Measure\Units;
+
+/**
+ * The unit types a new project's rack starts with. Sizes in mm; sills over the storey's floor. In projects of feet and inches they have
+ * whole sizes of those: doors 3'-0" × 6'-8", heads of windows at 6'-8" too (common practice, both).
+ */
 final class Stock
 {
+    private const INCH = 25.4;
+
+    /** Width, height, sill by mark, inches. */
+    private const INCHES = [
+        'W-01' => [36, 60, 20], 'W-02' => [30, 60, 20], 'W-03' => [60, 60, 20], 'W-05' => [84, 60, 20], 'W-07' => [54, 84, 12],
+        'W-09' => [24, 24, 56], 'W-11' => [108, 60, 20], 'W-13' => [36, 36, 44], 'W-15' => [48, 66, 14], 'W-17' => [48, 24, 56],
+        'W-19' => [42, 60, 20], 'W-21' => [42, 54, 26], 'W-23' => [36, 60, 20], 'W-25' => [36, 80, 0], 'W-27' => [48, 60, 20],
+        'W-29' => [32, 60, 20], 'W-31' => [72, 60, 20], 'W-33' => [36, 66, 14], 'W-35' => [36, 36, 44], 'W-37' => [42, 60, 20],
+        'W-39' => [36, 36, 44], 'W-41' => [36, 72, 24], 'W-43' => [64, 72, 24], 'W-45' => [36, 60, 20],
+        'D-01' => [36, 80, 0], 'D-02' => [36, 98, 0], 'D-04' => [72, 80, 0], 'D-06' => [96, 80, 0], 'D-08' => [36, 80, 0],
+        'D-10' => [36, 80, 0], 'D-12' => [36, 80, 0], 'D-14' => [144, 80, 0], 'D-16' => [96, 80, 0], 'D-18' => [154, 129, 0],
+        'G-01' => [168, 120, 0],
+    ];
+
+    /** Lengths of a tree, by the names they have in it. */
+    private const LENGTHS = [
+        'jamb', 'head', 'sill', 'depth', 'face', 'sashFace', 'sashDepth', 'bottomRail', 'glass', 'fixed', 'rise', 'width',
+    ];
+
     /** @return list<array<string, mixed>> values of unit types less id and position */
-    public static function types(): array
+    public static function types(Units $units = Units::Millimetre): array
+    {
+        return $units === Units::FeetInches ? array_map(self::inInches(...), self::metric()) : self::metric();
+    }
+
+    /**
+     * @param  array<string, mixed>  $type
+     * @return array<string, mixed>
+     */
+    private static function inInches(array $type): array
+    {
+        [$width, $height, $sill] = self::INCHES[is_string($type['mark']) ? $type['mark'] : ''] ?? throw new \LogicException('Of no size.');
+        $tree = is_array($type['tree']) ? $type['tree'] : [];
+        // members to an eighth of an inch, places of theirs to a whole one
+        array_walk_recursive($tree, static function (mixed &$mm, string|int $name): void {
+            if (in_array($name, self::LENGTHS, true) && (is_int($mm) || is_float($mm))) {
+                $step = $mm < 300 ? self::INCH / 8 : self::INCH;
+                $mm = round($mm / $step) * $step;
+            }
+        });
+
+        return [
+            ...$type, 'width' => $width * self::INCH, 'height' => $height * self::INCH, 'sill' => $sill * self::INCH, 'tree' => $tree,
+        ];
+    }
+
+    /** @return list<array<string, mixed>> */
+    private static function metric(): array
     {
         $fixed = ['operation' => 'fixed', 'glass' => 28];
         $sash = static fn (string $hinge): array => [

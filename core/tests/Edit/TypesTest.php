@@ -66,6 +66,30 @@ final class TypesTest extends TestCase
         self::assertArrayNotHasKey($window->id, $house->design->types);
     }
 
+    public function test_types_made_to_fit_are_known_and_cleared_together_when_they_fill_nothing(): void
+    {
+        $house = House::box();
+        $ids = array_map(
+            static fn (int $i): string => $house->place(['left' => 700 + $i * 1700, 'width' => 1000 + $i, 'height' => 1300])->id, [0, 1, 2],
+        );
+        $before = array_keys($house->design->types);
+        $house->do('opening.fill', ['ids' => $ids, 'window' => $house->type('W-02')->id]);
+        $made = array_values(array_diff(array_keys($house->design->types), $before));
+        self::assertCount(3, $made);
+        $fit = array_keys(array_filter($house->design->types, static fn (UnitType $t): bool => $t->isMadeToFit()));
+        self::assertEqualsCanonicalizing($made, $fit);
+        // one that is in use is not cleared, nor any other with it
+        $house->do('opening.empty', ['ids' => array_slice($ids, 0, 2)]);
+        $was = $house->design;
+        self::assertTrue($house->refuses('type.clear', ['ids' => $made]));
+        self::assertTrue($house->refuses('type.clear', ['ids' => []]));
+        self::assertSame($was, $house->design);
+        $change = $house->do('type.clear', ['ids' => array_slice($made, 0, 2)]);
+        self::assertSame('Removed 2 types from the rack', $change->summary);
+        self::assertSame([$made[2]], array_values(array_intersect($made, array_keys($house->design->types))));
+        self::assertEquals($was->types, $house->design->after($change->inverse(''))->types);
+    }
+
     public function test_a_unit_becomes_a_type_of_its_own_and_names_keep_their_size(): void
     {
         $house = House::box();

@@ -16,6 +16,7 @@ use Isleward\Core\Measure\Refusal;
 use Isleward\Core\Roof\RoofLine;
 use Isleward\Core\Roof\Roofs;
 use Isleward\Core\Roof\RoofSchedule;
+use Isleward\Core\Roof\RoofsDrawn;
 use Isleward\Core\Roof\RoofShape;
 use Isleward\Core\Tests\Support\House;
 use PHPUnit\Framework\TestCase;
@@ -100,6 +101,31 @@ final class StandsThroughTest extends TestCase
         self::assertEqualsWithDelta(9400.0 + 5900.0 + 12800.0 + 8800.0, self::length($shape, RoofLine::Eaves), 1e-3);
         self::assertEqualsWithDelta(12800.0 * 8800.0 - 3400.0 * 2900.0, self::plan($shape), 1e-3);
         self::assertFalse($shape->over($this->house->wall()->id)[0]->isGone());
+    }
+
+    /**
+     * Flush with the wall before the slope, 3 000 deep: a metre of the slope lies behind it, and none of it is seen before its face.
+     * What is left of its 4 400 · tan 30° by hand, seen square on: a trapezium less the width of the tower.
+     */
+    public function test_what_lies_behind_a_wall_flush_with_the_one_under_it_is_hidden(): void
+    {
+        $tower = $this->tower(5000, 0, 2000, 3000);
+        $front = $this->house->design->wallsOf($tower)[0];
+        $this->house->do('wall.edge', ['walls' => [$front->id], 'head' => ['points' => [
+            ['along' => 0, 'over' => 4000], ['along' => 2000, 'over' => 4000],
+        ]]]);
+        $shape = $this->round($tower);
+        $body = Bodies::one($this->house->design, $this->house->wall());
+        $south = Region::empty();
+        foreach ($shape->over($body->host->id()) as $side) {
+            foreach (RoofsDrawn::seenOver($this->house->design, $body, $shape, $side) as $rings) {
+                $south = $south->union(Region::fromRings($rings));
+            }
+        }
+        $face = Region::rectangle(5000.0, 3000.0, 7000.0, 10000.0);
+        self::assertEqualsWithDelta(0.0, $south->intersection($face)->area(), 1e-3);
+        [$high, $up] = [4400.0 * tan(deg2rad(self::PITCH)), 200.0 / cos(deg2rad(self::PITCH))];
+        self::assertEqualsWithDelta((12800.0 + 4000.0) / 2 * $high + 12800.0 * $up - 2000.0 * ($high + $up), $south->area(), 1.0);
     }
 
     /** A strip whose walls stand on the roof: it is cut to their inner faces, so that they stand on something. */

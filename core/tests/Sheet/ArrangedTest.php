@@ -15,6 +15,7 @@ use Isleward\Core\Sheet\Arranged;
 use Isleward\Core\Sheet\Paper;
 use Isleward\Core\Sheet\Scale;
 use Isleward\Core\Sheet\SheetDrawings;
+use Isleward\Core\Sheet\SheetPlaces;
 use Isleward\Core\Sheet\SheetPlan;
 use Isleward\Core\Tests\Support\House;
 use PHPUnit\Framework\TestCase;
@@ -31,7 +32,7 @@ final class ArrangedTest extends TestCase
             'x' => null,
             'y' => null,
         ];
-        $items = Arranged::place(
+        $items = SheetPlaces::of(
             $drawings,
             Paper::A2,
             [$wanted('elevation', 'outside'), $wanted('plan', $house->storey(0)), $wanted('schedule', 'by-type')],

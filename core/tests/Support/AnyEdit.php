@@ -174,6 +174,9 @@ final class AnyEdit
                 'position' => $along() + ['to' => $pick(['near', 'far', 'centre'])],
                 'sill' => $sill(),
             ],
+            'opening.change-each' => ['changes' => array_map(static fn (string $id): array => [
+                'id' => $id, 'by' => ['u' => mt_rand(-300, 300) / 7],
+            ], $openings)] + $fit,
             'opening.change' => mt_rand(0, 3) === 0
                             ? [
                                 'ids' => $openings,
@@ -239,6 +242,8 @@ final class AnyEdit
                         'outline' => ['kind' => 'arch', 'form' => 'semicircular'],
                     ] + ($pick($design->types)?->tree()->toArray() ?? [])]]),
             'type.remove' => ['id' => $pick($design->types)?->id, 'instead' => $pick([null, $pick($design->types)?->id])],
+            // not those that rooflights are made of
+            'type.clear' => ['ids' => [$pick(array_diff_key($design->types, $lit))->id ?? 'ty-none']],
             'type.import' => [
                 'document' => json_decode(\Isleward\Core\Exchange\TypesJson::write($design->settings, [$pick($design->types)]), true),
             ],
@@ -321,7 +326,10 @@ final class AnyEdit
                 ]],
             ],
             'set.remove' => ['id' => $kept(Kind::Set, 'se-none')],
-            'finding.accept' => ['host' => $wall, 'finding' => 'opening.overlap '.$opening, 'figure' => mt_rand(0, 100) / 3, 'note' => 'n'],
+            'finding.accept' => mt_rand(0, 2) === 0 ? ['note' => 'all', 'all' => [
+                ['host' => $wall, 'finding' => 'opening.overlap '.$opening, 'figure' => 3],
+                ['host' => $wall, 'finding' => 'x y', 'figure' => 4],
+            ]] : ['host' => $wall, 'finding' => 'opening.overlap '.$opening, 'figure' => mt_rand(0, 100) / 3, 'note' => 'n'],
             'finding.reopen' => ['id' => $pick($design->acceptances)?->id ?? 'ac-none'],
             'type.add' => ['mark' => 'T-'.mt_rand()] + \Isleward\Core\Unit\Stock::types()[mt_rand(0, 11)],
             'grid.add' => ['name' => 'grid '.mt_rand()] + GridSample::values(

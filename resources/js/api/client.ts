@@ -131,7 +131,12 @@ export const api = {
     whoAmI: () => once(() => client.GET('/session')),
     signIn: (email: string, password: string) => once(() => client.POST('/session', { body: { email, password } })),
     firstAccount: (body: { name: string; email: string; password: string }) => once(() => client.POST('/accounts/first', { body })),
+    passwordForgotten: (email: string) => once(() => client.POST('/passwords', { body: { email } })),
+    setPassword: (token: string, password: string) =>
+        once(() => client.POST('/passwords/{token}', { params: { path: { token } }, body: { password } })),
     signOut: () => answer(() => client.DELETE('/session')),
+    removeAccount: (body: { password: string; heirs: Record<string, number | 'delete'> }) =>
+        once(() => client.DELETE('/account', { body })),
     account: () => answer(() => client.GET('/account')),
     changeAccount: (body: { name?: string; email?: string; newPassword?: string; password?: string }) =>
         once(() => client.PATCH('/account', { body })),
@@ -141,6 +146,10 @@ export const api = {
     createProject: (body: paths['/projects']['post']['requestBody']['content']['application/json']) =>
         answer(() => client.POST('/projects', { body })),
     removeProject: (project: string) => answer(() => client.DELETE('/projects/{project}', at(project))),
+    keepProject: (project: string, body: { archived?: boolean; binned?: false }) =>
+        answer(() => client.PATCH('/projects/{project}', { ...at(project), body })),
+    duplicateProject: (project: string, name: string, key: string) =>
+        answer(() => client.POST('/projects/{project}/duplicates', { ...at(project), body: { name, key } })),
     project: (project: string) => answer(() => client.GET('/projects/{project}', at(project))),
     elevation: (project: string, frontage: string, signal?: AbortSignal) =>
         answer(() => client.GET('/projects/{project}/elevations/{frontage}', { params: { path: { project, frontage } }, signal })),
@@ -194,6 +203,7 @@ export const api = {
         answer(() =>
             client.GET('/projects/{project}/type-drawings', { params: { path: { project }, query: { ids: ids.join() } } }),
         ) as Promise<Record<string, Shape[]>>,
+    unusedTypes: (project: string) => answer(() => client.GET('/projects/{project}/unused-types', at(project))),
     unitSheet: (project: string, type: string, paper: Paper) =>
         answer(() => client.GET('/projects/{project}/types/{type}/sheet', { params: { path: { project, type }, query: { paper } } })),
     makeSheets: (project: string, body: paths['/projects/{project}/sheets']['post']['requestBody']['content']['application/json']) =>

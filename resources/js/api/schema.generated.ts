@@ -15,7 +15,8 @@ export interface paths {
         get: operations["account"];
         put?: never;
         post?: never;
-        delete?: never;
+        /** Delete your account, saying what becomes of your projects */
+        delete: operations["removeAccount"];
         options?: never;
         head?: never;
         /** Change your name, email or password */
@@ -618,8 +619,43 @@ export interface paths {
         get: operations["showProject"];
         put?: never;
         post?: never;
-        /** Remove a project for good */
+        /** Put a project in the bin, for 30 days; one that is there is removed for good */
         delete: operations["removeProject"];
+        options?: never;
+        head?: never;
+        /** Archive a project, or take it out of the bin */
+        patch: operations["keepProject"];
+        trace?: never;
+    };
+    "/projects/{project}/duplicates": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A project once more, as one of yours */
+        post: operations["duplicateProject"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/projects/{project}/picture": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A small elevation to know a project by, SVG */
+        get: operations["projectPicture"];
+        put?: never;
+        post?: never;
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -741,6 +777,40 @@ export interface paths {
         put?: never;
         /** Make the first account of an empty installation, and sign in */
         post: operations["firstAccount"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/passwords": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Ask for a link that sets a new password */
+        post: operations["passwordForgotten"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/passwords/{token}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Set a new password by a link, and sign in */
+        post: operations["setPassword"];
         delete?: never;
         options?: never;
         head?: never;
@@ -935,6 +1005,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/projects/{project}/unused-types": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Unit types and grid types that fill nothing, neither openings nor cells nor rooflights */
+        get: operations["unusedTypes"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/projects/{project}/type-drawings": {
         parameters: {
             query?: never;
@@ -985,6 +1072,15 @@ export interface components {
             last: string;
         };
         Account: {
+            /** @description Projects nobody else owns, and who shares each */
+            alone: {
+                id: string;
+                name: string;
+                others: {
+                    id: number;
+                    name: string;
+                }[];
+            }[];
             name: string;
             email: string;
             /** @description The latest first */
@@ -1352,6 +1448,15 @@ export interface components {
             here: components["schemas"]["Here"][];
         };
         ProjectLine: {
+            /** @description Of its latest change */
+            number: number;
+            archived: boolean;
+            /**
+             * Format: date-time
+             * @description Told to its owners alone
+             */
+            binned: string | null;
+            demo: boolean;
             id: string;
             name: string;
             /** @enum {string} */
@@ -1910,10 +2015,19 @@ export interface components {
             fromLeft: number;
             /** @description Right jamb from where it is measured to */
             fromRight: number;
+            /** @description What is left of the wall beside it: to a wall that meets it there, or of an inner wall to its clear end */
+            nibs: components["schemas"]["Nib"][];
             /** @description Nearest figures of the project’s masonry */
             coordinated: components["schemas"]["Coordinated"] | null;
             sillLevel: number;
             headLevel: number;
+        };
+        Nib: {
+            /** @enum {string} */
+            side: "left" | "right";
+            width: number;
+            /** @description Name of the wall that meets it; null at its end */
+            wall: string | null;
         };
         Remedy: {
             label: string;
@@ -2109,6 +2223,29 @@ export interface components {
             role: "mark" | "kind" | "width" | "height" | "size" | "sill" | "head" | "count" | "storey" | "on-storey" | "none";
             unit: ("mm" | "cm" | "m" | "in" | "ft") | null;
             storey: string | null;
+            /** @description Text of its cells, and the storey that each means */
+            storeys?: {
+                [key: string]: string;
+            };
+        };
+        RevisedLine: {
+            mark: string;
+            row: number;
+            what: string;
+        };
+        /** @description What a schedule would change of one that was given before */
+        Revised: {
+            given: string;
+            new: components["schemas"]["RevisedLine"][];
+            gone: components["schemas"]["RevisedLine"][];
+            changed: components["schemas"]["RevisedLine"][];
+            same: number;
+            /** @description Why the one before cannot be read */
+            problem: string | null;
+        };
+        NamedStorey: {
+            text: string;
+            storey: string | null;
         };
         GivenSchedule: {
             id: string;
@@ -2141,6 +2278,11 @@ export interface components {
             rows: number;
         };
         Reading: {
+            /** @description Lines of which something cannot be read */
+            unreadLines: number;
+            /** @description What its column of storeys says */
+            storeyNames: components["schemas"]["NamedStorey"][];
+            revised: components["schemas"]["Revised"] | null;
             file: string;
             sheet: number;
             header: number | null;
@@ -2458,6 +2600,8 @@ export interface components {
             settings: components["schemas"]["Settings"];
             /** @enum {string} */
             role: "owner" | "editor" | "viewer";
+            /** @description Those that stand: what was undone is none */
+            changes: number;
             /** @description Number of the latest change */
             number: number;
             undo: string | null;
@@ -2697,6 +2841,8 @@ export interface components {
             /** @description To be said before it is done */
             notes: string[];
             number: number;
+            /** @description That stand then */
+            changes: number;
             summary: string;
             chosen: string[];
             touched: {
@@ -3143,6 +3289,109 @@ export interface components {
                 /** @description mm, or a text in people’s units */
                 v?: number | string;
             };
+            nib?: {
+                /** @enum {string} */
+                side: "left" | "right";
+                /** @description mm, or a text in people’s units */
+                width: number | string;
+            };
+            /** @enum {string} */
+            fit?: "all" | "fitting";
+        };
+        OpeningChangeEachArgs: {
+            changes: {
+                id: string;
+                storey?: string;
+                type?: string | null;
+                /** @description mm, or a text in people’s units */
+                width?: number | string;
+                /** @description mm, or a text in people’s units */
+                height?: number | string;
+                position?: {
+                    /** @enum {string} */
+                    from: "left" | "right" | "middle" | "fraction" | "point" | "line" | "opening" | "across";
+                    /** @description mm, or a text in people’s units */
+                    value?: number | string;
+                    ref?: string | null;
+                    /** @enum {string} */
+                    point?: "left" | "centre" | "right";
+                    /** @description mm, or a text in people’s units */
+                    at?: number | string;
+                    /** @enum {string} */
+                    face?: "outer" | "inner";
+                    /** @enum {string} */
+                    to?: "near" | "far" | "centre";
+                };
+                sill?: {
+                    /** @enum {string} */
+                    from: "floor" | "foot" | "datum" | "line" | "opening";
+                    /** @description mm, or a text in people’s units */
+                    height: number | string;
+                    ref?: string | null;
+                    /** @enum {string} */
+                    point?: "sill" | "head";
+                    /** @enum {string} */
+                    edge?: "sill" | "head";
+                };
+                facesOut?: boolean;
+                mirrored?: boolean;
+                /** @description mm, or a text in people’s units */
+                setback?: number | string;
+                jambs?: ("parallel" | "radial" | "bent") | null;
+                ajar?: number | null;
+                /** @description mm, or a text in people’s units */
+                sillHeight?: number | string;
+                /** @description mm, or a text in people’s units */
+                value?: number | string;
+                /** @description mm, or a text in people’s units */
+                head?: number | string;
+                /** @enum {string} */
+                keep?: "sill" | "head";
+                /** @enum {string} */
+                sillFrom?: "floor" | "foot" | "datum" | "line" | "opening";
+                measure?: {
+                    /** @enum {string} */
+                    from?: "left" | "right" | "middle" | "fraction" | "point" | "line" | "opening" | "across";
+                    ref?: string | null;
+                    /** @enum {string} */
+                    point?: "left" | "centre" | "right";
+                    /** @description mm, or a text in people’s units */
+                    at?: number | string;
+                    /** @enum {string} */
+                    face?: "outer" | "inner";
+                    /** @enum {string} */
+                    to?: "near" | "far" | "centre";
+                    /** @description mm, or a text in people’s units */
+                    value?: number | string;
+                };
+                measureSill?: {
+                    /** @enum {string} */
+                    from?: "floor" | "foot" | "datum" | "line" | "opening";
+                    ref?: string | null;
+                    /** @enum {string} */
+                    point?: "sill" | "head";
+                    /** @enum {string} */
+                    edge?: "sill" | "head";
+                    /** @description mm, or a text in people’s units */
+                    height?: number | string;
+                };
+                /** @description mm, or a text in people’s units */
+                leftJamb?: number | string;
+                /** @description mm, or a text in people’s units */
+                sillLevel?: number | string;
+                by?: {
+                    /** @description mm, or a text in people’s units */
+                    u?: number | string;
+                    /** @description mm, or a text in people’s units */
+                    v?: number | string;
+                };
+                nib?: {
+                    /** @enum {string} */
+                    side: "left" | "right";
+                    /** @description mm, or a text in people’s units */
+                    width: number | string;
+                };
+            }[];
             /** @enum {string} */
             fit?: "all" | "fitting";
         };
@@ -3209,10 +3458,15 @@ export interface components {
             fit?: "all" | "fitting";
         };
         FindingAcceptArgs: {
-            host: string;
-            finding: string;
-            figure: number;
+            host?: string;
+            finding?: string;
+            figure?: number;
             note?: string;
+            all?: {
+                host: string;
+                finding: string;
+                figure: number;
+            }[];
         };
         FindingReopenArgs: {
             id: string;
@@ -3333,6 +3587,9 @@ export interface components {
         TypeRemoveArgs: {
             id: string;
             instead?: string | null;
+        };
+        TypeClearArgs: {
+            ids: string[];
         };
         TypeImportArgs: {
             /** @description a file of unit types */
@@ -4618,6 +4875,52 @@ export interface operations {
             };
         };
     };
+    removeAccount: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    password: string;
+                    /** @description By project: the person who owns it then, or “delete” */
+                    heirs?: {
+                        [key: string]: number | "delete";
+                    };
+                };
+            };
+        };
+        responses: {
+            /** @description Deleted, and signed out */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description It cannot be so: the field and why */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with its reason */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     changeAccount: {
         parameters: {
             query?: never;
@@ -5260,6 +5563,14 @@ export interface operations {
                     key?: string;
                 } | {
                     /** @constant */
+                    edit: "opening.change-each";
+                    args: components["schemas"]["OpeningChangeEachArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
                     edit: "opening.remove";
                     args: components["schemas"]["OpeningRemoveArgs"];
                     /** @description Number of the latest change you have seen */
@@ -5406,6 +5717,14 @@ export interface operations {
                     /** @constant */
                     edit: "type.remove";
                     args: components["schemas"]["TypeRemoveArgs"];
+                    /** @description Number of the latest change you have seen */
+                    base: number;
+                    /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
+                    key?: string;
+                } | {
+                    /** @constant */
+                    edit: "type.clear";
+                    args: components["schemas"]["TypeClearArgs"];
                     /** @description Number of the latest change you have seen */
                     base: number;
                     /** @description The client’s own name for it, “WINDOW.COUNTER”: asked for again under the same key it is not done twice, but answered with what became of it */
@@ -6566,6 +6885,8 @@ export interface operations {
                     file: string;
                     sheet?: number;
                     header?: number | null;
+                    /** @description The schedule in whose place it would come */
+                    instead?: string | null;
                     columns?: components["schemas"]["GivenColumn"][] | null;
                 };
             };
@@ -7218,8 +7539,151 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description Removed */
+            /** @description In the bin, or gone */
             204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Refused, with its reason */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    keepProject: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    archived?: boolean;
+                    /** @enum {boolean} */
+                    binned?: false;
+                };
+            };
+        };
+        responses: {
+            /** @description It is so */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Only its owners may */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with its reason */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    duplicateProject: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    name: string;
+                    /** @description Asked for again under the same key it is not made twice */
+                    key?: string;
+                };
+            };
+        };
+        responses: {
+            /** @description Made */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        id: string;
+                    };
+                };
+            };
+            /** @description A guest by a link may not */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with its reason */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    projectPicture: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The picture; with nothing on it where there are no walls */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/svg+xml": string;
+                };
+            };
+            /** @description As you have it */
+            304: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -7624,6 +8088,87 @@ export interface operations {
                 };
             };
             /** @description There is one already, or it cannot be so */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with its reason */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    passwordForgotten: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    email: string;
+                };
+            };
+        };
+        responses: {
+            /** @description Sent, where the address has an account; which is not told */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Refused, with its reason */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    setPassword: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    password: string;
+                };
+            };
+        };
+        responses: {
+            /** @description Signed in; everywhere else signed out */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        user: components["schemas"]["User"];
+                    };
+                };
+            };
+            /** @description The link is over, or the password cannot be */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -8161,6 +8706,42 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with its reason */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    unusedTypes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The types */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        id: string;
+                        mark: string;
+                        /** @description Whether it was made to the size of an opening */
+                        madeToFit: boolean;
+                    }[];
                 };
             };
             /** @description Refused, with its reason */

@@ -57,7 +57,7 @@ export function BenchHeader({ isNew, type, openings, unsaved, onSave }: Props) {
                         ]}
                     />
                     <Button look="main" disabled={!unsaved} title="Ctrl S" onClick={() => onSave(isNew ? 'new' : 'change')}>
-                        {isNew ? 'Add to the rack' : 'Save'}
+                        {isNew ? 'Add to the rack' : 'Save'} <kbd className="font-sans text-[11px] opacity-80">Ctrl S</kbd>
                     </Button>
                 </>
             )}

@@ -1,3 +1,4 @@
+import { Key } from '../ui/Key';
 import { useState } from 'react';
 import type { BenchLight } from '../api/client';
 import { Button } from '../ui/Button';
@@ -38,7 +39,7 @@ export function Dividing({ paths, lights }: { paths: string[]; lights: BenchLigh
             className={`inline-flex min-h-6 items-center gap-1 rounded px-1.5 text-tide hover:bg-tide-wash ${on ? 'bg-tide-wash font-semibold' : ''}`}
         >
             {label}
-            {key && <kbd className="font-sans text-[10px] text-quiet">{key}</kbd>}
+            {key && <Key of={key} />}
         </button>
     );
     return (

@@ -107,12 +107,10 @@ export function LightCard({ lights }: { lights: BenchLight[] }) {
                 <Facts
                     rows={[
                         ['Light', formatArea(light.area, units)],
-                        ...light.leaves
-                            .slice(0, 2)
-                            .map((l, i): [string, string] => [
-                                light.leaves.length > 1 ? `Leaf ${i + 1}` : 'Leaf',
-                                `${data.length(l.width)} × ${data.length(l.height)} · ${l.weight.toFixed(1)} kg`,
-                            ]),
+                        ...light.leaves.map((l, i): [string, string] => [
+                            light.leaves.length > 1 ? `Leaf ${i + 1}` : 'Leaf',
+                            `${data.length(l.width)} × ${data.length(l.height)} · ${l.weight.toFixed(1)} kg`,
+                        ]),
                         ...(light.free.area > 0 && op !== 'louvre'
                             ? ([
                                   ['Clear opening', `${data.length(light.free.width)} × ${data.length(light.free.height)}`],

@@ -1,3 +1,4 @@
+import { storeyName } from './storeyName';
 import { Command } from 'cmdk';
 import { useNavigate } from 'react-router';
 import type { Frontage } from '../api/client';
@@ -136,7 +137,7 @@ export function CommandList() {
                     },
                 })),
                 ...data.project.storeys.map((s) => ({
-                    name: `Storey ${s.name}`,
+                    name: storeyName(s.name),
                     run: () => useDesk.setState({ storey: s.id, chosen: [s.id] }),
                 })),
             ],

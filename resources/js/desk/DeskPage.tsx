@@ -167,7 +167,7 @@ function SidePane() {
     const shown = side === main ? others[0]! : side;
     return (
         <section aria-label="Beside the drawing" className="flex h-full flex-col bg-sheet">
-            <header className="flex items-center gap-2.5 px-4 pt-1.5">
+            <header className="flex flex-wrap items-center gap-x-2.5 px-4 pt-1.5">
                 {others.map((p) => (
                     <button
                         key={p}

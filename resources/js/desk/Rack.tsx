@@ -2,7 +2,8 @@ import { useQueries } from '@tanstack/react-query';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useCallback, useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { api, type RackType, type Shape } from '../api/client';
+import { api, type RackType, type Shape, type Units } from '../api/client';
+import { formatLength } from '../measure/format';
 import { svgPath } from './drawing/svgPath';
 import { RackGrids } from './RackGrids';
 import { RackMenu } from './RackMenu';
@@ -29,7 +30,8 @@ export function Rack() {
     const placed = shown && [...data.openings.values()].filter((o) => o.type === shown.id).length;
 
     const [sought, setSought] = useState('');
-    const types = useMemo(() => data.project.types.filter((t) => matches(t, sought)), [data.project.types, sought]);
+    const { units } = data.project.settings;
+    const types = useMemo(() => data.project.types.filter((t) => matches(t, sought, units)), [data.project.types, sought, units]);
 
     const take = (type: RackType | null) => {
         if (inHand && !inHand.grid && inHand.type === (type?.id ?? null)) return useDesk.getState().leave();
@@ -181,11 +183,13 @@ function BenchLink({ type }: { type: string }) {
     );
 }
 
-/** Whether every word that is sought is in a type's mark, name, width, height, operations, bars or finishes. */
-function matches(type: RackType, sought: string): boolean {
-    const text = `${type.mark} ${type.name} ${type.width} ${type.height} ${type.words.join(' ')}`.toLowerCase();
+/** Whether every word that is sought is in a type's mark, name, size, operations by any of their names, bars or finishes. */
+function matches(type: RackType, sought: string, units: Units): boolean {
+    const size = [type.width, type.height].map((mm) => `${Math.round(mm * 10) / 10} ${formatLength(mm, units).replace(/\s/g, '')}`);
+    const text = `${type.mark} ${type.name} ${size.join(' ')} ${type.words.join(' ')}`.toLowerCase();
     return sought
         .toLowerCase()
+        .replace(/'-/g, "'")
         .split(/\s+/)
         .every((word) => text.includes(word));
 }

@@ -4,6 +4,7 @@ import { chosenParts } from './curtain/parts';
 import { chosenLights, lightParts } from './roofs/lights';
 import { sectionThrough, startSection } from './section/cutting';
 import { startMeasuring } from './measuring';
+import { clearMadeToFit } from './clearing';
 import { startOutline, startSlab } from './plan/outlining';
 import { chosenOf } from './screens/placed';
 import { showEverything, toggleHidden, workAlone } from './showing';
@@ -136,6 +137,7 @@ export function deskActions(data: Data): Action[] {
               sheet('Tracings under the plan', 'tracings', 'j'),
               { name: 'Draw an outline of walls', run: () => startOutline(data) },
               { name: 'Draw inner walls', run: () => startOutline(data, true) },
+              { name: 'Clear types made to fit that fill nothing', run: () => void clearMadeToFit(data) },
               { name: 'Draw a slab', run: () => startSlab(data) },
               ...(data.project.storeys.length > 0 && data.project.walls.length > 0
                   ? [{ name: 'Draw a line for a band of fins', run: () => startOutline(data, false, null, true) }]

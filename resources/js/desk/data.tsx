@@ -17,6 +17,7 @@ import {
     type Wall,
 } from '../api/client';
 import { untilAnswered } from '../api/reach';
+import { announce } from '../ui/announce';
 import { complain } from '../ui/notices';
 import { formatLength } from '../measure/format';
 import { followTask } from './followTask';
@@ -152,9 +153,19 @@ export function DataProvider({ id, children }: { id: string; children: ReactNode
             }
             if (outcome.touched.project) {
                 await queries.invalidateQueries({ queryKey: ['project', id], exact: true });
-                void queries.invalidateQueries({ queryKey: ['project', id, 'type'] });
+                const there = new Set(queries.getQueryData<Project>(['project', id])?.types.map((t) => t.id));
+                void queries.invalidateQueries({
+                    queryKey: ['project', id, 'type'],
+                    predicate: (q) => there.has(q.queryKey[3] as string),
+                });
             } else {
-                queries.setQueryData<Project>(['project', id], { ...now, number: outcome.number, undo: outcome.undo, redo: outcome.redo });
+                queries.setQueryData<Project>(['project', id], {
+                    ...now,
+                    number: outcome.number,
+                    changes: outcome.changes,
+                    undo: outcome.undo,
+                    redo: outcome.redo,
+                });
             }
             const touched = now.frontages.filter((f) => outcome.touched.walls.some((w) => w in f.walls));
             await Promise.all([
@@ -181,10 +192,14 @@ export function DataProvider({ id, children }: { id: string; children: ReactNode
                     });
                     const outcome = await work();
                     await refresh(outcome);
+                    announce(`${outcome.summary}.`);
                     return outcome;
                 } catch (problem) {
                     if (problem instanceof Problem && problem.status === 409) await refetchProject(queries, id);
-                    if (quiet) throw problem;
+                    if (quiet) {
+                        if (problem instanceof Error) announce(problem.message);
+                        throw problem;
+                    }
                     complain(problem);
                     return null;
                 } finally {

@@ -1,3 +1,4 @@
+import { storeyName } from './storeyName';
 import { useMemo } from 'react';
 import { layersOf } from './bands/placed';
 import type { Frontage, PlacedOpening, Wall } from '../api/client';
@@ -126,7 +127,7 @@ export function workAlone(data: Data): void {
         layers.length > 0
             ? { name: layers.map((l) => l.name).join(' and '), walls: layers.flatMap((l) => l.before), layers: layers.map((l) => l.id) }
             : storey
-              ? { name: `storey ${storey.name}`, storey: storey.id }
+              ? { name: storeyName(storey.name).replace(/^S/, 's'), storey: storey.id }
               : wall
                 ? { name: `a wall of ${data.frontageOf.get(wall.id)?.name ?? ''}`, walls: chosen.filter((id) => data.walls.has(id)) }
                 : openings.length > 0

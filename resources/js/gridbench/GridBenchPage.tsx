@@ -180,7 +180,7 @@ function Bench({ id }: { id: string }) {
                             ]}
                         />
                         <Button look="main" disabled={!unsaved} title="Ctrl S" onClick={() => void askToSave()}>
-                            {isNew ? 'Add to the rack' : 'Save'}
+                            {isNew ? 'Add to the rack' : 'Save'} <kbd className="font-sans text-[11px] opacity-80">Ctrl S</kbd>
                         </Button>
                     </>
                 )}

@@ -7,6 +7,7 @@ import { Mark } from '../ui/Mark';
 import { complain } from '../ui/notices';
 import { OwnMenu } from '../ui/OwnMenu';
 import { TextField } from '../ui/TextField';
+import { DeleteAccount } from './DeleteAccount';
 
 type Account = Schemas['Account'];
 type Change = Parameters<typeof api.changeAccount>[0];
@@ -90,6 +91,7 @@ export function AccountPage() {
                             ))}
                         </ul>
                     </section>
+                    <DeleteAccount alone={account.data.alone} />
                 </>
             )}
         </main>

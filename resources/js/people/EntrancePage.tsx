@@ -191,6 +191,46 @@ export function OutboxPage() {
     );
 }
 
+/** Where the link of a forgotten password leads: a new one is set, and one is signed in. */
+export function PasswordPage() {
+    const { token } = useParams();
+    const queries = useQueryClient();
+    const navigate = useNavigate();
+    const [password, setPassword] = useState('');
+    const [problem, setProblem] = useState<string>();
+    const set = async (event: FormEvent) => {
+        event.preventDefault();
+        try {
+            await api.setPassword(token!, password);
+            await queries.invalidateQueries({ queryKey: ['session'] });
+            void navigate('/');
+        } catch (error) {
+            setProblem((error as Error).message);
+        }
+    };
+    return (
+        <Box title="A new password">
+            <form onSubmit={(e) => void set(e)} className="grid gap-3">
+                <TextField
+                    label="A password of 10 characters or more"
+                    type="password"
+                    autoComplete="new-password"
+                    value={password}
+                    onChange={setPassword}
+                    required
+                    minLength={10}
+                    autoFocus
+                    error={problem}
+                />
+                <p className="text-quiet">You are signed out everywhere else then.</p>
+                <Button look="main" type="submit" className="justify-center">
+                    Set it and sign in
+                </Button>
+            </form>
+        </Box>
+    );
+}
+
 function Box({ title, children }: { title: string; children: React.ReactNode }) {
     return (
         <main className="flex h-full items-start justify-center pt-[14vh]">

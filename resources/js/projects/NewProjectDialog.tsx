@@ -19,6 +19,7 @@ export function NewProjectDialog({ open, onClose }: { open: boolean; onClose: ()
     const [name, setName] = useState('');
     const [units, setUnits] = useState<Units>('mm');
     const [heights, setHeights] = useState<string[]>(['3600', '3600', '3600']);
+    const [alike, setAlike] = useState(true);
     const [outline, setOutline] = useState<'rectangle' | 'drawn'>('rectangle');
     const [size, setSize] = useState(usual.mm);
     const [problem, setProblem] = useState<string>();
@@ -57,15 +58,29 @@ export function NewProjectDialog({ open, onClose }: { open: boolean; onClose: ()
                 <UnitsChoice label="Units" value={units} onChange={changeUnits} />
                 <TextField label="Storeys" type="number" min={1} max={200} value={String(heights.length)} onChange={changeCount} />
                 <div className="max-h-28 overflow-auto">
-                    <span className="mb-1 block text-xs text-quiet">Floor to floor, lowest first</span>
-                    <div className="grid grid-cols-3 gap-1.5">
-                        {heights.map((h, i) => (
+                    <span className="mb-1 flex justify-between text-xs text-quiet">
+                        {alike ? 'Floor to floor' : 'Floor to floor, lowest first'}
+                        <label className="flex items-center gap-1.5">
+                            <input
+                                type="checkbox"
+                                checked={alike}
+                                onChange={(e) => {
+                                    setAlike(e.target.checked);
+                                    if (e.target.checked) setHeights(heights.map(() => heights[0]!));
+                                }}
+                                className="accent-(--tide)"
+                            />
+                            all alike
+                        </label>
+                    </span>
+                    <div className={alike ? '' : 'grid grid-cols-3 gap-1.5'}>
+                        {(alike ? heights.slice(0, 1) : heights).map((h, i) => (
                             <input
                                 key={i}
-                                aria-label={`Height of storey ${i + 1}`}
+                                aria-label={alike ? 'Height of every storey' : `Height of storey ${i + 1}`}
                                 value={h}
-                                onChange={(e) => setHeights(heights.map((old, j) => (j === i ? e.target.value : old)))}
-                                className="min-h-8 rounded border border-hairline bg-sheet px-2"
+                                onChange={(e) => setHeights(heights.map((old, j) => (alike || j === i ? e.target.value : old)))}
+                                className="min-h-8 w-full rounded border border-hairline bg-sheet px-2"
                             />
                         ))}
                     </div>

@@ -11,6 +11,20 @@ export function SignInPage() {
     const [password, setPassword] = useState('');
     const [problem, setProblem] = useState<string>();
     const [busy, setBusy] = useState(false);
+    const [sent, setSent] = useState('');
+
+    async function forgotten() {
+        if (!email.includes('@')) {
+            setSent('Type your email above first: a link to set a new password goes there.');
+            return;
+        }
+        try {
+            await api.passwordForgotten(email);
+            setSent(`If ${email} has an account here, a link to set a new password is on its way there. It is good for an hour.`);
+        } catch (error) {
+            setSent((error as Error).message);
+        }
+    }
 
     async function signIn(event: FormEvent) {
         event.preventDefault();
@@ -47,6 +61,14 @@ export function SignInPage() {
                 <Button look="main" type="submit" className="mt-5 w-full justify-center" disabled={busy}>
                     Sign in
                 </Button>
+                <p className="mt-3 text-center">
+                    <button type="button" className="min-h-6 text-tide underline" onClick={() => void forgotten()}>
+                        Password forgotten?
+                    </button>
+                </p>
+                <p role="status" className="mt-1 text-quiet empty:hidden">
+                    {sent}
+                </p>
             </form>
         </main>
     );

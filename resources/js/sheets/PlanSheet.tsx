@@ -1,13 +1,15 @@
 import { useQuery } from '@tanstack/react-query';
-import { useRef, useState, type PointerEvent as ReactPointerEvent } from 'react';
-import { api, type DrawnSheet, type SheetPlan, type WantedItem } from '../api/client';
+import { useState } from 'react';
+import { api, type SheetPlan, type WantedItem } from '../api/client';
 import { useData } from '../desk/data';
 import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
 import { Menu } from '../ui/Menu';
 import { complain, tell } from '../ui/notices';
+import { Blocks } from './Blocks';
 import { Page } from './Page';
 import { papers, scales } from './papers';
+import { drawn as drawnWith, putOn } from './putting';
 
 /** A sheet of drawings: they are put on it, dragged, scaled and taken off; what overlaps or runs over the border is said. */
 export function PlanSheet({ plan, zoom, onGone }: { plan: SheetPlan; zoom: number; onGone: () => void }) {
@@ -22,14 +24,27 @@ export function PlanSheet({ plan, zoom, onGone }: { plan: SheetPlan; zoom: numbe
     });
     const keep = (part: Partial<Pick<SheetPlan, 'name' | 'number' | 'paper' | 'items'>>) =>
         data.edit('sheet.keep', { id: plan.id, ...part });
-    /** Has the server find a scale and a place for what has none. */
-    const put = async (next: WantedItem[]) => {
+    const put = async (wanted: WantedItem) => {
         try {
-            const found = await api.drawSheet(data.id, { name, number, paper, items: next });
+            const came = await putOn(data, plan, wanted);
+            setChosen(items.length);
+            if (came === 'refitted')
+                tell('All of its kind were fitted together anew, to one scale.', { label: 'Undo', run: () => void data.undo() });
+            else if (came) tell(`There is no free place for it: ${came.problem}`);
+        } catch (problem) {
+            complain(problem);
+        }
+    };
+    /** All of them anew, each kind to one scale and on one line. */
+    const fitAll = async () => {
+        try {
+            const found = await drawnWith(
+                data,
+                plan,
+                items.map(({ kind, ref }) => ({ kind, ref })),
+            );
             await keep({ items: found.plan.items });
-            setChosen(next.length - 1);
-            const problem = found.blocks.at(-1)?.problem;
-            if (problem) tell(`There is no free place for it: ${problem.charAt(0).toLowerCase()}${problem.slice(1)}`);
+            tell('Fitted together anew.', { label: 'Undo', run: () => void data.undo() });
         } catch (problem) {
             complain(problem);
         }
@@ -93,10 +108,15 @@ export function PlanSheet({ plan, zoom, onGone }: { plan: SheetPlan; zoom: numbe
                                     trigger={<Button small>{label}</Button>}
                                     items={all.map((o) => ({
                                         label: o.label,
-                                        onSelect: () => void put([...items, { kind: o.kind, ref: o.ref }]),
+                                        onSelect: () => void put({ kind: o.kind, ref: o.ref }),
                                     }))}
                                 />
                             ))}
+                        {items.length > 1 && (
+                            <Button small onClick={() => void fitAll()} title="Each kind to one scale, on one line">
+                                Fit together
+                            </Button>
+                        )}
                         {picked && (
                             <span className="flex items-center gap-2 border-l border-hairline pl-3">
                                 <b>{drawn.data?.blocks[chosen!]?.title}</b>
@@ -164,86 +184,6 @@ export function PlanSheet({ plan, zoom, onGone }: { plan: SheetPlan; zoom: numbe
                     </Page>
                 ))}
             </div>
-        </div>
-    );
-}
-
-type BlocksProps = {
-    sheet: DrawnSheet;
-    chosen: number | null;
-    drag: { index: number; dx: number; dy: number } | null;
-    mayEdit: boolean;
-    onChoose: (index: number | null) => void;
-    onDrag: (drag: { index: number; dx: number; dy: number } | null) => void;
-    onMoved: (index: number, x: number, y: number) => void;
-    onOff: (index: number) => void;
-};
-
-/**
- * Frames over what stands on the sheet: dragged with the pointer, moved by arrows (with Shift in whole centimetres), taken off by
- * Delete.
- */
-function Blocks({ sheet, chosen, drag, mayEdit, onChoose, onDrag, onMoved, onOff }: BlocksProps) {
-    const layer = useRef<HTMLDivElement>(null);
-    const start = useRef<{ x: number; y: number } | null>(null);
-    const [width, height] = sheet.size as [number, number];
-    const perPx = () => width / Math.max(layer.current?.clientWidth ?? 1, 1);
-    const round = (mm: number) => Math.round(mm * 2) / 2;
-    const by = (event: ReactPointerEvent) => ({
-        dx: (event.clientX - start.current!.x) * perPx(),
-        dy: (event.clientY - start.current!.y) * perPx(),
-    });
-    return (
-        <div ref={layer} className="absolute inset-0" onPointerDown={(e) => e.target === e.currentTarget && onChoose(null)}>
-            {sheet.blocks.map((b, i) => {
-                const moved = drag?.index === i ? drag : { dx: 0, dy: 0 };
-                return (
-                    <div
-                        key={i}
-                        role="button"
-                        tabIndex={0}
-                        aria-label={`${b.title}${b.problem ? `: ${b.problem}` : ''}`}
-                        aria-pressed={chosen === i}
-                        data-block={b.title}
-                        className={`absolute touch-none rounded-xs ${mayEdit ? 'cursor-move' : ''} ${b.problem ? 'outline-2 outline-buoy outline-dashed' : chosen === i ? 'outline-2 outline-tide' : 'hover:outline-1 hover:outline-tide'}`}
-                        style={{
-                            left: `${((b.x + moved.dx) / width) * 100}%`,
-                            top: `${((b.y + moved.dy) / height) * 100}%`,
-                            width: `${(b.width / width) * 100}%`,
-                            height: `${(b.height / height) * 100}%`,
-                        }}
-                        onFocus={() => onChoose(i)}
-                        onPointerDown={(e) => {
-                            onChoose(i);
-                            if (!mayEdit) return;
-                            start.current = { x: e.clientX, y: e.clientY };
-                            e.currentTarget.setPointerCapture(e.pointerId);
-                        }}
-                        onPointerMove={(e) => start.current && onDrag({ index: i, ...by(e) })}
-                        onPointerUp={(e) => {
-                            if (!start.current) return;
-                            const { dx, dy } = by(e);
-                            start.current = null;
-                            if (Math.hypot(dx, dy) > 0.5) onMoved(i, round(b.x + dx), round(b.y + dy));
-                            else onDrag(null);
-                        }}
-                        onPointerCancel={() => {
-                            start.current = null;
-                            onDrag(null);
-                        }}
-                        onKeyDown={(e) => {
-                            if (!mayEdit) return;
-                            const step = e.shiftKey ? 10 : 1;
-                            const dx = e.key === 'ArrowLeft' ? -step : e.key === 'ArrowRight' ? step : 0;
-                            const dy = e.key === 'ArrowUp' ? -step : e.key === 'ArrowDown' ? step : 0;
-                            if (dx !== 0 || dy !== 0) onMoved(i, round(b.x + dx), round(b.y + dy));
-                            else if (e.key === 'Delete') onOff(i);
-                            else return;
-                            e.preventDefault();
-                        }}
-                    />
-                );
-            })}
         </div>
     );
 }

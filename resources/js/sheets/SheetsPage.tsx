@@ -15,6 +15,7 @@ import { complain, tell } from '../ui/notices';
 import { Page } from './Page';
 import { PlanSheet } from './PlanSheet';
 import { papers } from './papers';
+import { nextNumber } from './putting';
 
 /** Sheets of drawings and of the unit types: one to arrange or look at, one or all of them to download. */
 export function SheetsPage() {
@@ -40,7 +41,14 @@ function Sheets() {
     const plan = plans.find((s) => s.id === asked) ?? (asked && types.some((t) => t.id === asked) ? undefined : plans[0]);
     const type = plan ? undefined : (types.find((t) => t.id === asked) ?? types[0]);
     const shown = plan?.id ?? type?.id;
-    const many = ticked.length > 0 ? `The ${ticked.length} ticked` : 'All';
+    const unused = useQuery({
+        queryKey: ['project', data.id, 'unused-types', data.project.number],
+        queryFn: () => api.unusedTypes(data.id),
+        placeholderData: (old) => old,
+    });
+    const idle = new Set(unused.data?.map((t) => t.id));
+    // those that fill nothing are left out, unless they are ticked
+    const many = ticked.length > 0 ? `The ${ticked.length} ticked` : idle.size > 0 ? 'All in use' : 'All';
 
     useEffect(() => {
         document.title = `Sheets · ${data.project.settings.name} · Isleward`;
@@ -51,7 +59,7 @@ function Sheets() {
         try {
             const task = await followTask(
                 data.id,
-                `${ids ? ids.length : plans.length + types.length} sheets`,
+                `${ids ? ids.length : plans.length + types.length - idle.size} sheets`,
                 underOneKey((key) => api.makeSheets(data.id, { paper, format, key, ...(ids ? { ids } : {}) })),
             );
             const link = document.createElement('a');
@@ -65,16 +73,14 @@ function Sheets() {
     };
 
     const add = async () => {
-        const numbers = new Set(plans.map((s) => s.number));
-        const number = Array.from({ length: 999 }, (_, i) => `A-${String(i + 1).padStart(2, '0')}`).find((n) => !numbers.has(n));
-        const outcome = await data.edit('sheet.keep', { name: 'New sheet', number, paper, items: [] });
+        const outcome = await data.edit('sheet.keep', { name: 'New sheet', number: nextNumber(plans), paper, items: [] });
         if (outcome?.chosen[0]) setSearch({ sheet: outcome.chosen[0] }, { replace: true });
     };
 
     const entries = [
-        ...plans.map((s) => ({ id: s.id, mark: s.number, name: s.name, group: 'sheets' as const })),
-        ...data.project.types.map((t) => ({ id: t.id, mark: t.mark, name: t.name, group: 'types' as const })),
-        ...data.project.grids.map((t) => ({ id: t.id, mark: t.mark, name: t.name, group: 'grids' as const })),
+        ...plans.map((s) => ({ id: s.id, mark: s.number, name: s.name, group: 'sheets' as const, idle: false })),
+        ...data.project.types.map((t) => ({ id: t.id, mark: t.mark, name: t.name, group: 'types' as const, idle: idle.has(t.id) })),
+        ...data.project.grids.map((t) => ({ id: t.id, mark: t.mark, name: t.name, group: 'grids' as const, idle: idle.has(t.id) })),
     ];
     return (
         <div className="flex h-full flex-col">
@@ -178,7 +184,7 @@ function TypeSheet({ id, paper, zoom }: { id: string | undefined; paper: Paper; 
     );
 }
 
-type Entry = { id: string; mark: string; name: string; group: 'sheets' | 'types' | 'grids' };
+type Entry = { id: string; mark: string; name: string; group: 'sheets' | 'types' | 'grids'; idle: boolean };
 
 const groups = { sheets: 'Sheets of drawings', types: 'Unit types', grids: 'Grid types' };
 type ListProps = {
@@ -251,10 +257,12 @@ function SheetList({ entries, shown, ticked, onShow, onTick, onAdd }: ListProps)
                                             aria-current={t.id === shown}
                                             tabIndex={t.id === shown ? 0 : -1}
                                             onClick={() => onShow(t.id)}
-                                            className="flex min-h-7 min-w-0 grow items-center gap-2 text-left"
+                                            title={t.idle ? `${t.mark} ${t.name}: not used anywhere yet` : undefined}
+                                            className={`flex min-h-7 min-w-0 grow items-center gap-2 text-left ${t.idle ? 'text-quiet' : ''}`}
                                         >
-                                            <b className="w-11 shrink-0">{t.mark}</b>
-                                            <span className="truncate">{t.name}</span>
+                                            <span className={`w-11 shrink-0 ${t.idle ? '' : 'font-semibold'}`}>{t.mark}</span>
+                                            <span className="grow truncate">{t.name}</span>
+                                            {t.idle && <span className="shrink-0 text-xs">not used</span>}
                                         </button>
                                     </li>
                                 ))}

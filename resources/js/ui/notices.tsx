@@ -31,6 +31,9 @@ export function complain(problem: unknown): void {
     });
 }
 
+/** Whether a notice says this at the moment. */
+export const isTold = (text: string) => useNotices.getState().all.some((n) => n.text.includes(text));
+
 /** Where passing words appear. */
 export function NoticeBoard() {
     const { all, close } = useNotices();

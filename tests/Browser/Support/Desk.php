@@ -90,7 +90,11 @@ final readonly class Desk
 
     public function button(string $text): RemoteWebElement
     {
-        $path = sprintf('//button[normalize-space()="%1$s" or @aria-label="%1$s"]', $text);
+        // also by its words alone where its key stands beside them
+        $path = sprintf(
+            '//button[normalize-space()="%1$s" or @aria-label="%1$s" or (kbd and normalize-space(text()[normalize-space()][1])="%1$s")]',
+            $text,
+        );
         $this->waitUntil(fn (): bool => $this->driver->findElements(WebDriverBy::xpath($path)) !== [], 'button '.$text);
 
         return $this->driver->findElement(WebDriverBy::xpath($path));

@@ -188,7 +188,7 @@ function Graph({ found: { placed, from }, curve, view, size, mayDrag, dragged, o
                     <g key={value}>
                         <path d={`M${box.x} ${p.y}h${box.width}`} stroke="var(--hairline)" strokeDasharray="2 3" />
                         {box.width > 120 && (
-                            <text x={box.x + 4} y={p.y - 3} fontSize={10} fill="var(--quiet)">
+                            <text x={box.x + 4} y={p.y - 3} fontSize={11} fill="var(--quiet)">
                                 {said(data, curve.of, value)}
                             </text>
                         )}
@@ -196,7 +196,7 @@ function Graph({ found: { placed, from }, curve, view, size, mayDrag, dragged, o
                 );
             })}
             {box.width > 220 && (
-                <text x={box.x + box.width - 6} y={box.y + 13} fontSize={10} textAnchor="end" fill="var(--quiet)">
+                <text x={box.x + box.width - 6} y={box.y + 13} fontSize={11} textAnchor="end" fill="var(--quiet)">
                     {drives[curve.of].graph}
                 </text>
             )}

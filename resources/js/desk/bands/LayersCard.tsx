@@ -1,3 +1,4 @@
+import { Key } from '../../ui/Key';
 import { useState } from 'react';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
@@ -62,7 +63,7 @@ export function LayersCard({ layers }: { layers: Layer[] }) {
             </ul>
             <div className="mt-2">
                 <Button small onClick={hide}>
-                    Hide <kbd className="font-sans text-[10px] text-quiet">H</kbd>
+                    Hide <Key of="H" />
                 </Button>
             </div>
             <KeepSet members={ids} what={title} />

@@ -119,6 +119,7 @@ export function LineCard({ line }: { line: FoundLine }) {
                         <RemoveButton label="Remove this line" onClick={() => useDesk.setState({ removingLines: [line.id] })} />
                         {data.lines.size > 1 && (
                             <RemoveButton
+                                keyed={false}
                                 label={`Remove all ${data.lines.size} lines`}
                                 onClick={() => useDesk.setState({ removingLines: 'all' })}
                             />

@@ -11,6 +11,7 @@ import { startPicking } from '../picking';
 import { alongOptions, alongValue, levelOptions, levelValue } from './measuredFrom';
 import { JambWords } from './JambWords';
 import { Masonry } from './Masonry';
+import { NibWords } from './NibWords';
 import { ActionRow, Facts, FindingNote, Heading, RemoveButton, Sentence, useSend } from './parts';
 import { Figure } from './Figure';
 
@@ -113,6 +114,7 @@ export function OpeningCard({ opening }: { opening: FoundOpening }) {
                 )}
                 .
             </Sentence>
+            <NibWords opening={opening} />
             <Sentence>
                 {byHead ? 'Head ' : 'Sill '}
                 <Figure

@@ -1,3 +1,4 @@
+import { Key } from '../../ui/Key';
 import { formatArea } from '../../measure/format';
 import { Button } from '../../ui/Button';
 import type { NamedSet } from '../../api/client';
@@ -101,7 +102,7 @@ export function ProjectCard() {
                                 Draw a slab
                             </Button>
                             <Button small onClick={() => useDesk.getState().open('line')}>
-                                Setting-out line <kbd className="font-sans text-[10px] text-quiet">L</kbd>
+                                Setting-out line <Key of="L" />
                             </Button>
                             <Button small onClick={() => useDesk.setState({ settings: true })}>
                                 Settings

@@ -1,3 +1,4 @@
+import { storeyName } from '../storeyName';
 import { useState } from 'react';
 import { Problem, type Storey } from '../../api/client';
 import { formatLevel } from '../../measure/format';
@@ -36,7 +37,7 @@ export function StoreyCard({ storey }: { storey: Storey }) {
 
     return (
         <>
-            <Heading title={`Storey ${storey.name}`} note={`Floor at ${formatLevel(storey.floor, units)}`} />
+            <Heading title={storeyName(storey.name)} note={`Floor at ${formatLevel(storey.floor, units)}`} />
             <Sentence>
                 Called{' '}
                 <Figure
@@ -73,11 +74,11 @@ export function StoreyCard({ storey }: { storey: Storey }) {
                             below
                         </Button>
                     </div>
-                    <RemoveButton label="Remove this storey" onClick={() => void remove(false)} />
+                    <RemoveButton keyed={false} label="Remove this storey" onClick={() => void remove(false)} />
                 </>
             )}
             <CarriesDialog
-                title={`Remove storey ${storey.name}?`}
+                title={`Remove ${storeyName(storey.name).replace(/^S/, 's')}?`}
                 carries={carries}
                 onKeep={() => setCarries(null)}
                 onRemove={() => void remove(true)}

@@ -1,4 +1,6 @@
-import { useState, type ReactNode } from 'react';
+import { Accepting } from './Accepting';
+import { Key } from '../../ui/Key';
+import { type ReactNode } from 'react';
 import { proposed, type Finding, type EditArgs, type EditName } from '../../api/client';
 import { Button } from '../../ui/Button';
 import type { Action } from '../actions';
@@ -40,17 +42,9 @@ export function Facts({ rows }: { rows: [string, ReactNode][] }) {
 /** A finding with its remedy; it can be accepted with a reason, and opened again. */
 export function FindingNote({ finding, place, onGo }: { finding: Finding; place?: string; onGo?: () => void }) {
     const data = useData();
-    const [note, setNote] = useState<string | null>(null);
     const { remedy, accepted } = finding;
-    const accept = async () => {
-        const outcome = await data.edit('finding.accept', {
-            host: finding.host,
-            finding: finding.key,
-            figure: finding.figure,
-            note: note ?? '',
-        });
-        if (outcome) setNote(null);
-    };
+    const accept = async (note: string) =>
+        (await data.edit('finding.accept', { host: finding.host, finding: finding.key, figure: finding.figure, note })) !== null;
     return (
         <div
             className={`mt-2 border-l-3 px-2.5 py-1.5 leading-snug ${accepted ? 'border-hairline bg-paper' : 'border-buoy bg-buoy-wash'}`}
@@ -85,29 +79,8 @@ export function FindingNote({ finding, place, onGo }: { finding: Finding; place?
                         >
                             Reopen
                         </button>
-                    ) : note === null ? (
-                        <button type="button" className="min-h-6 text-tide underline" onClick={() => setNote('')}>
-                            Accept…
-                        </button>
                     ) : (
-                        <span className="flex grow gap-1.5 pt-1">
-                            <input
-                                autoFocus
-                                aria-label="Reason"
-                                placeholder="Reason"
-                                value={note}
-                                maxLength={500}
-                                onChange={(e) => setNote(e.target.value)}
-                                onKeyDown={(e) => {
-                                    if (e.key === 'Enter') void accept();
-                                    if (e.key === 'Escape') setNote(null);
-                                }}
-                                className="min-w-0 grow rounded-sm border-b border-tide bg-tide-wash px-1"
-                            />
-                            <Button small onClick={() => void accept()}>
-                                Accept
-                            </Button>
-                        </span>
+                        <Accepting open="Accept…" label="Reason" onAccept={accept} />
                     )}
                 </p>
             )}
@@ -129,7 +102,7 @@ export function ActionRow({ actions }: { actions: Action[] }) {
                     className="inline-flex min-h-6 items-center gap-1 rounded px-1.5 text-tide hover:bg-tide-wash"
                 >
                     {a.short ?? a.name}
-                    {a.key && <kbd className="font-sans text-[10px] text-quiet">{a.key.toUpperCase()}</kbd>}
+                    {a.key && <Key of={a.key.toUpperCase()} />}
                 </button>
             ))}
         </div>
@@ -159,10 +132,10 @@ export function useAsk() {
     return async <N extends EditName>(edit: N, args: EditArgs<N>): Promise<boolean> => (await data.edit(edit, args)) !== null;
 }
 
-export function RemoveButton({ label, onClick }: { label: string; onClick: () => void }) {
+export function RemoveButton({ label, onClick, keyed = true }: { label: string; onClick: () => void; keyed?: boolean }) {
     return (
         <Button small look="danger" className="-ml-2 mt-3" onClick={onClick}>
-            {label}
+            {label} {keyed && <Key of="Delete" />}
         </Button>
     );
 }

@@ -24,7 +24,7 @@ export function NamedCard({ named }: { named: PartName[] }) {
                         Mirror
                     </Button>
                     <Button small look="danger" onClick={() => void removeNamed(data, named)}>
-                        Remove <kbd className="font-sans text-[10px]">Del</kbd>
+                        Remove <kbd className="font-sans text-[11px]">Del</kbd>
                     </Button>
                 </div>
             )}

@@ -1,3 +1,4 @@
+import { Key } from '../../ui/Key';
 import { Button } from '../../ui/Button';
 import { hideParts } from '../actions';
 import { Figure } from '../card/Figure';
@@ -10,7 +11,7 @@ export function PartsFoot({ parts, what }: { parts: PartName[]; what: string }) 
         <>
             <div className="mt-2">
                 <Button small onClick={() => hideParts(parts)}>
-                    Hide <kbd className="font-sans text-[10px] text-quiet">H</kbd>
+                    Hide <Key of="H" />
                 </Button>
             </div>
             <KeepSet members={[]} parts={parts} what={what} />

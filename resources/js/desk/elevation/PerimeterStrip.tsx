@@ -1,4 +1,4 @@
-import { memo } from 'react';
+import { memo, useEffect, useRef } from 'react';
 import type { PlacedOpening } from '../../api/client';
 import { useData } from '../data';
 import { lookAtFace } from '../actions';
@@ -26,14 +26,22 @@ export function PerimeterStrip() {
     const frontages = data.project.frontages.filter((f) => f.inner === (face === 'inner'));
     const hasInner = data.project.frontages.some((f) => f.inner);
     const total = Math.max(1, ...frontages.map((f) => f.offset + f.width));
-    if (data.project.frontages.length === 0) return null;
+    const strip = useRef<HTMLDivElement>(null);
     const seen =
         view && size.width > 0
             ? { from: Math.max(0, view.x - size.width / 2 / view.k), to: Math.min(total, view.x + size.width / 2 / view.k) }
             : null;
+    // where there are more than have room, those that the elevation shows are kept in sight
+    const first = seen ? frontages.findIndex((f) => f.offset + f.width > seen.from + 1) : -1;
+    useEffect(() => {
+        const shown = strip.current?.querySelectorAll<HTMLElement>('[data-within=true]');
+        shown?.item(shown.length - 1)?.scrollIntoView({ inline: 'nearest', block: 'nearest' });
+        shown?.item(0)?.scrollIntoView({ inline: 'nearest', block: 'nearest' });
+    }, [first, face]);
+    if (data.project.frontages.length === 0) return null;
     return (
         <nav aria-label="Frontages" className="h-[58px] shrink-0 border-t border-hairline bg-paper relative pt-1 pr-4 pl-[84px]">
-            <div className="absolute top-1.5 left-0 flex w-[84px] flex-col gap-1 px-1.5">
+            <div className="absolute top-1.5 left-0 flex w-[84px] flex-col gap-1 px-0.5">
                 {hasInner && (
                     <Swap
                         left="Outer"
@@ -51,7 +59,11 @@ export function PerimeterStrip() {
                     onSwap={(on) => useDesk.setState({ inside: on })}
                 />
             </div>
-            <div className={`flex h-full gap-0.5 overflow-x-auto overflow-y-hidden pt-1 ${inside ? 'flex-row-reverse' : ''}`}>
+            <div
+                ref={strip}
+                onWheel={(e) => strip.current?.scrollBy({ left: e.deltaX + e.deltaY })}
+                className={`flex h-full gap-0.5 overflow-x-auto overflow-y-hidden pt-1 [scrollbar-width:none] ${inside ? 'flex-row-reverse' : ''}`}
+            >
                 {frontages.map((f) => {
                     const within = seen && f.offset < seen.to - 1 && f.offset + f.width > seen.from + 1;
                     const openings = data.elevations.get(f.id)?.openings ?? none;
@@ -63,7 +75,8 @@ export function PerimeterStrip() {
                             type="button"
                             title={`${f.name} · ${bearingOf(f)} · ${data.length(f.width)}`}
                             onClick={() => useDesk.getState().show([f.id])}
-                            className="group relative h-[46px] min-w-[25px] basis-0 text-left"
+                            data-within={within ?? false}
+                            className="group @container relative h-[46px] min-w-[50px] basis-0 text-left"
                             ref={(el) => {
                                 if (el) el.style.flexGrow = String(f.width);
                             }}
@@ -82,7 +95,7 @@ export function PerimeterStrip() {
                             </svg>
                             <span className="mt-0.5 flex justify-between gap-1 overflow-hidden pr-1.5 text-[11px] leading-tight whitespace-nowrap">
                                 <span className="truncate">{f.name} </span>
-                                {!narrow && <span className="text-quiet">{bearingOf(f)}</span>}
+                                {!narrow && <span className="hidden text-quiet @min-[76px]:inline">{bearingOf(f)}</span>}
                             </span>
                         </button>
                     );
@@ -132,7 +145,7 @@ function Swap({
             type="button"
             aria-pressed={mine === on}
             onClick={() => onSwap(mine)}
-            className={`min-h-5 grow px-0.5 text-[10px] leading-none ${mine === on ? 'bg-tide-wash font-semibold text-tide' : 'text-quiet hover:text-tide'}`}
+            className={`min-h-5 grow px-px text-[11px] leading-none tracking-tight ${mine === on ? 'bg-tide-wash font-semibold text-tide' : 'text-quiet hover:text-tide'}`}
         >
             {label}
         </button>

@@ -84,7 +84,7 @@ function Rungs() {
 function Rung({ y, label }: { y: number; label: string }) {
     return (
         <span
-            className="pointer-events-none absolute right-0 left-0 flex items-end justify-end border-b border-ink/70 pr-2 pb-px text-[10px] leading-none text-quiet"
+            className="pointer-events-none absolute right-0 left-0 flex items-end justify-end border-b border-ink/70 pr-2 pb-px text-[11px] leading-none text-quiet"
             ref={(el) => {
                 if (el) {
                     el.style.top = `${y - 14}px`;

@@ -8,7 +8,7 @@ import { StartShape } from './StartShape';
 /** What the walls of the outline being drawn will be, and the ways to end it. */
 export function OutlineBar() {
     const data = useData();
-    const { thickness, base, top, inner, line, grid, band, slab } = useOutlining();
+    const { thickness, base, top, inner, line, grid, band, slab, built } = useOutlining();
     const outline = useDesk(outlineOf);
     if (!outline) return null;
     const storeys = data.project.storeys.map((s) => ({ value: s.id, label: s.name }));
@@ -91,7 +91,7 @@ export function OutlineBar() {
                     onChange={(kind) => drawAs(kind as StretchKind)}
                 />
             </span>
-            <span className="grow text-xs text-quiet">{hint(outline, inner, (grid !== null || band) && !slab)}</span>
+            <span className="grow text-xs text-quiet">{hint(outline, inner, built, (grid !== null || band) && !slab)}</span>
             {sides === 0 && !inner && <StartShape />}
             <Button
                 small
@@ -112,7 +112,7 @@ export function OutlineBar() {
                 </Button>
             )}
             <Button small look="plain" onClick={() => useDesk.getState().leave()}>
-                Cancel
+                {built > 0 ? 'Done' : 'Cancel'}
             </Button>
             {outline.refusal && (
                 <p role="alert" className="w-full border-l-3 border-buoy bg-buoy-wash px-2 py-1 text-xs text-buoy">
@@ -124,8 +124,9 @@ export function OutlineBar() {
 }
 
 /** What to do next. */
-function hint(outline: OutlineInHand, inner: boolean, run: boolean): string {
+function hint(outline: OutlineInHand, inner: boolean, built: number, run: boolean): string {
     if (outline.corners.length === 0 && run) return 'Click where the run begins: its outside lies on the right of the way it is drawn.';
+    if (outline.corners.length === 0 && inner && built > 0) return 'Built. Click where the next begins; Esc when there are no more.';
     if (outline.corners.length === 0)
         return inner ? 'Click where the wall begins: it catches on the faces of walls.' : 'Click the first corner, or Enter for 0, 0.';
     if (outline.end) return 'Click a point on the arc, or type its rise; Tab for radius, arc length, angle; Enter.';

@@ -26,6 +26,8 @@ export const useOutlining = create<{
     band: boolean;
     /** the slab that what is drawn is an opening in; “new” for a slab by itself */
     slab: string | null;
+    /** how many chains of inner walls have been built since they began to be drawn */
+    built: number;
     next: { x: number; y: number; caught: string | null; closes?: boolean } | null;
 }>(() => ({
     thickness: '300',
@@ -36,6 +38,7 @@ export const useOutlining = create<{
     grid: null,
     band: false,
     slab: null,
+    built: 0,
     next: null,
 }));
 
@@ -65,6 +68,7 @@ export function startOutline(data: Data, inner = false, grid: string | null = nu
         grid,
         band,
         slab: null,
+        built: 0,
         next: null,
     });
     if (inner) useDesk.setState({ storey: active.id });
@@ -297,12 +301,18 @@ export async function build(
         ...(inner ? { inner: true, line } : {}),
     });
     if (!outcome) return false;
+    if (inner && !grid) {
+        // the view stays, and the next is drawn
+        useOutlining.setState((s) => ({ built: s.built + 1, next: null }));
+        hold(fresh([], 'straight'));
+        return true;
+    }
     useDesk.getState().leave();
     useDesk.setState((s) => ({
         main: 'elevation',
         side: 'plan',
         chosen: grid ? outcome.chosen.slice(0, 1) : [],
-        face: inner ? 'inner' : 'outer',
+        face: 'outer',
         views: { ...s.views, elevation: null },
     }));
     useDesk.getState().show(grid ? outcome.chosen : 'all');
@@ -372,6 +382,7 @@ function outlineKey(data: Data, event: Pressed): boolean {
     if (event.key === 'Enter') {
         if (outline.end || (outline.kind === 'on' && outline.corners.length > 1 && typed)) void typedArc(data, outline);
         else if (outline.typed.length) void typedSide(data, outline);
+        else if (outline.corners.length === 0 && useOutlining.getState().built > 0) hold(null);
         else if (outline.corners.length === 0) hold(fresh([{ x: 0, y: 0 }], outline.kind));
         else if (outline.corners.length > 1 && isOpen()) void finishOutline(data, false);
         else if (outline.corners.length > 2) void finishOutline(data, true);

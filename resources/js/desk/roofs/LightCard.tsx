@@ -48,7 +48,7 @@ export function LightCard({ roof, lights }: { roof: Roof; lights: Rooflight[] })
                             )
                         }
                     >
-                        {one ? 'Remove' : 'Remove them'} <kbd className="font-sans text-[10px]">Delete</kbd>
+                        {one ? 'Remove' : 'Remove them'} <kbd className="font-sans text-[11px]">Delete</kbd>
                     </Button>
                 </div>
             )}

@@ -4,6 +4,8 @@ import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { complain, tell } from '../../ui/notices';
 import { useData } from '../data';
+import { GivenStoreys } from './GivenStoreys';
+import { WhatIsRevised } from './WhatIsRevised';
 
 const roles: Record<GivenColumn['role'], string> = {
     none: 'not read',
@@ -26,12 +28,15 @@ type Props = { first: Reading; name: string; id: string | null; onDone: (id: str
 export function GivenReading({ first, name: called, id, onDone }: Props) {
     const data = useData();
     const [reading, setReading] = useState(first);
-    const [name, setName] = useState(called.slice(0, 80));
+    const { givens } = data.project;
+    // read in as a schedule of its own, or in the place of one that was given before
+    const [instead, setInstead] = useState(first.revised?.given ?? null);
+    const [name, setName] = useState(() => (id ? called : freeName(called.slice(0, 80), givens)));
     const [busy, setBusy] = useState(false);
     const latest = useRef(0);
     const take = useRef<HTMLButtonElement>(null);
     useEffect(() => take.current?.focus(), []);
-    const again = async (part: { sheet?: number; header?: number | null; columns?: GivenColumn[] | null }) => {
+    const again = async (part: { sheet?: number; header?: number | null; columns?: GivenColumn[] | null; instead?: string | null }) => {
         const mine = ++latest.current;
         try {
             const next = await api.readSchedule(data.id, {
@@ -39,6 +44,7 @@ export function GivenReading({ first, name: called, id, onDone }: Props) {
                 sheet: reading.sheet,
                 header: reading.header,
                 columns: reading.columns,
+                instead,
                 ...part,
             });
             if (mine === latest.current) setReading(next);
@@ -66,8 +72,8 @@ export function GivenReading({ first, name: called, id, onDone }: Props) {
             const outcome = await data.edit(
                 'given.keep',
                 {
-                    ...(id ? { id } : {}),
-                    name: name.trim(),
+                    ...((id ?? instead) ? { id: id ?? instead! } : {}),
+                    ...(instead ? {} : { name: name.trim() }),
                     file: reading.file,
                     sheet: reading.sheet,
                     header: reading.header,
@@ -97,16 +103,32 @@ export function GivenReading({ first, name: called, id, onDone }: Props) {
             onKeyDown={(e) => e.key === 'Escape' && onDone(null)}
         >
             <div className="flex flex-wrap items-center gap-x-3 gap-y-1 border-b border-hairline px-3 py-1.5">
-                <label className="flex items-center gap-2">
-                    <span className="text-quiet">Keep as</span>
-                    <input
-                        type="text"
-                        aria-label="Name of the schedule"
-                        value={name}
-                        onChange={(e) => setName(e.target.value)}
-                        className="min-h-7 w-44 rounded border border-hairline bg-sheet px-2"
+                {!id && givens.length > 0 && (
+                    <Choice
+                        label="Read in as"
+                        value={instead ?? 'own'}
+                        options={[
+                            { value: 'own', label: 'A schedule of its own' },
+                            ...givens.map((g) => ({ value: g.id, label: `In place of ${g.name}` })),
+                        ]}
+                        onChange={(to) => {
+                            setInstead(to === 'own' ? null : to);
+                            void again({ instead: to === 'own' ? null : to });
+                        }}
                     />
-                </label>
+                )}
+                {!instead && (
+                    <label className="flex items-center gap-2">
+                        <span className="text-quiet">{!id && givens.length > 0 ? 'named' : 'Keep as'}</span>
+                        <input
+                            type="text"
+                            aria-label="Name of the schedule"
+                            value={name}
+                            onChange={(e) => setName(e.target.value)}
+                            className="min-h-7 w-44 rounded border border-hairline bg-sheet px-2"
+                        />
+                    </label>
+                )}
                 {reading.sheets.length > 1 && (
                     <span>
                         sheet{' '}
@@ -133,20 +155,33 @@ export function GivenReading({ first, name: called, id, onDone }: Props) {
                 <span className={`grow ${reading.problem ? 'text-buoy' : 'text-quiet'}`} role="status">
                     {reading.problem ??
                         `${reading.lineCount} lines` +
-                            (reading.unread.length > 0 ? `, ${reading.unread.length} with something that cannot be read` : ', all read')}
+                            (reading.unreadLines > 0 ? `, ${reading.unreadLines} with something that cannot be read` : ', all read')}
                 </span>
                 <Button small look="plain" onClick={() => onDone(null)}>
-                    Leave it
+                    Cancel
                 </Button>
                 <button
                     ref={take}
                     type="submit"
-                    disabled={busy || reading.problem !== null || reading.lineCount === 0 || name.trim() === ''}
+                    disabled={busy || reading.problem !== null || reading.lineCount === 0 || (!instead && name.trim() === '')}
                     className="min-h-7 rounded bg-tide px-3 text-xs font-semibold text-on-tide hover:brightness-110 disabled:opacity-60"
                 >
-                    Hold it against the model
+                    {instead ? 'Replace it' : 'Hold it against the model'}
                 </button>
             </div>
+            {instead && reading.revised && (
+                <WhatIsRevised revised={reading.revised} name={givens.find((g) => g.id === instead)?.name ?? ''} />
+            )}
+            <GivenStoreys
+                reading={reading}
+                onMean={(text, storey) =>
+                    void again({
+                        columns: reading.columns.map((c) =>
+                            c.role === 'storey' ? { ...c, storeys: { ...c.storeys, [text]: storey } } : c,
+                        ),
+                    })
+                }
+            />
             {[...reading.notes, ...reading.unread.slice(0, 4).map((u) => `Row ${u.row}${u.mark ? `, ${u.mark}` : ''}: ${u.sentence}`)].map(
                 (n, i) => (
                     <p key={i} className={`px-3 pt-1 text-xs ${i < reading.notes.length ? 'text-quiet' : 'text-buoy'}`}>
@@ -218,4 +253,12 @@ export function GivenReading({ first, name: called, id, onDone }: Props) {
             </div>
         </form>
     );
+}
+
+/** A name that no given schedule has yet. */
+function freeName(name: string, givens: { name: string }[]): string {
+    const taken = new Set(givens.map((g) => g.name.toLowerCase()));
+    let free = name;
+    for (let n = 2; taken.has(free.toLowerCase()); n++) free = `${name.slice(0, 75)} ${n}`;
+    return free;
 }

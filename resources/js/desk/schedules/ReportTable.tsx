@@ -10,7 +10,12 @@ type Measured = Report['columns'][number]['measured'];
 
 const ROW = 28;
 /** Headings and totals stand still over the rows, px. */
-const HEAD = 29;
+const LOW = 29;
+/** Headings of more letters than this stand in two lines. */
+const LONG = 16;
+const TALL = 42;
+/** The first column stands still when the rest is scrolled sideways. */
+const FIRST = 'sticky left-0 z-[1] bg-inherit';
 
 /** What a schedule says that has no rows yet, by what it lists. */
 const EMPTY: Record<string, string> = {
@@ -41,6 +46,7 @@ export function ReportTable({ report, onSort }: { report: Report; onSort: (key: 
     const scroll = useRef<HTMLDivElement>(null);
     const last = useRef(-1);
     const { rows, columns, totals, layout } = report;
+    const HEAD = columns.some((c) => c.heading.length > LONG) ? TALL : LOW;
     const lit = useMemo(() => {
         const set = new Set(chosen);
         return rows.map((r) => r.kind === 'row' && r.elements.some((e) => set.has(e)));
@@ -60,7 +66,7 @@ export function ReportTable({ report, onSort }: { report: Report; onSort: (key: 
         const top = HEAD + first * ROW;
         if (top < box.scrollTop + HEAD) box.scrollTop = top - HEAD;
         else if (top + ROW > box.scrollTop + box.clientHeight - HEAD) box.scrollTop = top + ROW + HEAD - box.clientHeight;
-    }, [first]);
+    }, [first, HEAD]);
     const show = (measured: Measured, value: string | number | null | undefined): string => {
         if (value === null || value === undefined || value === '') return '–';
         if (typeof value === 'string') return value;
@@ -123,12 +129,13 @@ export function ReportTable({ report, onSort }: { report: Report; onSort: (key: 
                                     key={i}
                                     scope="col"
                                     aria-sort={sort ? (sort.down ? 'descending' : 'ascending') : 'none'}
-                                    className={`sticky top-0 z-10 border-b border-hairline bg-paper text-xs font-normal whitespace-nowrap text-quiet ${align(c.measured)}`}
+                                    style={{ height: HEAD }}
+                                    className={`sticky top-0 border-b border-hairline bg-paper text-xs font-normal text-quiet ${i === 0 ? 'left-0 z-20' : 'z-10'} ${c.heading.length > LONG ? 'min-w-28' : 'whitespace-nowrap'} ${align(c.measured)}`}
                                 >
                                     <button
                                         type="button"
                                         title="Sort by this"
-                                        className="min-h-6 w-full px-3 text-[inherit] hover:text-tide"
+                                        className="min-h-6 w-full px-3 leading-tight text-[inherit] hover:text-tide"
                                         style={{ textAlign: 'inherit' }}
                                         onClick={() => onSort(c.key)}
                                     >
@@ -161,7 +168,10 @@ export function ReportTable({ report, onSort }: { report: Report; onSort: (key: 
                                 </tr>
                             );
                         const cells = columns.map((c, i) => (
-                            <td key={i} className={`px-3 whitespace-nowrap ${align(c.measured)} ${i === 0 ? 'font-semibold' : ''}`}>
+                            <td
+                                key={i}
+                                className={`px-3 whitespace-nowrap ${align(c.measured)} ${i === 0 ? `font-semibold ${FIRST}` : ''}`}
+                            >
                                 {i === 0 && row.kind === 'sum' && row.values[0] == null
                                     ? row.text
                                     : row.kind === 'sum' && row.values[i] == null
@@ -171,7 +181,7 @@ export function ReportTable({ report, onSort }: { report: Report; onSort: (key: 
                         ));
                         if (row.kind === 'sum')
                             return (
-                                <tr key={item.index} className="h-7 border-b border-hairline text-quiet">
+                                <tr key={item.index} className="h-7 border-b border-hairline bg-sheet text-quiet">
                                     {cells}
                                 </tr>
                             );
@@ -198,7 +208,7 @@ export function ReportTable({ report, onSort }: { report: Report; onSort: (key: 
                             {columns.map((c, i) => (
                                 <td
                                     key={i}
-                                    className={`border-t-2 border-ink/60 px-3 py-1 font-semibold whitespace-nowrap ${align(c.measured)}`}
+                                    className={`border-t-2 border-ink/60 px-3 py-1 font-semibold whitespace-nowrap ${i === 0 ? FIRST : ''} ${align(c.measured)}`}
                                 >
                                     {i === 0 && totals[0] == null ? 'Total' : totals[i] == null ? '' : show(c.measured, totals[i])}
                                 </td>
@@ -235,7 +245,7 @@ function ChoosableRow({ label, at, lit, cells, choose }: RowProps) {
                     choose(at, how(e));
                 }
             }}
-            className={`h-7 cursor-pointer border-b border-hairline/60 -outline-offset-2 ${lit ? 'bg-tide-wash shadow-[inset_4px_0_0_var(--tide)]' : 'hover:bg-paper'}`}
+            className={`h-7 cursor-pointer border-b border-hairline/60 -outline-offset-2 ${lit ? 'bg-tide-wash shadow-[inset_4px_0_0_var(--tide)]' : 'bg-sheet hover:bg-paper'}`}
         >
             {cells}
         </tr>

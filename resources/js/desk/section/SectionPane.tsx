@@ -1,3 +1,4 @@
+import { Key } from '../../ui/Key';
 import { useQuery } from '@tanstack/react-query';
 import { useCallback, useMemo } from 'react';
 import { api } from '../../api/client';
@@ -9,8 +10,9 @@ import { DrawingPane } from '../drawing/DrawingPane';
 import { inOrder, paintStrokes, paintTexts, pens, place } from '../drawing/paint';
 import { boxOnScreen, type Bounds, type Size } from '../drawing/view';
 import { useDesk, type View } from '../store';
-import { showSection, startSection } from './cutting';
+import { keepSection, showSection, startSection } from './cutting';
 import { NoSlabs } from './NoSlabs';
+import { OnSheet } from './OnSheet';
 
 /** The building cut upright, along a kept line or square through an opening; openings that are cut are chosen here too. */
 export function SectionPane() {
@@ -71,7 +73,7 @@ export function SectionPane() {
                 <span className="flex flex-wrap gap-2">
                     {data.mayEdit && walls.length > 0 && (
                         <Button small look="main" onClick={startSection}>
-                            Cut along a line
+                            Cut along a line <Key of="S" />
                         </Button>
                     )}
                     {candidate && (
@@ -122,8 +124,22 @@ export function SectionPane() {
                 />
                 {data.mayEdit && (
                     <>
+                        {through && section.data && (
+                            <Button
+                                small
+                                look="plain"
+                                title="As a section with a letter of its own, to be put on sheets"
+                                onClick={() => {
+                                    const { fromX, fromY, toX, toY } = section.data.line;
+                                    void keepSection(data, { x: fromX, y: fromY }, { x: toX, y: toY });
+                                }}
+                            >
+                                Keep
+                            </Button>
+                        )}
                         {kept && (
                             <>
+                                <OnSheet section={kept} />
                                 <Button
                                     small
                                     look="plain"
@@ -156,7 +172,7 @@ export function SectionPane() {
                             </>
                         )}
                         <Button small look="plain" onClick={startSection}>
-                            Cut another
+                            Cut another <Key of="S" />
                         </Button>
                     </>
                 )}

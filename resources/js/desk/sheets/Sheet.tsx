@@ -21,11 +21,14 @@ type Props<N extends EditName> = {
     many?: boolean;
     /** what it makes is not chosen afterwards */
     keepChoice?: boolean;
+    /** what is told when it is done, instead of what it did */
+    after?: (summary: string) => Promise<void>;
     children: ReactNode;
 };
 
 /** Something done to what is chosen: said in sentences, shown in the drawing as it is typed, done with Enter. */
-export function Sheet<N extends EditName>({ title, to, edit, args, missing, verb, many = true, keepChoice = false, children }: Props<N>) {
+export function Sheet<N extends EditName>(props: Props<N>) {
+    const { title, to, edit, args, missing, verb, many = true, keepChoice = false, after, children } = props;
     const data = useData();
     const preview = useDesk((s) => s.preview);
     const [leaveOut, setLeaveOut] = useState(false);
@@ -128,7 +131,8 @@ export function Sheet<N extends EditName>({ title, to, edit, args, missing, verb
             close();
             if (!outcome) return;
             if (!keepChoice && outcome.chosen.length > 0) useDesk.getState().choose(outcome.chosen);
-            tell(`${outcome.summary}.`, { label: 'Undo', run: () => void data.undo() });
+            if (after) await after(outcome.summary);
+            else tell(`${outcome.summary}.`, { label: 'Undo', run: () => void data.undo() });
         } catch (problem) {
             complain(problem);
         } finally {

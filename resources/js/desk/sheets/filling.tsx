@@ -3,6 +3,7 @@ import { Sentence } from '../card/parts';
 import { useData } from '../data';
 import { useDesk } from '../store';
 import { Pick, Ticks, useNamed } from './parts';
+import { offerClearing } from '../clearing';
 import { Sheet } from './Sheet';
 
 type Props = { ids: string[] };
@@ -47,6 +48,7 @@ export function EmptySheet({ ids }: Props) {
             to={useNamed(filled)}
             edit="opening.empty"
             verb="Empty"
+            after={(summary) => offerClearing(data, summary)}
             args={filled.length > 0 ? { ids: filled } : null}
             missing="None of what is chosen has a unit in it."
         >

@@ -85,6 +85,8 @@ export function Marks({ storey }: { storey: Storey }) {
         // eslint-disable-next-line react-hooks/exhaustive-deps
     }, [taking]);
     const off = found.data?.off ?? [];
+    const here = [...data.openings.values()].filter((o) => o.storey === storey.id).length;
+    const compared = here - (found.data?.undrawn ?? 0);
     const moveable = off.filter((o) => o.args !== null);
     const move = async (all: typeof off) => {
         let done = 0;
@@ -123,9 +125,11 @@ export function Marks({ storey }: { storey: Storey }) {
             {found.data && found.data.marks > 0 && (
                 <div className="mt-2">
                     <p className="flex items-center justify-between gap-2">
-                        <span className={off.length === 0 ? 'font-semibold text-moss' : 'font-semibold'}>
+                        <span className={off.length === 0 && compared > 0 ? 'font-semibold text-moss' : 'font-semibold'}>
                             {off.length === 0
-                                ? `✓ Every jamb lies within ${data.length(data.project.settings.setting)} of its mark.`
+                                ? compared === 0
+                                    ? 'No opening here is compared with a mark yet.'
+                                    : `✓ Every jamb lies within ${data.length(data.project.settings.setting)} of its mark.`
                                 : `${off.length} ${off.length === 1 ? 'opening lies' : 'openings lie'} off ${off.length === 1 ? 'its' : 'their'} marks by more than ${data.length(data.project.settings.setting)}:`}
                         </span>
                         {data.mayEdit && moveable.length > 1 && (
