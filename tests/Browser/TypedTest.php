@@ -178,19 +178,22 @@ final class TypedTest extends BrowserCase
                     done();
                 })();
                 JS, [$id]);
+            $this->desk->waitFor(sprintf('[data-gone="%s"]', $id));
+            $this->desk->waitForText('Ebba Stroom removed this at');
+            self::assertStringContainsString('You were typing 1150 for its width', $this->desk->text());
+            $this->desk->button('Place it again, width 1150')->click();
+            $this->desk->waitUntil(
+                fn (): bool => $this->desk->count('[data-gone]') === 0
+                                && $this->desk->count('input[aria-label="Width"]') === 1
+                                && $this->desk->value('Width') === '1 150',
+                'it to stand again, as wide as was typed',
+            );
         } finally {
+            // each takes back their own, the latest first: nobody can undo another's change
+            $this->desk->takeBackTo('Placed W-09', 114);
+            $other->takeBackTo('Placed W-09', 115);
             $other->driver->quit();
         }
-        $this->desk->waitFor(sprintf('[data-gone="%s"]', $id));
-        $this->desk->waitForText('Ebba Stroom removed this at');
-        self::assertStringContainsString('You were typing 1150 for its width', $this->desk->text());
-        $this->desk->button('Place it again, width 1150')->click();
-        $this->desk->waitUntil(
-            fn (): bool => $this->desk->count('[data-gone]') === 0
-                            && $this->desk->count('input[aria-label="Width"]') === 1
-                            && $this->desk->value('Width') === '1 150',
-            'it to stand again, as wide as was typed',
-        );
     }
 
     /** Of the first opening of Charts, to the south, from the server. */

@@ -10,6 +10,7 @@ use Facebook\WebDriver\Remote\RemoteWebDriver;
 use Facebook\WebDriver\Remote\RemoteWebElement;
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
+use RuntimeException;
 
 /** Isleward as a person works it: finds things by what they say, points at places of the drawing in mm. */
 final readonly class Desk
@@ -67,6 +68,9 @@ final readonly class Desk
             }
             done(count);
             JS, [$summary, $openings]);
+        if ($undone === 50) {
+            throw new RuntimeException("Undone fifty times, and never were “{$summary}” the latest and $openings openings left.");
+        }
         if ($undone > 0) {
             $this->driver->navigate()->refresh();
             $this->ready();
@@ -249,7 +253,7 @@ final readonly class Desk
                 }
             });
         } catch (TimeoutException) {
-            throw new \RuntimeException(
+            throw new RuntimeException(
                 sprintf(
                     "Waited in vain for %s. %s\nThe page says: %s",
                     $what,
