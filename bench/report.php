@@ -16,6 +16,7 @@ $ours = $read('cut');
 [$small, $middle, $large] = $read('edit');
 $fps = $read('fps');
 $open = $read('open');
+$first = $read('first-load');
 $refetch = $read('refetch');
 $rack = $read('rack');
 $revision = $read('revision');
@@ -67,6 +68,8 @@ $figures['open.vs_bytes.10000'] = [
     sprintf('%.0f ms against %.0f ms for %.0f kB', $open['open'], $open['bytes'], $open['size'] / 1000),
     3.0,
 ];
+$figures['first.sign_in'] = [$first['sign_in'], 's until signing in is shown, on a slow line and a slow processor', 3.0];
+$figures['first.desk'] = [$first['desk'], sprintf('s likewise until the desk stands; its drawing after %.1f', $first['drawn']), 5.0];
 $figures['type.refetch'] = [
     $refetch['few']['anew'],
     sprintf('of %.3f that hold it; of one that all hold %.3f', $refetch['few']['hold'], $refetch['all']['anew']),

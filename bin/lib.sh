@@ -103,7 +103,12 @@ composer_install() {
 
 build_interface() {
     [ -f public/build/manifest.json ] || rm -f "$VAR/done-interface"
-    once interface "building the interface" resources vite.config.ts tsconfig.json package-lock.json -- npx vite build
+    once interface "building the interface" resources vite.config.ts tsconfig.json package-lock.json -- build_packed
+}
+
+# Scripts and styles lie packed beside themselves: packed once, and closer than while they are sent.
+build_packed() {
+    npx vite build && find public/build/assets -type f \( -name '*.js' -o -name '*.css' \) -exec gzip -9 -k -f {} +
 }
 
 make_environment() {

@@ -14,6 +14,7 @@ use App\Http\Controllers\GivenController;
 use App\Http\Controllers\GridBenchController;
 use App\Http\Controllers\HealthController;
 use App\Http\Controllers\LengthController;
+use App\Http\Controllers\PageController;
 use App\Http\Controllers\PeopleController;
 use App\Http\Controllers\ProjectController;
 use App\Http\Controllers\RevisionController;
@@ -126,4 +127,4 @@ Route::prefix('api')->group(function (): void {
     Route::any('{any}', static fn () => abort(404))->where('any', '.*');
 });
 
-Route::view('{any?}', 'app')->where('any', '.*');
+Route::get('{any?}', PageController::class)->where('any', '.*');

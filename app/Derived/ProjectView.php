@@ -10,6 +10,7 @@ use App\Models\Project;
 use App\Models\User;
 use Isleward\Core\Building\Body;
 use Isleward\Core\Building\Frontage;
+use Isleward\Core\Building\SetBack;
 use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Kept;
 use Isleward\Core\Design\Kinds;
@@ -245,7 +246,19 @@ use OpenApi\Attributes as OA;
     'folds',
     'walls',
     'inner',
+    'setBack',
 ], properties: [
+    new OA\Property(
+        property: 'setBack',
+        nullable: true,
+        description: 'Behind one of the same outline that faces the same way and stands out farthest; null where it is that one',
+        type: 'object',
+        required: ['behind', 'by'],
+        properties: [
+            new OA\Property(property: 'behind', type: 'string', description: 'Its name'),
+            new OA\Property(property: 'by', type: 'number', description: 'mm'),
+        ],
+    ),
     new OA\Property(property: 'id', type: 'string'),
     new OA\Property(property: 'name', type: 'string'),
     new OA\Property(property: 'outline', type: 'string'),
@@ -395,12 +408,13 @@ final readonly class ProjectView
             $group = array_values(array_filter($frontages, static fn (Frontage $f): bool => $f->inner === $inner));
             foreach (Elevation::offsets($group) as $i => $offset) {
                 $f = $group[$i];
+                $back = SetBack::of($f, $group);
                 $rows[] = [
                     'id' => $f->id, 'name' => $f->name, 'outline' => $f->outline, 'bearing' => round($f->bearing, 2),
                     'bearings' => $f->bearings === null ? null : array_map(static fn (float $b): float => round($b, 2), $f->bearings),
                     'facing' => $f->facing(), 'width' => $f->width,
                     'foot' => $f->foot, 'head' => $f->head, 'offset' => $offset, 'folds' => $f->folds, 'walls' => $f->walls,
-                    'inner' => $inner,
+                    'inner' => $inner, 'setBack' => $back === null ? null : ['behind' => $back->behind->name, 'by' => $back->by],
                 ];
             }
         }

@@ -184,6 +184,8 @@ final readonly class Web
             client_body_timeout 30s;
             large_client_header_buffers 4 512k;
             gzip on;
+            gzip_comp_level 5;
+            gzip_vary on;
             gzip_types application/json text/css application/javascript image/svg+xml model/gltf-binary;
             server_tokens off;
             map "\$request_method \$request_uri" \$pool {
@@ -211,6 +213,7 @@ final readonly class Web
                 add_header X-Content-Type-Options nosniff;
         $errors
                 location /build/ {
+                    gzip_static on;
                     expires 1y;
                     add_header Cache-Control "public, immutable";
                     add_header X-Content-Type-Options nosniff;

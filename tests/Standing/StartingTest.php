@@ -41,7 +41,13 @@ final class StartingTest extends TestCase
         ] as $words) {
             self::assertStringContainsString($words, $this->place->said());
         }
-        $client = $this->place->client()->signIn();
+        // scripts are sent as they were packed when they were built
+        $client = $this->place->client();
+        preg_match('~src="[^"]*(/build/assets/app-[^"]+[.]js)"~', $client->ask('GET', '/')[3], $script);
+        [$status, $headers, , $packed] = $client->ask('GET', $script[1], null, ['Accept-Encoding: gzip']);
+        self::assertSame([200, 'gzip'], [$status, $headers['content-encoding'] ?? '']);
+        self::assertStringEqualsFile("{$this->place->folder}/public$script[1]", (string) gzdecode($packed));
+        $client->signIn();
         $project = $client->ask('GET', '/api/projects')[2]['projects'][0]['id'];
         $type = $client->ask('GET', "/api/projects/$project")[2]['types'][0]['id'];
         [$status, , $task] = $client->ask('POST', "/api/projects/$project/sheets", ['paper' => 'A4', 'format' => 'pdf', 'ids' => [$type]]);

@@ -34,9 +34,19 @@ final class SessionController
     ])]
     public function show(Request $request): JsonResponse
     {
+        return new JsonResponse(self::standing($request));
+    }
+
+    /**
+     * Who is signed in, as the page says it too.
+     *
+     * @return array{user: array{name: string, email: string, guest: bool}|null, first: bool}
+     */
+    public static function standing(Request $request): array
+    {
         $user = $request->user();
 
-        return new JsonResponse(['user' => self::told($user), 'first' => $user === null && People::isEmpty()]);
+        return ['user' => self::told($user), 'first' => $user === null && People::isEmpty()];
     }
 
     #[OA\Post(path: '/accounts/first', operationId: 'firstAccount', summary: 'Make the first account of an empty installation, and sign in',

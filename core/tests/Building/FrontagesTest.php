@@ -8,6 +8,7 @@ use Isleward\Core\Building\Bodies;
 use Isleward\Core\Building\Body;
 use Isleward\Core\Building\Frontage;
 use Isleward\Core\Building\Frontages;
+use Isleward\Core\Building\SetBack;
 use Isleward\Core\Measure\Refusal;
 use Isleward\Core\Tests\Support\House;
 use PHPUnit\Framework\TestCase;
@@ -53,6 +54,24 @@ final class FrontagesTest extends TestCase
         $walls = array_keys($house->design->walls);
         self::assertEqualsWithDelta([$walls[0] => 4000.0, $walls[1] => 0.0, $walls[2] => 6000.0], $only->walls, 1e-6);
         self::assertEqualsWithDelta([13000.0, 0.0, 9000.0], [$only->width, $only->foot, $only->head], 1e-6);
+    }
+
+    /** A plan like a U, open to the north: its inside looks the ways that its outside looks too. By hand. */
+    public function test_one_in_a_recess_says_how_far_it_lies_behind_its_like(): void
+    {
+        $house = self::storeys(1);
+        $plan = [[0, 0], [12000, 0], [12000, 9000], [8000, 9000], [8000, 3000], [3000, 3000], [3000, 7000], [0, 7000]];
+        self::wall($house, $plan, 0, closed: true);
+        self::wall($house, [[20000, 5000], [29000, 5000]], 0);
+        $said = [];
+        foreach ($all = self::frontages($house) as $frontage) {
+            $back = SetBack::of($frontage, $all);
+            $said[$frontage->name] = $back === null ? null : [$back->behind->name, round($back->by, 6)];
+        }
+        self::assertSame([
+            'South' => null, 'East' => null, 'North' => null, 'West' => ['West 2', 8000.0], 'North 2' => ['North', 6000.0],
+            'East 2' => ['East', 9000.0], 'North 3' => ['North', 2000.0], 'West 2' => null, 'South 2' => null,
+        ], $said);
     }
 
     public function test_names_are_of_where_they_look_and_never_twice_and_inner_walls_come_last(): void
@@ -159,11 +178,11 @@ final class FrontagesTest extends TestCase
     }
 
     /** @param  list<array{float|int, float|int}>  $points  its outside is on the right of the way it is drawn */
-    private static function wall(House $house, array $points, int $storey, bool $inner = false): void
+    private static function wall(House $house, array $points, int $storey, bool $inner = false, bool $closed = false): void
     {
         $house->do('outline.draw', [
             'points' => $points, 'thickness' => 300, 'base' => $house->storey($storey), 'top' => $house->storey($storey),
-            'closed' => false, 'outside' => 'right', 'inner' => $inner,
+            'closed' => $closed, 'outside' => 'right', 'inner' => $inner,
         ]);
     }
 

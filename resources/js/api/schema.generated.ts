@@ -2555,6 +2555,13 @@ export interface components {
             innerFace: number;
         };
         Frontage: {
+            /** @description Behind one of the same outline that faces the same way and stands out farthest; null where it is that one */
+            setBack: {
+                /** @description Its name */
+                behind: string;
+                /** @description mm */
+                by: number;
+            } | null;
             id: string;
             name: string;
             outline: string;

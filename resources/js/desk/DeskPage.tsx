@@ -1,26 +1,30 @@
 import { Maximize2 } from 'lucide-react';
 import { startTransition, useEffect, useState, type ReactNode } from 'react';
 import { Group, Panel, Separator } from 'react-resizable-panels';
-import { useParams, useSearchParams } from 'react-router';
+import { useParams } from 'react-router';
 import { DataProvider, Ready, Unfolding, useData, useReady } from './data';
 import { ElevationPane } from './elevation/ElevationPane';
-import { PerimeterStrip } from './elevation/PerimeterStrip';
 import { StoreyLadder } from './elevation/StoreyLadder';
-import { useDeskKeys } from './keys';
-import { PlanPane } from './plan/PlanPane';
-import { startOutline } from './plan/outlining';
-import { Going } from './Going';
 import { Room } from './drawing/Room';
-import { Rack } from './Rack';
-import { RemoveHanging } from './RemoveHanging';
 import { OutOfIt } from '../people/Others';
-import { SectionPane } from './section/SectionPane';
 import { later } from '../ui/later';
 import { resetDesk, useDesk, type Pane } from './store';
 
 /** Where the header will be. */
 const head = <div className="h-[46px] shrink-0 border-b border-hairline bg-sheet" />;
 
+/** Where the rack and the strip of frontages will be. */
+const rack = <div className="h-[92px] shrink-0 border-b border-hairline" />;
+const strip = <div className="h-[58px] shrink-0" />;
+
+// This page begins with the drawing alone. What stands beside it is a file of its own, which comes while that is being drawn.
+const Doing = later('The keys', () => import('./Doing').then((m) => m.Doing), null);
+const Rack = later('The rack', () => import('./Rack').then((m) => m.Rack), rack);
+const PerimeterStrip = later('The strip of frontages', () => import('./elevation/PerimeterStrip').then((m) => m.PerimeterStrip), strip);
+const RemoveHanging = later('The question', () => import('./RemoveHanging').then((m) => m.RemoveHanging), null);
+const Going = later('The way out', () => import('./Going').then((m) => m.Going), null);
+const PlanPane = later('The plan', () => import('./plan/PlanPane').then((m) => m.PlanPane));
+const SectionPane = later('The section', () => import('./section/SectionPane').then((m) => m.SectionPane));
 const Header = later('The header', () => import('./Header').then((m) => m.Header), head);
 const Card = later('The card', () => import('./card/Card').then((m) => m.Card), null);
 const Schedules = later('The schedules', () => import('./schedules/Schedules').then((m) => m.Schedules));
@@ -70,24 +74,22 @@ function useStands(): boolean {
     return stands;
 }
 
-/** What the desk does rather than shows: its keys, its title, and an outline begun where it was opened to draw one. */
-function Doing() {
-    const data = useData();
-    const [search, setSearch] = useSearchParams();
-    useDeskKeys(data);
-
+/** Whether the browser has nothing else to do since all that is in the way of work stands: a model takes a slow machine a second. */
+function useAtEase(stands: boolean): boolean {
+    const [ease, setEase] = useState(false);
     useEffect(() => {
-        document.title = `${data.project.settings.name} · Isleward`;
-    }, [data.project.settings.name]);
+        if (!stands || ease) return;
+        const id = requestIdleCallback(() => startTransition(() => setEase(true)), { timeout: 2 * PATIENCE });
+        return () => cancelIdleCallback(id);
+    }, [stands, ease]);
+    return ease;
+}
 
-    const draw = search.has('draw') && data.mayEdit;
+function Title() {
+    const { name } = useData().project.settings;
     useEffect(() => {
-        if (!draw) return;
-        setSearch({}, { replace: true });
-        startOutline(data);
-        // once, when the page was opened to draw
-        // eslint-disable-next-line react-hooks/exhaustive-deps
-    }, [draw]);
+        document.title = `${name} · Isleward`;
+    }, [name]);
     return null;
 }
 
@@ -99,9 +101,11 @@ function Desk() {
     const commands = useDesk((s) => s.commands);
     const people = useDesk((s) => s.people);
     const stands = useStands();
+    const beside = useAtEase(stands);
     return (
         <div className="flex h-full flex-col">
             <Ready until={head}>
+                <Title />
                 <Doing />
                 {stands ? <Header /> : head}
                 <OutOfIt />
@@ -110,7 +114,7 @@ function Desk() {
                 <Group orientation="horizontal" className="h-full">
                     <Panel minSize="40%" defaultSize="74.4%">
                         <div className="flex h-full flex-col">
-                            {stands ? <Rack /> : <div className="h-[92px] shrink-0 border-b border-hairline" />}
+                            {stands ? <Rack /> : rack}
                             <div className="min-h-0 grow">
                                 <Group orientation="vertical" className="h-full">
                                     <Panel minSize="30%">
@@ -131,14 +135,14 @@ function Desk() {
                                     )}
                                 </Group>
                             </div>
-                            {main === 'elevation' && (stands ? <PerimeterStrip /> : <div className="h-[58px] shrink-0" />)}
+                            {main === 'elevation' && (stands ? <PerimeterStrip /> : strip)}
                         </div>
                     </Panel>
                     <Bar upright />
                     <Panel minSize="20%">
                         <Group orientation="vertical" className="h-full">
                             <Panel minSize="20%" defaultSize="36%">
-                                {stands && <SidePane />}
+                                {beside && <SidePane />}
                             </Panel>
                             <Bar />
                             <Panel minSize="25%">{stands && <Card />}</Panel>

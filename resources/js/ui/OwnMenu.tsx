@@ -1,7 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { Check, CircleUserRound } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
-import { useState, type ReactNode } from 'react';
+import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { api } from '../api/client';
 import { useSession } from '../api/session';
@@ -91,15 +91,3 @@ export function OwnMenu() {
 }
 
 const Line = () => <DropdownMenu.Separator className="my-1 h-px bg-hairline" />;
-
-/** It, on pages that have no header. */
-export function WithOwnMenu({ children }: { children: ReactNode }) {
-    return (
-        <>
-            <div className="fixed top-2 right-3 z-10">
-                <OwnMenu />
-            </div>
-            {children}
-        </>
-    );
-}

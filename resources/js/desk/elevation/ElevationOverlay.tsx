@@ -5,6 +5,7 @@ import { DimensionLine } from '../drawing/DimensionLine';
 import { boxOnScreen, pointsOnScreen, toScreen, type Size } from '../drawing/view';
 import { gaps } from '../ghost';
 import { useShowing } from '../showing';
+import { whichOf } from '../words';
 import { ghostOf, useDesk, type Dimension, type Ghost, type View } from '../store';
 import { DimensionChain } from './DimensionChain';
 import { FindingMarks } from './FindingMarks';
@@ -92,7 +93,7 @@ export function ElevationOverlay({ view, size, dragged }: Props & { dragged: Dra
 }
 
 function Names({ view, size }: Props) {
-    const { length } = useData();
+    const data = useData();
     const { frontages } = useShowing();
     return (
         <>
@@ -103,8 +104,11 @@ function Names({ view, size }: Props) {
                 const to = Math.min(size.width, Math.max(a, b));
                 if (to - from < 36) return null;
                 const y = Math.min(size.height - 12, toScreen(view, size, 0, f.foot).y + 22);
-                const whole = `${f.name.toUpperCase()} · ${f.bearings ? '⌒ ' : ''}${length(f.width)}`;
-                const text = to - from > whole.length * 7.4 ? whole : to - from > f.name.length * 8 ? f.name.toUpperCase() : '';
+                const name = f.name.toUpperCase();
+                const width = `${f.bearings ? '⌒ ' : ''}${data.length(f.width)}`;
+                // the longest that has room
+                const said = [[name, whichOf(f, data), width].filter(Boolean).join(' · '), `${name} · ${width}`, name];
+                const text = said.find((words) => to - from > words.length * 7.4) ?? '';
                 return (
                     <text key={f.id} x={(from + to) / 2} y={y} textAnchor="middle" fontSize={11} letterSpacing={0.6} fill="var(--quiet)">
                         {text}

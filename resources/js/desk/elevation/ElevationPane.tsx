@@ -12,14 +12,16 @@ import { MeasureBar } from '../MeasureBar';
 import { spotAt } from '../measuring';
 import { waysOf, type Pointer } from '../modes';
 import { chooseLight, lightAt } from '../roofs/lights';
+import { later } from '../../ui/later';
 import { useShowing } from '../showing';
 import { ghostOf, useDesk } from '../store';
 import { ElevationOverlay } from './ElevationOverlay';
 import { lineAt, type DraggedLine } from './LinesOverlay';
 import { paintElevation } from './paintElevation';
-import { ShowMenu } from './ShowMenu';
 
 /** Marked in the browser's timeline when the first frontage stands on the page. */
+const ShowMenu = later('The menu of what is shown', () => import('./ShowMenu').then((m) => m.ShowMenu), null);
+
 const DRAWN = 'first frontage drawn';
 
 /** The developed elevation: every frontage unfolded side by side. Openings are placed, chosen and moved here. */

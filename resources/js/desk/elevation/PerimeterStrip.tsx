@@ -3,7 +3,7 @@ import type { PlacedOpening } from '../../api/client';
 import { useData } from '../data';
 import { lookAtFace } from '../actions';
 import { useDesk } from '../store';
-import { bearingOf } from '../words';
+import { bearingOf, whichOf } from '../words';
 
 const none: PlacedOpening[] = [];
 
@@ -73,7 +73,7 @@ export function PerimeterStrip() {
                         <button
                             key={f.id}
                             type="button"
-                            title={`${f.name} · ${bearingOf(f)} · ${data.length(f.width)}`}
+                            title={[f.name, whichOf(f, data), bearingOf(f), data.length(f.width)].filter(Boolean).join(' · ')}
                             onClick={() => useDesk.getState().show([f.id])}
                             data-within={within ?? false}
                             className="group @container relative h-[46px] min-w-[50px] basis-0 text-left"
