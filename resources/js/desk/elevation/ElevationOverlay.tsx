@@ -272,7 +272,7 @@ function GhostDimensions({ ghost, view, size, live }: Props & { ghost: Ghost; li
                     tone={tone}
                     lit={lit('head')}
                     overflow={tight ? 'before' : 'after'}
-                    at={floor - b.y > 20 ? (floor + b.y) / 2 : a.y - 54}
+                    at={floor - b.y > 20 ? (floor + b.y) / 2 : (Math.max(a.y, 0) + Math.min(floor, size.height)) / 2}
                 />
             )}
             {(lit('height') || ghost.typed.height !== undefined) && (

@@ -8,6 +8,10 @@ import { elementsOf, showNode, type HiddenParts } from './hiding';
 
 export type Highlighted = { wall: Wall; left: number; width: number; sill: number; height: number };
 
+/** Where one looks from at first, and the room left round the model. */
+const FROM = new THREE.Vector3(0.62, 0.52, 0.9).normalize();
+const MARGIN = 1.08;
+
 /** Shows GLB parts and draws only when something changed. glTF's own axes: metres, y up, north to −z. */
 export class Viewer {
     private readonly renderer: THREE.WebGLRenderer;
@@ -24,6 +28,7 @@ export class Viewer {
     private seenThrough: (wall: string) => boolean = () => false;
     private frame = 0;
     private fitted = false;
+    private moved = false;
     private disposed = false;
 
     constructor(
@@ -38,7 +43,11 @@ export class Viewer {
         sun.position.set(30, 60, 45);
         this.scene.add(sun);
         this.controls = new OrbitControls(this.camera, this.renderer.domElement);
-        this.controls.addEventListener('change', () => this.draw());
+        this.controls.addEventListener('change', () => {
+            this.range();
+            this.draw();
+        });
+        this.controls.addEventListener('start', () => (this.moved = true));
         this.observer = new ResizeObserver(() => this.resize());
         this.observer.observe(host);
         let down = { x: 0, y: 0 };
@@ -142,20 +151,40 @@ export class Viewer {
         }
     }
 
-    /** Shows the whole model from the south-east. */
+    /** Shows the whole model from the south-east, as near as all of it has room. */
     fit(): void {
         const box = new THREE.Box3().setFromObject(this.model);
         if (box.isEmpty()) return;
         const centre = box.getCenter(new THREE.Vector3());
-        const radius = box.getSize(new THREE.Vector3()).length() / 2;
-        const vertical = THREE.MathUtils.degToRad(this.camera.fov) / 2;
-        const half = Math.min(vertical, Math.atan(Math.tan(vertical) * this.camera.aspect));
-        const away = (radius / Math.sin(half)) * 0.9;
-        this.camera.position.copy(centre).add(new THREE.Vector3(0.62, 0.52, 0.9).normalize().multiplyScalar(away));
+        this.camera.position.copy(centre).add(FROM);
+        this.camera.lookAt(centre);
+        this.camera.updateMatrix();
+        const [right, up, out] = [0, 1, 2].map((i) => new THREE.Vector3().setFromMatrixColumn(this.camera.matrix, i));
+        const high = Math.tan(THREE.MathUtils.degToRad(this.camera.fov) / 2);
+        const wide = high * this.camera.aspect;
+        let away = 0;
+        for (let i = 0; i < 8; i++) {
+            const corner = new THREE.Vector3(
+                i & 1 ? box.max.x : box.min.x,
+                i & 2 ? box.max.y : box.min.y,
+                i & 4 ? box.max.z : box.min.z,
+            ).sub(centre);
+            const across = Math.max(Math.abs(corner.dot(right!)) / wide, Math.abs(corner.dot(up!)) / high);
+            away = Math.max(away, corner.dot(out!) + across * MARGIN);
+        }
+        this.camera.position.copy(centre).addScaledVector(out!, away);
         this.controls.target.copy(centre);
         this.controls.update();
         this.fitted = true;
         this.draw();
+    }
+
+    /** Near and far of what is drawn go with how far one looks, or edges would flicker in their faces. */
+    private range(): void {
+        const away = this.camera.position.distanceTo(this.controls.target);
+        this.camera.near = away / 200;
+        this.camera.far = away * 4 + 2000;
+        this.camera.updateProjectionMatrix();
     }
 
     retint(): void {
@@ -200,6 +229,8 @@ export class Viewer {
             if (o instanceof THREE.Mesh && (o.material as THREE.Material).name === 'wall') walls.push(o);
         });
         for (const wall of walls) {
+            // its faces lie a little behind its edges
+            Object.assign(wall.material, { polygonOffset: true, polygonOffsetFactor: 1, polygonOffsetUnits: 1 });
             const lines = new THREE.LineSegments(new THREE.EdgesGeometry(wall.geometry, 20), this.edge);
             lines.raycast = () => {};
             wall.add(lines);
@@ -219,6 +250,7 @@ export class Viewer {
         this.renderer.setSize(w, h);
         this.camera.aspect = w / h;
         this.camera.updateProjectionMatrix();
+        if (this.fitted && !this.moved) this.fit();
         this.draw();
     }
 
