@@ -64,8 +64,8 @@ final class People
             ],
         );
         $this->post->inNameOf($by, $email, sprintf('%s invites you to %s', $by->name, $project->name), sprintf(
-            "%s invites you to %s “%s” in Isleward.\n\nTake it up here:\n%s/join/%s\n\nThe invitation is for %s and runs out on %s.",
-            $by->name, $role === Role::Editor ? 'work on' : 'look at', $project->name, rtrim($base, '/'), $token, $email,
+            "%s invites you to %s “%s” in Isleward.\n\nAccept the invitation here:\n%s/join/%s\n\nThe invitation is for %s and runs out on %s.",
+            $by->name, $role === Role::Editor ? 'work on' : 'view', $project->name, rtrim($base, '/'), $token, $email,
             $invitation->expires_at->format('j F Y'),
         ));
 

@@ -24,7 +24,7 @@ final class ProjectPolicy
         return match (true) {
             $role === null => Response::denyAsNotFound(),
             $role->mayEdit() => Response::allow(),
-            default => Response::deny('You may look at this project but not change it: ask its owner to make you an editor.'),
+            default => Response::deny('You can view this project but not change it: ask its owner to make you an editor.'),
         };
     }
 

@@ -53,7 +53,7 @@ final class BenchDialogsTest extends BrowserCase
         $this->more('Remove W-13 from the rack');
         $this->desk->waitForText('in its place there goes');
         self::assertSame([], $this->axe());
-        $this->desk->button('Keep it')->click();
+        $this->desk->button('Cancel')->click();
         $this->desk->waitUntil(fn (): bool => $this->desk->count('[role=dialog]') === 0, 'nothing is removed');
         $this->more('Remove W-13 from the rack');
         $this->pick('Instead', 'W-09 small light');

@@ -123,7 +123,7 @@ final class PapersTest extends BrowserCase
             }
         }
         $this->desk->waitForText('It lies over');
-        $this->desk->button('Take off')->click();
+        $this->desk->button('Remove from the sheet')->click();
         $this->desk->waitUntil(fn (): bool => $this->desk->count('[data-block="Plan Charts"]') === 0);
         $this->desk->driver->get($project);
         $this->desk->ready();
@@ -225,7 +225,7 @@ final class PapersTest extends BrowserCase
             usleep(500_000);
             $mate->driver->manage()->deleteAllCookies();
             $mate->driver->get((string) $this->desk->css('[aria-label="Link"]')->getAttribute('value'));
-            $mate->waitForText('to look at');
+            $mate->waitForText('view only');
             $mate->ready(); // a link that ends while the project still comes says that there is nothing here
             self::assertSame(0, $mate->count('[data-card] input'));
             $this->desk->button("End the link $whom")->click();

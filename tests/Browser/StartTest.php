@@ -39,8 +39,50 @@ final class StartTest extends BrowserCase
         $this->desk->write('Find a unit', 'hopper');
         $this->desk->waitFor('button[aria-label^="W-17"]');
         // all of it lies within the pane of the solid
-        $this->desk->waitUntil(fn (): bool => $this->desk->count('canvas') > 0, 'the solid');
+        $this->desk->driver->executeAsyncScript(<<<'JS'
+            const [project, done] = arguments;
+            const token = decodeURIComponent(/XSRF-TOKEN=([^;]*)/.exec(document.cookie)[1]);
+            const [first, last] = [project.storeys[0].id, project.storeys.at(-1).id];
+            const args = { points: [[0, 0], [16000, 0], [16000, 9000], [0, 9000]], thickness: 300, base: first, top: last,
+                closed: true, outside: 'right', inner: false };
+            fetch(`/api${location.pathname}/edits`, { method: 'POST',
+                headers: { 'Content-Type': 'application/json', Accept: 'application/json', 'X-XSRF-TOKEN': token },
+                body: JSON.stringify({ edit: 'outline.draw', args, base: project.number }) }).then((r) => done(r.status));
+            JS, [$project]);
+        $this->desk->driver->navigate()->refresh();
+        $this->desk->ready();
+        $this->desk->css('[aria-label="Enlarge the solid"]')->click();
+        $this->desk->waitUntil(fn (): bool => $this->drawnIn('[data-pane=solid] canvas')[0] > 0.1, 'the solid');
+        self::assertEquals(0, $this->drawnIn('[data-pane=solid] canvas')[1], 'nothing of it runs over the edge');
         $this->desk->driver->get($home);
         $this->desk->ready();
+    }
+
+    /** @return array{float, float} the share of a canvas, and of a rim of 4 px round it, that is not its corner's colour */
+    private function drawnIn(string $canvas): array
+    {
+        /** @var array{x: float, y: float, width: float, height: float} $box */
+        $box = $this->desk->driver->executeScript(
+            'const { x, y, width, height } = document.querySelector(arguments[0]).getBoundingClientRect(); return { x, y, width, height };',
+            [$canvas],
+        );
+        $picture = imagecreatefromstring($this->desk->driver->takeScreenshot());
+        self::assertNotFalse($picture);
+        [$x0, $y0] = [(int) ceil($box['x']) + 1, (int) ceil($box['y']) + 1];
+        [$width, $height] = [(int) $box['width'] - 3, (int) $box['height'] - 3];
+        $ground = imagecolorat($picture, $x0, $y0);
+        $drawn = $rim = $around = 0;
+        for ($y = 0; $y < $height; $y++) {
+            for ($x = 0; $x < $width; $x++) {
+                $ink = imagecolorat($picture, $x0 + $x, $y0 + $y) === $ground ? 0 : 1;
+                $drawn += $ink;
+                if (min($x, $y, $width - 1 - $x, $height - 1 - $y) < 4) {
+                    $around++;
+                    $rim += $ink;
+                }
+            }
+        }
+
+        return [$drawn / ($width * $height), $rim / $around];
     }
 }

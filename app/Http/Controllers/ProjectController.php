@@ -93,7 +93,7 @@ final class ProjectController
     {
         /** @var User $user */
         $user = $request->user();
-        abort_if($user->guest, 403, 'A guest by a link may look, not start projects.');
+        abort_if($user->guest, 403, 'A guest by a link can view, not start projects.');
 
         $asked = new Fields($request->json()->all());
         $key = Key::of($asked);
@@ -134,7 +134,7 @@ final class ProjectController
     {
         /** @var User $user */
         $user = $request->user();
-        abort_if($user->guest, 403, 'A guest by a link may look, not duplicate a project.');
+        abort_if($user->guest, 403, 'A guest by a link can view, not duplicate a project.');
         $asked = new Fields($request->json()->all());
         $key = Key::of($asked);
         $made = $key === null ? null : $user->projects()->where('key', $key->text)->first();

@@ -134,7 +134,7 @@ export function FinishesDialog({ open, onClose }: { open: boolean; onClose: () =
                 <span className="flex gap-2">
                     <Button onClick={close}>Cancel</Button>
                     <Button look="main" disabled={!data.mayEdit} onClick={() => void save()}>
-                        Keep
+                        Save
                     </Button>
                 </span>
             </div>

@@ -49,7 +49,7 @@ export function RemoveType({ type, mark, openings, open, onClose, onRemoved }: P
                 </p>
             )}
             <div className="flex justify-end gap-2">
-                <Button onClick={close}>Keep it</Button>
+                <Button onClick={close}>Cancel</Button>
                 <Button look="main" onClick={() => void remove()}>
                     Remove
                 </Button>

@@ -106,7 +106,7 @@ export function CommandList() {
                 { name: 'Schedules', run: () => desk.set({ schedules: true }) },
                 { name: 'Findings', run: () => desk.set({ listFindings: true }) },
                 {
-                    name: currentTheme() === 'dark' ? 'Light paper' : 'Dark paper',
+                    name: currentTheme() === 'dark' ? 'Light theme' : 'Dark theme',
                     run: () => setTheme(currentTheme() === 'dark' ? 'light' : 'dark'),
                 },
                 { name: 'All projects', run: () => void navigate('/') },
@@ -157,7 +157,7 @@ export function CommandList() {
                 className="w-full border-b border-hairline bg-transparent px-4 py-3 text-[14px] outline-none"
             />
             <Command.List className="max-h-[55vh] overflow-auto p-1.5">
-                <Command.Empty className="px-3 py-4 text-quiet">Nothing is called that.</Command.Empty>
+                <Command.Empty className="px-3 py-4 text-quiet">Nothing found.</Command.Empty>
                 {groups.map(([heading, actions]) => (
                     <Command.Group
                         key={heading}

@@ -26,7 +26,7 @@ export function Going() {
             <div className="flex items-center justify-between">
                 <span className="text-quiet">{going.total > 0 ? `${going.done} of ${going.total}` : 'Working it out'}</span>
                 <Button small disabled={going.state === 'stopping'} onClick={() => void api.stopTask(data.id, going.id).catch(complain)}>
-                    Stop; nothing of it stays
+                    Cancel; nothing is changed
                 </Button>
             </div>
         </div>

@@ -29,7 +29,7 @@ export function Header() {
                 onClick={() => useDesk.getState().open('revisions')}
                 className="min-h-6 rounded border border-hairline px-2 py-0.5 text-xs whitespace-nowrap text-quiet hover:border-tide hover:text-tide"
             >
-                {role === 'viewer' ? 'to look at' : changes === 1 ? '1 change' : `${changes} changes`}
+                {role === 'viewer' ? 'view only' : changes === 1 ? '1 change' : `${changes} changes`}
             </button>
             <Others />
             <button

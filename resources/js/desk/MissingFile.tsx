@@ -42,7 +42,7 @@ export function MissingFile<T extends { file: string }>({ what, accept, file, re
             <span>{what} is missing on the server.</span>
             {data.mayEdit && (
                 <FileButton accept={accept} small busy={busy} onFile={(f) => void give(f)}>
-                    Give it again
+                    Upload it again
                 </FileButton>
             )}
         </div>

@@ -152,7 +152,9 @@ export function Rack() {
                             className="mb-1 min-h-6 w-full rounded-sm border-b border-hairline bg-sheet px-1.5 text-ink"
                         />
                         <span className="text-xs">
-                            {data.mayEdit ? 'Take a unit, then move over a wall.' : 'You are here to look: nothing can be placed.'}
+                            {data.mayEdit
+                                ? 'Take a unit, then move over a wall.'
+                                : 'You can only view this project: nothing can be placed.'}
                         </span>
                     </>
                 )}

@@ -50,7 +50,7 @@ export function RackMenu() {
                     'line',
                     { label: 'Bring units from another project…', onSelect: () => setBringing({ from: '', document: null }) },
                     { label: 'Bring units from a file…', note: 'JSON', onSelect: () => file.current?.click() },
-                    { label: 'Take the units along in a file', note: 'JSON', onSelect: () => download(data.id, 'types.json') },
+                    { label: 'Download the units as a file', note: 'JSON', onSelect: () => download(data.id, 'types.json') },
                     'line',
                     {
                         label: 'Type sheets…',

@@ -50,7 +50,7 @@ export function RemoveHanging() {
     return (
         <Dialog open={hangs !== null} onClose={leave} title="Something is placed from it" note={hangs ?? ''}>
             <div className="flex justify-end gap-2">
-                <Button onClick={leave}>Keep it</Button>
+                <Button onClick={leave}>Cancel</Button>
                 <Button look="main" onClick={() => void run(true)}>
                     Remove, keep their figures
                 </Button>

@@ -119,7 +119,7 @@ function Form({ onClose }: { onClose: () => void }) {
             <div className="mt-4 flex justify-end gap-2">
                 <Button onClick={onClose}>Cancel</Button>
                 <Button look="main" type="submit" disabled={!data.mayEdit}>
-                    Keep
+                    Save
                 </Button>
             </div>
         </form>

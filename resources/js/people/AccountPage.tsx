@@ -56,7 +56,7 @@ export function AccountPage() {
                                 autoComplete: 'new-password',
                                 minLength: 10,
                             }),
-                            field('password', 'Your password of now', { type: 'password', autoComplete: 'current-password' }),
+                            field('password', 'Your current password', { type: 'password', autoComplete: 'current-password' }),
                         ]}
                     </Changing>
                     <section aria-label="Where you are signed in" className="mb-6 rounded-md border border-hairline bg-sheet p-4">

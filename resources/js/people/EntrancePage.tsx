@@ -31,7 +31,7 @@ export function JoinPage({ user }: { user: User }) {
     const i = invitation.data;
     const signedIn = user !== null && !user.guest;
     return (
-        <Box title={i ? `${i.by} invites you to ${i.role === 'editor' ? 'work on' : 'look at'} “${i.project}”` : 'Invitation'}>
+        <Box title={i ? `${i.by} invites you to ${i.role === 'editor' ? 'work on' : 'view'} “${i.project}”` : 'Invitation'}>
             {invitation.isError && <p className="text-buoy">{invitation.error.message}</p>}
             {i?.over && (
                 <p className="text-buoy">
@@ -82,7 +82,7 @@ export function JoinPage({ user }: { user: User }) {
                     </p>
                     {(signedIn || !i.hasAccount) && (
                         <Button look="main" type="submit" className="justify-center">
-                            Take it up
+                            Accept the invitation
                         </Button>
                     )}
                 </form>
@@ -119,17 +119,16 @@ export function LookPage({ user }: { user: User }) {
         // eslint-disable-next-line react-hooks/exhaustive-deps
     }, [atOnce]);
     return (
-        <Box title={link.data ? `“${link.data.project}”, to look at` : 'A link to look'}>
+        <Box title={link.data ? `“${link.data.project}”, to view` : 'A link to view'}>
             {link.isError && <p className="text-buoy">{link.error.message}</p>}
             {(link.data?.over ?? problem) && <p className="text-buoy">{link.data?.over ?? problem}</p>}
             {link.data && !link.data.over && !atOnce && user && (
                 <>
                     <p className="mb-3">
-                        You are signed in as {user.name} and are not in this project. As a guest you can look at it; that signs you out
-                        here.
+                        You are signed in as {user.name} and are not in this project. As a guest you can view it; that signs you out here.
                     </p>
                     <Button look="main" onClick={() => void open()}>
-                        Look as a guest
+                        View as a guest
                     </Button>
                 </>
             )}

@@ -10,7 +10,7 @@ import { Dialog } from '../ui/Dialog';
 import { complain, tell } from '../ui/notices';
 import { usePresence } from './usePresence';
 
-const roles = { owner: 'owner', editor: 'may edit', viewer: 'may look' } as const;
+const roles = { owner: 'owner', editor: 'may edit', viewer: 'may view' } as const;
 type Role = keyof typeof roles;
 
 /** Who is in the project and who is there now; for its owners invitations and read-only links. */
@@ -42,7 +42,7 @@ function People() {
         }
     };
     if (people.isError) return <p className="text-buoy">{people.error.message}</p>;
-    if (!people.data) return <p className="text-quiet">Asking who is in…</p>;
+    if (!people.data) return <p className="text-quiet">Fetching the people…</p>;
     const { members, invitations, links, mayManage } = people.data;
     return (
         <div className="grid gap-4">
@@ -200,7 +200,7 @@ function Links({ links, onMade, onEnd }: { links: LinkLine[]; onMade: () => Prom
                     onChange={(e) => setName(e.target.value)}
                     className="min-h-8 min-w-40 grow rounded border border-hairline bg-sheet px-2.5"
                 />
-                <Button type="submit">Make a link</Button>
+                <Button type="submit">Create a link</Button>
             </form>
             {made && (
                 <p className="mt-2 flex items-center gap-2 bg-tide-wash px-2 py-1.5">
@@ -214,7 +214,7 @@ function Links({ links, onMade, onEnd }: { links: LinkLine[]; onMade: () => Prom
                     <Button small onClick={() => void navigator.clipboard.writeText(made).then(() => tell('Copied.'), complain)}>
                         Copy
                     </Button>
-                    <span className="text-xs text-quiet">told this once</span>
+                    <span className="text-xs text-quiet">shown only now</span>
                 </p>
             )}
             <ul className="divide-y divide-hairline">

@@ -69,7 +69,7 @@ export function FirstAccountPage() {
                     error={of('password')}
                 />
                 <Button look="main" type="submit" className="mt-2 justify-center" disabled={busy}>
-                    Make the account
+                    Create the account
                 </Button>
             </form>
         </main>

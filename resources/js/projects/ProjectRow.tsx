@@ -11,7 +11,7 @@ import { complain, tell } from '../ui/notices';
 
 type Line = Schemas['ProjectLine'];
 
-const roles = { owner: 'yours', editor: 'shared, you may edit', viewer: 'shared, to look at' };
+const roles = { owner: 'yours', editor: 'shared, you may edit', viewer: 'shared, view only' };
 const DAYS = 30;
 
 const day = (date: Date) => date.toLocaleString(undefined, { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' });

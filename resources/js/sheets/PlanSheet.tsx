@@ -129,7 +129,7 @@ export function PlanSheet({ plan, zoom, onGone }: { plan: SheetPlan; zoom: numbe
                                     />
                                 )}
                                 <Button small onClick={() => off(chosen!)}>
-                                    Take off
+                                    Remove from the sheet
                                 </Button>
                             </span>
                         )}

@@ -8,7 +8,7 @@ export function CarriesDialog({ title, carries, onKeep, onRemove }: Props) {
     return (
         <Dialog open={carries !== null} onClose={onKeep} title={title} note={carries ?? ''}>
             <div className="flex justify-end gap-2">
-                <Button onClick={onKeep}>Keep it</Button>
+                <Button onClick={onKeep}>Cancel</Button>
                 <Button look="warn" onClick={onRemove}>
                     Remove with what it carries
                 </Button>

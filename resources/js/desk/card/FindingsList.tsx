@@ -36,17 +36,13 @@ export function FindingsList() {
                           ? '1 finding'
                           : `${data.findings.length} findings`
                 }
-                note={
-                    groups.length < data.findings.length
-                        ? `Those alike are one: ${groups.length} kinds`
-                        : 'What is doubtful, with its figure'
-                }
+                note={groups.length < data.findings.length ? `Those alike are one: ${groups.length} kinds` : 'Each with its figure'}
             >
                 <Button small look="plain" onClick={() => useDesk.setState({ listFindings: false })}>
                     Close
                 </Button>
             </Heading>
-            {data.findings.length === 0 && <p className="text-moss">✓ Nothing is doubtful.</p>}
+            {data.findings.length === 0 && <p className="text-moss">✓ No findings.</p>}
             {groups.slice(0, MOST).map((g) => (g.all.length > 1 ? <AlikeNote key={g.key} group={g} /> : note(g.all[0]!)))}
             {groups.length > MOST && <p className="mt-2 text-quiet">and {groups.length - MOST} more, once these are settled.</p>}
             {data.accepted.length > 0 && (

@@ -171,8 +171,8 @@ function SetRow({ set }: { set: NamedSet }) {
                 <Button
                     small
                     look="plain"
-                    aria-label={`Forget the set ${set.name}`}
-                    title="Forget this set; what is in it stays"
+                    aria-label={`Delete the set ${set.name}`}
+                    title="Delete this set; what is in it stays"
                     onClick={() => void data.edit('set.remove', { id: set.id })}
                 >
                     ×

@@ -78,7 +78,7 @@ export function PicturePane() {
                                 .then((done) => done && tell(`${done.summary}.`, { label: 'Undo', run: () => void data.undo() }))
                         }
                     >
-                        Take down
+                        Remove
                     </Button>
                 )}
             </div>

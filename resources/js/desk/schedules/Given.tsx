@@ -47,7 +47,7 @@ export function Given() {
             busy={busy}
             onFile={(f) => void read(f)}
         >
-            {given ? 'Read another in' : 'Read a schedule in'}
+            {given ? 'Read in another' : 'Read a schedule in'}
         </FileButton>
     );
     if (reading)

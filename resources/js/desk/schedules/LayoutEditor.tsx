@@ -186,7 +186,7 @@ export function LayoutEditor({ report, id, draft, onDraft, onKept, error, wrong 
                             }`}
                         />
                         <IconButton
-                            label="Take this filter away"
+                            label="Remove this filter"
                             onClick={() => change({ filters: layout.filters.filter((_, j) => j !== i) })}
                         >
                             <X size={14} />
@@ -240,16 +240,16 @@ export function LayoutEditor({ report, id, draft, onDraft, onKept, error, wrong 
                     </label>
                     <div className="mt-2 flex flex-wrap gap-2">
                         <Button small look="main" type="submit">
-                            {own ? 'Keep the changes' : 'Keep as a layout'}
+                            {own ? 'Save the changes' : 'Save as a layout'}
                         </Button>
                         {own && name.trim() !== own.name && (
                             <Button small onClick={() => void keep(null)}>
-                                Keep as another
+                                Save as another
                             </Button>
                         )}
                         {draft && (
                             <Button small look="plain" onClick={() => onDraft(null)}>
-                                As it was
+                                Discard the changes
                             </Button>
                         )}
                         {own && (

@@ -41,7 +41,7 @@ export function ChosenParts({ screen, parts }: { screen: Screen; parts: ScreenPa
                                 )
                             }
                         >
-                            {one ? (one.cut ? 'Close the cut-out' : 'Take the piece away') : 'Take them out'}
+                            {one ? (one.cut ? 'Close the cut-out' : 'Remove the piece') : 'Take them out'}
                         </Button>
                     </div>
                 </>

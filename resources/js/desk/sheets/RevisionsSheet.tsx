@@ -200,7 +200,7 @@ function Differs({ revision, later }: { revision: Revision; later: Revision[] })
                                 Go back to {revision.letter}, as one step
                             </Button>
                             <Button small onClick={() => setSure(false)}>
-                                Stay
+                                Cancel
                             </Button>
                         </>
                     ) : (
