@@ -192,7 +192,7 @@ final readonly class PeopleController
         return new JsonResponse(null, 204);
     }
 
-    #[OA\Post(path: '/projects/{project}/links', operationId: 'makeLink', summary: 'Make a read-only link; its address is told only this once',
+    #[OA\Post(path: '/projects/{project}/links', operationId: 'makeLink', summary: 'Make a read-only link, whose address is told only once',
         parameters: [new OA\Parameter(name: 'project', in: 'path', required: true, schema: new OA\Schema(type: 'string'))],
         requestBody: new OA\RequestBody(
             required: true,

@@ -531,7 +531,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Make a read-only link; its address is told only this once */
+        /** Make a read-only link, whose address is told only once */
         post: operations["makeLink"];
         delete?: never;
         options?: never;
