@@ -287,6 +287,9 @@ final class Held
         foreach ($openings as $opening) {
             $there[$opening->storey][] = $opening;
         }
+        if (array_map(count(...), $there) == $wanted) {
+            return; // as many on every storey, in whichever order
+        }
         $less = $more = [];
         foreach ($this->design->storeys->all as $storey) {
             $by = count($there[$storey->id] ?? []) - ($wanted[$storey->id] ?? 0);

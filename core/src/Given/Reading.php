@@ -27,6 +27,9 @@ final class Reading
     /** @var array<string, int> role → column */
     private array $at = [];
 
+    /** @var array<int, Column> those that count for one storey */
+    private array $onStorey = [];
+
     /** @var array<int, bool> column → whether its commas are decimal */
     private array $decimalComma = [];
 
@@ -62,6 +65,9 @@ final class Reading
             }
             if ($column->role === Role::OnStorey && ($column->storey === null || ! $storeys->has($column->storey))) {
                 throw Refusal::because('given.which_storey', sprintf('Column %d counts for a storey that is not in this project.', $i + 1));
+            }
+            if ($column->role === Role::OnStorey) {
+                $self->onStorey[$i] = $column;
             }
         }
         if (! isset($self->at['mark'])) {
@@ -99,7 +105,8 @@ final class Reading
 
                 continue;
             }
-            if (preg_match('/^((grand |sub)?totals?|gesamt|summe|totaal|totale|total général)\b/iu', $name) === 1) {
+            // most marks begin with a figure or are short: those are no words for a sum
+            if (strlen($name) > 4 && preg_match('/^((grand |sub)?totals?|gesamt|summe|totaal|totale|total général)\b/iu', $name) === 1) {
                 continue;
             }
             $this->lines[] = $this->line($row, $r, $name, $kind < 0 ? '' : trim((string) ($row[$kind] ?? '')));
@@ -123,8 +130,8 @@ final class Reading
         }
         $count = isset($this->at['count']) ? $this->count($row[$this->at['count']] ?? null, 'count', $problems) : null;
         $by = [];
-        foreach ($this->columns as $i => $column) {
-            if ($column->role === Role::OnStorey && isset($row[$i]) && $row[$i] !== '') {
+        foreach ($this->onStorey as $i => $column) {
+            if (isset($row[$i]) && $row[$i] !== '') {
                 $n = $this->count($row[$i], 'count on '.$this->storeys->get((string) $column->storey)->name, $problems);
                 if ($n !== null && $n > 0) {
                     $by[(string) $column->storey] = $n;
@@ -144,7 +151,13 @@ final class Reading
             $problems[] = sprintf('Its counts by storey come to %d, its count says %d.', array_sum($by), $count);
         }
 
-        return new Line($r + 1, mb_substr($mark, 0, 40), mb_substr($kind, 0, 120), $width, $height, $sill, $count, $by, $problems);
+        return new Line($r + 1, self::first(40, $mark), self::first(120, $kind), $width, $height, $sill, $count, $by, $problems);
+    }
+
+    /** So many letters of a text at the most. */
+    private static function first(int $letters, string $text): string
+    {
+        return strlen($text) <= $letters ? $text : mb_substr($text, 0, $letters);
     }
 
     private function storeyNamed(string $text): ?string
@@ -251,6 +264,9 @@ final class Reading
     {
         if ($cell === null || $cell === '' || $cell === '-' || $cell === '–') {
             return null;
+        }
+        if (is_string($cell) && strlen($cell) <= 5 && ctype_digit($cell)) {
+            return (int) $cell;
         }
         if (is_float($cell) ? floor($cell) === $cell && $cell >= 0 && $cell < 100_000 : preg_match(
             '/^\s*\d{1,5}\s*(?:nr|no|off|pcs|stk|stück|uds?|pz|st|×|x)?\.?\s*$/iu',

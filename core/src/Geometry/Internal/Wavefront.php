@@ -439,12 +439,7 @@ final class Wavefront
                 }
             }
         }
-        $other = array_flip($corners);
-        foreach ($this->hits as $i => [, $j]) {
-            if (! isset($this->after[$j]) || isset($other[$j])) {
-                $again[$i] = true;
-            }
-        }
+        // one that comes onto a side which has changed or gone is looked at again when its time comes, if it lives so long
         foreach ($again as $i => $_) {
             $this->look($i);
         }
