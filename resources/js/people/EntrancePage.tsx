@@ -5,6 +5,7 @@ import { api, type Schemas } from '../api/client';
 import { Button } from '../ui/Button';
 import { OwnMenu } from '../ui/OwnMenu';
 import { Mark } from '../ui/Mark';
+import { NewPassword } from '../ui/NewPassword';
 import { TextField } from '../ui/TextField';
 
 type User = Schemas['User'] | null;
@@ -66,15 +67,7 @@ export function JoinPage({ user }: { user: User }) {
                                 maxLength={80}
                                 autoFocus
                             />
-                            <TextField
-                                label="A password of 10 characters or more"
-                                type="password"
-                                autoComplete="new-password"
-                                value={password}
-                                onChange={setPassword}
-                                required
-                                minLength={10}
-                            />
+                            <NewPassword value={password} onChange={setPassword} />
                         </>
                     )}
                     <p role="alert" className="text-buoy empty:hidden">
@@ -210,17 +203,7 @@ export function PasswordPage() {
     return (
         <Box title="A new password">
             <form onSubmit={(e) => void set(e)} className="grid gap-3">
-                <TextField
-                    label="A password of 10 characters or more"
-                    type="password"
-                    autoComplete="new-password"
-                    value={password}
-                    onChange={setPassword}
-                    required
-                    minLength={10}
-                    autoFocus
-                    error={problem}
-                />
+                <NewPassword value={password} onChange={setPassword} autoFocus error={problem} />
                 <p className="text-quiet">You are signed out everywhere else then.</p>
                 <Button look="main" type="submit" className="justify-center">
                     Set it and sign in

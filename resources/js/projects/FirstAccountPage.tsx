@@ -4,6 +4,7 @@ import { api } from '../api/client';
 import { Problem } from '../api/problem';
 import { Button } from '../ui/Button';
 import { Mark } from '../ui/Mark';
+import { NewPassword } from '../ui/NewPassword';
 import { TextField } from '../ui/TextField';
 
 /** The first page of an empty installation: whoever comes first makes the first account. */
@@ -58,16 +59,7 @@ export function FirstAccountPage() {
                     onChange={setEmail}
                     error={of('email')}
                 />
-                <TextField
-                    label="A password of 10 characters or more"
-                    type="password"
-                    autoComplete="new-password"
-                    required
-                    minLength={10}
-                    value={password}
-                    onChange={setPassword}
-                    error={of('password')}
-                />
+                <NewPassword value={password} onChange={setPassword} error={of('password')} />
                 <Button look="main" type="submit" className="mt-2 justify-center" disabled={busy}>
                     Create the account
                 </Button>
