@@ -50,7 +50,7 @@ final class PersonCommand extends Command
         $email = $this->argument('email');
         $user = User::query()->where('email', Email::of(is_string($email) ? $email : ''))->where('guest', false)->first();
         if ($user === null) {
-            $this->error('Nobody has an account under that address.');
+            $this->error('Nobody has an account with that email.');
 
             return self::FAILURE;
         }

@@ -41,7 +41,7 @@ class Invitation extends Model
     {
         return match (true) {
             $this->accepted_at !== null => sprintf(
-                'This invitation was taken up on %s. Sign in as %s.',
+                'This invitation was accepted on %s. Sign in as %s.',
                 $this->accepted_at->format('j F Y'),
                 $this->email,
             ),

@@ -25,7 +25,7 @@ final class Accounts
         $email = $given->has('email') ? People::address($given->string('email')) : $user->email;
         $new = $given->has('newPassword') ? People::password($given->string('newPassword')) : null;
         if (($email !== $user->email || $new !== null) && ! Hash::check($given->string('password', ''), $user->getAuthPassword())) {
-            throw Refusal::because('account.current', 'That is not your password of now.', details: ['field' => 'password']);
+            throw Refusal::because('account.current', 'That is not your current password.', details: ['field' => 'password']);
         }
         DB::transaction(function () use ($user, $name, $email, $new): void {
             if ($email !== $user->email && User::query()->where('email', $email)->lockForUpdate()->exists()) {

@@ -53,7 +53,7 @@ final readonly class Leaving
     public function leave(User $user, Fields $given): void
     {
         if (! Hash::check($given->string('password', ''), $user->getAuthPassword())) {
-            throw Refusal::because('account.current', 'That is not your password of now.', details: ['field' => 'password']);
+            throw Refusal::because('account.current', 'That is not your current password.', details: ['field' => 'password']);
         }
         $heirs = $given->has('heirs') ? $given->fields('heirs') : new Fields([]);
         DB::transaction(function () use ($user, $heirs): void {

@@ -25,7 +25,7 @@ final readonly class Passwords
         $user = User::query()->where('email', Email::of($email))->where('guest', false)->first();
         if ($user !== null) {
             $this->post->to($user, 'A new password for Isleward', sprintf(
-                "Somebody, you we hope, asks for a new password for %s.\n\nSet it here within an hour:\n%s\n\nIf it was not you, do nothing: "
+                "Someone asked for a new password for %s.\n\nSet it here within an hour:\n%s\n\nIf it was not you, do nothing: "
                 .'the old one stays.', $user->email, $this->link($user, $base),
             ));
         }

@@ -46,7 +46,7 @@ final class People
         if ($this->waiting($project)->count() >= self::MOST_WAITING) {
             throw Refusal::because(
                 'invitation.too_many',
-                sprintf('%d invitations wait to be taken up. Withdraw some first.', self::MOST_WAITING),
+                sprintf('%d invitations are not accepted yet. Withdraw some first.', self::MOST_WAITING),
             );
         }
         // a second invitation of an address replaces the first

@@ -38,7 +38,7 @@ final class Restore
         $later = array_diff($what['migrations'], $known);
         if ($later !== []) {
             throw new Unsafe(sprintf(
-                '%s was made by a later version of Isleward than this one (it has %s): bring this one up to date first.', $file,
+                '%s was made by a later version of Isleward than this one (it has %s): update this one first.', $file,
                 $later[array_key_first($later)],
             ));
         }

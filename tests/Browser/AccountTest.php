@@ -26,7 +26,7 @@ final class AccountTest extends BrowserCase
         // what is refused stays typed, with the reason at its field
         $this->write('Email', 1, 'not the password');
         $this->write('Email', 0, 'other@skerrow.example', Keys::ENTER);
-        $this->desk->waitForText('That is not your password of now.');
+        $this->desk->waitForText('That is not your current password.');
         self::assertSame('other@skerrow.example', $this->value('Email', 0));
         // as it was, for whoever comes after
         $this->write('Name', 0, $name, Keys::ENTER);
@@ -73,7 +73,7 @@ final class AccountTest extends BrowserCase
         $this->pick('What becomes of Skerrow Pilot House', 'is owned by Ebba Stroom then');
         $this->desk->css('[role=dialog] input[type=password]')->sendKeys('not the password');
         $this->desk->button('Delete the account')->click();
-        $this->desk->waitForText('That is not your password of now.');
+        $this->desk->waitForText('That is not your current password.');
         self::assertSame([], $this->axe());
         $this->desk->button('Cancel')->click();
     }

@@ -44,7 +44,7 @@ final class PeopleTest extends ProjectCase
         $this->place(1000);
         // opened twice
         $this->getJson("/api/invitations/$token")->assertOk();
-        self::assertStringContainsString('was taken up on', (string) $this->getJson("/api/invitations/$token")->json('over'));
+        self::assertStringContainsString('was accepted on', (string) $this->getJson("/api/invitations/$token")->json('over'));
         $this->assertProblem($this->postJson("/api/invitations/$token"), 422, 'invitation.over');
         $this->getJson('/api/invitations/nothing')->assertNotFound();
         // only an owner says who comes in

@@ -182,7 +182,7 @@ final readonly class PeopleController
     {
         $me = self::user($request);
         if ($me->guest) {
-            abort(403, 'A read-only link only looks. Whoever made it can end it.');
+            abort(403, 'A read-only link can only view. Whoever made it can end it.');
         }
         if ($me->id !== $user && $project->roleOf($me) !== Role::Owner) {
             abort(403, 'Only an owner may take someone out of a project.');

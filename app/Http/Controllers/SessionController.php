@@ -96,7 +96,7 @@ final class SessionController
         // whoever there is or is not: the same work, so that the time tells nothing
         $right = Hash::check($given['password'], $user === null ? self::nobody() : $user->getAuthPassword());
         if ($user === null || ! $right) {
-            return Problems::problem(422, 'session.refused', 'That email and password do not belong together.');
+            return Problems::problem(422, 'session.refused', 'The email or the password is wrong.');
         }
         Auth::login($user);
         $request->session()->regenerate();

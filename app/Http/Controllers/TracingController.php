@@ -168,7 +168,7 @@ final readonly class TracingController
     {
         $content = $this->files->get($project, $file);
         if ($content === null) {
-            return Problems::problem(404, 'file.missing', 'This file is not on the server. Where it is used it can be given again.');
+            return Problems::problem(404, 'file.missing', 'This file is not on the server. Where it is used it can be uploaded again.');
         }
 
         // its name is a hash of its content, so it never changes; it is shown, never run
