@@ -96,7 +96,7 @@ final class KeptTest extends BrowserCase
             $this->desk->css('[data-sign-in-again] input')->sendKeys(WebDriverKeys::ENTER);
         };
         $password('not this');
-        $this->desk->waitForText('do not belong together');
+        $this->desk->waitForText('The email or the password is wrong');
         $password('harbour-light');
         $this->desk->waitUntil(fn (): bool => $this->desk->count('[data-sign-in-again]') === 0, 'the page to be free again');
         $this->desk->waitUntil(fn (): bool => (int) $this->ask('project.openings.width') === 1260, 'what was typed to be done');
