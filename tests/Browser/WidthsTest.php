@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Browser;
 
 use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
+use Facebook\WebDriver\WebDriverKeys;
 
 /** The desk at other widths and page zooms: nothing runs out of the window, nothing is cut, and it stays accessible. */
 final class WidthsTest extends BrowserCase
@@ -54,5 +55,25 @@ final class WidthsTest extends BrowserCase
             .' const s = document.querySelector("nav[aria-label=Frontages]").getBoundingClientRect();'
             .' return b.left >= s.left && b.right <= s.right + 1;',
         ), 'it is in sight');
+    }
+
+    /** Of a window with room under its sill, and of a door, which has none. */
+    public function test_the_figure_of_a_head_stands_at_its_line(): void
+    {
+        foreach ([[1730 + 600, 4200 + 1600], [7700 + 600, 1200]] as [$u, $level]) {
+            $this->desk->click('elevation', $u, $level);
+            $of = 'const text = [...document.querySelectorAll("[data-dimensions] text")].find((t) => t.textContent.startsWith("head "));';
+            $this->desk->waitUntil(fn (): bool => $this->desk->driver->executeScript("$of return text !== undefined;"), 'its dimension');
+            /** @var array{figure: float, top: float, foot: float} $found */
+            $found = $this->desk->driver->executeScript($of.<<<'JS'
+                const line = text.parentNode.querySelector('path').getBoundingClientRect();
+                const box = text.getBoundingClientRect();
+                return { figure: (box.top + box.bottom) / 2, top: line.top, foot: line.bottom };
+                JS);
+            self::assertGreaterThan($found['top'], $found['figure']);
+            self::assertLessThan($found['foot'], $found['figure']);
+            $this->desk->keys(WebDriverKeys::ESCAPE);
+            $this->desk->waitUntil(fn (): bool => $this->desk->count('[data-dimensions]') === 0, 'nothing is chosen');
+        }
     }
 }
