@@ -287,8 +287,8 @@ final class Held
         foreach ($openings as $opening) {
             $there[$opening->storey][] = $opening;
         }
-        if (array_map(count(...), $there) == $wanted) {
-            return; // as many on every storey, in whichever order
+        if (count($there) === count($wanted) && array_diff_assoc($wanted, array_map(count(...), $there)) === []) {
+            return; // as many as given on every storey
         }
         $less = $more = [];
         foreach ($this->design->storeys->all as $storey) {
