@@ -18,7 +18,7 @@ export default defineConfig({
                         { name: 'desk', test: /resources\/js\/desk\/DeskPage\.tsx$/, priority: 3 },
                         {
                             name: 'beside',
-                            test: /resources\/js\/desk\/(Doing|Rack|elevation\/(PerimeterStrip|ShowMenu)|Header|card\/Card|RemoveHanging|Going)\.tsx$/,
+                            test: /resources\/js\/desk\/(Rack|elevation\/(PerimeterStrip|ShowMenu)|Header|card\/Card|RemoveHanging|Going)\.tsx$/,
                             priority: 2,
                         },
                         { name: 'solid', test: /resources\/js\/desk\/solid\/Viewer\.ts$/, priority: 1 },

@@ -147,7 +147,8 @@ final class CurtainWallTest extends BrowserCase
         $this->desk->waitUntil(fn (): bool => ! str_contains($this->desk->text(), '2 cells'));
         $this->desk->button('The whole curtain wall')->click();
         $this->desk->waitForText('no member');
-        $this->desk->button('Free member')->click();
+        // the card is drawn anew once more when the cells have come
+        $this->desk->waitUntil(fn (): bool => $this->desk->button('Free member')->click() !== null, 'the button');
         $this->desk->waitForText('Click where the member begins');
         // from one upright to the next: they catch on the lines 3 595 and 4 495 from the left end
         foreach ([[3620, 300], [4470, 900]] as [$u, $v]) {

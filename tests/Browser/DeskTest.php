@@ -55,7 +55,10 @@ final class DeskTest extends BrowserCase
         $this->desk->keys(Keys::CONTROL.'z');
         $this->desk->waitUntil(fn (): bool => $this->desk->count('[aria-label^="Undo: Placed"]') === 1);
         $this->chooseFirstOfCharts();
-        self::assertSame(['1 730', '1 200'], [$this->desk->value('Position'), $this->desk->value('Width')]);
+        $this->desk->waitUntil(
+            fn (): bool => [$this->desk->value('Position'), $this->desk->value('Width')] === ['1 730', '1 200'],
+            'it to stand as it was placed',
+        );
     }
 
     public function test_what_is_typed_stays_with_the_reason_when_it_is_refused(): void

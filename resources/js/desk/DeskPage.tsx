@@ -2,6 +2,7 @@ import { Maximize2 } from 'lucide-react';
 import { startTransition, useEffect, useState, type ReactNode } from 'react';
 import { Group, Panel, Separator } from 'react-resizable-panels';
 import { useParams } from 'react-router';
+import { Doing } from './Doing';
 import { DataProvider, Ready, Unfolding, useData, useReady } from './data';
 import { ElevationPane } from './elevation/ElevationPane';
 import { StoreyLadder } from './elevation/StoreyLadder';
@@ -18,7 +19,6 @@ const rack = <div className="h-[92px] shrink-0 border-b border-hairline" />;
 const strip = <div className="h-[58px] shrink-0" />;
 
 // This page begins with the drawing alone. What stands beside it is a file of its own, which comes while that is being drawn.
-const Doing = later('The keys', () => import('./Doing').then((m) => m.Doing), null);
 const Rack = later('The rack', () => import('./Rack').then((m) => m.Rack), rack);
 const PerimeterStrip = later('The strip of frontages', () => import('./elevation/PerimeterStrip').then((m) => m.PerimeterStrip), strip);
 const RemoveHanging = later('The question', () => import('./RemoveHanging').then((m) => m.RemoveHanging), null);
