@@ -61,8 +61,7 @@ final class WidthsTest extends BrowserCase
     public function test_the_figure_of_a_head_stands_at_its_line(): void
     {
         foreach ([[1730 + 600, 4200 + 1600], [7700 + 600, 1200]] as [$u, $level]) {
-            $this->desk->keys(WebDriverKeys::HOME);
-            $this->desk->ready();
+            $this->goTo('South');
             $this->desk->click('elevation', $u, $level);
             $this->desk->waitUntil(fn (): bool => $this->desk->count('[data-dimensions]') === 1, 'it is chosen');
             $this->desk->keys(WebDriverKeys::END); // near enough for its height to be dimensioned
