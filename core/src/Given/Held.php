@@ -287,8 +287,12 @@ final class Held
         foreach ($openings as $opening) {
             $there[$opening->storey][] = $opening;
         }
-        if (count($there) === count($wanted) && array_diff_assoc($wanted, array_map(count(...), $there)) === []) {
-            return; // as many as given on every storey
+        $otherwise = count($there) !== count($wanted);
+        foreach ($wanted as $storey => $n) {
+            $otherwise = $otherwise || count($there[$storey] ?? []) !== $n;
+        }
+        if (! $otherwise) {
+            return;
         }
         $less = $more = [];
         foreach ($this->design->storeys->all as $storey) {
