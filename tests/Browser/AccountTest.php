@@ -14,9 +14,9 @@ final class AccountTest extends BrowserCase
 {
     public function test_a_name_is_changed_a_wrong_password_refused_and_the_sessions_are_told(): void
     {
-        $this->desk->css('[aria-label="Your menu"]')->click();
+        $this->desk->pressOn('[aria-label="Your menu"]');
         $this->desk->waitFor('[role=menuitem]');
-        $this->desk->driver->findElement(By::xpath('//*[@role="menuitem"][normalize-space()="Your account"]'))->click();
+        $this->desk->pressOn('//*[@role="menuitem"][normalize-space()="Your account"]');
         $this->desk->waitForText('Where you are signed in');
         $this->desk->waitForText('here, now');
         self::assertSame([], $this->axe());
@@ -37,14 +37,14 @@ final class AccountTest extends BrowserCase
 
     public function test_a_forgotten_password_is_set_anew_by_the_link_in_the_letter(): void
     {
-        $other = new Desk(Chrome::open(), (string) getenv('ISLEWARD_ADDRESS'));
+        $other = new Desk(Chrome::open(softwareGl: false), (string) getenv('ISLEWARD_ADDRESS'));
         try {
             $other->driver->get((string) getenv('ISLEWARD_ADDRESS'));
             $other->waitForText('Password forgotten?');
-            $other->button('Password forgotten?')->click();
+            $other->press('Password forgotten?');
             $other->waitForText('Type your email above first');
             $other->css('input[type=email]')->sendKeys('mate@skerrow.example');
-            $other->button('Password forgotten?')->click();
+            $other->press('Password forgotten?');
             $other->waitForText('a link to set a new password is on its way');
             // in place of a mail server it lies in the outbox, which is read where one is signed in still
             $other->signIn('mate@skerrow.example');
@@ -67,15 +67,15 @@ final class AccountTest extends BrowserCase
     public function test_what_becomes_of_ones_projects_is_asked_before_an_account_goes(): void
     {
         $this->desk->driver->get((string) getenv('ISLEWARD_ADDRESS').'/account');
-        $this->desk->button('Delete your account…')->click();
+        $this->desk->press('Delete your account…');
         $this->desk->waitForText('This cannot be undone.');
         self::assertNotNull($this->desk->button('Delete the account')->getAttribute('disabled'), 'before it is said');
         $this->pick('What becomes of Skerrow Pilot House', 'is owned by Ebba Stroom then');
         $this->desk->css('[role=dialog] input[type=password]')->sendKeys('not the password');
-        $this->desk->button('Delete the account')->click();
+        $this->desk->press('Delete the account');
         $this->desk->waitForText('That is not your current password.');
         self::assertSame([], $this->axe());
-        $this->desk->button('Cancel')->click();
+        $this->desk->press('Cancel');
     }
 
     private function write(string $form, int $field, string $text, string $then = ''): void

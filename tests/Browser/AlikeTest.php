@@ -31,20 +31,20 @@ final class AlikeTest extends BrowserCase
             JS));
         $this->desk->driver->navigate()->refresh();
         $this->desk->ready();
-        $this->desk->button('16 findings')->click();
+        $this->desk->press('16 findings');
         $this->desk->waitFor('[data-alike="9"]');
         self::assertSame([], $this->axe());
         // a click on where they are chooses them all
-        $this->desk->css('[data-alike="9"] button')->click();
+        $this->desk->pressOn('[data-alike="9"] button');
         $this->desk->waitUntil(fn (): bool => $this->desk->count('[data-chosen]') === 9, 'all of them are chosen');
-        $this->desk->button('Put all right…')->click();
+        $this->desk->press('Put all right…');
         $this->desk->waitForText('All can be put right.');
         self::assertStringContainsString('16 findings', $this->desk->text(), 'trying changes nothing');
-        $this->desk->button('Put 9 right')->click();
+        $this->desk->press('Put 9 right');
         $this->desk->waitUntil(fn (): bool => $this->desk->count('[data-alike="9"]') === 0, 'they are right');
-        $this->desk->button('Undo: Put 9 openings right')->click();
+        $this->desk->press('Undo: Put 9 openings right');
         $this->desk->waitFor('[data-alike="9"]');
-        $this->desk->button('Accept all…')->click();
+        $this->desk->press('Accept all…');
         $this->desk->waitFor('[aria-label="Reason for all"]');
         $this->desk->keys('as the client wishes', Keys::ENTER);
         $this->desk->waitFor('[aria-label="Undo: Accepted 9 findings"]');

@@ -11,7 +11,7 @@ final class ArrangeTest extends BrowserCase
 {
     public function test_gather_repeat_figure_enter_by_keyboard_alone(): void
     {
-        $this->focus();
+        $this->desk->focus();
         $this->stepToLastSmallLight();
         $this->desk->keys('g');
         $this->desk->waitFor('[data-found="7"]');
@@ -43,7 +43,7 @@ final class ArrangeTest extends BrowserCase
         $this->desk->waitForText('W-09 small light');
         $this->shiftClick($x + 3780 + 300, 1800);
         $this->desk->waitForText('2 openings');
-        $this->focus();
+        $this->desk->focus();
         $this->desk->keys('t');
         $this->desk->waitFor('[data-sheet="opening.stack"]');
         $this->desk->waitForText('Sill of W-09: 1 500 above its storey’s floor');
@@ -53,7 +53,7 @@ final class ArrangeTest extends BrowserCase
         self::assertStringContainsString('It would meet W-05 at 1 500', $this->desk->text());
         self::assertFalse($this->desk->button('Stack Enter')->isEnabled(), 'all or nothing, until one says otherwise');
         $this->tick('Skip those and do the rest');
-        $this->desk->button('Stack Enter')->click();
+        $this->desk->press('Stack Enter');
         $this->undoOf('Stacked 1 opening');
     }
 
@@ -64,7 +64,7 @@ final class ArrangeTest extends BrowserCase
         $this->frame($x + 200, 1200, $x + 10800, 2400);
         $this->desk->waitForText('5 openings');
         $before = $this->lefts();
-        $this->focus();
+        $this->desk->focus();
         $this->desk->keys('m');
         $this->pick('Move or copy', 'Move');
         $this->desk->waitFor('[data-preview="5/5"]');
@@ -82,7 +82,7 @@ final class ArrangeTest extends BrowserCase
         $this->goTo('South 2');
         $this->desk->click('elevation', $this->offset('South 2') + 5500, 2900);
         $this->desk->waitForText('Bare opening');
-        $this->focus();
+        $this->desk->focus();
         $this->desk->keys('f');
         $this->desk->waitFor('[data-preview="1/1"]');
         $this->desk->waitForText('made to fit');
@@ -94,7 +94,7 @@ final class ArrangeTest extends BrowserCase
     public function test_more_than_forty_are_gathered_and_changed_together(): void
     {
         $this->chooseFirstOfCharts();
-        $this->focus();
+        $this->desk->focus();
         $this->desk->keys('g');
         $this->desk->waitFor('[data-sheet="gather"]');
         foreach (['type', 'width', 'height', 'head above floor'] as $criterion) {
@@ -103,7 +103,7 @@ final class ArrangeTest extends BrowserCase
         // heads at 2350: 28 W-03, 18 W-05, 9 W-11, 9 W-07, 9 W-39, 5 W-27, 3 W-13, 8 W-01 and a W-02
         $found = 90;
         $this->desk->waitFor("[data-found=\"$found\"]");
-        $this->desk->button('Done')->click();
+        $this->desk->press('Done');
         $this->desk->waitForText("$found openings");
         self::assertSame('700 … 2 700', $this->desk->value('Width'));
         $this->desk->type('Height', '-75');
@@ -115,12 +115,12 @@ final class ArrangeTest extends BrowserCase
     public function test_settings_are_carried_to_what_is_clicked(): void
     {
         $this->chooseFirstOfCharts();
-        $this->focus();
+        $this->desk->focus();
         $this->desk->keys('y');
         $this->desk->waitFor('[data-sheet="opening.carry"]');
         $this->desk->click('elevation', 18000 + 900 + 1350, 4200 + 1600);
         $this->desk->waitFor('[data-preview="1/1"]');
-        $this->desk->button('Carry to Enter')->click();
+        $this->desk->press('Carry to Enter');
         $this->undoOf('Carried width, height, sill to 1 opening');
     }
 
@@ -132,11 +132,11 @@ final class ArrangeTest extends BrowserCase
         $this->desk->click('elevation', 9300, 1000);
         $this->desk->waitForText('D-06 door between sidelights');
         self::assertStringContainsString('line Entrance', $this->desk->css('[aria-label="Measured from"]')->getText());
-        $this->desk->css('[data-line="Entrance"]')->click();
+        $this->desk->pressOn('[data-line="Entrance"]');
         $this->desk->waitForText('Line Entrance');
-        $this->desk->button('Remove this line')->click();
+        $this->desk->press('Remove this line');
         $this->desk->waitForText('Something is placed from it');
-        $this->desk->button('Remove, keep their figures')->click();
+        $this->desk->press('Remove, keep their figures');
         $this->desk->waitUntil(fn (): bool => $this->desk->count('[role=dialog]') === 0, 'the question to go');
         $this->undoOf('Removed line Entrance');
         $this->undoOf('Moved line Entrance');
@@ -155,7 +155,7 @@ final class ArrangeTest extends BrowserCase
 
     public function test_two_points_are_measured_and_what_is_hidden_is_said(): void
     {
-        $this->focus();
+        $this->desk->focus();
         $this->desk->keys('i');
         $this->desk->click('elevation', 1730, 4200 + 900);
         $this->desk->click('elevation', 1730 + 2280 + 1200, 4200 + 900 + 1450);
@@ -167,10 +167,10 @@ final class ArrangeTest extends BrowserCase
         );
         $this->desk->keys(Keys::ESCAPE);
         // across the house between inner corners: 18 000 − 2 × 300 by 11 400 − 2 × 300, √(17 400² + 10 800²) = 20 479
-        $this->desk->button('Plan')->click();
-        $this->desk->button('Enlarge the plan')->click();
+        $this->desk->press('Plan');
+        $this->desk->press('Enlarge the plan');
         $this->desk->ready();
-        $this->desk->driver->executeScript("document.querySelector('[data-pane=plan]').focus()");
+        $this->desk->focus('plan');
         $this->desk->keys('i');
         $this->desk->click('plan', 300, 300);
         $this->desk->click('plan', 17700, 11100);
@@ -180,18 +180,18 @@ final class ArrangeTest extends BrowserCase
             str_replace("\u{202F}", ' ', (string) $this->desk->css('[data-measured]')->getAttribute('data-measured')),
         );
         $this->desk->keys(Keys::ESCAPE);
-        $this->desk->button('Elevation')->click();
-        $this->desk->button('Enlarge the elevation')->click();
+        $this->desk->press('Elevation');
+        $this->desk->press('Enlarge the elevation');
         $this->desk->ready();
-        $this->focus();
+        $this->desk->focus();
         $this->desk->keys('q');
         $this->desk->waitFor('[data-chain]');
         $this->desk->keys('q');
         $this->chooseFirstOfCharts();
-        $this->focus();
+        $this->desk->focus();
         $this->desk->keys('h');
         $this->desk->waitForText('Hidden: 1 opening');
-        $this->desk->button('Show all')->click();
+        $this->desk->press('Show all');
         $this->desk->waitUntil(fn (): bool => $this->desk->count('[data-hidden-said]') === 0);
         $this->desk->keys('n');
         $this->desk->waitForText('Seen from inside');
@@ -201,7 +201,7 @@ final class ArrangeTest extends BrowserCase
     {
         $this->chooseFirstOfCharts();
         self::assertSame([], $this->axe(), 'one opening');
-        $this->focus();
+        $this->desk->focus();
         $this->desk->keys('g');
         $this->desk->waitFor('[data-found="28"]');
         self::assertSame([], $this->axe(), 'gather');
@@ -211,15 +211,10 @@ final class ArrangeTest extends BrowserCase
         $this->desk->keys(Keys::ESCAPE);
         $this->desk->waitForText('28 openings');
         self::assertSame([], $this->axe(), 'many openings');
-        $this->desk->button('7 findings')->click();
-        $this->desk->css('[data-line="Entrance"]')->click();
+        $this->desk->press('7 findings');
+        $this->desk->pressOn('[data-line="Entrance"]');
         $this->desk->waitForText('Line Entrance');
         self::assertSame([], $this->axe(), 'a line');
-    }
-
-    private function focus(): void
-    {
-        $this->desk->driver->executeScript("document.querySelector('[data-pane=elevation]').focus()");
     }
 
     /** The square bracket goes from opening to opening: three and one to the south, three to the east, six small lights to the north. */
@@ -247,7 +242,7 @@ final class ArrangeTest extends BrowserCase
 
     private function undoOf(string $summary): void
     {
-        $this->desk->button('Undo: '.$summary)->click();
+        $this->desk->press('Undo: '.$summary);
         $this->desk->waitUntil(
             fn (): bool => $this->desk->count(sprintf('[aria-label="Undo: %s"]', $summary)) === 0,
             "$summary to be undone",
@@ -257,9 +252,7 @@ final class ArrangeTest extends BrowserCase
 
     private function tick(string $label): void
     {
-        $this->desk->driver->findElement(
-            \Facebook\WebDriver\WebDriverBy::xpath(sprintf('//label[normalize-space()="%s"]/input', $label)),
-        )->click();
+        $this->desk->pressOn(sprintf('//label[normalize-space()="%s"]/input', $label));
     }
 
     private function shiftClick(float $x, float $y): void

@@ -29,7 +29,7 @@ final class BandTest extends BrowserCase
     public function test_fins_are_stood_before_a_wall_and_follow_a_law_that_is_typed_and_dragged(): void
     {
         $this->chooseWall();
-        $this->desk->button('Stand fins before it on Charts')->click();
+        $this->desk->press('Stand fins before it on Charts');
         $this->desk->waitFor('[data-graph=reach]');
         $this->desk->waitFor('[data-law=reach]');
         // 18 000 evenly, at most 200 apart
@@ -49,10 +49,10 @@ final class BandTest extends BrowserCase
         $band = $this->band('Band 1');
         self::assertGreaterThan(5.0, $band['laws']['reach']['phase']);
         // it is undone as any edit is
-        $this->desk->button('Undo')->click();
+        $this->desk->press('Undo');
         $this->desk->waitUntil(fn (): bool => $this->band('Band 1')['laws']['reach']['phase'] == 0, 'the wave as it was');
         // what cannot be is said at its field, and what was typed stays
-        $this->desk->write('Least reach', '-3000')->sendKeys(Keys::ENTER);
+        $this->desk->type('Least reach', '-3000');
         $this->desk->waitForText('may be 1 to');
         self::assertSame('-3000', $this->desk->value('Least reach'));
     }
@@ -60,14 +60,14 @@ final class BandTest extends BrowserCase
     public function test_a_piece_is_kept_while_the_rest_follow_and_the_band_is_removed_by_its_key(): void
     {
         $this->chooseWall();
-        $this->desk->button('Stand fins before it on Charts')->click();
+        $this->desk->press('Stand fins before it on Charts');
         $this->desk->waitFor('[data-graph=reach]');
         $this->desk->waitUntil(fn (): bool => $this->desk->count('[data-busy=true]') === 0);
         // the eleventh stands 2 000 from the left
         $this->desk->click('elevation', 2000, 4200 + 3300);
         $this->desk->waitFor('[data-pieces-card]');
         self::assertStringContainsString('Piece 11', $this->desk->css('[data-pieces-card]')->getText());
-        $this->desk->button('Keep as now')->click();
+        $this->desk->press('Keep as now');
         $this->desk->waitFor('input[aria-label="Pinned reach"]');
         $this->desk->type('Pinned reach', '650');
         $this->desk->waitUntil(fn (): bool => ($this->band('Band 1')['pinned'][0]['reach'] ?? 0) == 650, 'a reach of its own');
@@ -80,8 +80,8 @@ final class BandTest extends BrowserCase
         $this->desk->keys(Keys::DELETE);
         $this->desk->waitUntil(fn (): bool => $this->band('Band 1') === [], 'the band is removed');
         // its schedule lists those that stand
-        $this->desk->button('Schedules')->click();
-        $this->desk->button('Fins by length')->click();
+        $this->desk->press('Schedules');
+        $this->desk->press('Fins by length');
         $this->desk->waitForText('Reeds');
     }
 
@@ -94,23 +94,23 @@ final class BandTest extends BrowserCase
         );
         [$fields, $floors] = [$count('fields'), $count('floorBands')];
         $this->chooseFirstOfCharts();
-        $this->desk->button('Battens before it')->click();
+        $this->desk->press('Battens before it');
         $this->desk->waitFor('input[aria-label="Spacing"]');
-        $this->desk->write('Width', '3000')->sendKeys(Keys::ENTER);
+        $this->desk->type('Width', '3000');
         $this->desk->waitForText('wide as it is turned');
         self::assertSame('3000', $this->desk->value('Width'), 'what was typed stays');
         $this->desk->field('Width')->sendKeys(Keys::ESCAPE);
-        $this->desk->button('Undo')->click();
+        $this->desk->press('Undo');
         $this->desk->waitUntil(fn (): bool => $count('fields') === $fields, 'the battens are taken back');
         $this->desk->keys(Keys::ESCAPE, Keys::ESCAPE);
         $this->chooseWall();
-        $this->desk->button('Floor bands round Main house')->click();
+        $this->desk->press('Floor bands round Main house');
         $this->desk->waitFor('input[aria-label="Depth"]');
-        $this->desk->write('Depth', '7000')->sendKeys(Keys::ENTER);
+        $this->desk->type('Depth', '7000');
         $this->desk->waitForText('is left with no length');
         self::assertSame([], $this->axe());
         $this->desk->field('Depth')->sendKeys(Keys::ESCAPE);
-        $this->desk->button('Undo')->click();
+        $this->desk->press('Undo');
         $this->desk->waitUntil(fn (): bool => $count('floorBands') === $floors, 'the floor bands are taken back');
     }
 
@@ -140,20 +140,20 @@ final class BandTest extends BrowserCase
         $this->desk->waitForText('Plant slats, field');
         $this->desk->keys(Keys::ENTER);
         $this->desk->waitForText('The same battens in');
-        $this->desk->button('Fill them')->click();
+        $this->desk->press('Fill them');
         $this->desk->waitForText('5 fields');
         self::assertCount(6, $fields());
         self::assertSame([], $this->axe());
         // one of them is made wider, and all the others then as that one is
-        $this->desk->button('Plant slats 3')->click();
+        $this->desk->press('Plant slats 3');
         $this->desk->waitForText('Choose also');
         $this->desk->type('Width', '95');
         $this->desk->waitUntil(fn (): bool => in_array(['Plant slats 3', 95], $fields()), 'a wider one');
-        $this->desk->button('all before its walls (4)')->click();
+        $this->desk->press('all before its walls (4)');
         $this->desk->waitForText('5 fields');
-        $this->desk->button('Make them alike')->click();
+        $this->desk->press('Make them alike');
         $this->desk->waitUntil(fn (): bool => count(array_filter($fields(), static fn (array $f): bool => $f[1] == 95)) === 5, 'all wider');
-        $this->desk->css('[aria-label^="Undo: Made 4 others"]')->click();
+        $this->desk->pressOn('[aria-label^="Undo: Made 4 others"]');
         $this->desk->waitUntil(fn (): bool => count(array_filter($fields(), static fn (array $f): bool => $f[1] == 95)) === 1, 'undone');
     }
 
@@ -161,9 +161,9 @@ final class BandTest extends BrowserCase
     public function test_bands_are_copied_up_spaced_and_brought_to_one_level(): void
     {
         $this->chooseWall();
-        $this->desk->button('Stand fins before it on Charts')->click();
+        $this->desk->press('Stand fins before it on Charts');
         $this->desk->waitFor('[data-graph=reach]');
-        $this->desk->driver->executeScript("document.querySelector('[data-pane=elevation]').focus()");
+        $this->desk->focus();
         $this->desk->keys('r');
         $focused = fn (): string => (string) $this->desk->driver->executeScript('return document.activeElement.getAttribute("aria-label")');
         $this->desk->waitUntil(fn (): bool => $focused() === 'Higher by', 'R leads to how much higher');
@@ -171,20 +171,20 @@ final class BandTest extends BrowserCase
         $this->desk->type('Higher by', '300');
         $this->desk->waitUntil(fn (): bool => ($this->band('Band 3')['foot'] ?? null) == 600, 'two copies');
         // onto itself is refused, and what was typed stays
-        $this->desk->write('Higher by', '0')->sendKeys(Keys::ENTER);
+        $this->desk->type('Higher by', '0');
         $this->desk->waitFor('[aria-label="Higher by"][aria-invalid=true]');
         $this->desk->waitForText('A copy would lie on what it is a copy of');
         self::assertSame('0', $this->desk->value('Higher by'));
         $this->desk->keys(Keys::ESCAPE);
-        $this->desk->button('all made alike (2)')->click();
+        $this->desk->press('all made alike (2)');
         $this->desk->waitForText('3 bands');
         self::assertSame([], $this->axe());
         $this->pick('What is brought to one level', 'heads');
-        $this->desk->button('Align')->click();
+        $this->desk->press('Align');
         $this->desk->waitUntil(fn (): bool => $this->band('Band 3')['foot'] == 0, 'their heads at one level');
-        $this->desk->css('[aria-label^="Undo: Brought the heads"]')->click();
+        $this->desk->pressOn('[aria-label^="Undo: Brought the heads"]');
         $this->desk->waitUntil(fn (): bool => $this->band('Band 3')['foot'] == 600, 'undone');
-        $this->desk->button('Mirror end for end')->click();
+        $this->desk->press('Mirror end for end');
         $this->desk->waitFor('[aria-label^="Undo: Mirrored 3 bands"]');
     }
 }

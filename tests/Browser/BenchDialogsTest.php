@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
-use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys as Keys;
 
 /** The bench's dialogs and sheets: a type is looked at on paper, made again, and taken off the rack with what takes its place. */
@@ -24,17 +23,15 @@ final class BenchDialogsTest extends BrowserCase
 
     private function more(string $item): void
     {
-        $this->desk->button('More')->click();
+        $this->desk->press('More');
         $this->desk->waitFor('[role=menuitem]');
-        $this->desk->driver->findElement(
-            WebDriverBy::xpath(sprintf('//*[@role="menuitem"][normalize-space()="%s"]', $item)),
-        )->click();
+        $this->desk->pressOn(sprintf('//*[@role="menuitem"][normalize-space()="%s"]', $item));
     }
 
     public function test_every_leaf_is_listed_and_the_types_sheet_is_drawn(): void
     {
         $this->open('D-14');
-        $this->desk->css('[data-light]')->click();
+        $this->desk->pressOn('[data-light]');
         foreach ([1, 2, 3, 4] as $leaf) {
             $this->desk->waitForText("Leaf $leaf");
         }
@@ -53,11 +50,11 @@ final class BenchDialogsTest extends BrowserCase
         $this->more('Remove W-13 from the rack');
         $this->desk->waitForText('in its place there goes');
         self::assertSame([], $this->axe());
-        $this->desk->button('Cancel')->click();
+        $this->desk->press('Cancel');
         $this->desk->waitUntil(fn (): bool => $this->desk->count('[role=dialog]') === 0, 'nothing is removed');
         $this->more('Remove W-13 from the rack');
         $this->pick('Instead', 'W-09 small light');
-        $this->desk->button('Remove')->click();
+        $this->desk->press('Remove');
         $this->desk->ready();
         $this->desk->waitFor('[aria-label^="Undo: Removed W-13"]');
         $this->desk->holding(Keys::CONTROL, fn () => $this->desk->keys('z'));

@@ -57,7 +57,7 @@ final class BenchTest extends BrowserCase
         // the light under the slope is a quadrilateral that follows it
         self::assertSame(10, $this->desk->count('[data-light]'));
         self::assertSame([], $this->axe());
-        $this->desk->button('Add to the rack')->click();
+        $this->desk->press('Add to the rack');
         $this->desk->waitFor('[role=dialog]');
         $this->desk->keys(Keys::ENTER);
         $this->desk->waitForText('in no opening');
@@ -73,7 +73,7 @@ final class BenchTest extends BrowserCase
         $this->desk->waitForText("Changed $mark");
 
         // one unit in the wall, one line in the schedule
-        $this->desk->css('[aria-label="To the desk"]')->click();
+        $this->desk->pressOn('[aria-label="To the desk"]');
         $this->desk->ready();
         $this->find($mark);
         $this->takeFromRack($mark);
@@ -81,27 +81,25 @@ final class BenchTest extends BrowserCase
         $x = $this->offset('West');
         $this->desk->click('elevation', $x + 2980, 1000);
         $this->desk->waitForText("$mark Harbour front");
-        $this->desk->button('Schedules')->click();
+        $this->desk->press('Schedules');
         $this->desk->waitFor(sprintf('[aria-label="%s, 1 placed"]', $mark));
         self::assertSame(1, $this->desk->count(sprintf('[aria-label^="%s, "]', $mark).'[aria-label$="placed"]'));
         self::assertSame([], $this->axe());
-        $this->desk->button('Schedules')->click();
+        $this->desk->press('Schedules');
 
         // and its sheet
         $project = $this->desk->driver->getCurrentURL();
         $this->desk->driver->get(explode('?', $project)[0].'/sheets');
         $this->desk->waitFor('[data-page] svg');
-        $this->desk->driver->findElement(
-            \Facebook\WebDriver\WebDriverBy::xpath(sprintf('//button[@data-type][starts-with(normalize-space(), "%s")]', $mark)),
-        )->click();
+        $this->desk->pressOn(sprintf('//button[@data-type][starts-with(normalize-space(), "%s")]', $mark));
         $this->desk->waitUntil(
             fn (): bool => str_contains((string) $this->desk->css('[data-page]')->getText(), "$mark Harbour front"),
             'its sheet',
         );
         self::assertStringContainsString('Deep tide, satin', (string) $this->desk->css('[data-page]')->getText());
         self::assertSame([], $this->axe());
-        $this->desk->css(sprintf('input[aria-label="Tick %s"]', $mark))->click();
-        $this->desk->button('The 1 ticked as one PDF')->click();
+        $this->desk->pressOn(sprintf('input[aria-label="Tick %s"]', $mark));
+        $this->desk->press('The 1 ticked as one PDF');
         $this->desk->waitForText('skerrow-pilot-house-sheets.pdf');
         $this->desk->driver->get($project);
         $this->desk->ready();
@@ -155,7 +153,7 @@ final class BenchTest extends BrowserCase
         $this->settled();
 
         // Tab goes round the figures; a wider one is tried on all its openings, and those with no room keep what they have
-        $this->desk->css('input[data-field][aria-label="Part 1 from the left"]')->click();
+        $this->desk->pressOn('input[data-field][aria-label="Part 1 from the left"]');
         $this->desk->keys(Keys::TAB);
         self::assertSame('Part 2 from the left', $this->desk->driver->switchTo()->activeElement()->getAttribute('aria-label'));
         $this->figure('Width', '2400');
@@ -167,7 +165,7 @@ final class BenchTest extends BrowserCase
         self::assertSame(28, (int) $m[1] + (int) $m[2], 'every W-03 either follows or keeps what it has');
         $button->click();
         $this->desk->waitForText("in $m[1] openings");
-        $this->desk->css('[aria-label="To the desk"]')->click();
+        $this->desk->pressOn('[aria-label="To the desk"]');
         $this->desk->ready();
         $this->desk->waitFor('[aria-label^="Undo: Changed W-03"]');
     }
@@ -184,7 +182,7 @@ final class BenchTest extends BrowserCase
     {
         $selector = sprintf('input[data-field][aria-label="%s"]', $label);
         $this->desk->waitFor($selector);
-        $this->desk->css($selector)->click();
+        $this->desk->pressOn($selector);
         $this->desk->keys($text, Keys::ENTER);
         $this->settled();
     }
@@ -212,7 +210,7 @@ final class BenchTest extends BrowserCase
     private function light(string $path): void
     {
         $this->desk->driver->executeScript('document.activeElement.blur()');
-        $this->desk->css(sprintf('[data-light="%s"]', $path))->click();
+        $this->desk->pressOn(sprintf('[data-light="%s"]', $path));
         $this->desk->waitFor(sprintf('[data-light="%s"][aria-pressed=true]', $path));
         $this->settled();
     }

@@ -11,6 +11,9 @@ use Tests\Browser\Support\Desk;
 /** The demo project, as it was made, open in a browser that the tests of a class share. */
 abstract class BrowserCase extends TestCase
 {
+    /** Whether the solid model is looked at. Software OpenGL draws the whole page then, which is slower. */
+    protected const SOLID = false;
+
     private static ?Desk $shared = null;
 
     protected Desk $desk;
@@ -24,7 +27,7 @@ abstract class BrowserCase extends TestCase
     protected function setUp(): void
     {
         $first = self::$shared === null;
-        self::$shared ??= new Desk(Chrome::open(), (string) getenv('ISLEWARD_ADDRESS'));
+        self::$shared ??= new Desk(Chrome::open(softwareGl: static::SOLID), (string) getenv('ISLEWARD_ADDRESS'));
         $this->desk = self::$shared;
         if ($first) {
             $this->desk->signIn();
@@ -48,7 +51,7 @@ abstract class BrowserCase extends TestCase
 
     protected function takeFromRack(string $mark): void
     {
-        $this->desk->css(sprintf('[aria-label="Unit types"] [aria-label^="%s "]', $mark))->click();
+        $this->desk->pressOn(sprintf('[aria-label="Unit types"] [aria-label^="%s "]', $mark));
         $this->desk->waitForText("$mark in hand");
     }
 
@@ -56,11 +59,9 @@ abstract class BrowserCase extends TestCase
     protected function pick(string $choice, string $option, string $within = ''): void
     {
         $this->desk->waitFor(sprintf('%s[aria-label="%s"]', $within, $choice));
-        $this->desk->css(sprintf('%s[aria-label="%s"]', $within, $choice))->click();
+        $this->desk->pressOn(sprintf('%s[aria-label="%s"]', $within, $choice));
         $this->desk->waitFor('[role=option]');
-        $this->desk->driver->findElement(
-            \Facebook\WebDriver\WebDriverBy::xpath(sprintf('//*[@role="option"][normalize-space()="%s"]', $option)),
-        )->click();
+        $this->desk->pressOn(sprintf('//*[@role="option"][normalize-space()="%s"]', $option));
     }
 
     protected function chooseFirstOfCharts(): void
@@ -72,7 +73,7 @@ abstract class BrowserCase extends TestCase
 
     protected function goTo(string $frontage): void
     {
-        $this->desk->css(sprintf('nav[aria-label="Frontages"] button[title^="%s ·"]', $frontage))->click();
+        $this->desk->pressOn(sprintf('nav[aria-label="Frontages"] button[title^="%s ·"]', $frontage));
         $this->desk->ready();
     }
 

@@ -34,11 +34,9 @@ final class CurtainWallTest extends BrowserCase
 
     public function test_a_glazed_room_against_a_wall_is_made_in_under_thirty_actions(): void
     {
-        $this->act(fn () => $this->desk->button('Make or bring in units')->click());
+        $this->act(fn () => $this->desk->press('Make or bring in units'));
         $this->desk->waitFor('[role=menuitem]');
-        $this->act(fn () => $this->desk->driver->findElement(
-            WebDriverBy::xpath('//*[@role="menuitem"][contains(., "grid type")]'),
-        )->click());
+        $this->act(fn () => $this->desk->pressOn('//*[@role="menuitem"][contains(., "grid type")]'));
         $this->desk->waitForText('not on the rack yet');
         $this->desk->waitFor('input[aria-label="All members: face and depth"]');
         $this->typed('All members: face and depth', '60 × 140');
@@ -46,13 +44,13 @@ final class CurtainWallTest extends BrowserCase
         $this->typed('Corner: face and depth', '140 × 140');
         $this->desk->waitUntil(fn (): bool => $this->desk->value('Corner: face and depth') === '140 × 140');
         self::assertSame([], $this->axe());
-        $this->act(fn () => $this->desk->button('Add to the rack')->click());
+        $this->act(fn () => $this->desk->press('Add to the rack'));
         $this->desk->waitForText('in no place');
-        $this->act(fn () => $this->desk->css('a[aria-label="To the desk"]')->click());
+        $this->act(fn () => $this->desk->pressOn('a[aria-label="To the desk"]'));
         $this->desk->ready();
         $this->desk->waitFor('button[aria-label^="CW-05 "]');
-        $this->act(fn () => $this->desk->css('button[aria-label^="CW-05 "]')->click());
-        $this->act(fn () => $this->desk->button('draw a run in plan')->click());
+        $this->act(fn () => $this->desk->pressOn('button[aria-label^="CW-05 "]'));
+        $this->act(fn () => $this->desk->press('draw a run in plan'));
         $this->desk->waitForText('New run');
         $this->desk->ready();
         // the south face of the house lies on y = 0
@@ -66,7 +64,7 @@ final class CurtainWallTest extends BrowserCase
         }
         // where its mullions would stand is seen before it is built
         $this->desk->waitFor('[data-bays]');
-        $this->act(fn () => $this->desk->button('Build')->click());
+        $this->act(fn () => $this->desk->press('Build'));
         $this->desk->waitForText('Stretch 1 of 3 of a run');
         $this->typed('Height of its own', '2250');
         $this->desk->waitFor('[aria-label^="Undo: Changed 3 stretches"]');
@@ -90,7 +88,7 @@ final class CurtainWallTest extends BrowserCase
         $this->goTo('South 4');
         $at = $this->offset('South 4');
         $before = $this->desk->count('[data-chosen]');
-        $this->desk->css('button[aria-label^="CW-01 "]')->click();
+        $this->desk->pressOn('button[aria-label^="CW-01 "]');
         $this->desk->waitForText('Drag a rectangle on a wall');
         $this->goTo('West 4');
         $west = $this->offset('West 4');
@@ -111,10 +109,10 @@ final class CurtainWallTest extends BrowserCase
         $this->pick('What fills it', 'D-01 glazed door');
         $this->desk->waitFor('[aria-label^="Undo: Changed cells"]');
         $this->desk->waitForText('handed as drawn');
-        $this->desk->button('The whole curtain wall')->click();
+        $this->desk->press('The whole curtain wall');
         $this->desk->waitForText('Changed by hand');
         $this->desk->waitForText('Cell right of line 0, over line 0: D-01');
-        $this->desk->driver->findElement(WebDriverBy::xpath('//button[starts-with(@aria-label, "Reset: Cell right of line 0")]'))->click();
+        $this->desk->pressOn('//button[starts-with(@aria-label, "Reset: Cell right of line 0")]');
         $this->desk->waitFor('[aria-label^="Undo: Reset a change"]');
     }
 
@@ -135,20 +133,19 @@ final class CurtainWallTest extends BrowserCase
         self::assertSame(0, $this->desk->count('[aria-label^="Undo: Changed a line"]'));
         $this->desk->type('Place of the line', '2600');
         $this->desk->waitFor('[aria-label^="Undo: Changed a line"]');
-        $this->desk->button('The whole curtain wall')->click();
+        $this->desk->press('The whole curtain wall');
         $this->desk->waitForText('Upright line 4 moved to 2 600 from the left end');
         $this->desk->click('elevation', $at + 3000, 500);
         $this->desk->waitForText('Bay 5, row 1');
         $this->desk->holding(Keys::SHIFT, fn () => $this->desk->click('elevation', $at + 2200, 500));
         $this->desk->waitForText('2 cells');
-        $this->desk->button('Join the two')->click();
+        $this->desk->press('Join the two');
         $this->desk->waitFor('[aria-label^="Undo: Joined cells"]');
         // the card is that of the joined cell then
         $this->desk->waitUntil(fn (): bool => ! str_contains($this->desk->text(), '2 cells'));
-        $this->desk->button('The whole curtain wall')->click();
+        $this->desk->press('The whole curtain wall');
         $this->desk->waitForText('no member');
-        // the card is drawn anew once more when the cells have come
-        $this->desk->waitUntil(fn (): bool => $this->desk->button('Free member')->click() !== null, 'the button');
+        $this->desk->press('Free member');
         $this->desk->waitForText('Click where the member begins');
         // from one upright to the next: they catch on the lines 3 595 and 4 495 from the left end
         foreach ([[3620, 300], [4470, 900]] as [$u, $v]) {
@@ -159,7 +156,7 @@ final class CurtainWallTest extends BrowserCase
         // another could be drawn now: Escape leaves that, and the curtain wall stays chosen
         $this->desk->keys(Keys::ESCAPE);
         $this->desk->waitUntil(fn (): bool => ! str_contains($this->desk->text(), 'Click where the member begins'));
-        $this->desk->driver->findElement(WebDriverBy::xpath('//button[starts-with(@aria-label, "Remove: Free member 3")]'))->click();
+        $this->desk->pressOn('//button[starts-with(@aria-label, "Remove: Free member 3")]');
         $this->desk->waitUntil(fn (): bool => ! str_contains($this->desk->text(), 'Free member 3: '));
         // all transoms at once, by one of them: 1 200 up the face, which leans by 18°
         $this->desk->click('elevation', $at + 3900, 1200 * cos(deg2rad(18)));
@@ -167,7 +164,7 @@ final class CurtainWallTest extends BrowserCase
         $this->pick('Which pieces', 'All transoms are');
         $this->desk->type('Section of this piece', '50 × 90');
         $this->desk->waitFor('[aria-label^="Undo: Changed members"]');
-        $this->desk->button('The whole curtain wall')->click();
+        $this->desk->press('The whole curtain wall');
         foreach (['Level line 1 from the start: 50 × 90', 'Level line 3 from line 6: 50 × 90'] as $says) {
             $this->desk->waitForText($says);
         }
@@ -188,27 +185,27 @@ final class CurtainWallTest extends BrowserCase
         $this->desk->holding(Keys::SHIFT, fn () => $this->desk->click('elevation', $mullion(4), 500));
         $this->desk->waitForText('2 members');
         $this->desk->type('Name of the set', 'Two mullions');
-        $this->desk->button('Keep as a set')->click();
+        $this->desk->press('Keep as a set');
         $this->desk->waitForText('Kept 2 members as the set');
-        $this->desk->button('Take them out')->click();
+        $this->desk->press('Take them out');
         $this->desk->waitFor('[aria-label^="Undo: Changed members"]');
-        $this->desk->css('[aria-label^="Undo: Changed members"]')->click();
+        $this->desk->pressOn('[aria-label^="Undo: Changed members"]');
         $this->desk->waitFor('[aria-label^="Undo: Kept set"]');
         // a hidden cell is gone from the drawing, and a click finds nothing of it there
         $this->desk->click('elevation', $at + 3000, 500);
         $this->desk->waitForText('Bay 5, row 1');
-        $this->desk->driver->executeScript("document.querySelector('[data-pane=elevation]').focus()");
+        $this->desk->focus();
         $this->desk->keys('h');
         $this->desk->waitForText('Hidden: 1 cell');
         $this->desk->click('elevation', $at + 3000, 500);
         $this->desk->click('elevation', $at + 3900, 500);
         $this->desk->waitForText('Bay 6, row 1');
         self::assertStringNotContainsString('Bay 5', $this->desk->text());
-        $this->desk->button('Show all')->click();
+        $this->desk->press('Show all');
         $this->desk->waitUntil(fn (): bool => ! str_contains($this->desk->text(), 'Hidden:'));
         // the set chooses what it keeps, and hides it
         $this->desk->keys(Keys::ESCAPE, Keys::ESCAPE, Keys::ESCAPE);
-        $this->desk->button('Two mullions')->click();
+        $this->desk->press('Two mullions');
         $this->desk->waitForText('2 members');
         self::assertSame(2, $this->desk->count('[data-piece]'));
     }
@@ -231,19 +228,19 @@ final class CurtainWallTest extends BrowserCase
         $this->desk->holding(Keys::SHIFT, $free);
         $this->desk->waitForText('2 members');
         $this->desk->type('Name of the set', 'At the edge');
-        $this->desk->button('Keep as a set')->click();
+        $this->desk->press('Keep as a set');
         $this->desk->waitForText('Kept 2 members as the set');
-        $this->desk->driver->findElement(WebDriverBy::xpath('//*[@data-card]//button[starts-with(., "Hide")]'))->click();
+        $this->desk->pressOn('//*[@data-card]//button[starts-with(., "Hide")]');
         $this->desk->waitUntil(fn (): bool => $this->desk->count('[data-named]') === 0, 'what is hidden is not chosen');
-        $this->desk->driver->executeScript("document.querySelector('[data-pane=elevation]').focus()");
+        $this->desk->focus();
         $free();
         $this->desk->waitUntil(fn (): bool => ! str_contains($this->desk->text(), 'Free member 50'), 'nothing of it where it was');
-        $this->desk->button('Show all')->click();
+        $this->desk->press('Show all');
         $this->desk->keys(Keys::ESCAPE, Keys::ESCAPE, Keys::ESCAPE);
-        $this->desk->button('At the edge')->click();
+        $this->desk->press('At the edge');
         $this->desk->waitForText('2 members');
         // Delete takes the free one of them, and one step brings it back
-        $this->desk->driver->executeScript("document.querySelector('[data-pane=elevation]').focus()");
+        $this->desk->focus();
         $this->desk->keys(Keys::DELETE);
         $this->desk->waitFor('[aria-label^="Undo: "]');
         $this->desk->waitUntil(fn (): bool => ! str_contains($this->desk->text(), '2 members'));
@@ -276,14 +273,14 @@ final class CurtainWallTest extends BrowserCase
         $this->desk->waitFor('[aria-label^="Undo: Divided a cell"]');
         $this->desk->waitUntil(fn (): bool => $this->desk->count('[data-tried]') === 0);
         $this->desk->waitForText('850 × 375 clear');
-        $this->desk->button('The whole curtain wall')->click();
+        $this->desk->press('The whole curtain wall');
         $this->desk->waitForText('Level line added 400 over line 0, in the bay right of line 4 only');
         // what a choice or a button asks for and cannot be is refused in words
         $this->pick('How its bays are set out', 'in line with the jambs of openings of');
         $this->pick('What its bays are in line with', 'South');
         $this->desk->waitForText('Nothing of that lies square over against this curtain wall');
         // divided into three by setting-out lines, its bays stand at those
-        $this->desk->driver->executeScript("document.querySelector('[data-pane=elevation]').focus()");
+        $this->desk->focus();
         $this->desk->keys('d');
         $this->desk->field('Parts');
         $this->desk->waitFor('[data-preview-drawn]');
@@ -299,9 +296,9 @@ final class CurtainWallTest extends BrowserCase
 
     public function test_a_types_change_says_where_it_goes_before_it_is_saved(): void
     {
-        $this->desk->css('button[aria-label^="CW-03 "]')->click();
+        $this->desk->pressOn('button[aria-label^="CW-03 "]');
         $this->desk->waitForText('CW-03 in hand');
-        $this->desk->driver->findElement(WebDriverBy::linkText('at the bench'))->click();
+        $this->desk->pressOn('//a[normalize-space()="at the bench"]');
         $this->desk->waitForText('in 1 run');
         // drawn while it is typed; the stored figure comes back with Escape
         $this->desk->write('Bays: module', '1 m');
@@ -321,27 +318,27 @@ final class CurtainWallTest extends BrowserCase
         $this->desk->waitForText('must be at least 1; 0 was given');
         $this->desk->keys(Keys::ESCAPE);
         $this->desk->waitUntil(fn (): bool => $this->desk->value('Transoms: face and depth') === '55 × 130');
-        $this->desk->button('Save')->click();
+        $this->desk->press('Save');
         $this->desk->waitForText('It stands in 1 run; all of them follow.');
-        $this->desk->button('Save and change 1 place')->click();
+        $this->desk->press('Save and change 1 place');
         $this->desk->waitUntil(fn (): bool => ! str_contains($this->desk->text(), 'not saved'));
-        $this->desk->css('a[aria-label="To the desk"]')->click();
+        $this->desk->pressOn('a[aria-label="To the desk"]');
         $this->desk->waitFor('[aria-label^="Undo: Changed CW-03 in 1 run"]');
     }
 
     public function test_a_member_in_the_schedule_finds_its_place_and_bars_are_told_with_their_waste(): void
     {
-        $this->desk->button('Schedules')->click();
-        $this->desk->button('Members')->click();
+        $this->desk->press('Schedules');
+        $this->desk->press('Members');
         $this->desk->waitFor('tr[aria-label^="D1, "]');
-        $this->desk->css('tr[aria-label^="D1, "]')->click();
+        $this->desk->pressOn('tr[aria-label^="D1, "]');
         $this->desk->waitForText('CW-');
-        $this->desk->button('Cutting list')->click();
+        $this->desk->press('Cutting list');
         $this->desk->waitForText('% waste');
         $this->desk->type('Lengths of bars', '6 m, 7 m');
         $this->desk->waitFor('[aria-label^="Undo: Changed the project’s settings"]');
         $this->desk->waitForText('× 7 000');
-        $this->desk->button('Shares')->click();
+        $this->desk->press('Shares');
         $this->desk->waitForText('% glass of');
         self::assertSame([], $this->axe());
     }

@@ -11,10 +11,10 @@ final class CurvedTest extends BrowserCase
 {
     public function test_an_outline_with_arcs_is_drawn_by_mouse_and_by_typing(): void
     {
-        $this->desk->button('Draw an outline')->click();
+        $this->desk->press('Draw an outline');
         $this->desk->waitForText('New outline');
         $this->desk->ready();
-        $this->desk->driver->executeScript("document.querySelector('[data-pane=plan]').focus()");
+        $this->desk->focus('plan');
         $this->desk->click('plan', 2000, -5000);
         $this->desk->waitFor('[data-outline="1"]');
         $this->desk->keys('a');
@@ -34,7 +34,7 @@ final class CurvedTest extends BrowserCase
         $this->desk->waitForText('an arc that runs on');
         $this->desk->keys('1500', Keys::TAB, '60', Keys::ENTER);
         $this->desk->waitFor('[data-outline="3"]');
-        $this->desk->button('Build open')->click();
+        $this->desk->press('Build open');
         $this->desk->waitFor('[aria-label^="Undo: Drew Outline"]');
         $walls = $this->project()['walls'];
         [$first, $second] = array_slice($walls, -2);
@@ -58,10 +58,10 @@ final class CurvedTest extends BrowserCase
         $this->desk->waitUntil(fn (): bool => $this->desk->value('Arc length') !== '' && $this->south()['arc'] !== null
             && abs($this->south()['arc']['radius'] - 15000) < 1e-6);
         // measured from corner to corner, where other walls meet it, it is as long as its face
-        $this->desk->button('Plan')->click();
-        $this->desk->button('Enlarge the plan')->click();
+        $this->desk->press('Plan');
+        $this->desk->press('Enlarge the plan');
         $this->desk->ready();
-        $this->desk->driver->executeScript("document.querySelector('[data-pane=plan]').focus()");
+        $this->desk->focus('plan');
         $this->desk->keys('i');
         $this->desk->click('plan', 0, 0);
         $this->desk->click('plan', 18000, 0);
@@ -72,8 +72,8 @@ final class CurvedTest extends BrowserCase
             str_replace("\u{202F}", ' ', (string) $this->desk->css('[data-measured]')->getAttribute('data-measured')),
         );
         $this->desk->keys(Keys::ESCAPE);
-        $this->desk->button('Elevation')->click();
-        $this->desk->button('Enlarge the elevation')->click();
+        $this->desk->press('Elevation');
+        $this->desk->press('Enlarge the elevation');
         $this->desk->ready();
         // one of its windows: on its chord, or bent to the wall when it can be
         $this->desk->click('elevation', 2330, 900 + 4200 + 700);
@@ -85,7 +85,7 @@ final class CurvedTest extends BrowserCase
     public function test_corners_are_rounded_with_what_it_comes_to_shown_first(): void
     {
         $this->chooseSouth();
-        $this->desk->button('Round')->click();
+        $this->desk->press('Round');
         $this->desk->waitFor('[data-sheet="outline.round"]');
         $this->desk->type('Radius', '20 m');
         $this->desk->waitForText('nothing of it would be left');

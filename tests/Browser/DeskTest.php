@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
-use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys as Keys;
 use Tests\Browser\Support\Chrome;
 use Tests\Browser\Support\Desk;
@@ -30,12 +29,12 @@ final class DeskTest extends BrowserCase
             [$this->desk->value('Position'), $this->desk->value('Sill'), $this->desk->value('Head')],
         );
         $this->desk->keys(Keys::ESCAPE);
-        $this->desk->button('Schedules')->click();
+        $this->desk->press('Schedules');
         $this->desk->waitFor('tr[aria-label="W-01, 3 placed"][aria-selected=true]');
-        $this->desk->css('tr[aria-label^="D-06"]')->click();
+        $this->desk->pressOn('tr[aria-label^="D-06"]');
         $this->desk->waitForText('door between sidelights');
         $this->desk->waitFor('[data-pane=elevation] [data-chosen^="op-"]');
-        $this->desk->button('Undo: Placed W-01')->click();
+        $this->desk->press('Undo: Placed W-01');
         $this->desk->waitFor('tr[aria-label="W-01, 2 placed"]');
     }
 
@@ -49,7 +48,7 @@ final class DeskTest extends BrowserCase
         $this->desk->driver->navigate()->refresh();
         $this->desk->ready();
         $this->desk->waitFor('[aria-label^="Undo: Made W-03"]');
-        $this->desk->driver->executeScript("document.querySelector('[data-pane=elevation]').focus()");
+        $this->desk->focus();
         $this->desk->keys(Keys::CONTROL.'z');
         $this->desk->waitUntil(fn (): bool => $this->desk->count('[aria-label^="Undo: Moved W-03"]') === 1);
         $this->desk->keys(Keys::CONTROL.'z');
@@ -91,11 +90,11 @@ final class DeskTest extends BrowserCase
 
     public function test_a_finding_is_put_right_in_one_step(): void
     {
-        $this->desk->button('7 findings')->click();
+        $this->desk->press('7 findings');
         $this->desk->waitForText('comes to 65 from the left corner, inside its return; the project keeps 150.');
-        $this->desk->button('Move 85 to the right')->click();
+        $this->desk->press('Move 85 to the right');
         $this->desk->button('6 findings');
-        $this->desk->button('Undo: Moved W-09 85 to the right')->click();
+        $this->desk->press('Undo: Moved W-09 85 to the right');
         $this->desk->button('7 findings');
     }
 
@@ -129,8 +128,8 @@ final class DeskTest extends BrowserCase
 
     public function test_a_unit_is_placed_in_plan(): void
     {
-        $this->desk->button('Plan')->click();
-        $this->desk->button('Enlarge the plan')->click();
+        $this->desk->press('Plan');
+        $this->desk->press('Enlarge the plan');
         $this->desk->waitUntil(fn (): bool => $this->desk->count('[data-pane=plan]') === 1);
         $this->desk->ready();
         $this->takeFromRack('W-01');
@@ -139,66 +138,66 @@ final class DeskTest extends BrowserCase
         $this->desk->click('plan', 11000, 11300);
         $this->desk->waitUntil(fn (): bool => str_contains($this->desk->text(), 'North · Quay'), 'it to stand in the north wall');
         $this->desk->keys(Keys::ESCAPE);
-        $this->desk->button('Undo: Placed W-01')->click();
+        $this->desk->press('Undo: Placed W-01');
         $this->desk->waitUntil(fn (): bool => $this->desk->count('[aria-label^="Undo: Placed W-09"]') === 1);
     }
 
     public function test_a_project_is_started_and_its_outline_drawn_by_typing(): void
     {
         $this->desk->driver->get((string) getenv('ISLEWARD_ADDRESS'));
-        $this->desk->button('Start a project')->click();
+        $this->desk->press('Start a project');
         $this->desk->waitForText('Floor to floor');
         $this->desk->keys('Net loft');
-        $this->desk->driver->findElement(WebDriverBy::xpath('//label[contains(.,"drawn in plan next")]'))->click();
-        $this->desk->button('Start')->click();
+        $this->desk->pressOn('//label[contains(.,"drawn in plan next")]');
+        $this->desk->press('Start');
         $this->desk->waitForText('New outline');
         $this->desk->ready();
-        $this->desk->driver->executeScript("document.querySelector('[data-pane=plan]').focus()");
+        $this->desk->focus('plan');
         $this->desk->keys(Keys::ENTER);
         foreach ([['9000', '0'], ['6000', '90'], ['3 * 3000', '180']] as $i => [$length, $angle]) {
             $this->desk->keys($length, Keys::TAB, $angle, Keys::ENTER);
             $this->desk->waitFor('[data-outline="'.($i + 2).'"]');
         }
-        $this->desk->button('Close and build')->click();
+        $this->desk->press('Close and build');
         $this->desk->waitForText('4 frontages');
         // click the south wall: its outside is said
         $this->desk->ready();
         $this->desk->click('elevation', 4500, 5000);
         $this->desk->waitForText('outside faces south, 180°');
-        $this->desk->driver->findElement(WebDriverBy::xpath('//nav[@aria-label="Storeys"]//button[1]'))->click();
+        $this->desk->pressOn('//nav[@aria-label="Storeys"]//button[1]');
         $this->desk->type('Floor to floor', '4.2 m');
         $this->desk->waitUntil(fn (): bool => $this->desk->value('Floor to floor') === '4 200');
-        $this->desk->button('Insert a storey above')->click();
+        $this->desk->press('Insert a storey above');
         $this->desk->waitForText('New storey');
     }
 
     public function test_a_revision_is_kept_seen_beside_today_and_gone_back_to(): void
     {
-        $open = fn () => $this->desk->css('button[title="Revisions, and the latest changes"]')->click();
+        $open = fn () => $this->desk->pressOn('button[title="Revisions, and the latest changes"]');
         $open();
         $this->desk->waitFor('[data-sheet=revisions]');
-        $this->desk->css('[aria-label="Note for the revision"]')->click();
+        $this->desk->pressOn('[aria-label="Note for the revision"]');
         $note = 'Round '.bin2hex(random_bytes(3));
         $this->desk->keys($note, Keys::ENTER);
         $this->desk->waitForText($note);
         $letter = (string) $this->desk->css('[data-sheet=revisions] li b')->getText();
-        $this->desk->button('Done')->click();
+        $this->desk->press('Done');
         $this->chooseFirstOfCharts();
         $this->desk->type('Position', '2130');
         $this->desk->waitFor('[aria-label^="Undo: Moved W-03"]');
 
         $open();
         $this->desk->waitFor('[data-sheet=revisions] li b');
-        $this->desk->css('[data-sheet=revisions] li button')->click();
+        $this->desk->pressOn('[data-sheet=revisions] li button');
         $this->desk->waitFor('[data-differs="1"]');
         self::assertStringContainsString('W-03, Charts: moved 400 to the right.', $this->desk->text());
         self::assertSame(1, $this->desk->count('[data-differing="1"]'), 'drawn as it was and as it is');
         self::assertSame([], $this->axe());
-        $this->desk->button("Go back to {$letter}…")->click();
-        $this->desk->button("Go back to $letter, as one step")->click();
+        $this->desk->press("Go back to {$letter}…");
+        $this->desk->press("Go back to $letter, as one step");
         $this->desk->waitForText('Today’s state is as it was then.');
         $this->desk->waitFor(sprintf('[aria-label="Undo: Went back to revision %s"]', $letter));
-        $this->desk->button('Done')->click();
+        $this->desk->press('Done');
     }
 
     /** The rack is one stop for Tab, with arrows inside it, and a key goes from the drawing to the card, to the rack and back. */
@@ -211,7 +210,7 @@ final class DeskTest extends BrowserCase
             'return document.activeElement.getAttribute("aria-label") ?? ""',
         );
         self::assertSame(1, $this->desk->count('[data-rack] button[tabindex="0"]'));
-        $this->desk->driver->executeScript("document.querySelector('[data-pane=elevation]').focus()");
+        $this->desk->focus();
         foreach (['[data-card]', '[data-rack]', '[data-pane]', '[data-card]', '[data-rack]'] as $part) {
             $this->desk->keys("\u{E036}"); // F6
             self::assertTrue($in($part), "in $part, not in ".$label());
@@ -238,11 +237,9 @@ final class DeskTest extends BrowserCase
     {
         $theme = fn (): string => (string) $this->desk->driver->executeScript('return document.documentElement.dataset.theme');
         $choose = function (string $label): void {
-            $this->desk->css('[aria-label="Your menu"]')->click();
+            $this->desk->pressOn('[aria-label="Your menu"]');
             $this->desk->waitFor('[role=menuitemradio]');
-            $this->desk->driver->findElement(
-                WebDriverBy::xpath(sprintf('//*[starts-with(@role, "menuitem")][normalize-space()="%s"]', $label)),
-            )->click();
+            $this->desk->pressOn(sprintf('//*[starts-with(@role, "menuitem")][normalize-space()="%s"]', $label));
         };
         $at = $this->desk->driver->getCurrentURL();
         self::assertSame('light', $theme());
@@ -262,7 +259,7 @@ final class DeskTest extends BrowserCase
         $this->desk->keys(Keys::ESCAPE);
         $choose('Sign out');
         $this->desk->waitForText('Sign in');
-        $this->desk->css('[aria-label="Your menu"]')->click();
+        $this->desk->pressOn('[aria-label="Your menu"]');
         $this->desk->waitFor('[role=menuitemradio]');
         self::assertStringNotContainsString('Sign out', $this->desk->text());
         $this->desk->keys(Keys::ESCAPE);
@@ -271,13 +268,13 @@ final class DeskTest extends BrowserCase
 
     public function test_a_guest_may_look_but_not_touch_and_axe_finds_nothing_serious(): void
     {
-        $this->desk->button('Schedules')->click();
+        $this->desk->press('Schedules');
         $this->desk->waitFor('[aria-rowcount]');
         self::assertSame([], $this->axe());
         $this->desk->driver->executeScript("document.documentElement.dataset.theme='dark'");
         self::assertSame([], $this->axe(), 'on dark paper');
 
-        $guest = new Desk(Chrome::open(), (string) getenv('ISLEWARD_ADDRESS'));
+        $guest = new Desk(Chrome::open(softwareGl: false), (string) getenv('ISLEWARD_ADDRESS'));
         try {
             $guest->signIn('guest@skerrow.example');
             $guest->openProject('Skerrow Pilot House');

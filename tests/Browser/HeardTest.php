@@ -27,12 +27,12 @@ final class HeardTest extends BrowserCase
         $this->desk->type('Position', '1800');
         $this->desk->waitUntil(fn (): bool => $this->said() === 'Moved W-03 70 to the right.', 'what was done');
         // over its neighbour: refused or found, it is heard
-        $this->desk->write('Width', '1')->sendKeys(Keys::ENTER);
+        $this->desk->type('Width', '1');
         $this->desk->waitUntil(fn (): bool => $this->hears('leave no room', 'at least'), 'why not');
         $this->desk->keys(Keys::ESCAPE);
         $this->desk->type('Position', '3200');
         $this->desk->waitUntil(fn (): bool => $this->hears('finding'), 'what is found');
-        $this->desk->button('Undo')->click();
+        $this->desk->press('Undo');
         $this->desk->waitUntil(fn (): bool => $this->hears('put right', 'Undid'), 'that it is right');
     }
 

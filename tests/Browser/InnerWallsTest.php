@@ -20,7 +20,7 @@ final class InnerWallsTest extends BrowserCase
     public function test_chains_are_drawn_one_after_the_other_in_the_same_view(): void
     {
         $had = count($this->outlines());
-        $this->desk->button('Draw inner walls')->click();
+        $this->desk->press('Draw inner walls');
         $this->desk->waitForText('Click where the wall begins');
         $this->desk->ready();
         foreach ([[4000, 8000], [9000, 13000]] as $i => [$x, $to]) {
@@ -44,7 +44,7 @@ final class InnerWallsTest extends BrowserCase
 
     public function test_a_nib_is_a_figure(): void
     {
-        $this->desk->button('Inner')->click();
+        $this->desk->press('Inner');
         $this->goTo('Inner wall 1');
         $this->desk->click('elevation', $this->offset('Inner wall 1') + 600, 5200);
         $this->desk->waitForText('Nib of');
@@ -52,7 +52,7 @@ final class InnerWallsTest extends BrowserCase
         $this->desk->type('Nib on the left', '0.25 m');
         $this->desk->waitUntil(fn (): bool => $this->desk->value('Nib on the left') === '250', 'it is wider');
         // what does not fit stays typed, with the reason
-        $this->desk->write('Nib on the left', '-20')->sendKeys(Keys::ENTER);
+        $this->desk->type('Nib on the left', '-20');
         $this->desk->waitForText('A nib must be at least 0');
         self::assertSame('-20', $this->desk->value('Nib on the left'));
     }

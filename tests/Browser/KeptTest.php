@@ -110,13 +110,13 @@ final class KeptTest extends BrowserCase
         $tools->execute('Network.setBlockedURLs', ['urls' => ['*/build/assets/Schedules-*']]);
         $this->desk->driver->navigate()->refresh();
         $this->desk->ready();
-        $this->desk->button('Schedules')->click();
+        $this->desk->press('Schedules');
         $this->desk->waitForText('The schedules could not be fetched. Nothing you did is lost.');
         self::assertSame([], $this->axe());
         $tools->execute('Network.setBlockedURLs', ['urls' => []]);
-        $this->desk->button('Load the page again')->click();
+        $this->desk->press('Load the page again');
         $this->desk->ready();
-        $this->desk->button('Schedules')->click();
+        $this->desk->press('Schedules');
         $this->desk->waitFor('section[aria-label=Schedules] table');
     }
 

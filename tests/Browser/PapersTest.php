@@ -13,8 +13,8 @@ final class PapersTest extends BrowserCase
 {
     public function test_a_given_schedule_is_read_in_held_against_the_model_and_put_right(): void
     {
-        $this->desk->button('Schedules')->click();
-        $this->desk->button('Given')->click();
+        $this->desk->press('Schedules');
+        $this->desk->press('Given');
         $this->desk->waitForText('Client’s schedule');
         self::assertSame([], $this->axe());
         // another one, with a column that has to be said by hand
@@ -26,15 +26,15 @@ final class PapersTest extends BrowserCase
         $this->desk->waitFor('[data-reading="2"]');
         $this->pick('What column 5 states', 'count on');
         $this->desk->waitFor('[aria-label="Storey of column 5"]');
-        $this->desk->button('Hold it against the model')->click();
+        $this->desk->press('Hold it against the model');
         $this->desk->waitForText('One D-04 on Quay is 1 800 × 2 300, given 1 900 × 2 300.');
-        $this->desk->button('Change the type to the size given')->click();
+        $this->desk->press('Change the type to the size given');
         $this->desk->waitUntil(fn (): bool => ! str_contains($this->desk->text(), 'One D-04 on Quay is'), 'the size being right');
-        $this->desk->button('Make types of the lines…')->click();
+        $this->desk->press('Make types of the lines…');
         $this->desk->waitForText('round light');
-        $this->desk->button('Make the type')->click();
+        $this->desk->press('Make the type');
         $this->desk->waitForText('2 of W-77 are missing on Quay');
-        $this->desk->button('Place the 2')->click();
+        $this->desk->press('Place the 2');
         $this->desk->waitForText('W-77 in hand');
         $this->desk->click('elevation', 17000, 2600);
         $this->desk->waitForText('1 of W-77 is missing on Quay');
@@ -47,45 +47,45 @@ final class PapersTest extends BrowserCase
         $this->pick('Storey that “Hall” is', 'Quay');
         $this->desk->waitForText('all read');
         self::assertSame([], $this->axe());
-        $this->desk->button('Replace it')->click();
+        $this->desk->press('Replace it');
         $this->desk->waitForText('No unit type is marked W-78; 2 are given.');
         // or both are kept, under a name that is free
         $this->desk->file('.csv,.tsv,.txt,.xlsx', $csv);
         $this->desk->waitForText('In place of doors: every line is as it was.');
         $this->pick('Read in as', 'A schedule of its own');
         $this->desk->waitUntil(fn (): bool => $this->desk->value('Name of the schedule') === 'doors 2', 'a name that is free');
-        $this->desk->button('Cancel')->click();
-        $this->desk->button('Close the schedules')->click();
+        $this->desk->press('Cancel');
+        $this->desk->press('Close the schedules');
     }
 
     public function test_a_schedule_is_laid_out_kept_and_its_rows_find_their_places(): void
     {
-        $this->desk->button('Schedules')->click();
-        $this->desk->button('Each opening')->click();
+        $this->desk->press('Schedules');
+        $this->desk->press('Each opening');
         $this->desk->waitForText('Storey: Quay');
-        $this->desk->button('Mark openings')->click();
+        $this->desk->press('Mark openings');
         $this->desk->type('Text of the marks', '{storey}.{n}');
         $this->desk->waitFor('[aria-label^="Undo: Marked"]');
         $this->desk->waitForText('0.01');
-        $this->desk->button('Lay out')->click();
+        $this->desk->press('Lay out');
         $this->desk->waitFor('[aria-label="Layout"]');
-        $this->desk->button('Remove Name')->click();
+        $this->desk->press('Remove Name');
         $this->pick('Grouped by', 'Frontage');
         $this->desk->waitForText('Frontage: East');
         self::assertSame([], $this->axe());
         $this->desk->type('Name of the layout', 'By frontage');
         $this->desk->waitForText('Kept layout By frontage.');
         $this->desk->waitFor('nav[aria-label="Which schedule"] button[aria-pressed=true]');
-        $this->desk->css('tbody tr[tabindex="0"]')->click();
+        $this->desk->pressOn('tbody tr[tabindex="0"]');
         $this->desk->waitFor('[data-pane=elevation] [data-chosen]');
-        $this->desk->button('Close the schedules')->click();
+        $this->desk->press('Close the schedules');
     }
 
     public function test_a_section_is_cut_in_plan_and_a_sheet_is_arranged(): void
     {
         $this->desk->keys('s');
         $this->desk->waitFor('[data-pointing="section 0"]');
-        $this->desk->button('Enlarge the plan')->click();
+        $this->desk->press('Enlarge the plan');
         $this->desk->ready();
         $this->desk->click('plan', 4000, -900);
         $this->desk->click('plan', 4000, 12200);
@@ -94,13 +94,13 @@ final class PapersTest extends BrowserCase
         $this->desk->driver->navigate()->refresh();
         $this->desk->ready();
         $project = explode('?', $this->desk->driver->getCurrentURL())[0];
-        $this->desk->css('header a[href$="/sheets"]')->click();
+        $this->desk->pressOn('header a[href$="/sheets"]');
         $this->desk->waitFor('[data-block^="Elevation"]');
         self::assertSame([], $this->axe());
-        $this->desk->button('New sheet')->click();
+        $this->desk->press('New sheet');
         $this->desk->waitForText('An empty sheet');
         foreach (['Section' => 'B', 'Plan' => 'Charts'] as $menu => $item) {
-            $this->desk->button($menu)->click();
+            $this->desk->press($menu);
             $this->desk->waitFor('[role=menuitem]');
             $this->desk->driver->executeScript(
                 '[...document.querySelectorAll("[role=menuitem]")].find((m) => m.textContent === arguments[0]).click()',
@@ -123,7 +123,7 @@ final class PapersTest extends BrowserCase
             }
         }
         $this->desk->waitForText('It lies over');
-        $this->desk->button('Remove from the sheet')->click();
+        $this->desk->press('Remove from the sheet');
         $this->desk->waitUntil(fn (): bool => $this->desk->count('[data-block="Plan Charts"]') === 0);
         $this->desk->driver->get($project);
         $this->desk->ready();
@@ -140,7 +140,7 @@ final class PapersTest extends BrowserCase
         $this->desk->waitForText('A plan drawing laid under the model');
         $this->desk->file('.png,.jpg,.jpeg,.svg,.pdf', $svg);
         $this->desk->waitForText('Left out: 1 script.');
-        $this->desk->button('Enlarge the plan')->click();
+        $this->desk->press('Enlarge the plan');
         $this->desk->ready();
         $tracing = fn (): array => (array) $this->desk->driver->executeAsyncScript(
             'const done = arguments[0]; fetch(`/api/projects/${location.pathname.split("/").pop()}`).then((r) => r.json()).then((p) => done(p.tracings.find((t) => t.name === "quay")))',
@@ -149,7 +149,7 @@ final class PapersTest extends BrowserCase
             $t['x'] + $x * $t['scale'] * 96 / 25.4,
             $t['y'] + (160 - $y) * $t['scale'] * 96 / 25.4,
         ];
-        $this->desk->button('Scale by two points')->click();
+        $this->desk->press('Scale by two points');
         $before = $tracing();
         foreach ([[20, 140], [200, 140]] as [$x, $y]) {
             $this->desk->hover('plan', ...$at($before, $x, $y));
@@ -159,16 +159,16 @@ final class PapersTest extends BrowserCase
         $this->desk->waitForText('Scaled tracing quay');
         $scaled = $tracing();
         self::assertEqualsWithDelta(100.0 * 25.4 / 96, $scaled['scale'], 1e-4);
-        $this->desk->button('Put in place')->click();
+        $this->desk->press('Put in place');
         $this->desk->click('plan', ...$at($scaled, 20, 140));
         $this->desk->click('plan', 0, 0);
         $this->desk->waitForText('It is put there.');
-        $this->desk->button('It lies right')->click();
+        $this->desk->press('It lies right');
         $this->desk->waitFor('[data-candidate]');
         self::assertEqualsWithDelta([-2000.0, -2000.0], [$tracing()['x'], $tracing()['y']], 30.0);
         self::assertSame([], $this->axe());
         // taken by hand from its two marks, rounded to the module
-        $this->desk->button('From two marks')->click();
+        $this->desk->press('From two marks');
         foreach ([162, 172] as $x) {
             $this->desk->hover('plan', ...$at($tracing(), $x, 138.5));
             $this->desk->click('plan', ...$at($tracing(), $x, 138.5));
@@ -176,11 +176,11 @@ final class PapersTest extends BrowserCase
         $this->desk->waitForText('The marks are 1 000 apart');
         $this->pick('Width', 'rounded to the module', '[data-pointing] ');
         $this->desk->waitForText('the opening is 910, 90 narrower');
-        $this->desk->css('[data-pointing] button[type=submit]')->click();
+        $this->desk->pressOn('[data-pointing] button[type=submit]');
         $this->desk->waitFor('[data-pointing="marks 0"]');
         $this->desk->waitFor('[aria-label="Undo: Placed 1 opening from marks"]');
         $this->desk->keys(Keys::ESCAPE);
-        $this->desk->button('Move')->click();
+        $this->desk->press('Move');
         $this->desk->waitFor('[aria-label^="Undo: "][aria-label*="1 000"], [aria-label^="Undo: Made"]');
         $this->desk->driver->navigate()->refresh();
         $this->desk->ready();
@@ -213,7 +213,7 @@ final class PapersTest extends BrowserCase
             );
             self::assertSame(1, $this->desk->count('[data-sheet="opening.repeat"]'));
             $this->desk->keys(Keys::ESCAPE, Keys::ESCAPE);
-            $this->desk->css('[data-here]')->click();
+            $this->desk->pressOn('[data-here]');
             $this->desk->waitForText('here now');
             self::assertSame([], $this->axe());
             // a link lets one look, until it is ended
@@ -228,7 +228,7 @@ final class PapersTest extends BrowserCase
             $mate->waitForText('view only');
             $mate->ready(); // a link that ends while the project still comes says that there is nothing here
             self::assertSame(0, $mate->count('[data-card] input'));
-            $this->desk->button("End the link $whom")->click();
+            $this->desk->press("End the link $whom");
             $mate->waitFor('[data-out]');
             $this->desk->keys(Keys::ESCAPE);
         } finally {

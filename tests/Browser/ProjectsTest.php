@@ -20,17 +20,15 @@ final class ProjectsTest extends BrowserCase
 
     private function menu(string $project, string $item): void
     {
-        $this->desk->button("What to do with $project")->click();
+        $this->desk->press("What to do with $project");
         $this->desk->waitFor('[role=menuitem]');
-        $this->desk->driver->findElement(
-            WebDriverBy::xpath(sprintf('//*[@role="menuitem"][normalize-space()="%s"]', $item)),
-        )->click();
+        $this->desk->pressOn(sprintf('//*[@role="menuitem"][normalize-space()="%s"]', $item));
     }
 
     public function test_projects_are_kept_in_order(): void
     {
         $home = $this->desk->driver->getCurrentURL();
-        $this->desk->css('a[aria-label="Isleward, to the projects"]')->click();
+        $this->desk->pressOn('a[aria-label="Isleward, to the projects"]');
         $this->desk->waitFor('li[data-project="Skerrow Pilot House"]');
         $this->desk->waitForText('Demo');
         $this->desk->waitUntil(fn (): bool => (bool) $this->desk->driver->executeScript(
@@ -39,12 +37,12 @@ final class ProjectsTest extends BrowserCase
         self::assertSame([], $this->axe());
         $this->menu('Skerrow Pilot House', 'Duplicate…');
         $this->desk->write('Name of the project', 'Harbour study');
-        $this->desk->button('Duplicate')->click();
+        $this->desk->press('Duplicate');
         $this->desk->waitForText('Harbour study is made.');
         $this->desk->waitUntil(fn (): bool => in_array('Harbour study', $this->listed(), true), 'it is listed');
         $this->menu('Harbour study', 'Rename…');
         $this->desk->write('Name of the project', 'Harbour study 2');
-        $this->desk->button('Rename')->click();
+        $this->desk->press('Rename');
         $this->desk->waitUntil(fn (): bool => in_array('Harbour study 2', $this->listed(), true), 'it is renamed');
         $this->desk->write('Find a project', 'harbour 2');
         $this->desk->waitUntil(fn (): bool => $this->listed() === ['Harbour study 2'], 'it is found');
@@ -54,16 +52,16 @@ final class ProjectsTest extends BrowserCase
         $this->menu('Harbour study 2', 'Archive');
         $this->desk->waitForText('Harbour study 2 is archived.');
         $this->desk->waitUntil(fn (): bool => ! in_array('Harbour study 2', $this->listed(), true), 'it is put aside');
-        $this->desk->button('Archived 1')->click();
+        $this->desk->press('Archived 1');
         $this->desk->waitUntil(fn (): bool => $this->listed() === ['Harbour study 2'], 'among the archived');
         $this->menu('Harbour study 2', 'Delete');
         $this->desk->waitForText('Harbour study 2 is in the bin for 30 days.');
-        $this->desk->button('Bin 1')->click();
+        $this->desk->press('Bin 1');
         $this->desk->waitForText('deleted for good on');
         self::assertSame([], $this->axe());
         $this->menu('Harbour study 2', 'Delete for good…');
         $this->desk->waitForText('This cannot be undone.');
-        $this->desk->button('Delete for good')->click();
+        $this->desk->press('Delete for good');
         $this->desk->waitForText('The bin is empty.');
         $this->desk->driver->get($home);
         $this->desk->ready();

@@ -28,9 +28,9 @@ final class RoofTest extends BrowserCase
     /** The flat one that the demo has there is taken off first. */
     private function clearMainHouse(): void
     {
-        $this->desk->button('Main roof')->click();
+        $this->desk->press('Main roof');
         $this->desk->waitForText('over Main house');
-        $this->desk->driver->executeScript("document.querySelector('[data-pane=elevation]').focus()");
+        $this->desk->focus();
         $this->desk->keys(Keys::DELETE);
         $this->desk->waitUntil(fn (): bool => $this->named('Main roof') === [], 'it is taken off');
         // where the view stood before it was led to that roof
@@ -43,12 +43,12 @@ final class RoofTest extends BrowserCase
         $this->clearMainHouse();
         $this->desk->click('elevation', 300, 13000);
         $this->desk->waitForText('A roof over Main house');
-        $this->desk->button('A roof over Main house')->click();
+        $this->desk->press('A roof over Main house');
         $this->desk->waitForText('4 faces over Main house');
         $this->desk->type('Pitch', '9 : 12');
         $this->desk->waitUntil(fn (): bool => abs(($this->roof()['pitch'] ?? 0) - 36.87) < 0.01, 'rise over run');
         // what is no pitch stays typed, with the reason
-        $this->desk->write('Pitch', '95')->sendKeys(Keys::ENTER);
+        $this->desk->type('Pitch', '95');
         $this->desk->waitForText('95° was given');
         self::assertSame('95', $this->desk->value('Pitch'));
         self::assertEqualsWithDelta(36.87, $this->roof()['pitch'], 0.01);
@@ -67,11 +67,11 @@ final class RoofTest extends BrowserCase
 
     public function test_a_rooflight_is_placed_in_plan_moved_and_taken_out(): void
     {
-        $this->desk->button('Workshop roof')->click();
+        $this->desk->press('Workshop roof');
         $this->desk->waitForText('Rooflights in it');
         $lights = fn (): array => array_column($this->named('Workshop roof')['lights'], null, 'n');
         self::assertSame([1, 2], array_keys($lights()));
-        $this->desk->button('Place it in plan')->click();
+        $this->desk->press('Place it in plan');
         $this->desk->waitFor('[data-pointing="rooflight 0"]');
         // outside the roof, past the edge of a face, and in it
         $this->desk->hover('plan', -1000, 5000);
@@ -82,11 +82,11 @@ final class RoofTest extends BrowserCase
         $this->desk->waitForText('Rooflight 3 of Workshop roof');
         $this->desk->keys(Keys::ESCAPE);
         $was = $lights()[3];
-        $this->desk->driver->executeScript("document.querySelector('[data-pane=plan]').focus()");
+        $this->desk->focus('plan');
         $this->desk->keys(Keys::ARROW_RIGHT);
         $this->desk->waitUntil(fn (): bool => $lights()[3]['along'] == $was['along'] + 10, 'it has moved');
         // what does not fit stays typed, with the figure
-        $this->desk->write('Up', '9000')->sendKeys(Keys::ENTER);
+        $this->desk->type('Up', '9000');
         $this->desk->waitForText('past the edge of its face');
         self::assertSame('9000', $this->desk->value('Up'));
         $this->desk->type('Up', '0.9 m');
@@ -100,34 +100,34 @@ final class RoofTest extends BrowserCase
         // kept in a set and hidden by itself: a click finds nothing of it, until the set chooses it again
         $this->desk->type('Name of the set', 'North light');
         $this->desk->waitForText('Kept rooflight 3 of Workshop roof as the set');
-        $this->desk->driver->executeScript("document.querySelector('[data-pane=plan]').focus()");
+        $this->desk->focus('plan');
         $this->desk->keys('h');
         $this->desk->waitUntil(fn (): bool => ! str_contains($this->desk->text(), 'Rooflight 3 of'), 'it is hidden');
         $this->desk->click('plan', ($x0 + $x1) / 2, ($y0 + $y1) / 2);
         $this->desk->waitUntil(fn (): bool => ! str_contains($this->desk->text(), 'Rooflight 3 of'), 'nothing of it is found');
-        $this->desk->driver->executeScript("document.querySelector('[data-pane=plan]').focus()");
+        $this->desk->focus('plan');
         $this->desk->keys('u', Keys::ESCAPE, Keys::ESCAPE);
-        $this->desk->button('North light')->click();
+        $this->desk->press('North light');
         $this->desk->waitForText('Rooflight 3 of Workshop roof');
-        $this->desk->driver->executeScript("document.querySelector('[data-pane=plan]').focus()");
+        $this->desk->focus('plan');
         $this->desk->keys(Keys::DELETE);
         $this->desk->waitUntil(static fn (): bool => array_keys($lights()) === [1, 2], 'it is taken out');
     }
 
     public function test_eaves_are_cut_square_and_keep_their_overhang(): void
     {
-        $this->desk->button('Workshop roof')->click();
+        $this->desk->press('Workshop roof');
         $this->desk->waitForText('Its eaves are cut');
         $roof = fn (): array => $this->named('Workshop roof');
         $this->pick('Cut of the eaves', 'square to the slope');
         $this->desk->waitUntil(static fn (): bool => $roof()['cut'] === 'square', 'cut square');
         // 240 thick at 35° they take 240 · sin 35° = 137.7 of the underside in plan
-        $this->desk->write('Overhang', '60')->sendKeys(Keys::ENTER);
+        $this->desk->type('Overhang', '60');
         $this->desk->waitUntil(fn (): bool => str_contains((string) $this->desk->field('Overhang')->getAttribute('title'), 'left open'));
         self::assertSame('60', $this->desk->value('Overhang'));
         self::assertSame(350, $roof()['overhang']);
         $this->desk->keys(Keys::ESCAPE);
-        $this->desk->button('Undo')->click();
+        $this->desk->press('Undo');
         $this->desk->waitUntil(static fn (): bool => $roof()['cut'] === 'upright', 'undone');
     }
 
@@ -136,11 +136,11 @@ final class RoofTest extends BrowserCase
         $this->clearMainHouse();
         $this->desk->click('elevation', 300, 13000);
         $this->desk->waitForText('A roof over Main house');
-        $this->desk->button('A roof over Main house')->click();
+        $this->desk->press('A roof over Main house');
         $this->desk->waitForText('None of its 4 walls run up to it.');
         $this->pick('Over East', 'a gable');
         $this->desk->waitUntil(fn (): bool => ($this->roof()['edges'][0]['gable'] ?? false) === true, 'a gable');
-        $this->desk->button('Run all walls up to it')->click();
+        $this->desk->press('Run all walls up to it');
         $this->desk->waitForText('All of its 4 walls run up to it.');
         // its gable is 11 400 wide: at 35° it rises by 5 700 · tan 35° = 3 991.2 over the eaves
         $this->desk->click('elevation', 18000 + 5700, 16500);
@@ -159,11 +159,11 @@ final class RoofTest extends BrowserCase
         $this->desk->type('Head 1 over', '0.9 m');
         $this->desk->waitUntil(fn (): bool => ($this->eastWall()['headEdge']['points'][0]['over'] ?? 0) == 900, 'a level');
         // a place left of the one before is not taken, and stays typed
-        $this->desk->write('Head 2 along', '-50')->sendKeys(Keys::ENTER);
+        $this->desk->type('Head 2 along', '-50');
         $this->desk->waitForText('comes after');
         self::assertSame('-50', $this->desk->value('Head 2 along'));
         $this->desk->keys(Keys::ESCAPE);
-        $this->desk->button('Add a step')->click();
+        $this->desk->press('Add a step');
         $this->desk->waitUntil(fn (): bool => count($this->eastWall()['headEdge']['points'] ?? []) === 4, 'a step');
         $this->pick('Its head', 'is level');
         $this->desk->waitUntil(fn (): bool => $this->eastWall()['headEdge'] === null, 'level again');
@@ -185,12 +185,12 @@ final class RoofTest extends BrowserCase
             'const done = arguments[0]; fetch(`/api/projects/${location.pathname.split("/")[2]}`).then((r) => r.json())
                 .then((p) => done(JSON.stringify(p.roofs.find((r) => r.name === "Workshop roof"))));',
         ), true, 32, JSON_THROW_ON_ERROR);
-        $this->desk->button('Workshop roof')->click();
+        $this->desk->press('Workshop roof');
         $this->desk->waitForText('Cut out round what stands up through it');
         $before = $roof();
         self::assertCount(1, $before['through']);
         // 8 800 × 1 400 between the inner faces of its walls
-        $this->desk->button('Take High windows out, through it')->click();
+        $this->desk->press('Take High windows out, through it');
         $this->desk->waitUntil(fn (): bool => $roof()['through'] === [], 'the roof closed');
         $plan = static fn (array $of): float => (float) array_sum(array_column($of['faces'], 'plan'));
         self::assertEqualsWithDelta(8800.0 * 1400.0, $plan($roof()) - $plan($before), 1.0);
@@ -211,7 +211,7 @@ final class RoofTest extends BrowserCase
         $at = $this->offset('East 2');
         $this->desk->click('elevation', $at + 1000, 3000);
         $this->desk->waitForText('Its head');
-        $this->desk->button('Make it curtain wall')->click();
+        $this->desk->press('Make it curtain wall');
         $face = fn (): float => (float) $this->desk->driver->executeAsyncScript(
             'const done = arguments[0]; fetch(`/api${location.pathname}`).then((r) => r.json()).then((p) => {
                 const f = p.frontages.find((one) => one.name === "East 2");
@@ -227,7 +227,7 @@ final class RoofTest extends BrowserCase
         $this->desk->waitUntil(fn (): bool => $face() < $gable - 3e6, 'its head is level');
         $this->pick('Its head', 'runs up to Workshop roof');
         $this->desk->waitUntil(fn (): bool => abs($face() - $gable) < 1.0, 'it runs up again');
-        $this->desk->write('Angle from the ground', '80')->sendKeys(Keys::ENTER);
+        $this->desk->type('Angle from the ground', '80');
         $this->desk->waitForText('only a flat, upright one follows a roof');
         self::assertSame('80', $this->desk->value('Angle from the ground'));
     }

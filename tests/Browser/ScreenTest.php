@@ -30,13 +30,13 @@ final class ScreenTest extends BrowserCase
         // between two windows of the first storey above
         $this->desk->click('elevation', 3400, 4200 + 300);
         $this->desk->waitForText('A screen before it');
-        $this->desk->button('A screen before it')->click();
+        $this->desk->press('A screen before it');
         $this->desk->waitForText('before one wall · 0 cut-outs');
     }
 
     private function draw(string $form, float $x0, float $y0, float $x1, float $y1): void
     {
-        $this->desk->button($form)->click();
+        $this->desk->press($form);
         $this->desk->hover('elevation', $x0, $y0);
         $this->desk->click('elevation', $x0, $y0);
         $this->desk->hover('elevation', $x1, $y1);
@@ -61,7 +61,7 @@ final class ScreenTest extends BrowserCase
         $this->desk->type('Width', '640');
         $this->desk->waitUntil(fn (): bool => $this->shape(2)['width'] == 640, 'a width of 640');
         // rounded too far is refused with what there is, and stays typed
-        $this->desk->write('Radius of its corners', '900')->sendKeys(Keys::ENTER);
+        $this->desk->type('Radius of its corners', '900');
         $this->desk->waitForText('at the most; 900 was given');
         self::assertSame('900', $this->desk->value('Radius of its corners'));
         $this->desk->keys(Keys::ESCAPE);
@@ -77,20 +77,20 @@ final class ScreenTest extends BrowserCase
         foreach (['r' => 'Further by', 'm' => 'Mirrored about'] as $key => $field) {
             $this->desk->keys($key);
             $this->desk->waitUntil(fn (): bool => $focused() === $field, "$key leads to “{$field}”");
-            $this->desk->driver->executeScript("document.querySelector('[data-pane=elevation]').focus()");
+            $this->desk->focus();
         }
         $before = $this->shape(2)['u'];
         $this->desk->keys(Keys::ARROW_RIGHT);
         $this->desk->waitUntil(fn (): bool => abs($this->shape(2)['u'] - $before - 10) < 0.01, 'an arrow moves it');
-        $this->desk->button('Slats in it')->click();
+        $this->desk->press('Slats in it');
         $this->desk->waitForText('fills cut-out 2 of Screen 1');
-        $this->desk->button('Undo')->click();
+        $this->desk->press('Undo');
         $this->desk->waitUntil(fn (): bool => ! str_contains($this->desk->text(), 'fills cut-out 2'), 'no slats');
         $this->desk->click('elevation', $this->shape(2)['u'] + 300, 4200 + 1200);
         $this->desk->waitForText('Battens over all of it');
-        $this->desk->button('Battens over all of it')->click();
+        $this->desk->press('Battens over all of it');
         $this->desk->waitForText('lies over all of Screen 1');
-        $this->desk->button('To the screen it lies over')->click();
+        $this->desk->press('To the screen it lies over');
         $this->desk->click('elevation', $this->shape(2)['u'] + 300, 4200 + 450);
         $this->desk->waitForText('Cut-out 2 of Screen 1');
         $this->desk->keys(Keys::DELETE);
@@ -110,7 +110,7 @@ final class ScreenTest extends BrowserCase
         $this->desk->waitUntil(fn (): bool => $this->shape(2)['width'] > $shape['width'] + 500, 'its corner is dragged');
         self::assertEquals([$shape['u'], $shape['v']], [$this->shape(2)['u'], $this->shape(2)['v']], 'the opposite one stays');
         // a region of the wall beside it
-        $this->desk->css('nav[aria-label="Frontages"] button[title^="North 3"]')->click();
+        $this->desk->pressOn('nav[aria-label="Frontages"] button[title^="North 3"]');
         $this->desk->ready();
         sleep(1);
         $at = (float) $this->desk->driver->executeAsyncScript(
@@ -127,7 +127,7 @@ final class ScreenTest extends BrowserCase
     public function test_a_cut_out_is_typed_refused_outside_and_round_the_openings_and_the_screen_is_removed_by_its_key(): void
     {
         $this->stand();
-        $this->desk->button('Rectangle')->click();
+        $this->desk->press('Rectangle');
         $this->desk->hover('elevation', 9000, 4200 + 400);
         $this->desk->click('elevation', 9000, 4200 + 400);
         $this->desk->waitFor('[data-cutting="1"]');
@@ -149,13 +149,13 @@ final class ScreenTest extends BrowserCase
         $this->desk->waitForText('would take nothing of Screen 1');
         self::assertSame('9000', $this->desk->value('Level'));
         $this->desk->keys(Keys::ESCAPE);
-        $this->desk->button('The whole screen')->click();
-        $this->desk->driver->executeScript("document.querySelector('[data-pane=elevation]').focus()");
+        $this->desk->press('The whole screen');
+        $this->desk->focus();
         $this->desk->keys(Keys::DELETE);
         $this->desk->waitUntil(fn (): bool => $this->screen() === [], 'the screen is removed');
         // the demo's wind screen is listed with its cut-outs
-        $this->desk->button('Schedules')->click();
-        $this->desk->button('Cut-outs')->click();
+        $this->desk->press('Schedules');
+        $this->desk->press('Cut-outs');
         $this->desk->waitForText('1 280 × 320, corners of 160');
     }
 
@@ -185,7 +185,7 @@ final class ScreenTest extends BrowserCase
         self::assertEqualsWithDelta(18000.0 - 8450.0 - $part()['shape']['width'], $part()['position']['value'], 1e-6);
         $this->desk->type('Place along the wall', '1200');
         $this->desk->waitUntil(fn (): bool => $part()['position']['value'] == 1200, '1200 from the right end');
-        $this->desk->css('[aria-label^="Undo: Changed a cut-out"]')->click();
+        $this->desk->pressOn('[aria-label^="Undo: Changed a cut-out"]');
         $this->desk->waitUntil(fn (): bool => $part()['position']['value'] != 1200, 'undone');
     }
 }

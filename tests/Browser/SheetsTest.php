@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
-use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys as Keys;
 
 /** A section through an opening gets a letter and a sheet; elevations are put on one and stand at one scale on one line. */
@@ -23,25 +22,23 @@ final class SheetsTest extends BrowserCase
 
     private function choose(string $menu, string $item): void
     {
-        $this->desk->button($menu)->click();
+        $this->desk->press($menu);
         $this->desk->waitFor('[role=menuitem]');
-        $this->desk->driver->findElement(
-            WebDriverBy::xpath(sprintf('//*[@role="menuitem"][normalize-space()="%s"]', $item)),
-        )->click();
+        $this->desk->pressOn(sprintf('//*[@role="menuitem"][normalize-space()="%s"]', $item));
     }
 
     public function test_a_section_through_an_opening_is_kept_and_put_on_a_sheet_with_elevations_of_one_scale(): void
     {
         $this->chooseFirstOfCharts();
-        $this->desk->driver->executeScript("document.querySelector('[data-pane=elevation]').focus()");
+        $this->desk->focus();
         $this->desk->keys('k');
         $this->desk->waitFor('[data-pane=section]');
-        $this->desk->button('Keep')->click();
+        $this->desk->press('Keep');
         $this->desk->waitForText('Section B');
         $this->choose('On a sheet', 'A new sheet');
         $this->desk->waitForText('Section B is on A-03.');
         self::assertSame(['section'], array_column($this->items('A-03'), 'kind'));
-        $this->desk->button('Open the sheet')->click();
+        $this->desk->press('Open the sheet');
         $this->desk->waitFor('[data-block="Section B"]');
         foreach (['South', 'East', 'North', 'West'] as $i => $name) {
             $this->choose('Elevation', $name);
@@ -56,7 +53,7 @@ final class SheetsTest extends BrowserCase
         // a type that fills nothing is told, and left out of what is written all together
         self::assertStringContainsString('not used', $this->desk->text());
         self::assertStringContainsString('All in use as one PDF', $this->desk->text());
-        $this->desk->button('Fit together')->click();
+        $this->desk->press('Fit together');
         $this->desk->waitForText('Fitted together anew.');
         $this->desk->driver->navigate()->back();
     }
@@ -64,11 +61,11 @@ final class SheetsTest extends BrowserCase
     public function test_types_made_to_fit_are_offered_for_clearing_when_they_fill_nothing(): void
     {
         $this->chooseFirstOfCharts();
-        $this->desk->driver->executeScript("document.querySelector('[data-pane=elevation]').focus()");
+        $this->desk->focus();
         $this->desk->type('Width', '1333');
         $this->desk->waitUntil(fn (): bool => str_replace("\u{202F}", '', $this->desk->value('Width')) === '1333', 'another width');
         $press = function (string $key, string $done): void {
-            $this->desk->driver->executeScript("document.querySelector('[data-pane=elevation]').focus()");
+            $this->desk->focus();
             $this->desk->keys($key);
             $this->desk->waitFor('[data-sheet]');
             $this->desk->waitFor('[data-preview="1/1"]');
@@ -78,7 +75,7 @@ final class SheetsTest extends BrowserCase
         $press('b', 'Emptied 1 opening');
         $press('f', 'Filled 1 opening');
         $press('b', 'One type that was made to fit fills nothing now.');
-        $this->desk->button('Clear')->click();
+        $this->desk->press('Clear');
         $this->desk->waitForText('from the rack.');
     }
 }

@@ -31,32 +31,32 @@ final class SlabTest extends BrowserCase
         $this->goTo('South 2');
         $this->desk->click('elevation', $this->offset('South 2') + 9900, 3700);
         $this->desk->waitForText('Storey slabs in Boat workshop');
-        $this->desk->button('Storey slabs in Boat workshop')->click();
+        $this->desk->press('Storey slabs in Boat workshop');
         $this->desk->waitForText('No openings in it.');
         $name = 'Slab 1';
         $this->desk->waitUntil(fn (): bool => ($this->slab($name)['inner'] ?? false) === true, 'to the inner faces');
         self::assertSame([], $this->axe());
-        $this->desk->button('Draw an opening')->click();
+        $this->desk->press('Draw an opening');
         $this->desk->waitForText('Opening in a slab');
         $this->desk->ready();
         $this->draw([[-10000, 5000], [-8000, 5000], [-8000, 8000], [-10000, 8000]]);
-        $this->desk->button('Close and cut')->click();
+        $this->desk->press('Close and cut');
         $this->desk->waitUntil(fn (): bool => count($this->slab($name)['holes'] ?? []) === 1, 'an opening in it');
         self::assertEqualsWithDelta(6e6, $this->slab($name)['holes'][0]['area'], 2e5);
         $this->desk->waitForText('Openings in it, through every storey');
         // one that reaches into it is refused, and what was drawn stays
-        $this->desk->button('Draw an opening')->click();
+        $this->desk->press('Draw an opening');
         $this->desk->waitForText('Opening in a slab');
         $this->draw([[-9000, 6000], [-7000, 6000], [-7000, 7000]]);
-        $this->desk->button('Close and cut')->click();
+        $this->desk->press('Close and cut');
         $this->desk->waitForText('into another opening');
         self::assertStringContainsString('Opening in a slab', $this->desk->text());
-        $this->desk->button('Cancel')->click();
+        $this->desk->press('Cancel');
         // a slab by itself, far from any wall, is found to float
-        $this->desk->button('Draw a slab')->click();
+        $this->desk->press('Draw a slab');
         $this->desk->waitForText('New slab');
         $this->draw([[8000, -6000], [11000, -6000], [11000, -4000], [8000, -4000]]);
-        $this->desk->button('Close and build')->click();
+        $this->desk->press('Close and build');
         $this->desk->waitUntil(fn (): bool => $this->slab('Slab 2') !== [], 'a slab');
         $this->desk->waitForText('8 findings');
     }

@@ -7,11 +7,13 @@ namespace Tests\Browser;
 /** A project is started: storeys all alike or each its own, in feet and inches with a stock of such sizes; a tower fits in its solid. */
 final class StartTest extends BrowserCase
 {
+    protected const SOLID = true;
+
     public function test_a_tower_of_twelve_storeys_in_feet_and_inches(): void
     {
         $home = $this->desk->driver->getCurrentURL();
-        $this->desk->css('a[aria-label="Isleward, to the projects"]')->click();
-        $this->desk->button('Start a project')->click();
+        $this->desk->pressOn('a[aria-label="Isleward, to the projects"]');
+        $this->desk->press('Start a project');
         $this->desk->waitForText('Floor to floor');
         $form = fn (string $label, string $text) => $this->desk->driver->executeScript(<<<'JS'
             const [label, text] = arguments;
@@ -25,7 +27,7 @@ final class StartTest extends BrowserCase
         $form('Storeys', '12');
         $form('Height of every storey', "10' 6\"");
         self::assertSame([], $this->axe());
-        $this->desk->button('Start')->click();
+        $this->desk->press('Start');
         $this->desk->ready();
         $this->desk->waitForText('Lantern tower');
         $project = $this->desk->driver->executeAsyncScript(
@@ -51,7 +53,7 @@ final class StartTest extends BrowserCase
             JS, [$project]);
         $this->desk->driver->navigate()->refresh();
         $this->desk->ready();
-        $this->desk->css('[aria-label="Enlarge the solid"]')->click();
+        $this->desk->pressOn('[aria-label="Enlarge the solid"]');
         $this->desk->waitUntil(fn (): bool => $this->drawnIn('[data-pane=solid] canvas')[0] > 0.1, 'the solid');
         self::assertEquals(0, $this->drawnIn('[data-pane=solid] canvas')[1], 'nothing of it runs over the edge');
         $this->desk->driver->get($home);

@@ -113,9 +113,9 @@ final class TypedTest extends BrowserCase
     public function test_enter_does_what_a_sheet_says_after_a_wall_was_clicked_for_it(): void
     {
         $this->chooseFirstOfCharts();
-        $this->desk->css('[data-pane=elevation]')->click();
+        $this->desk->pressOn('[data-pane=elevation]');
         $this->chooseFirstOfCharts();
-        $this->desk->driver->executeScript('document.querySelector("[data-pane=elevation]").focus()');
+        $this->desk->focus();
         $this->desk->keys('c');
         $this->desk->waitFor('[data-sheet="opening.copy"]');
         $this->desk->click('elevation', $this->offset('East') + 4000, 4200 + 300);
@@ -134,10 +134,10 @@ final class TypedTest extends BrowserCase
 
     public function test_a_filter_without_its_value_keeps_the_last_good_table(): void
     {
-        $this->desk->button('Schedules')->click();
+        $this->desk->press('Schedules');
         $this->desk->waitFor('section[aria-label=Schedules] table');
-        $this->desk->button('Lay out')->click();
-        $this->desk->button('+ Only some rows')->click();
+        $this->desk->press('Lay out');
+        $this->desk->press('+ Only some rows');
         $this->pick('Field', 'Width', '[aria-label=Layout] ');
         usleep(600_000);
         self::assertSame(1, $this->desk->count('section[aria-label=Schedules] table'), 'the table stays');
@@ -146,7 +146,7 @@ final class TypedTest extends BrowserCase
         $this->desk->waitFor('[aria-label=Layout] [aria-label=Value][aria-invalid=true]');
         self::assertSame(1, $this->desk->count('section[aria-label=Schedules] table'));
         self::assertSame('broad', $this->desk->css('[aria-label=Layout] [aria-label=Value]')->getAttribute('value'));
-        $this->desk->css('[aria-label="Close the schedules"]')->click();
+        $this->desk->pressOn('[aria-label="Close the schedules"]');
     }
 
     public function test_what_someone_else_removes_while_one_types_stays_and_can_be_placed_again(): void
@@ -164,7 +164,7 @@ final class TypedTest extends BrowserCase
                 done(e.openings.filter((o) => o.storey === p.storeys[1].id).sort((a, b) => a.left - b.left)[0].id);
             })();
             JS);
-        $other = new Desk(Chrome::open(), (string) getenv('ISLEWARD_ADDRESS'));
+        $other = new Desk(Chrome::open(softwareGl: false), (string) getenv('ISLEWARD_ADDRESS'));
         try {
             $other->signIn('mate@skerrow.example');
             $other->openProject('Skerrow Pilot House');
@@ -181,7 +181,7 @@ final class TypedTest extends BrowserCase
             $this->desk->waitFor(sprintf('[data-gone="%s"]', $id));
             $this->desk->waitForText('Ebba Stroom removed this at');
             self::assertStringContainsString('You were typing 1150 for its width', $this->desk->text());
-            $this->desk->button('Place it again, width 1150')->click();
+            $this->desk->press('Place it again, width 1150');
             $this->desk->waitUntil(
                 fn (): bool => $this->desk->count('[data-gone]') === 0
                                 && $this->desk->count('input[aria-label="Width"]') === 1

@@ -26,7 +26,7 @@ export const measuring: Ways = {
     },
     click: (_, pointer) => {
         const going = measuringOf(useDesk.getState());
-        if (!going) return;
+        if (!going || !pointer.known) return;
         const spot = pointer.spot();
         const again = going.pane !== pointer.pane || !going.from || going.to !== null;
         useDesk.setState({

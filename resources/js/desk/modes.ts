@@ -19,6 +19,8 @@ export type Pointer = {
     at: At;
     /** pixels a mm */
     k: number;
+    /** whether what it may catch on has come: until then no point is taken, since it would be a plain one where a corner was meant */
+    known: boolean;
     /** the named point it catches on, or the plain one */
     spot: () => Spot;
     /** the point of a tracing it catches on */

@@ -6,7 +6,7 @@ export const picking: Ways = {
     sentence: 'Click the point it is measured from',
     click: (data, pointer) => {
         const opening = data.openings.get(pickingOf(useDesk.getState()) ?? '');
-        if (pointer.pane !== 'elevation') return;
+        if (pointer.pane !== 'elevation' || !pointer.known) return;
         useDesk.getState().leave();
         if (!opening) return;
         const at = pointer.spot().x - opening.frontage.offset - (opening.frontage.walls[opening.host] ?? 0);

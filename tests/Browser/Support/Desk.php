@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Browser\Support;
 
+use Facebook\WebDriver\Exception\ElementClickInterceptedException;
+use Facebook\WebDriver\Exception\ElementNotInteractableException;
 use Facebook\WebDriver\Exception\StaleElementReferenceException;
 use Facebook\WebDriver\Exception\TimeoutException;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
@@ -15,6 +17,9 @@ use RuntimeException;
 /** Isleward as a person works it: finds things by what they say, points at places of the drawing in mm. */
 final readonly class Desk
 {
+    /** A drawing that is fitted and has come whole. */
+    private const STANDING = '[data-pane]:not([data-view=""], [aria-busy=true])';
+
     public function __construct(public RemoteWebDriver $driver, private string $address)
     {
     }
@@ -35,12 +40,13 @@ final readonly class Desk
         $this->ready();
     }
 
-    /** Waits until the drawing stands and nothing is being fetched. */
+    /** Waits until there are drawings, and all that is drawn on them has come. */
     public function ready(): void
     {
-        $this->waitUntil(fn (): bool => (string) $this->driver->executeScript(
-            "return document.querySelector('[data-pane]')?.dataset.view ?? ''",
-        ) !== '');
+        $this->waitUntil(
+            fn (): bool => $this->count(self::STANDING) > 0 && $this->count('[data-pane][aria-busy=true]') === 0,
+            'the drawings',
+        );
         usleep(400_000);
     }
 
@@ -109,20 +115,41 @@ final readonly class Desk
         return $this->css(sprintf('input[aria-label="%s"]', $label));
     }
 
+    /** What an XPath names, when it is there. */
+    public function at(string $path): RemoteWebElement
+    {
+        $this->waitUntil(fn (): bool => $this->driver->findElements(WebDriverBy::xpath($path)) !== [], $path);
+
+        return $this->driver->findElement(WebDriverBy::xpath($path));
+    }
+
+    /** Clicks a button by what it says. */
+    public function press(string $text): void
+    {
+        $this->until(fn () => $this->button($text)->click(), "a click on $text");
+    }
+
+    /** Clicks what a selector, or an XPath, names. */
+    public function pressOn(string $path): void
+    {
+        $this->until(fn () => ($path[0] === '/' ? $this->at($path) : $this->css($path))->click(), "a click on $path");
+    }
+
     /** Types a figure into the card and sends it. */
     public function type(string $label, string $text): void
     {
-        $this->write($label, $text)->sendKeys(WebDriverKeys::ENTER);
+        $this->write($label, $text);
+        $this->until(fn () => $this->field($label)->sendKeys(WebDriverKeys::ENTER), "Enter in $label");
     }
 
     /** Types a figure into the card in place of what is there. */
-    public function write(string $label, string $text): RemoteWebElement
+    public function write(string $label, string $text): void
     {
-        $field = $this->field($label);
-        $field->click();
-        $field->sendKeys(WebDriverKeys::CONTROL.'a'.WebDriverKeys::NULL.$text);
-
-        return $field;
+        $this->until(function () use ($label, $text): void {
+            $field = $this->field($label);
+            $field->click();
+            $field->sendKeys(WebDriverKeys::CONTROL.'a'.WebDriverKeys::NULL.$text);
+        }, "$text in $label");
     }
 
     public function value(string $label): string
@@ -177,7 +204,7 @@ final readonly class Desk
      */
     public function point(string $pane, float $x, float $y): array
     {
-        $this->waitFor(sprintf('[data-pane=%s]:not([data-view=""])[data-view]', $pane));
+        $this->stand($pane);
         /** @var array{float|int, float|int} */
         $at = $this->driver->executeScript(
             'const p=document.querySelector(`[data-pane=${arguments[0]}]`); const [vx,vy,k]=p.dataset.view.split(",").map(Number); const r=p.getBoundingClientRect(); return [r.left+r.width/2+(arguments[1]-vx)*k, r.top+r.height/2-(arguments[2]-vy)*k];',
@@ -185,6 +212,19 @@ final readonly class Desk
         );
 
         return [(int) round($at[0]), (int) round($at[1])];
+    }
+
+    /** Puts the focus on a drawing, as Tab or a click would. */
+    public function focus(string $pane = 'elevation'): void
+    {
+        $this->stand($pane);
+        $this->driver->executeScript('document.querySelector(`[data-pane=${arguments[0]}]`).focus()', [$pane]);
+    }
+
+    /** Waits until a drawing is there whole: a part of the page of its own, which is fetched when it is first asked for. */
+    private function stand(string $pane): void
+    {
+        $this->waitFor("[data-pane=$pane]".self::STANDING);
     }
 
     public function click(string $pane, float $x, float $y): void
@@ -239,6 +279,24 @@ final readonly class Desk
     public function waitForText(string $text): void
     {
         $this->waitUntil(fn (): bool => str_contains($this->text(), $text), $text);
+    }
+
+    /**
+     * Does what is refused, and not done, while something lies over it or it is being drawn anew; then again.
+     *
+     * @param  \Closure(): mixed  $do
+     */
+    private function until(\Closure $do, string $what): void
+    {
+        $this->waitUntil(static function () use ($do): bool {
+            try {
+                $do();
+            } catch (ElementClickInterceptedException|ElementNotInteractableException) {
+                return false;
+            }
+
+            return true;
+        }, $what);
     }
 
     /** @param  \Closure(): bool  $condition */

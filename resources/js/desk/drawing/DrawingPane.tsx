@@ -24,6 +24,8 @@ type Props = {
     opensWide?: boolean;
     /** seen from behind: x runs to the left */
     flip?: boolean;
+    /** what is to be drawn, or some of it, has not come yet */
+    busy?: boolean;
     paint: (ctx: CanvasRenderingContext2D, view: View, size: Size) => void;
     overlay: (view: View, size: Size) => ReactNode;
     /** Pointer gestures in mm. A press that answers true is a drag of the pane's own; else it pans. */
@@ -46,6 +48,7 @@ export function DrawingPane({
     bounds,
     opensWide = false,
     flip = false,
+    busy = false,
     paint,
     overlay,
     onPress,
@@ -161,10 +164,11 @@ export function DrawingPane({
             ref={box}
             role="application"
             aria-label={label}
+            aria-busy={busy}
             tabIndex={0}
             data-pane={pane}
             data-view={view ? `${view.x},${view.y},${view.k}` : ''}
-            className="group relative h-full w-full touch-none overflow-hidden bg-sheet outline-none"
+            className={`group relative h-full w-full touch-none overflow-hidden bg-sheet outline-none ${busy ? 'cursor-progress' : ''}`}
             onPointerDown={(event) => {
                 const here = at(event);
                 if (!here || !view) return;

@@ -121,6 +121,7 @@ export function ElevationPane() {
             pane: 'elevation',
             at,
             k,
+            known: data.elevations.has(frontageAt(at.x)?.id ?? '') || !frontageAt(at.x),
             spot: () => spotAt(data, showing, at.x, at.y, k),
             traced: () => null,
             stand: () => {
@@ -142,6 +143,7 @@ export function ElevationPane() {
                 bounds={bounds}
                 opensWide
                 flip={inside}
+                busy={!data.whole}
                 paint={paint}
                 overlay={(view, size) => <ElevationOverlay view={view} size={size} dragged={dragged} />}
                 onHover={hover}

@@ -37,6 +37,8 @@ export function PlanPane() {
         queryFn: () => api.plan(data.id, storey.id),
         placeholderData: (old) => old,
     });
+    // another storey's plan, shown until this one's comes, is not what one points at
+    const known = plan.isError || (plan.data !== undefined && !plan.isPlaceholderData);
     const showing = useShowing();
     const drag = useRef<{ id: string; grip: number } | null>(null);
 
@@ -117,6 +119,7 @@ export function PlanPane() {
         pane: 'plan',
         at,
         k: scale(),
+        known,
         spot: () => spotInPlan(data, showing, plan.data?.spots ?? [], at.x, at.y, scale()),
         traced: () => catchTracing(at.x, at.y, 9 / scale()),
         stand: () => {
@@ -132,6 +135,7 @@ export function PlanPane() {
                 pane="plan"
                 label={outlining ? 'Plan. Click corners, or type a length, Tab, an angle, Enter.' : `Plan of ${storey.name}`}
                 bounds={bounds}
+                busy={!known}
                 paint={paint}
                 overlay={(view, size) => <PlanOverlay view={view} size={size} storey={storey} />}
                 onHover={hover}

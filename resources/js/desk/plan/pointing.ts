@@ -32,6 +32,7 @@ export const pointing: Ways = {
     click: (data, pointer) => {
         const going = pointingOf(useDesk.getState());
         if (!going || pointer.pane !== 'plan' || going.points.length >= enough[going.what]) return;
+        if (!pointer.known) return;
         if (going.what === 'rooflight') return void placeLight(data, going.roof!, going.type!, pointer.at);
         const points = [...going.points, spotOf(going, pointer)];
         if (going.what === 'section' && points.length === 2) {

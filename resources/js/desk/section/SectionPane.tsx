@@ -90,6 +90,7 @@ export function SectionPane() {
             <DrawingPane
                 pane="section"
                 label={kept ? `Section ${kept.name}` : 'Section through an opening'}
+                busy={section.isPending || section.isPlaceholderData}
                 bounds={(drawing?.bounds ?? [0, 0, 12000, 8000]) as Bounds}
                 paint={paint}
                 overlay={(view, size) =>
