@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Editing;
 
+use Isleward\Core\Building\Places;
 use Isleward\Core\Design\Acceptance;
 use Isleward\Core\Design\Change;
+use Isleward\Core\Design\Design;
 use Isleward\Core\Design\Kind;
 use Isleward\Core\Design\Kinds;
 use Isleward\Core\Design\Layered;
@@ -205,5 +207,24 @@ final readonly class Outcome
             'curtains' => $this->curtains,
             'bands' => $this->bands,
         ];
+    }
+
+    /** @return list<array<string, mixed>> where the openings that a change touched stand after it, so many at the most */
+    public static function places(Design $after, Change $change, int $most): array
+    {
+        $openings = [];
+        foreach ($change->operations as $operation) {
+            if ($operation->after instanceof Opening) {
+                $openings[] = $operation->after;
+                if (count($openings) === $most) {
+                    break;
+                }
+            }
+        }
+
+        return array_map(
+            static fn (Opening $o): array => ['id' => $o->id] + Places::in($after)->of($o)->spot()->toArray(),
+            $openings,
+        );
     }
 }

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Editing\Editor;
 use App\Editing\Key;
+use App\Editing\Trial;
 use App\Http\Api\ProblemResponse;
 use App\Http\Asked;
 use App\Models\Project;
@@ -20,7 +21,7 @@ use OpenApi\Attributes as OA;
 
 final readonly class EditController
 {
-    public function __construct(private Editor $editor, private Tasks $tasks)
+    public function __construct(private Editor $editor, private Trial $trial, private Tasks $tasks)
     {
     }
 
@@ -66,7 +67,7 @@ final readonly class EditController
         $name = $body->string('edit');
         $args = $body->array('args');
         if ($request->boolean('try')) {
-            return new JsonResponse($this->editor->try($project, $name, $args)->toArray());
+            return new JsonResponse($this->trial->of($project, $name, $args)->toArray());
         }
         $user = $this->user($request);
         $base = Asked::base($body);
