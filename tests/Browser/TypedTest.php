@@ -94,20 +94,38 @@ final class TypedTest extends BrowserCase
     public function test_what_is_typed_while_the_one_before_is_under_way_waits_for_it(): void
     {
         $this->chooseFirstOfCharts();
-        $tools = new ChromeDevToolsDriver($this->desk->driver);
-        $tools->execute('Network.enable');
-        $slow = fn (int $latency) => $tools->execute('Network.emulateNetworkConditions', [
-            'offline' => false, 'latency' => $latency, 'downloadThroughput' => -1, 'uploadThroughput' => -1,
-        ]);
-        $slow(1500);
-        try {
+        $this->slowly(1500, function (): void {
             $this->desk->type('Width', '1190');
             $this->desk->type('Width', '1150');
             $this->desk->waitUntil(fn (): bool => $this->desk->value('Width') === '1 150', 'the second to be taken');
-        } finally {
-            $slow(0);
-        }
+        });
         $this->desk->waitUntil(fn (): bool => $this->widthOfFirst() === 1150, 'the second to stand');
+    }
+
+    public function test_one_who_goes_on_while_a_change_is_under_way_is_not_called_back(): void
+    {
+        $this->chooseFirstOfCharts();
+        $this->desk->focus();
+        $this->desk->keys('d');
+        $this->desk->field('Parts');
+        $this->desk->waitFor('[data-preview-drawn]');
+        $this->slowly(1500, function (): void {
+            $this->desk->keys(Keys::ENTER);
+            // done, and the drawing has not come yet: the sheet is put away, and another opening chosen
+            $this->desk->waitFor('[aria-label^="Undo: Set out "]');
+            self::assertSame(0, $this->desk->count('[data-line="L1"]'), 'the lines are not there yet');
+            $this->desk->keys(Keys::ESCAPE, Keys::ESCAPE);
+            $this->desk->click('elevation', 4010 + 600, 4200 + 1600);
+            // all of it has come when it is told
+            $this->desk->waitUntil(
+                fn (): bool => str_contains($this->desk->css('[role=status]')->getText(), 'Set out 2 lines'),
+                'the notice',
+            );
+            usleep(200_000);
+        });
+        $card = (string) $this->desk->css('[data-card]')->getText();
+        self::assertStringContainsString('South · Charts', $card, 'the card of the opening stays');
+        self::assertStringNotContainsString('Line L1', $card);
     }
 
     public function test_enter_does_what_a_sheet_says_after_a_wall_was_clicked_for_it(): void
@@ -193,6 +211,22 @@ final class TypedTest extends BrowserCase
             $this->desk->takeBackTo('Placed W-09', 114);
             $other->takeBackTo('Placed W-09', 115);
             $other->driver->quit();
+        }
+    }
+
+    /** Does something over a line on which every answer comes so many ms later. */
+    private function slowly(int $latency, \Closure $do): void
+    {
+        $tools = new ChromeDevToolsDriver($this->desk->driver);
+        $tools->execute('Network.enable');
+        $line = static fn (int $latency) => $tools->execute('Network.emulateNetworkConditions', [
+            'offline' => false, 'latency' => $latency, 'downloadThroughput' => -1, 'uploadThroughput' => -1,
+        ]);
+        $line($latency);
+        try {
+            $do();
+        } finally {
+            $line(0);
         }
     }
 

@@ -60,7 +60,13 @@ type DeskData = {
     edit: <N extends EditName>(
         name: N,
         args: EditArgs<N>,
-        options?: { quiet?: boolean; many?: number; place?: Place },
+        options?: {
+            quiet?: boolean;
+            many?: number;
+            place?: Place;
+            /** what is chosen then, unless someone has gone on and chosen otherwise meanwhile */
+            choose?: (outcome: Outcome) => string[];
+        },
     ) => Promise<Outcome | null>;
     tryEdit: <N extends EditName>(name: N, args: EditArgs<N>) => Promise<Outcome>;
     undo: () => Promise<void>;
@@ -286,8 +292,11 @@ export function DataProvider({ id, children }: { id: string; children: ReactNode
             length: (mm) => formatLength(mm, data.settings.units),
             edit: async (name, args, options) => {
                 const kept = keep(id, { name, args, base: base(), many: options?.many ?? 0, place: options?.place ?? null });
+                const before = useDesk.getState().chosen;
                 const outcome = await inTurn(() => deliver(kept), options?.quiet);
+                const stayed = useDesk.getState().chosen === before;
                 after(outcome);
+                if (outcome && stayed && options?.choose) useDesk.getState().choose(options.choose(outcome));
                 return outcome;
             },
             tryEdit: (name, args) => api.tryEdit(id, name, args, base()),

@@ -108,9 +108,9 @@ async function placeInScreen(data: Data, screen: NonNullable<InHand['screen']>, 
         const args = intoScreen(data, screen, ghost, placeArgs(data, inHand, ghost));
         // where it comes to lie is known from a try: what was done says which screens changed alone
         const cut = newest(await data.tryEdit('screen.draw', args), screen, ghost.host);
-        const outcome = await data.edit('screen.draw', args, { quiet: true });
+        const outcome = await data.edit('screen.draw', args, { quiet: true, choose: (o) => o.chosen });
         if (!outcome || !cut) return;
-        useDesk.setState({ chosen: outcome.chosen, fins: [cut.n] });
+        useDesk.setState((s) => (s.chosen === outcome.chosen ? { fins: [cut.n] } : {}));
         changeGhost((now) => ({
             ...now,
             typed: {},
@@ -138,6 +138,7 @@ export async function placeGhost(data: Data): Promise<void> {
     try {
         const outcome = await data.edit('opening.place', placeArgs(data, inHand, ghost), {
             quiet: true,
+            choose: (o) => o.chosen,
             place: {
                 host: ghost.host,
                 storey: ghost.storey,
@@ -151,7 +152,6 @@ export async function placeGhost(data: Data): Promise<void> {
         const placed = outcome?.placed[0];
         if (!outcome || !placed) return;
         const floor = data.storeys.get(placed.storey)?.floor ?? 0;
-        useDesk.setState({ chosen: outcome.chosen });
         useDesk.setState(({ mode: now }) =>
             now.is === 'placing'
                 ? {

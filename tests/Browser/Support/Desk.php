@@ -135,6 +135,31 @@ final readonly class Desk
         $this->until(fn () => ($path[0] === '/' ? $this->at($path) : $this->css($path))->click(), "a click on $path");
     }
 
+    /** Clicks what an XPath names where it is there; false when it is not, or goes meanwhile. */
+    public function pressIfThere(string $path): bool
+    {
+        try {
+            $there = $this->driver->findElements(WebDriverBy::xpath($path));
+            ($there[0] ?? null)?->click();
+
+            return $there !== [];
+        } catch (StaleElementReferenceException|ElementNotInteractableException) {
+            return false;
+        }
+    }
+
+    /** Whether there is such a thing within so many seconds. */
+    public function comes(string $selector, float $within): bool
+    {
+        for ($until = microtime(true) + $within; microtime(true) < $until; usleep(60_000)) {
+            if ($this->count($selector) > 0) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     /** Types a figure into the card and sends it. */
     public function type(string $label, string $text): void
     {

@@ -23,9 +23,9 @@ export function BandsBefore({ wall }: { wall: Wall }) {
         gap: 0,
         spaced: { by: 'greatest' as const, size: data.project.settings.units === 'mm' ? 200 : '200 mm' },
     };
-    const chosen = (done: { chosen: string[] } | null) => done && useDesk.getState().choose(done.chosen);
+    const theNew = { choose: (o: { chosen: string[] }) => o.chosen };
     const standScreen = (where: { walls?: string[]; outline?: string }) =>
-        data.edit('screen.add', { ...where, storey: storey.id, gap: '150 mm', thick: '20 mm' }).then(chosen);
+        data.edit('screen.add', { ...where, storey: storey.id, gap: '150 mm', thick: '20 mm' }, theNew);
     return (
         <div className="mt-3 border-t border-hairline pt-2">
             {bands.map((b) => (
@@ -88,15 +88,17 @@ export function BandsBefore({ wall }: { wall: Wall }) {
                     <Button
                         small
                         onClick={() =>
-                            void data
-                                .edit('floor-band.add', {
+                            void data.edit(
+                                'floor-band.add',
+                                {
                                     outline: outline.id,
                                     storey: storey.id,
                                     top: within.at(-1)?.id ?? storey.id,
                                     out: data.project.settings.units === 'mm' ? 150 : '150 mm',
                                     height: data.project.settings.units === 'mm' ? 250 : '250 mm',
-                                })
-                                .then(chosen)
+                                },
+                                theNew,
+                            )
                         }
                     >
                         Floor bands {outline.closed ? 'round' : 'along'} {outline.name}
@@ -105,20 +107,22 @@ export function BandsBefore({ wall }: { wall: Wall }) {
                         <Button
                             small
                             onClick={() =>
-                                void data
-                                    .edit('floor-band.add', {
+                                void data.edit(
+                                    'floor-band.add',
+                                    {
                                         outline: outline.id,
                                         depth: null,
                                         inner: true,
-                                    })
-                                    .then(chosen)
+                                    },
+                                    theNew,
+                                )
                             }
                         >
                             Storey slabs in {outline.name}
                         </Button>
                     )}
                     {outline.closed && !outline.inner && !data.project.roofs.some((r) => r.outline === outline.id) && (
-                        <Button small onClick={() => void data.edit('roof.add', { outline: outline.id }).then(chosen)}>
+                        <Button small onClick={() => void data.edit('roof.add', { outline: outline.id }, theNew)}>
                             A roof over {outline.name}
                         </Button>
                     )}

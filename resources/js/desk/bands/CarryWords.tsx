@@ -4,7 +4,6 @@ import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { complain } from '../../ui/notices';
 import { useData } from '../data';
-import { useDesk } from '../store';
 import { numberOf } from './words';
 
 /** Carries the laws of a band to another, or the band itself to other storeys: shifted, mirrored, scaled. */
@@ -22,11 +21,10 @@ export function CarryWords({ band }: { band: Band }) {
     const go = async (where: { to: string[] } | { storeys: string[] }) => {
         const [by, times] = [numberOf(shift), numberOf(scale)];
         if (by === null || times === null) return complain(new Error(`“${by === null ? shift : scale}” is no number.`));
-        const done = await data.edit('band.carry', { id: band.id, ...where, shift: by, scale: times, mirrored });
-        if (done && 'storeys' in where) {
-            setStoreys([]);
-            useDesk.getState().choose(done.chosen);
-        }
+        const up = 'storeys' in where;
+        const args = { id: band.id, ...where, shift: by, scale: times, mirrored };
+        const done = await data.edit('band.carry', args, up ? { choose: (o) => o.chosen } : {});
+        if (done && up) setStoreys([]);
     };
     if (others.length === 0 && above.length === 0) return null;
     const field = 'w-16 rounded-sm border-b border-tide bg-tide-wash px-1 text-center font-semibold';

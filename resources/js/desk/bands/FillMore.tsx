@@ -6,7 +6,6 @@ import { Sentence } from '../card/parts';
 import { alike } from '../curtain/grids';
 import { cellPart } from '../curtain/parts';
 import { useData } from '../data';
-import { useDesk } from '../store';
 
 type Where = { says: string; args: Omit<EditArgs<'field.copy'>, 'id'>; count: number };
 
@@ -18,8 +17,7 @@ export function FillMore({ field }: { field: Field }) {
     const where = places.find((p) => p.says === which) ?? places[0];
     if (!where || !data.mayEdit) return null;
     const fill = async () => {
-        const done = await data.edit('field.copy', { id: field.id, ...where.args });
-        if (done) useDesk.getState().choose([field.id, ...done.chosen]);
+        await data.edit('field.copy', { id: field.id, ...where.args }, { choose: (o) => [field.id, ...o.chosen] });
     };
     return (
         <Sentence>

@@ -23,14 +23,11 @@ export function FillWithBattens({ opening }: { opening: FoundOpening }) {
                 <Button
                     small
                     onClick={() =>
-                        void data
-                            .edit('field.fill', {
-                                opening: opening.id,
-                                wide: '40 mm',
-                                deep: '60 mm',
-                                battens: { by: 'fit', size: '60 mm' },
-                            })
-                            .then((done) => done && useDesk.getState().choose(done.chosen))
+                        void data.edit(
+                            'field.fill',
+                            { opening: opening.id, wide: '40 mm', deep: '60 mm', battens: { by: 'fit', size: '60 mm' } },
+                            { choose: (o) => o.chosen },
+                        )
                     }
                 >
                     Battens before it

@@ -39,8 +39,7 @@ export function GoneCard({ opening }: { opening: FoundOpening }) {
             ...(field && typed ? { [field]: typed.text } : {}),
         };
         try {
-            const outcome = await data.edit('opening.place', args, { quiet: true });
-            if (outcome) useDesk.getState().choose(outcome.chosen);
+            await data.edit('opening.place', args, { quiet: true, choose: (o) => o.chosen });
         } catch (error) {
             setProblem((error as Error).message);
         }

@@ -39,10 +39,7 @@ export function LineCard({ line }: { line: FoundLine }) {
             ? Promise.resolve(`“${text}” is not a share: give per cent, or a fraction such as 1/3.`)
             : send('line.change', { id: line.id, value });
     };
-    const across = (side: 'left' | 'right') =>
-        void data.edit('line.across', { id: line.id, side }).then((o) => {
-            if (o) useDesk.getState().choose(o.chosen);
-        });
+    const across = (side: 'left' | 'right') => void data.edit('line.across', { id: line.id, side }, { choose: (o) => o.chosen });
     return (
         <>
             <Heading title={`Line ${line.name}`} note={`${line.frontage.name} · ${line.axis}`} />

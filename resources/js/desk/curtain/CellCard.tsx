@@ -30,14 +30,12 @@ export function CellCard({ cells: keys }: { cells: CellKey[] }) {
     const choose = (how: Parameters<typeof alike>[2]) => useDesk.setState({ cells: alike(data, keys[0]!, how) });
     const battens = async () => {
         const { part } = cellPart(keys[0]!);
-        const done = await data.edit('field.fill', {
-            ...(data.openings.has(element) ? { opening: element } : { wall: element }),
-            cell: part,
-            wide: '40 mm',
-            deep: '60 mm',
-            battens: { by: 'fit', size: '60 mm' },
-        });
-        if (done) useDesk.getState().choose(done.chosen);
+        const where = data.openings.has(element) ? { opening: element } : { wall: element };
+        await data.edit(
+            'field.fill',
+            { ...where, cell: part, wide: '40 mm', deep: '60 mm', battens: { by: 'fit', size: '60 mm' } },
+            { choose: (o) => o.chosen },
+        );
     };
     const join = async () => {
         if (!(await ask('curtain.hand', { ids, join: keys }))) return;

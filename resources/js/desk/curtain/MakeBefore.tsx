@@ -17,8 +17,11 @@ export function MakeBefore({ wall }: { wall: Wall }) {
     const make = async () => {
         const walls = round === 'wall' ? [wall.id] : data.project.walls.filter((w) => w.outline === wall.outline).map((w) => w.id);
         try {
-            const outcome = await data.edit('curtain.before', { walls, grid, offset }, { quiet: true });
-            useDesk.getState().choose(outcome!.chosen.slice(0, 1));
+            const outcome = await data.edit(
+                'curtain.before',
+                { walls, grid, offset },
+                { quiet: true, choose: (o) => o.chosen.slice(0, 1) },
+            );
             useDesk.getState().show(outcome!.chosen);
         } catch (refused) {
             setProblem((refused as Error).message);

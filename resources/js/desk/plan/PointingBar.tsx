@@ -204,9 +204,8 @@ function FromMarks({ pointing }: { pointing: Pointing }) {
     const misfit = tried && typeof tried !== 'string' ? tried.misfits[0]?.sentence : tried;
     const place = async () => {
         try {
-            const outcome = await data.edit('opening.from-marks', JSON.parse(args), { quiet: true });
+            const outcome = await data.edit('opening.from-marks', JSON.parse(args), { quiet: true, choose: (o) => o.chosen });
             if (!outcome) return;
-            useDesk.getState().choose(outcome.chosen);
             useDesk.setState({ mode: { is: 'pointing', what: 'marks', points: [], over: null } });
             document.querySelector<HTMLElement>('[data-pane=plan]')?.focus({ preventScroll: true });
         } catch (problem) {

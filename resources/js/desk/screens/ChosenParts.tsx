@@ -175,16 +175,18 @@ function FillCut({ screen, part }: { screen: Screen; part: ScreenPart }) {
         <Button
             small
             onClick={() =>
-                void data
-                    .edit('field.fill', {
+                void data.edit(
+                    'field.fill',
+                    {
                         screen: screen.id,
                         cut: part.n,
                         angle: 90,
                         wide: '40 mm',
                         deep: '20 mm',
                         battens: { by: 'fit', size: '40 mm' },
-                    })
-                    .then((done) => done && useDesk.getState().choose(done.chosen))
+                    },
+                    { choose: (o) => o.chosen },
+                )
             }
         >
             Slats in it

@@ -180,16 +180,18 @@ function FillWhole({ screen, placed }: { screen: Screen; placed: FoundScreen[] }
                 const field = data.project.fields.find((f) => f.screen === screen.id && f.cut === null && f.wall === wall);
                 const where = walls.length === 1 ? '' : `, ${data.frontageOf.get(wall)?.name ?? 'this wall'}`;
                 const fill = () =>
-                    data
-                        .edit('field.fill', {
+                    data.edit(
+                        'field.fill',
+                        {
                             screen: screen.id,
                             wall,
                             angle: 90,
                             wide: '40 mm',
                             deep: '20 mm',
                             battens: { by: 'pitch', size: '120 mm' },
-                        })
-                        .then((done) => done && useDesk.getState().choose(done.chosen));
+                        },
+                        { choose: (o) => o.chosen },
+                    );
                 return (
                     <Button key={wall} small onClick={() => (field ? useDesk.getState().choose([field.id]) : void fill())}>
                         {field ? `To ${field.name}, over it${where}` : `Battens over all of it${where}`}

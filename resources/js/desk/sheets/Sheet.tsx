@@ -103,6 +103,12 @@ export function Sheet<N extends EditName>(props: Props<N>) {
         } else form.current?.focus();
     }, []);
 
+    const there = useRef(true);
+    useEffect(() => {
+        there.current = true;
+        return () => void (there.current = false);
+    }, []);
+
     const close = () => {
         useDesk.getState().open(null);
         document.querySelector<HTMLElement>('[data-pane=elevation]')?.focus({ preventScroll: true });
@@ -126,11 +132,12 @@ export function Sheet<N extends EditName>(props: Props<N>) {
                 {
                     quiet: true,
                     many: preview?.wanted ?? 0,
+                    ...(!keepChoice && { choose: (o) => (o.chosen.length > 0 ? o.chosen : useDesk.getState().chosen) }),
                 },
             );
-            close();
+            // one who has put it away meanwhile has gone on to something else
+            if (there.current) close();
             if (!outcome) return;
-            if (!keepChoice && outcome.chosen.length > 0) useDesk.getState().choose(outcome.chosen);
             if (after) await after(outcome.summary);
             else tell(`${outcome.summary}.`, { label: 'Undo', run: () => void data.undo() });
         } catch (problem) {
