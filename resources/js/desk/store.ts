@@ -274,6 +274,8 @@ type Desk = {
     /** Something begins, and whatever was going on ends. */
     enter: (mode: Mode) => void;
     leave: () => void;
+    /** ends it if it is still this: one who has left it, or gone on to something else, is not disturbed; false then */
+    leaveStill: (what: Mode['is']) => boolean;
     open: (sheet: Sheet | null) => void;
 };
 
@@ -307,7 +309,7 @@ const plain = {
 };
 
 /** What the desk shows and holds; nothing of the design itself. */
-export const useDesk = create<Desk>((set) => ({
+export const useDesk = create<Desk>((set, get) => ({
     chosen: [],
     cells: [],
     pieces: [],
@@ -350,6 +352,11 @@ export const useDesk = create<Desk>((set) => ({
         ),
     enter: (mode) => set({ mode, ...(besideSheets.includes(mode.is) ? {} : { sheet: null }), preview: null }),
     leave: () => set({ mode: nothing }),
+    leaveStill: (what) => {
+        const still = get().mode.is === what;
+        if (still) set({ mode: nothing });
+        return still;
+    },
     open: (sheet) =>
         set((s) => ({
             ...(sheet && inPlan.includes(sheet) && s.main !== 'plan' ? { side: 'plan' as const } : {}),

@@ -212,7 +212,7 @@ export function ElevationPane() {
                         ...(caughtPosition(ghost) ?? { leftJamb: ghost.left }),
                         ...(caughtSill(data, ghost) ?? { sillLevel: ghost.sill }),
                     });
-                    useDesk.getState().leave();
+                    useDesk.getState().leaveStill('moving');
                 }}
                 onClick={(at) => {
                     const state = useDesk.getState();

@@ -162,7 +162,7 @@ export function PlanPane() {
                     const ghost = ghostOf(useDesk.getState());
                     if (!d || !moved || !ghost) return;
                     await data.edit('opening.change', { id: d.id, ...(caughtPosition(ghost) ?? { leftJamb: ghost.left }) });
-                    useDesk.getState().leave();
+                    useDesk.getState().leaveStill('moving');
                 }}
                 onClick={(at) => {
                     const state = useDesk.getState();

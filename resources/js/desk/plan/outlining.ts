@@ -307,7 +307,7 @@ export async function build(
         hold(fresh([], 'straight'));
         return true;
     }
-    useDesk.getState().leave();
+    if (!useDesk.getState().leaveStill('outlining')) return true;
     useDesk.setState((s) => ({
         main: 'elevation',
         side: 'plan',
@@ -325,7 +325,7 @@ async function cutHole(data: Data, slab: string, shape: Parameters<typeof build>
     const hole = { ...(points && { points }), ...(closing && { closing }), ...(rectangle && { rectangle }), ...(circle && { circle }) };
     const outcome = await data.edit('floor-band.change', { id: slab, hole });
     if (!outcome) return false;
-    useDesk.getState().leave();
+    if (!useDesk.getState().leaveStill('outlining')) return true;
     useDesk.getState().choose([slab]);
     return true;
 }
@@ -334,18 +334,18 @@ async function cutHole(data: Data, slab: string, shape: Parameters<typeof build>
 async function standSlab(data: Data, args: EditArgs<'floor-band.add'>): Promise<boolean> {
     const outcome = await data.edit('floor-band.add', { ...args, depth: null });
     if (!outcome) return false;
-    useDesk.getState().leave();
+    if (!useDesk.getState().leaveStill('outlining')) return true;
     useDesk.getState().choose(outcome.chosen);
     return true;
 }
 
 /** Stands a band of fins, and shows it. */
 export async function standBand(data: Data, args: EditArgs<'band.add'>): Promise<boolean> {
-    const outcome = await data.edit('band.add', args);
+    const drawn = useDesk.getState().mode.is === 'outlining';
+    const outcome = await data.edit('band.add', args, { choose: (o) => o.chosen });
     if (!outcome) return false;
-    useDesk.getState().leave();
+    if (drawn ? !useDesk.getState().leaveStill('outlining') : useDesk.getState().chosen !== outcome.chosen) return true;
     useDesk.setState((s) => ({ main: 'elevation', side: s.side === 'elevation' ? 'solid' : s.side, face: 'outer', driven: 'reach' }));
-    useDesk.getState().choose(outcome.chosen);
     useDesk.getState().show(outcome.chosen);
     return true;
 }

@@ -57,10 +57,7 @@ async function make(data: Data, hand: CutInHand, shape: Shape): Promise<boolean>
         deep: '60 mm',
         battens: { by: 'fit', size: '60 mm' },
     });
-    if (done) {
-        useDesk.getState().leave();
-        useDesk.getState().choose(done.chosen);
-    }
+    if (done && useDesk.getState().leaveStill('cutting')) useDesk.getState().choose(done.chosen);
     return done !== null;
 }
 
