@@ -21,14 +21,15 @@ export function StoreyCard({ storey }: { storey: Storey }) {
     const openings = [...data.openings.values()].filter((o) => o.storey === storey.id).length;
 
     async function insert(above: string | null) {
-        const outcome = await data.edit('storey.insert', { above, name: 'New storey', height: storey.height });
-        if (outcome) useDesk.setState({ chosen: outcome.chosen, storey: outcome.chosen[0] ?? null });
+        const args = { above, name: 'New storey', height: storey.height };
+        const outcome = await data.edit('storey.insert', args, { choose: (o) => o.chosen });
+        if (outcome) useDesk.setState((s) => (s.chosen === outcome.chosen ? { storey: outcome.chosen[0] ?? null } : {}));
     }
 
     async function remove(withContents: boolean) {
         try {
             await data.edit('storey.remove', { id: storey.id, withContents }, { quiet: true });
-            useDesk.setState({ chosen: [], storey: null });
+            useDesk.setState((s) => (s.storey === storey.id ? { chosen: [], storey: null } : {}));
         } catch (problem) {
             if (problem instanceof Problem && problem.code === 'storey.carries') setCarries(problem.message);
             else complain(problem);

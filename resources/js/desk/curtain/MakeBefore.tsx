@@ -22,7 +22,7 @@ export function MakeBefore({ wall }: { wall: Wall }) {
                 { walls, grid, offset },
                 { quiet: true, choose: (o) => o.chosen.slice(0, 1) },
             );
-            useDesk.getState().show(outcome!.chosen);
+            if (useDesk.getState().chosen[0] === outcome!.chosen[0]) useDesk.getState().show(outcome!.chosen);
         } catch (refused) {
             setProblem((refused as Error).message);
         }

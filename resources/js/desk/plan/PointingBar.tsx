@@ -205,7 +205,7 @@ function FromMarks({ pointing }: { pointing: Pointing }) {
     const place = async () => {
         try {
             const outcome = await data.edit('opening.from-marks', JSON.parse(args), { quiet: true, choose: (o) => o.chosen });
-            if (!outcome) return;
+            if (!outcome || useDesk.getState().mode.is !== 'pointing') return;
             useDesk.setState({ mode: { is: 'pointing', what: 'marks', points: [], over: null } });
             document.querySelector<HTMLElement>('[data-pane=plan]')?.focus({ preventScroll: true });
         } catch (problem) {

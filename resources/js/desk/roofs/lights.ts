@@ -115,7 +115,8 @@ export async function placeLight(data: Data, roof: string, type: string, at: { x
     try {
         const args: EditArgs<'roof.light'> = { id: roof, type, at: { x: at.x, y: at.y } };
         const n = nextOf(data, roof);
-        if (await data.edit('roof.light', args, { quiet: true })) useDesk.setState({ chosen: [roof], fins: [n] });
+        const done = await data.edit('roof.light', args, { quiet: true, choose: () => [roof] });
+        if (done) useDesk.setState((s) => (s.chosen.length === 1 && s.chosen[0] === roof ? { fins: [n] } : {}));
     } catch (problem) {
         complain(problem);
     }
