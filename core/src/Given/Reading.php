@@ -310,16 +310,24 @@ final class Reading
     }
 
     /**
-     * Whether commas in a column stand before decimals: where a comma is followed by other than three figures, or follows a point;
-     * where all are followed by three, where taking them for decimals gives figures that can be.
+     * Whether commas in a column stand before decimals, and points part thousands: where a comma is followed by other than three figures,
+     * or follows a point; where all commas are followed by three, where taking them for decimals gives figures that can be; where there
+     * are points alone, each followed by three, where taking them for decimals gives figures that cannot be (1.200 in mm).
      *
      * @param  list<list<string|float|null>>  $rows
      */
     private static function hasDecimalComma(array $rows, int $from, int $column, float $factor): bool
     {
+        $thousands = null;
         for ($r = $from, $n = count($rows); $r < $n; $r++) {
             $cell = $rows[$r][$column] ?? null;
-            if (! is_string($cell) || ! str_contains($cell, ',')) {
+            if (! is_string($cell) || strpbrk($cell, ',.') === false) {
+                continue;
+            }
+            if (! str_contains($cell, ',')) {
+                $parted = preg_match('/^\s*[1-9]\d{0,2}(\.\d{3})+\s*$/', $cell) === 1;
+                $thousands = $thousands !== false && $parted && (substr_count($cell, '.') > 1 || $factor * (float) $cell < self::LEAST);
+
                 continue;
             }
             if (preg_match('/\.\d{3},\d/', $cell) === 1 || preg_match('/,(\d{1,2}|\d{4,})\b/', $cell) === 1) {
@@ -332,7 +340,7 @@ final class Reading
             return $factor * (float) str_replace(',', '.', $cell) >= self::LEAST;
         }
 
-        return false;
+        return $thousands === true;
     }
 
     private static function decimal(string $text, bool $decimalComma): ?float

@@ -50,6 +50,10 @@ final class GivenTest extends TestCase
         yield 'units in a row of their own' => ["No,W,H\n,cm,cm\nA,120,145\n", [1200.0, 1450.0]];
         yield 'metres by size' => ["Mark,Width,Height\nA,1.2,1.45\nB,0.9,2.1\n", [1200.0, 1450.0]];
         yield 'one column of sizes' => ["Mark,Size\nA,1200 x 1450\n", [1200.0, 1450.0]];
+        yield 'points that part thousands' => ["Marca;Anchura;Altura\n;mm;mm\nA;1.200;1.450\nB;900;2.100\n", [1200.0, 1450.0]];
+        yield 'points before three decimals' => ["Mark,Width (mm),Height (mm)\nA,900.500,1450.250\n", [900.5, 1450.25]];
+        yield 'one point before a decimal, so all are' => ["Mark,Width (mm),Height (mm)\nA,1200,1.450\nB,1200,1450.5\n", [1200.0, null]];
+        yield 'three figures after a point in metres' => ["Mark,Width (m),Height (m)\nA,1.200,1.450\n", [1200.0, 1450.0]];
         yield 'a cell in another unit says so' => ["Mark,Width,Height\nA,1200,1.45\nB,900,2100\n", [1200.0, null]];
     }
 

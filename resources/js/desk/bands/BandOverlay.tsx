@@ -21,6 +21,7 @@ export function BandOverlay({ band, view, size }: Props) {
     const data = useData();
     const driven = useDesk((s) => s.driven);
     const fins = useDesk((s) => s.fins);
+    const atRest = useDesk((s) => s.mode.is === 'nothing');
     const tried = useDesk((s) => s.tried);
     const inner = useDesk((s) => s.face) === 'inner';
     const [dragged, setDragged] = useState<Dragged | null>(null);
@@ -85,7 +86,7 @@ export function BandOverlay({ band, view, size }: Props) {
                         curve={curve}
                         view={view}
                         size={size}
-                        mayDrag={data.mayEdit}
+                        mayDrag={data.mayEdit && atRest}
                         dragged={dragged?.host === found.placed.host ? dragged : null}
                         onDrag={(to, done) => drag({ ...to, host: found.placed.host }, found.placed.along, done)}
                         onAdd={(u, value) => add(found, u, value)}

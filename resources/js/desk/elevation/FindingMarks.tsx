@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
 import { useData } from '../data';
+import { useClickable } from '../drawing/useClickable';
 import { toScreen, type Size } from '../drawing/view';
 import { useShowing } from '../showing';
 import { useDesk, type View } from '../store';
@@ -56,12 +57,13 @@ export function FindingMarks({ view, size }: { view: View; size: Size }) {
 }
 
 function Mark({ group, x, y, quiet }: { group: Group; x: number; y: number; quiet: boolean }) {
+    const clickable = useClickable();
     const many = group.sentences.length;
     const said = many === 1 ? group.sentences[0] : `${many} findings here: ${group.sentences.slice(0, 3).join(' ')}${many > 3 ? ' …' : ''}`;
     return (
         <g
             transform={`translate(${x} ${y})`}
-            className="pointer-events-auto cursor-pointer"
+            className={clickable}
             data-finding-mark={many}
             onPointerDown={(e) => e.stopPropagation()}
             onClick={() => {

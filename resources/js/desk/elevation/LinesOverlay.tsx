@@ -1,4 +1,5 @@
 import { useData, type FoundLine } from '../data';
+import { useClickable } from '../drawing/useClickable';
 import { toScreen, type Size } from '../drawing/view';
 import { useShowing } from '../showing';
 import { useDesk, type View } from '../store';
@@ -60,15 +61,11 @@ function rowsOf(lines: FoundLine[], view: View, size: Size): Map<string, number>
 function Line({ line, row, by, on, view, size }: Props & { line: FoundLine; row: number; by: number; on: boolean }) {
     const f = line.frontage;
     const choose = (event: { shiftKey: boolean }) => useDesk.getState().choose([line.id], event.shiftKey);
+    const clickable = useClickable();
     const width = widthOf(line);
     const tag = (x: number, y: number) =>
         view.k > SMALL && (
-            <g
-                className="pointer-events-auto cursor-pointer"
-                data-line={line.name}
-                onPointerDown={(e) => e.stopPropagation()}
-                onClick={choose}
-            >
+            <g className={clickable} data-line={line.name} onPointerDown={(e) => e.stopPropagation()} onClick={choose}>
                 <title>{`Setting-out line ${line.name}`}</title>
                 <rect
                     x={x - width / 2}

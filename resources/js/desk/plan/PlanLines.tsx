@@ -1,5 +1,6 @@
 import type { Storey, Wall } from '../../api/client';
 import { useData } from '../data';
+import { useClickable } from '../drawing/useClickable';
 import { toScreen, type Size } from '../drawing/view';
 import { useShowing } from '../showing';
 import { band, standing } from '../surface';
@@ -10,7 +11,7 @@ export function PlanLines({ here, spot }: { here: Wall[]; spot: (wall: Wall, alo
     const data = useData();
     const showing = useShowing();
     const chosen = useDesk((s) => s.chosen);
-    const busy = useDesk((s) => s.mode.is === 'pointing');
+    const clickable = useClickable();
     if (!showing.lines) return null;
     return (
         <>
@@ -28,7 +29,7 @@ export function PlanLines({ here, spot }: { here: Wall[]; spot: (wall: Wall, alo
                         return (
                             <g
                                 key={l.id + w.id}
-                                className={busy ? '' : 'pointer-events-auto cursor-pointer'}
+                                className={clickable}
                                 onPointerDown={(e) => e.stopPropagation()}
                                 onClick={(e) => useDesk.getState().choose([l.id], e.shiftKey)}
                             >

@@ -2,6 +2,7 @@ import type { Storey, Wall } from '../../api/client';
 import { useData } from '../data';
 import { MeasureOverlay } from '../MeasureBar';
 import { DimensionLine } from '../drawing/DimensionLine';
+import { useClickable } from '../drawing/useClickable';
 import { toScreen, type Size } from '../drawing/view';
 import { gaps } from '../ghost';
 import { band, inPlan, tangent } from '../surface';
@@ -28,7 +29,7 @@ export function PlanOverlay({ view, size, storey }: Props & { storey: Storey }) 
             .join(' ');
     const here = data.project.walls.filter((w) => w.foot < storey.ceiling - 1 && w.head > storey.floor + 1);
     const candidates = useDesk((s) => s.candidates);
-    const picking = useDesk((s) => s.mode.is === 'pointing');
+    const clickable = useClickable();
     const differing = useDesk((s) => s.differing);
     const preview = useDesk((s) => (s.sheet ? s.preview : null));
     const wanted = (list: { host: string; storey: string; left: number; span: number }[]) =>
@@ -130,7 +131,7 @@ export function PlanOverlay({ view, size, storey }: Props & { storey: Storey }) 
                     <polygon
                         key={`${c.host} ${c.from}`}
                         points={quad(wall, c.from, c.to)}
-                        className={picking ? '' : 'pointer-events-auto cursor-pointer'}
+                        className={clickable}
                         fill="var(--moss)"
                         fillOpacity={0.18}
                         stroke="var(--moss)"

@@ -13,7 +13,7 @@ export function ScreenOverlay({ screen, view, size }: { screen: Screen; view: Vi
     const data = useData();
     const inner = useDesk((s) => s.face) === 'inner';
     const chosen = useDesk((s) => s.fins);
-    const cutting = useDesk((s) => s.mode.is === 'cutting');
+    const atRest = useDesk((s) => s.mode.is === 'nothing');
     const [drag, setDrag] = useState<Drag | null>(null);
     const across = view.flip ? -1 : 1;
     // whole tens while it is dragged; the card takes exact figures
@@ -43,7 +43,7 @@ export function ScreenOverlay({ screen, view, size }: { screen: Screen; view: Vi
                                 strokeWidth={lit ? 2.2 : 1.2}
                                 strokeDasharray={part.cut || lit ? undefined : '6 4'}
                                 style={{
-                                    pointerEvents: lit && wall && data.mayEdit && !cutting ? 'all' : 'none',
+                                    pointerEvents: lit && wall && data.mayEdit && atRest ? 'all' : 'none',
                                     cursor: lit ? 'move' : undefined,
                                 }}
                                 onPointerDown={(e) => {
@@ -78,7 +78,7 @@ export function ScreenOverlay({ screen, view, size }: { screen: Screen; view: Vi
                         );
                     }),
                 )}
-            {chosen.length === 1 && !cutting && data.mayEdit && (
+            {chosen.length === 1 && atRest && data.mayEdit && (
                 <Corners key={chosen[0]} screen={screen} n={chosen[0]!} view={view} size={size} />
             )}
         </g>

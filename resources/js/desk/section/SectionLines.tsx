@@ -1,4 +1,5 @@
 import { useData } from '../data';
+import { useClickable } from '../drawing/useClickable';
 import { toScreen, type Size } from '../drawing/view';
 import { useDesk, type View } from '../store';
 import { showSection } from './cutting';
@@ -7,7 +8,7 @@ import { showSection } from './cutting';
 export function SectionLines({ view, size }: { view: View; size: Size }) {
     const { project } = useData();
     const section = useDesk((s) => s.section);
-    const busy = useDesk((s) => s.mode.is !== 'nothing');
+    const clickable = useClickable();
     return (
         <>
             {project.sections.map((s) => {
@@ -20,7 +21,7 @@ export function SectionLines({ view, size }: { view: View; size: Size }) {
                 return (
                     <g
                         key={s.id}
-                        className={busy ? '' : 'pointer-events-auto cursor-pointer'}
+                        className={clickable}
                         onPointerDown={(e) => e.stopPropagation()}
                         onClick={() => showSection({ line: s.id })}
                         data-section-line={s.name}
