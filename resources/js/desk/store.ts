@@ -274,7 +274,7 @@ type Desk = {
     /** Something begins, and whatever was going on ends. */
     enter: (mode: Mode) => void;
     leave: () => void;
-    /** ends it if it is still this: one who has left it, or gone on to something else, is not disturbed; false then */
+    /** ends it if it is still this; false when something else goes on by now, and whoever does that is not disturbed */
     leaveStill: (what: Mode['is']) => boolean;
     open: (sheet: Sheet | null) => void;
 };
@@ -353,9 +353,9 @@ export const useDesk = create<Desk>((set, get) => ({
     enter: (mode) => set({ mode, ...(besideSheets.includes(mode.is) ? {} : { sheet: null }), preview: null }),
     leave: () => set({ mode: nothing }),
     leaveStill: (what) => {
-        const still = get().mode.is === what;
-        if (still) set({ mode: nothing });
-        return still;
+        const now = get().mode.is;
+        if (now === what) set({ mode: nothing });
+        return now === what || now === 'nothing';
     },
     open: (sheet) =>
         set((s) => ({

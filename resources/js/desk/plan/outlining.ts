@@ -293,6 +293,7 @@ export async function build(
     if (slab !== null) return cutHole(data, slab, shape);
     if (base === null || top === null) return false;
     if (band) return standBand(data, { ...shape, storey: base });
+    const { chosen } = useDesk.getState();
     const outcome = await data.edit('outline.draw', {
         ...shape,
         ...(grid ? { grid } : { thickness }),
@@ -307,7 +308,7 @@ export async function build(
         hold(fresh([], 'straight'));
         return true;
     }
-    if (!useDesk.getState().leaveStill('outlining')) return true;
+    if (!useDesk.getState().leaveStill('outlining') || useDesk.getState().chosen !== chosen) return true;
     useDesk.setState((s) => ({
         main: 'elevation',
         side: 'plan',
@@ -323,28 +324,23 @@ export async function build(
 async function cutHole(data: Data, slab: string, shape: Parameters<typeof build>[1]): Promise<boolean> {
     const { points, closing, rectangle, circle } = shape;
     const hole = { ...(points && { points }), ...(closing && { closing }), ...(rectangle && { rectangle }), ...(circle && { circle }) };
-    const outcome = await data.edit('floor-band.change', { id: slab, hole });
-    if (!outcome) return false;
-    if (!useDesk.getState().leaveStill('outlining')) return true;
-    useDesk.getState().choose([slab]);
+    if (!(await data.edit('floor-band.change', { id: slab, hole }, { choose: () => [slab] }))) return false;
+    useDesk.getState().leaveStill('outlining');
     return true;
 }
 
 /** Makes a slab as thick as the settings say, its top on the floor. */
 async function standSlab(data: Data, args: EditArgs<'floor-band.add'>): Promise<boolean> {
-    const outcome = await data.edit('floor-band.add', { ...args, depth: null });
-    if (!outcome) return false;
-    if (!useDesk.getState().leaveStill('outlining')) return true;
-    useDesk.getState().choose(outcome.chosen);
+    if (!(await data.edit('floor-band.add', { ...args, depth: null }, { choose: (o) => o.chosen }))) return false;
+    useDesk.getState().leaveStill('outlining');
     return true;
 }
 
 /** Stands a band of fins, and shows it. */
 export async function standBand(data: Data, args: EditArgs<'band.add'>): Promise<boolean> {
-    const drawn = useDesk.getState().mode.is === 'outlining';
     const outcome = await data.edit('band.add', args, { choose: (o) => o.chosen });
     if (!outcome) return false;
-    if (drawn ? !useDesk.getState().leaveStill('outlining') : useDesk.getState().chosen !== outcome.chosen) return true;
+    if (!useDesk.getState().leaveStill('outlining') || useDesk.getState().chosen !== outcome.chosen) return true;
     useDesk.setState((s) => ({ main: 'elevation', side: s.side === 'elevation' ? 'solid' : s.side, face: 'outer', driven: 'reach' }));
     useDesk.getState().show(outcome.chosen);
     return true;

@@ -49,15 +49,11 @@ async function make(data: Data, hand: CutInHand, shape: Shape): Promise<boolean>
         [u + width, v + height],
         [u, v + height],
     ];
-    const done = await data.edit('field.fill', {
-        wall: hand.wall ?? undefined,
-        storey: data.walls.get(hand.wall ?? '')?.base,
-        region,
-        wide: '40 mm',
-        deep: '60 mm',
-        battens: { by: 'fit', size: '60 mm' },
-    });
-    if (done && useDesk.getState().leaveStill('cutting')) useDesk.getState().choose(done.chosen);
+    const battens = { by: 'fit' as const, size: '60 mm' };
+    const storey = data.walls.get(hand.wall ?? '')?.base;
+    const args = { wall: hand.wall ?? undefined, storey, region, wide: '40 mm', deep: '60 mm', battens };
+    const done = await data.edit('field.fill', args, { choose: (o) => o.chosen });
+    if (done) useDesk.getState().leaveStill('cutting');
     return done !== null;
 }
 
