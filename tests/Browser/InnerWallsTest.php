@@ -40,7 +40,7 @@ final class InnerWallsTest extends BrowserCase
         self::assertSame([], $this->axe());
         // Enter again says that there are no more
         $this->desk->keys(Keys::ENTER);
-        $this->desk->waitUntil(fn (): bool => ! str_contains($this->desk->text(), 'Inner walls'), 'the drawing ends');
+        $this->desk->waitUntil(fn (): bool => ! str_contains($this->desk->text(), 'Click where'), 'the drawing ends');
         self::assertSame([3, 3], array_values(array_diff_key($this->outlines(), $before)), 'three walls each');
     }
 
