@@ -115,9 +115,11 @@ final class ArrangeTest extends BrowserCase
     public function test_settings_are_carried_to_what_is_clicked(): void
     {
         $this->chooseFirstOfCharts();
+        $this->desk->waitFor('[data-finding-mark].pointer-events-auto');
         $this->desk->focus();
         $this->desk->keys('y');
         $this->desk->waitFor('[data-sheet="opening.carry"]');
+        self::assertSame(0, $this->desk->count('[data-finding-mark].pointer-events-auto'), 'marks over openings take no clicks now');
         $this->desk->click('elevation', 18000 + 900 + 1350, 4200 + 1600);
         $this->desk->waitFor('[data-preview="1/1"]');
         $this->desk->press('Carry to Enter');
