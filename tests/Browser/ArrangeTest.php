@@ -19,11 +19,11 @@ final class ArrangeTest extends BrowserCase
         $this->desk->waitFor('[data-sheet="opening.repeat"]');
         $this->desk->keys('5 m');
         $this->desk->waitForText('of 7 fit');
-        self::assertStringContainsString('past the wall’s right end', $this->desk->text());
+        $this->desk->waitForText('past the wall’s right end');
         self::assertGreaterThan(3, $this->desk->count('[data-misfit]'));
         $this->desk->keys(Keys::ENTER);
         usleep(500_000);
-        self::assertSame(1, $this->desk->count('[data-sheet="opening.repeat"]'), 'not all fit, so Enter does nothing');
+        $this->desk->waitForCount('[data-sheet="opening.repeat"]', 1);
         $this->desk->keys(Keys::ESCAPE, Keys::ESCAPE);
         $this->stepToLastSmallLight();
         $this->desk->keys('r');
@@ -50,7 +50,7 @@ final class ArrangeTest extends BrowserCase
         $this->tick('Crew');
         $this->tick('Office');
         $this->desk->waitFor('[data-preview="1/2"]');
-        self::assertStringContainsString('It would meet W-05 at 1 500', $this->desk->text());
+        $this->desk->waitForText('It would meet W-05 at 1 500');
         self::assertFalse($this->desk->button('Stack Enter')->isEnabled(), 'all or nothing, until one says otherwise');
         $this->tick('Skip those and do the rest');
         $this->desk->press('Stack Enter');
@@ -105,7 +105,7 @@ final class ArrangeTest extends BrowserCase
         $this->desk->waitFor("[data-found=\"$found\"]");
         $this->desk->press('Done');
         $this->desk->waitForText("$found openings");
-        self::assertSame('700 … 2 700', $this->desk->value('Width'));
+        $this->desk->waitForValue('Width', '700 … 2 700');
         $this->desk->type('Height', '-75');
         $this->desk->waitFor(sprintf('[aria-label="Undo: Changed %d openings"]', $found));
         $this->desk->waitUntil(fn (): bool => $this->desk->value('Head') === '2 275' || str_contains($this->desk->value('Head'), '2 275'));
@@ -133,7 +133,7 @@ final class ArrangeTest extends BrowserCase
         $this->desk->ready();
         $this->desk->click('elevation', 9300, 1000);
         $this->desk->waitForText('D-06 door between sidelights');
-        self::assertStringContainsString('line Entrance', $this->desk->css('[aria-label="Measured from"]')->getText());
+        $this->desk->waitForIn('[aria-label="Measured from"]', 'line Entrance');
         $this->desk->pressOn('[data-line="Entrance"]');
         $this->desk->waitForText('Line Entrance');
         $this->desk->press('Remove this line');
@@ -150,9 +150,9 @@ final class ArrangeTest extends BrowserCase
         $this->desk->drag('elevation', 12700, 800, 15920, 800);
         $this->desk->waitFor('[aria-label^="Undo: Moved D-04"]');
         $this->desk->ready();
-        self::assertStringContainsString('line Quay edge', $this->desk->css('[aria-label="Measured from"]')->getText());
-        self::assertStringContainsString('far jamb', $this->desk->css('[aria-label="Measured to"]')->getText());
-        self::assertSame('0', $this->desk->value('Position'));
+        $this->desk->waitForIn('[aria-label="Measured from"]', 'line Quay edge');
+        $this->desk->waitForIn('[aria-label="Measured to"]', 'far jamb');
+        $this->desk->waitForValue('Position', '0');
     }
 
     public function test_two_points_are_measured_and_what_is_hidden_is_said(): void

@@ -54,7 +54,7 @@ final class BandTest extends BrowserCase
         // what cannot be is said at its field, and what was typed stays
         $this->desk->type('Least reach', '-3000');
         $this->desk->waitForText('may be 1 to');
-        self::assertSame('-3000', $this->desk->value('Least reach'));
+        $this->desk->waitForValue('Least reach', '-3000');
     }
 
     public function test_a_piece_is_kept_while_the_rest_follow_and_the_band_is_removed_by_its_key(): void
@@ -66,7 +66,7 @@ final class BandTest extends BrowserCase
         // the eleventh stands 2 000 from the left
         $this->desk->click('elevation', 2000, 4200 + 3300);
         $this->desk->waitFor('[data-pieces-card]');
-        self::assertStringContainsString('Piece 11', $this->desk->css('[data-pieces-card]')->getText());
+        $this->desk->waitForIn('[data-pieces-card]', 'Piece 11');
         $this->desk->press('Keep as now');
         $this->desk->waitFor('input[aria-label="Pinned reach"]');
         $this->desk->type('Pinned reach', '650');
@@ -98,7 +98,7 @@ final class BandTest extends BrowserCase
         $this->desk->waitFor('input[aria-label="Spacing"]');
         $this->desk->type('Width', '3000');
         $this->desk->waitForText('wide as it is turned');
-        self::assertSame('3000', $this->desk->value('Width'), 'what was typed stays');
+        $this->desk->waitForValue('Width', '3000');
         $this->desk->field('Width')->sendKeys(Keys::ESCAPE);
         $this->desk->press('Undo');
         $this->desk->waitUntil(fn (): bool => $count('fields') === $fields, 'the battens are taken back');
@@ -174,7 +174,7 @@ final class BandTest extends BrowserCase
         $this->desk->type('Higher by', '0');
         $this->desk->waitFor('[aria-label="Higher by"][aria-invalid=true]');
         $this->desk->waitForText('A copy would lie on what it is a copy of');
-        self::assertSame('0', $this->desk->value('Higher by'));
+        $this->desk->waitForValue('Higher by', '0');
         $this->desk->keys(Keys::ESCAPE);
         $this->desk->press('all made alike (2)');
         $this->desk->waitForText('3 bands');

@@ -55,7 +55,7 @@ final class BenchTest extends BrowserCase
         self::assertSame(['1', '1.0'], [substr($this->path('1.0'), 0, 1), $this->path('1.0')]);
 
         // the light under the slope is a quadrilateral that follows it
-        self::assertSame(10, $this->desk->count('[data-light]'));
+        $this->desk->waitForCount('[data-light]', 10);
         self::assertSame([], $this->axe());
         $this->desk->press('Add to the rack');
         $this->desk->waitFor('[role=dialog]');
@@ -96,7 +96,7 @@ final class BenchTest extends BrowserCase
             fn (): bool => str_contains((string) $this->desk->css('[data-page]')->getText(), "$mark Harbour front"),
             'its sheet',
         );
-        self::assertStringContainsString('Deep tide, satin', (string) $this->desk->css('[data-page]')->getText());
+        $this->desk->waitForIn('[data-page]', 'Deep tide, satin');
         self::assertSame([], $this->axe());
         $this->desk->pressOn(sprintf('input[aria-label="Tick %s"]', $mark));
         $this->desk->press('The 1 ticked as one PDF');
@@ -159,7 +159,7 @@ final class BenchTest extends BrowserCase
         $this->figure('Width', '2400');
         $this->desk->holding(Keys::CONTROL, fn () => $this->desk->keys('s'));
         $this->desk->waitForText('would no longer fit');
-        self::assertStringContainsString('past the wall’s right end', $this->desk->text());
+        $this->desk->waitForText('past the wall’s right end');
         $button = $this->desk->css('[role=dialog] button:last-child');
         self::assertSame(1, preg_match('/^Change (\d+) openings, keep (\d+)$/', $button->getText(), $m), $button->getText());
         self::assertSame(28, (int) $m[1] + (int) $m[2], 'every W-03 either follows or keeps what it has');

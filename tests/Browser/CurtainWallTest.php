@@ -122,14 +122,14 @@ final class CurtainWallTest extends BrowserCase
         $at = $this->offset('South-west');
         $this->desk->click('elevation', $at + 3000, 1900);
         $this->desk->waitForText('Stretch 1 of 2 of a run');
-        self::assertSame('72°', $this->desk->value('Angle from the ground'));
+        $this->desk->waitForValue('Angle from the ground', '72°');
         // a mullion, by its line: 94.996 from the left end and every 900 from there
         $this->desk->click('elevation', $at + 95 + 3 * 900, 500);
         $this->desk->waitForText('Upright line 4');
         // what cannot be stays typed, with the reason, and changes nothing
         $this->desk->type('Place of the line', '99 m');
         $this->desk->waitForText('would lie at 99 000, past the end');
-        self::assertSame('99 m', $this->desk->value('Place of the line'));
+        $this->desk->waitForValue('Place of the line', '99 m');
         self::assertSame(0, $this->desk->count('[aria-label^="Undo: Changed a line"]'));
         $this->desk->type('Place of the line', '2600');
         $this->desk->waitFor('[aria-label^="Undo: Changed a line"]');
@@ -181,7 +181,7 @@ final class CurtainWallTest extends BrowserCase
         $this->desk->click('elevation', $mullion(3), 500);
         $this->desk->waitForText('Upright line 4');
         // what is lit is what is meant: the piece in its row
-        self::assertSame(1, $this->desk->count('[data-piece]'));
+        $this->desk->waitForCount('[data-piece]', 1);
         $this->desk->holding(Keys::SHIFT, fn () => $this->desk->click('elevation', $mullion(4), 500));
         $this->desk->waitForText('2 members');
         $this->desk->type('Name of the set', 'Two mullions');
@@ -207,7 +207,7 @@ final class CurtainWallTest extends BrowserCase
         $this->desk->keys(Keys::ESCAPE, Keys::ESCAPE, Keys::ESCAPE);
         $this->desk->press('Two mullions');
         $this->desk->waitForText('2 members');
-        self::assertSame(2, $this->desk->count('[data-piece]'));
+        $this->desk->waitForCount('[data-piece]', 2);
     }
 
     public function test_corner_posts_and_free_members_are_chosen_kept_and_hidden_by_themselves(): void
@@ -219,7 +219,7 @@ final class CurtainWallTest extends BrowserCase
         // the post leans along the edge of both stretches, and is lit on both
         $this->desk->click('elevation', $at + 6420, 100);
         $this->desk->waitForText('Corner post 90 × 180');
-        self::assertSame(2, $this->desk->count('[data-named]'));
+        $this->desk->waitForCount('[data-named]', 2);
         $this->desk->keys(Keys::DELETE);
         $this->desk->waitForText('What stands at a corner stays');
         // a free member with it: the first runs from 1 500, 1 200 to 2 400, 3 600 up the face
@@ -258,7 +258,7 @@ final class CurtainWallTest extends BrowserCase
         $this->desk->waitFor('[data-tried="1"]');
         $this->desk->keys(Keys::ESCAPE);
         $this->desk->waitUntil(fn (): bool => $this->desk->count('[data-tried]') === 0);
-        self::assertSame('72°', $this->desk->value('Angle from the ground'));
+        $this->desk->waitForValue('Angle from the ground', '72°');
         // a cell of 1 200 by a transom 400 over the foot, in its bay only
         $this->desk->click('elevation', $at + 3000, 1900);
         $this->desk->click('elevation', $at + 3000, 500);
@@ -266,7 +266,7 @@ final class CurtainWallTest extends BrowserCase
         // past its head it would be the next cell's: said, and what was typed stays
         $this->desk->type('Where it is divided', '1500');
         $this->desk->waitForText('1 500 lies past the end of the cell of bay 5, row 1, which is 1 200 high');
-        self::assertSame('1500', $this->desk->value('Where it is divided'));
+        $this->desk->waitForValue('Where it is divided', '1500');
         $this->desk->write('Where it is divided', '400');
         $this->desk->waitFor('[data-tried="1"]');
         $this->desk->keys(Keys::ENTER);

@@ -65,7 +65,7 @@ final class DeskTest extends BrowserCase
         $this->chooseFirstOfCharts();
         $this->desk->type('Position', '20000');
         $this->desk->waitForText('wholly off its wall');
-        self::assertSame('20000', $this->desk->value('Position'));
+        $this->desk->waitForValue('Position', '20000');
         $this->desk->keys(Keys::ESCAPE);
         $this->desk->type('Sill', '12oo');
         $this->desk->waitForText('is not a length');
@@ -83,7 +83,7 @@ final class DeskTest extends BrowserCase
         $this->desk->ready();
         $moved = (float) str_replace(' ', '', $this->desk->value('Position'));
         self::assertSame(5400.0 - 1200, $moved);
-        self::assertSame('900', $this->desk->value('Sill'), 'the sill holds while dragging sideways');
+        $this->desk->waitForValue('Sill', '900');
         $this->desk->drag('elevation', $moved + 600, 4200 + 1600, 4010 + 600 + 60, 4200 + 1600);
         $this->desk->waitUntil(fn (): bool => $this->desk->value('Position') === '4 010', 'the jamb of the storey above to be caught');
     }
@@ -110,7 +110,7 @@ final class DeskTest extends BrowserCase
             fn (): bool => $this->desk->count('input[aria-label="Head"]') === 1 && $this->desk->value('Head') === '3 900',
             'the window to stand',
         );
-        self::assertSame('7 400', $this->desk->value('Position'));
+        $this->desk->waitForValue('Position', '7 400');
         $this->desk->keys(Keys::ESCAPE, Keys::ARROW_RIGHT);
         $this->desk->waitUntil(
             fn (): bool => $this->desk->count('[aria-label^="Undo: Moved W-09 10 to the right"]') === 1,
@@ -190,8 +190,8 @@ final class DeskTest extends BrowserCase
         $this->desk->waitFor('[data-sheet=revisions] li b');
         $this->desk->pressOn('[data-sheet=revisions] li button');
         $this->desk->waitFor('[data-differs="1"]');
-        self::assertStringContainsString('W-03, Charts: moved 400 to the right.', $this->desk->text());
-        self::assertSame(1, $this->desk->count('[data-differing="1"]'), 'drawn as it was and as it is');
+        $this->desk->waitForText('W-03, Charts: moved 400 to the right.');
+        $this->desk->waitForCount('[data-differing="1"]', 1);
         self::assertSame([], $this->axe());
         $this->desk->press("Go back to {$letter}…");
         $this->desk->press("Go back to $letter, as one step");
@@ -209,7 +209,7 @@ final class DeskTest extends BrowserCase
         $label = fn (): string => (string) $this->desk->driver->executeScript(
             'return document.activeElement.getAttribute("aria-label") ?? ""',
         );
-        self::assertSame(1, $this->desk->count('[data-rack] button[tabindex="0"]'));
+        $this->desk->waitForCount('[data-rack] button[tabindex="0"]', 1);
         $this->desk->focus();
         foreach (['[data-card]', '[data-rack]', '[data-pane]', '[data-card]', '[data-rack]'] as $part) {
             $this->desk->keys("\u{E036}"); // F6
@@ -226,7 +226,7 @@ final class DeskTest extends BrowserCase
         // back by Shift and Tab: to the unit that was left
         $this->desk->holding(Keys::SHIFT, fn () => $this->desk->keys(Keys::TAB));
         self::assertSame($third, $label());
-        self::assertSame(1, $this->desk->count('[data-rack] button[tabindex="0"]'));
+        $this->desk->waitForCount('[data-rack] button[tabindex="0"]', 1);
         $this->desk->keys(Keys::ENTER);
         $this->desk->waitForText('in hand');
         $this->desk->keys(Keys::ESCAPE);

@@ -83,7 +83,7 @@ final class KeptTest extends BrowserCase
         self::assertSame('nobody', $left, 'signed out');
         $this->desk->field('Width')->sendKeys(WebDriverKeys::ENTER);
         $this->desk->waitFor('[data-sign-in-again]');
-        self::assertStringContainsString('pilot@skerrow.example', $this->desk->css('[data-sign-in-again]')->getText());
+        $this->desk->waitForIn('[data-sign-in-again]', 'pilot@skerrow.example');
         self::assertSame([], $this->axe());
         // what is typed while an answer of before comes may be lost: it is typed until it stands there
         $password = function (string $text): void {

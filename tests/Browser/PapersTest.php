@@ -211,7 +211,7 @@ final class PapersTest extends BrowserCase
                 fn (): bool => (int) $this->desk->css('header button[title^="Revisions"]')->getText() === $number,
                 'the other’s change',
             );
-            self::assertSame(1, $this->desk->count('[data-sheet="opening.repeat"]'));
+            $this->desk->waitForCount('[data-sheet="opening.repeat"]', 1);
             $this->desk->keys(Keys::ESCAPE, Keys::ESCAPE);
             $this->desk->pressOn('[data-here]');
             $this->desk->waitForText('here now');

@@ -50,7 +50,7 @@ final class RoofTest extends BrowserCase
         // what is no pitch stays typed, with the reason
         $this->desk->type('Pitch', '95');
         $this->desk->waitForText('95° was given');
-        self::assertSame('95', $this->desk->value('Pitch'));
+        $this->desk->waitForValue('Pitch', '95');
         self::assertEqualsWithDelta(36.87, $this->roof()['pitch'], 0.01);
         $this->desk->type('Pitch', '9 : 12');
         $this->desk->waitUntil(fn (): bool => ! str_contains($this->desk->text(), '95° was given'), 'put right');
@@ -88,7 +88,7 @@ final class RoofTest extends BrowserCase
         // what does not fit stays typed, with the figure
         $this->desk->type('Up', '9000');
         $this->desk->waitForText('past the edge of its face');
-        self::assertSame('9000', $this->desk->value('Up'));
+        $this->desk->waitForValue('Up', '9000');
         $this->desk->type('Up', '0.9 m');
         $this->desk->waitUntil(fn (): bool => $lights()[3]['rise'] == 900, 'it stands elsewhere');
         self::assertSame([], $this->axe());
@@ -124,7 +124,7 @@ final class RoofTest extends BrowserCase
         // 240 thick at 35° they take 240 · sin 35° = 137.7 of the underside in plan
         $this->desk->type('Overhang', '60');
         $this->desk->waitUntil(fn (): bool => str_contains((string) $this->desk->field('Overhang')->getAttribute('title'), 'left open'));
-        self::assertSame('60', $this->desk->value('Overhang'));
+        $this->desk->waitForValue('Overhang', '60');
         self::assertSame(350, $roof()['overhang']);
         $this->desk->keys(Keys::ESCAPE);
         $this->desk->press('Undo');
@@ -161,7 +161,7 @@ final class RoofTest extends BrowserCase
         // a place left of the one before is not taken, and stays typed
         $this->desk->type('Head 2 along', '-50');
         $this->desk->waitForText('comes after');
-        self::assertSame('-50', $this->desk->value('Head 2 along'));
+        $this->desk->waitForValue('Head 2 along', '-50');
         $this->desk->keys(Keys::ESCAPE);
         $this->desk->press('Add a step');
         $this->desk->waitUntil(fn (): bool => count($this->eastWall()['headEdge']['points'] ?? []) === 4, 'a step');
@@ -229,6 +229,6 @@ final class RoofTest extends BrowserCase
         $this->desk->waitUntil(fn (): bool => abs($face() - $gable) < 1.0, 'it runs up again');
         $this->desk->type('Angle from the ground', '80');
         $this->desk->waitForText('only a flat, upright one follows a roof');
-        self::assertSame('80', $this->desk->value('Angle from the ground'));
+        $this->desk->waitForValue('Angle from the ground', '80');
     }
 }

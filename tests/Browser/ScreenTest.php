@@ -63,7 +63,7 @@ final class ScreenTest extends BrowserCase
         // rounded too far is refused with what there is, and stays typed
         $this->desk->type('Radius of its corners', '900');
         $this->desk->waitForText('at the most; 900 was given');
-        self::assertSame('900', $this->desk->value('Radius of its corners'));
+        $this->desk->waitForValue('Radius of its corners', '900');
         $this->desk->keys(Keys::ESCAPE);
         // dragged along
         $before = $this->shape(2)['u'];
@@ -147,7 +147,7 @@ final class ScreenTest extends BrowserCase
         $this->desk->waitForText('Cut-out 2 of Screen 1');
         $this->desk->type('Level', '9000');
         $this->desk->waitForText('would take nothing of Screen 1');
-        self::assertSame('9000', $this->desk->value('Level'));
+        $this->desk->waitForValue('Level', '9000');
         $this->desk->keys(Keys::ESCAPE);
         $this->desk->press('The whole screen');
         $this->desk->focus();

@@ -51,8 +51,8 @@ final class SheetsTest extends BrowserCase
         self::assertSame(0, $this->desk->count('[data-block*=": "]'), 'nothing overlaps');
         self::assertSame([], $this->axe());
         // a type that fills nothing is told, and left out of what is written all together
-        self::assertStringContainsString('not used', $this->desk->text());
-        self::assertStringContainsString('All in use as one PDF', $this->desk->text());
+        $this->desk->waitForText('not used');
+        $this->desk->waitForText('All in use as one PDF');
         $this->desk->press('Fit together');
         $this->desk->waitForText('Fitted together anew.');
         $this->desk->driver->navigate()->back();

@@ -29,7 +29,7 @@ final class TypedTest extends BrowserCase
         usleep(600_000);
         // beside it there is no room for another: it is refused, and not put over it
         self::assertCount($before + 1, $this->lefts());
-        self::assertStringContainsString('stands there already', $this->desk->text());
+        $this->desk->waitForText('stands there already');
         $this->desk->keys(Keys::ESCAPE, Keys::ESCAPE);
     }
 
@@ -43,7 +43,7 @@ final class TypedTest extends BrowserCase
         $this->desk->waitForText('D-01 in hand');
         $this->desk->hover('elevation', 16500, 1900);
         $this->desk->waitFor('[data-ghost=new]');
-        self::assertStringContainsString('Alt lifts it off the floor', $this->desk->text());
+        $this->desk->waitForText('Alt lifts it off the floor');
         $this->desk->waitForText('on the floor of Quay');
         $this->desk->keys(Keys::ESCAPE);
     }
@@ -162,7 +162,7 @@ final class TypedTest extends BrowserCase
         $value = $this->desk->css('[aria-label=Layout] [aria-label=Value]');
         $value->sendKeys('broad');
         $this->desk->waitFor('[aria-label=Layout] [aria-label=Value][aria-invalid=true]');
-        self::assertSame(1, $this->desk->count('section[aria-label=Schedules] table'));
+        self::assertSame(1, $this->desk->count('section[aria-label=Schedules] table'), 'the table stays');
         self::assertSame('broad', $this->desk->css('[aria-label=Layout] [aria-label=Value]')->getAttribute('value'));
         $this->desk->pressOn('[aria-label="Close the schedules"]');
     }
@@ -198,7 +198,7 @@ final class TypedTest extends BrowserCase
                 JS, [$id]);
             $this->desk->waitFor(sprintf('[data-gone="%s"]', $id));
             $this->desk->waitForText('Ebba Stroom removed this at');
-            self::assertStringContainsString('You were typing 1150 for its width', $this->desk->text());
+            $this->desk->waitForText('You were typing 1150 for its width');
             $this->desk->press('Place it again, width 1150');
             $this->desk->waitUntil(
                 fn (): bool => $this->desk->count('[data-gone]') === 0

@@ -306,6 +306,22 @@ final readonly class Desk
         $this->waitUntil(fn (): bool => str_contains($this->text(), $text), $text);
     }
 
+    /** Waits until what a selector names says so. */
+    public function waitForIn(string $selector, string $text): void
+    {
+        $this->waitUntil(fn (): bool => str_contains($this->css($selector)->getText(), $text), "$selector to say “$text”");
+    }
+
+    public function waitForValue(string $label, string $value): void
+    {
+        $this->waitUntil(fn (): bool => $this->value($label) === $value, "$label to be $value");
+    }
+
+    public function waitForCount(string $selector, int $count): void
+    {
+        $this->waitUntil(fn (): bool => $this->count($selector) === $count, "$count of $selector");
+    }
+
     /**
      * Does what is refused, and not done, while something lies over it or it is being drawn anew; then again.
      *
