@@ -67,7 +67,7 @@ abstract class BrowserCase extends TestCase
                 return;
             }
         }
-        self::fail("There is no option “$option” of “$choice”, or it is gone before it can be clicked.");
+        self::fail("There is no option “{$option}” of “{$choice}”, or it is gone before it can be clicked.");
     }
 
     protected function chooseFirstOfCharts(): void

@@ -309,7 +309,7 @@ final readonly class Desk
     /** Waits until what a selector names says so. */
     public function waitForIn(string $selector, string $text): void
     {
-        $this->waitUntil(fn (): bool => str_contains($this->css($selector)->getText(), $text), "$selector to say “$text”");
+        $this->waitUntil(fn (): bool => str_contains($this->css($selector)->getText(), $text), "$selector to say “{$text}”");
     }
 
     public function waitForValue(string $label, string $value): void
