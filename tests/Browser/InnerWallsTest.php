@@ -13,7 +13,8 @@ final class InnerWallsTest extends BrowserCase
     private function outlines(): array
     {
         return array_count_values((array) $this->desk->driver->executeAsyncScript(
-            'const done = arguments[0]; fetch(`/api${location.pathname}`).then((r) => r.json()).then((p) => done(p.walls.map((w) => w.outline)));',
+            'const done = arguments[0]; fetch(`/api${location.pathname}`).then((r) => r.json())'
+            .'.then((p) => done(p.walls.map((w) => w.outline)));',
         ));
     }
 
