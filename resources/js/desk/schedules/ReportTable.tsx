@@ -204,7 +204,7 @@ export function ReportTable({ report, onSort }: { report: Report; onSort: (key: 
                 </tbody>
                 {totals && (
                     <tfoot>
-                        <tr className="sticky bottom-0 border-t-2 border-ink/60 bg-sheet">
+                        <tr className="sticky bottom-0 z-10 border-t-2 border-ink/60 bg-sheet">
                             {columns.map((c, i) => (
                                 <td
                                     key={i}
